@@ -1,0 +1,24 @@
+package raftcart.catalog;
+
+import java.util.List;
+import java.util.Objects;
+
+/** A reference from columns of one table to a key of another (or the same) table. */
+public record ForeignKey(
+        String name,
+        List<String> columns,
+        ObjectName target,
+        List<String> targetColumns,
+        ReferentialAction onDelete,
+        ReferentialAction onUpdate,
+        boolean deferrable,
+        boolean initiallyDeferred) {
+    public ForeignKey {
+        Objects.requireNonNull(name, "name");
+        columns = List.copyOf(columns);
+        Objects.requireNonNull(target, "target");
+        targetColumns = List.copyOf(targetColumns);
+        Objects.requireNonNull(onDelete, "onDelete");
+        Objects.requireNonNull(onUpdate, "onUpdate");
+    }
+}

@@ -1,0 +1,39 @@
+package raftcart.catalog;
+
+import com.fasterxml.jackson.annotation.JsonValue;
+
+/** The kinds of object that a database holds, with the word used for one. */
+public enum ObjectKind {
+    SCHEMA("schema"),
+    TYPE("type"),
+    SEQUENCE("sequence"),
+    TABLE("table"),
+    INDEX("index"),
+    FOREIGN_KEY("foreign key"),
+    VIEW("view"),
+    MATERIALIZED_VIEW("materialized view"),
+    FUNCTION("function"),
+    PROCEDURE("procedure"),
+    PACKAGE("package"),
+    TRIGGER("trigger"),
+    EVENT("event"),
+    ROLE("role"),
+    GRANT("grant");
+
+    private final String word;
+
+    ObjectKind(String word) {
+        this.word = word;
+    }
+
+    /** The word used for one object of this kind. */
+    @JsonValue
+    public String word() {
+        return word;
+    }
+
+    /** The word as a part of a file name. */
+    public String fileWord() {
+        return word.replace(' ', '-');
+    }
+}

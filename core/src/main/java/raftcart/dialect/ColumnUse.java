@@ -1,0 +1,14 @@
+package raftcart.dialect;
+
+import raftcart.catalog.ObjectName;
+
+/**
+ * Circumstances of a column that bear on its type.
+ *
+ * @param table the table on the target
+ * @param column the column's name on the target
+ * @param identity true where the engine numbers the column
+ * @param keyColumns the number of text or binary columns in the largest key that the column is part of; 0 for none
+ * @param ignoresCase true where the source compares the column without regard to case
+ */
+public record ColumnUse(ObjectName table, String column, boolean identity, int keyColumns, boolean ignoresCase) {}

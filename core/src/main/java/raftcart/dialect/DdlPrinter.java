@@ -1,0 +1,51 @@
+package raftcart.dialect;
+
+import java.math.BigInteger;
+import java.util.List;
+import raftcart.catalog.Column;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+
+/**
+ * Writes the statements that create objects. Everything handed in is in the target's own terms already: names, type
+ * names and expressions. Statements have no separator at their end.
+ */
+public interface DdlPrinter {
+    /** Creates a schema unless it exists. */
+    String createSchema(String schema);
+
+    /** Creates a named enumeration. */
+    String createType(EnumeratedType type);
+
+    /** Creates a sequence that gives its start value first. */
+    String createSequence(Sequence sequence);
+
+    /** Creates a table with its columns, primary key, checks and comments; unique keys and references come later. */
+    List<String> createTable(Table table);
+
+    /** Adds a unique key to a table that has its rows. */
+    String addUniqueKey(ObjectName table, Key key);
+
+    /** Creates an index on a table that has its rows. */
+    String createIndex(ObjectName table, Index index);
+
+    /** Adds a foreign key to a table that has its rows. */
+    String addForeignKey(ObjectName table, ForeignKey key);
+
+    /** Removes all rows of a table, fast. */
+    String emptyTable(ObjectName table);
+
+    /** Sets the number that an identity column gives next. */
+    String setIdentity(ObjectName table, Column column, BigInteger next);
+
+    /** Sets the number that a sequence gives next. */
+    String setSequence(ObjectName sequence, BigInteger next);
+
+    /** Has the engine renew its statistics on a table. */
+    String analyze(ObjectName table);
+}

@@ -1,0 +1,23 @@
+package raftcart.dialect;
+
+import raftcart.catalog.Column;
+import raftcart.sql.expr.TypeName;
+import raftcart.type.LogicalType;
+import raftcart.type.ValueChoices;
+
+/** What a dialect's type names mean, and how it writes a logical type. */
+public interface TypeTable {
+    /** The meaning of a type name; an unknown name is {@link LogicalType.Opaque}. */
+    LogicalType read(TypeName name);
+
+    /** The type for a column of this logical type in this use. */
+    TypeChoice choose(LogicalType type, ColumnUse use);
+
+    /** What a column's type is taken for under the choices of a plan. */
+    default LogicalType interpret(Column column, ValueChoices choices) {
+        return column.type();
+    }
+
+    /** The type to name in a CAST; may be wider than that of a column. */
+    String castName(LogicalType type);
+}

@@ -1,0 +1,26 @@
+package raftcart.dialect;
+
+import java.util.List;
+import raftcart.catalog.Column;
+import raftcart.type.ValueForm;
+
+/** Expressions that bring a column's values into a given form inside the engine; docs/values.md describes the forms. */
+public interface ValueSql {
+    /** The canonical text of a column's values; NULL stays NULL. */
+    String canonical(Column column, ValueForm form);
+
+    /**
+     * A query of one row: the number of rows, and the four sums of the 32-bit parts of every row's MD5. The rows'
+     * texts are put together from the canonical fields so that no two different rows have the same text.
+     */
+    String digestQuery(String fromClause, List<DigestField> fields);
+
+    /**
+     * The condition under which a date or timestamp of this engine is no date at all, such as the year zero with month
+     * zero; empty where the engine has no such values.
+     */
+    String impossibleDate(Column column);
+
+    /** A field of the digest: its canonical expression and whether its text can hold any character. */
+    record DigestField(String canonical, boolean freeText) {}
+}

@@ -1,0 +1,156 @@
+package raftcart.dialect.mariadb;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.dialect.DdlPrinter;
+import raftcart.dialect.ExprPrinter;
+import raftcart.dialect.Identifiers;
+
+/** Writes MariaDB's CREATE statements. */
+final class MariaDbDdl implements DdlPrinter {
+    /** Compares every character and does not pad, as other engines do; columns that ignore case say so themselves. */
+    private static final String TABLE_OPTIONS = "ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin";
+
+    private final Identifiers identifiers;
+    private final ExprPrinter expressions;
+
+    MariaDbDdl(Identifiers identifiers, ExprPrinter expressions) {
+        this.identifiers = identifiers;
+        this.expressions = expressions;
+    }
+
+    @Override
+    public String createSchema(String schema) {
+        return "CREATE DATABASE IF NOT EXISTS " + identifiers.quote(schema) + " CHARACTER SET utf8mb4";
+    }
+
+    @Override
+    public String createType(EnumeratedType type) {
+        throw new IllegalStateException("MariaDB has no named enumerations");
+    }
+
+    @Override
+    public String createSequence(Sequence sequence) {
+        return "CREATE SEQUENCE " + identifiers.quote(sequence.name())
+                + "\n    START WITH " + sequence.start()
+                + "\n    MINVALUE " + sequence.minimum()
+                + "\n    MAXVALUE " + sequence.maximum().min(BigInteger.valueOf(Long.MAX_VALUE - 1))
+                + "\n    INCREMENT BY " + sequence.increment()
+                + "\n    CACHE " + sequence.cache()
+                + (sequence.cycle() ? "\n    CYCLE" : "\n    NOCYCLE");
+    }
+
+    @Override
+    public List<String> createTable(Table table) {
+        List<String> lines = new ArrayList<>();
+        for (Column column : table.columns()) {
+            lines.add(column(column));
+        }
+        table.primaryKey().ifPresent(key -> lines.add("PRIMARY KEY " + parts(key.parts())));
+        numberedWithoutKey(table).ifPresent(c -> lines.add("KEY (" + identifiers.quote(c) + ")"));
+        for (CheckConstraint check : table.checks()) {
+            String name = check.name().isEmpty() ? "" : "CONSTRAINT " + identifiers.quote(check.name()) + " ";
+            lines.add(name + "CHECK (" + check.expression() + ")");
+        }
+        String comment = table.comment().isEmpty() ? "" : " COMMENT=" + expressions.string(table.comment());
+        return List.of("CREATE TABLE " + identifiers.quote(table.name()) + " (\n    " + String.join(",\n    ", lines)
+                + "\n) " + TABLE_OPTIONS + comment);
+    }
+
+    /** "AUTO_INCREMENT": the column must be the first of a key. */
+    private static Optional<String> numberedWithoutKey(Table table) {
+        return table.columns().stream()
+                .filter(c -> c.identity().isPresent())
+                .map(Column::name)
+                .filter(c -> table.primaryKey().isEmpty()
+                        || !table.primaryKey().get().columns().get(0).equals(c))
+                .findFirst();
+    }
+
+    private String column(Column column) {
+        StringBuilder line =
+                new StringBuilder(identifiers.quote(column.name())).append(' ').append(column.declaredType());
+        if (column.generated().isPresent()) {
+            line.append(" GENERATED ALWAYS AS (")
+                    .append(column.generated().get().expression())
+                    .append(column.generated().get().stored() ? ") STORED" : ") VIRTUAL");
+        } else {
+            line.append(column.nullable() ? " NULL" : " NOT NULL");
+        }
+        column.identity().ifPresent(i -> line.append(" AUTO_INCREMENT"));
+        column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(d));
+        column.onUpdate().ifPresent(u -> line.append(" ON UPDATE ").append(u));
+        if (!column.comment().isEmpty()) {
+            line.append(" COMMENT ").append(expressions.string(column.comment()));
+        }
+        return line.toString();
+    }
+
+    private String parts(List<KeyPart> parts) {
+        return parts.stream()
+                .map(p -> identifiers.quote(p.column())
+                        + (p.prefixLength() > 0 ? "(" + p.prefixLength() + ")" : "")
+                        + (p.descending() ? " DESC" : ""))
+                .collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    @Override
+    public String addUniqueKey(ObjectName table, Key key) {
+        String name = key.name().isEmpty() ? "" : " " + identifiers.quote(key.name());
+        return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD UNIQUE KEY" + name + " " + parts(key.parts());
+    }
+
+    @Override
+    public String createIndex(ObjectName table, Index index) {
+        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + identifiers.quote(index.name()) + " ON "
+                + identifiers.quote(table) + " " + parts(index.parts());
+    }
+
+    @Override
+    public String addForeignKey(ObjectName table, ForeignKey key) {
+        String name = key.name().isEmpty() ? "" : "CONSTRAINT " + identifiers.quote(key.name()) + " ";
+        return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD " + name + "FOREIGN KEY ("
+                + identifiers.quoteAll(key.columns()) + ") REFERENCES " + identifiers.quote(key.target()) + " ("
+                + identifiers.quoteAll(key.targetColumns()) + ")"
+                + action("ON DELETE", key.onDelete())
+                + action("ON UPDATE", key.onUpdate());
+    }
+
+    private static String action(String event, ReferentialAction action) {
+        return action == ReferentialAction.NO_ACTION ? "" : " " + event + " " + action.sql();
+    }
+
+    @Override
+    public String emptyTable(ObjectName table) {
+        return "TRUNCATE TABLE " + identifiers.quote(table);
+    }
+
+    @Override
+    public String setIdentity(ObjectName table, Column column, BigInteger next) {
+        return "ALTER TABLE " + identifiers.quote(table) + " AUTO_INCREMENT = " + next;
+    }
+
+    @Override
+    public String setSequence(ObjectName sequence, BigInteger next) {
+        return "ALTER SEQUENCE " + identifiers.quote(sequence) + " RESTART WITH " + next;
+    }
+
+    @Override
+    public String analyze(ObjectName table) {
+        return "ANALYZE TABLE " + identifiers.quote(table);
+    }
+}

@@ -1,0 +1,96 @@
+package raftcart.dialect.mariadb;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import raftcart.catalog.Column;
+import raftcart.dialect.Identifiers;
+import raftcart.dialect.ValueSql;
+import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
+
+/** Canonical values in MariaDB. The session's time zone is UTC and its character set utf8mb4. */
+final class MariaDbValues implements ValueSql {
+    private final Identifiers identifiers;
+
+    MariaDbValues(Identifiers identifiers) {
+        this.identifiers = identifiers;
+    }
+
+    @Override
+    public String canonical(Column column, ValueForm form) {
+        String name = identifiers.quote(column.name());
+        LogicalType type = column.type();
+        return switch (form) {
+            case BOOLEAN -> "CAST(" + name + " AS CHAR)";
+            // ZEROFILL pads on output; adding nothing takes the padding away.
+            case INTEGER -> "CAST(" + name + " + 0 AS CHAR)";
+            case DECIMAL -> decimal(name, type);
+            // "ST_AsWKB": a point's well-known binary holds the eight bytes of its coordinates, lowest first.
+            case FLOATING -> "LOWER(HEX(REVERSE(SUBSTR(ST_AsWKB(POINT(" + name + ", 0)), 6, 8))))";
+            case TEXT ->
+                type instanceof LogicalType.Uuid || type instanceof LogicalType.Address
+                        ? "CAST(" + name + " AS CHAR)"
+                        : utf8(name);
+            case PADDED_TEXT -> "TRIM(TRAILING ' ' FROM " + utf8(name) + ")";
+            case BYTES -> bytes(name, type);
+            case BITS ->
+                type instanceof LogicalType.Bits bits
+                        ? "LPAD(BIN(" + name + " + 0), " + bits.length() + ", '0')"
+                        : utf8(name);
+            case DATE -> "CAST(" + name + " AS CHAR)";
+            case TIME, DURATION, TIMESTAMP, INSTANT -> fraction(name, type);
+        };
+    }
+
+    private static String utf8(String name) {
+        return "CONVERT(" + name + " USING utf8mb4)";
+    }
+
+    private static String bytes(String name, LogicalType type) {
+        String value = type instanceof LogicalType.Opaque ? "ST_AsWKB(" + name + ")" : name;
+        return "CONCAT(LENGTH(" + value + "), ':', MD5(" + value + "))";
+    }
+
+    private static String decimal(String name, LogicalType type) {
+        boolean whole = type instanceof LogicalType.Decimal d && d.scale() == 0;
+        return whole ? "CAST(" + name + " + 0 AS CHAR)" : trimmed(name + " + 0");
+    }
+
+    private static String fraction(String name, LogicalType type) {
+        boolean whole = (type instanceof LogicalType.Timestamp t && t.precision() == 0)
+                || (type instanceof LogicalType.Duration d && d.precision() == 0);
+        return whole ? "CAST(" + name + " AS CHAR)" : trimmed(name);
+    }
+
+    /** Without the zeros at the end of a fraction, and without its point if nothing is left of it. */
+    private static String trimmed(String expression) {
+        return "TRIM(TRAILING '.' FROM TRIM(TRAILING '0' FROM CAST(" + expression + " AS CHAR)))";
+    }
+
+    @Override
+    public String digestQuery(String fromClause, List<DigestField> fields) {
+        String row =
+                fields.stream().map(MariaDbValues::field).collect(Collectors.joining(", ',', ", "CONCAT('', ", ")"));
+        return "SELECT COUNT(*), " + sum(1) + ", " + sum(9) + ", " + sum(17) + ", " + sum(25) + " FROM (SELECT MD5("
+                + row + ") AS h FROM " + fromClause + ") AS digests";
+    }
+
+    private static String field(DigestField field) {
+        String text = field.canonical();
+        return field.freeText()
+                ? "COALESCE(CONCAT(LENGTH(" + text + "), ':', " + text + "), 'N')"
+                : "COALESCE(" + text + ", 'N')";
+    }
+
+    /** CONV gives a text; as a number it would be summed in floating point, as an unsigned integer it is exact. */
+    private static String sum(int from) {
+        return "COALESCE(SUM(CAST(CONV(SUBSTR(h, " + from + ", 8), 16, 10) AS UNSIGNED)), 0)";
+    }
+
+    @Override
+    public String impossibleDate(Column column) {
+        String name = identifiers.quote(column.name());
+        boolean dated = column.type() instanceof LogicalType.Date || column.type() instanceof LogicalType.Timestamp;
+        return dated ? "(MONTH(" + name + ") = 0 OR DAYOFMONTH(" + name + ") = 0)" : "";
+    }
+}

@@ -1,0 +1,164 @@
+package raftcart.dialect.postgresql;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.dialect.DdlPrinter;
+import raftcart.dialect.ExprPrinter;
+import raftcart.dialect.Identifiers;
+
+/** Writes PostgreSQL's CREATE statements. */
+final class PgDdl implements DdlPrinter {
+    private final Identifiers identifiers;
+    private final ExprPrinter expressions;
+
+    PgDdl(Identifiers identifiers, ExprPrinter expressions) {
+        this.identifiers = identifiers;
+        this.expressions = expressions;
+    }
+
+    @Override
+    public String createSchema(String schema) {
+        return "CREATE SCHEMA IF NOT EXISTS " + identifiers.quote(schema);
+    }
+
+    @Override
+    public String createType(EnumeratedType type) {
+        String values = type.values().stream().map(expressions::string).collect(Collectors.joining(", "));
+        return "CREATE TYPE " + identifiers.quote(type.name()) + " AS ENUM (" + values + ")";
+    }
+
+    @Override
+    public String createSequence(Sequence sequence) {
+        return "CREATE SEQUENCE " + identifiers.quote(sequence.name())
+                + "\n    START WITH " + sequence.start()
+                + "\n    INCREMENT BY " + sequence.increment()
+                + "\n    MINVALUE " + sequence.minimum()
+                + "\n    MAXVALUE " + sequence.maximum()
+                + "\n    CACHE " + Math.max(1, sequence.cache())
+                + (sequence.cycle() ? "\n    CYCLE" : "");
+    }
+
+    @Override
+    public List<String> createTable(Table table) {
+        List<String> lines = new ArrayList<>();
+        for (Column column : table.columns()) {
+            lines.add(column(column));
+        }
+        table.primaryKey().ifPresent(key -> lines.add(constraint(key.name(), "PRIMARY KEY " + parts(key.parts()))));
+        for (CheckConstraint check : table.checks()) {
+            lines.add(constraint(check.name(), "CHECK (" + check.expression() + ")"));
+        }
+        String name = identifiers.quote(table.name());
+        List<String> statements = new ArrayList<>();
+        statements.add("CREATE TABLE " + name + " (\n    " + String.join(",\n    ", lines) + "\n)");
+        if (!table.comment().isEmpty()) {
+            statements.add("COMMENT ON TABLE " + name + " IS " + expressions.string(table.comment()));
+        }
+        for (Column column : table.columns()) {
+            if (!column.comment().isEmpty()) {
+                statements.add("COMMENT ON COLUMN " + name + "." + identifiers.quote(column.name()) + " IS "
+                        + expressions.string(column.comment()));
+            }
+        }
+        return statements;
+    }
+
+    private String column(Column column) {
+        StringBuilder line =
+                new StringBuilder(identifiers.quote(column.name())).append(' ').append(column.declaredType());
+        column.generated().ifPresent(g -> line.append(" GENERATED ALWAYS AS (")
+                .append(g.expression())
+                .append(") STORED"));
+        column.identity().ifPresent(i -> line.append(" GENERATED ")
+                .append(i.always() ? "ALWAYS" : "BY DEFAULT")
+                .append(" AS IDENTITY (START WITH ")
+                .append(i.start())
+                .append(" INCREMENT BY ")
+                .append(i.increment())
+                .append(')'));
+        column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(d));
+        if (!column.nullable()) {
+            line.append(" NOT NULL");
+        }
+        return line.toString();
+    }
+
+    private String constraint(String name, String body) {
+        return name.isEmpty() ? body : "CONSTRAINT " + identifiers.quote(name) + " " + body;
+    }
+
+    private String parts(List<KeyPart> parts) {
+        return parts.stream()
+                .map(p -> (p.isExpression() ? "(" + p.expression() + ")" : identifiers.quote(p.column()))
+                        + (p.descending() ? " DESC" : ""))
+                .collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    @Override
+    public String addUniqueKey(ObjectName table, Key key) {
+        return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD "
+                + constraint(key.name(), "UNIQUE " + parts(key.parts()));
+    }
+
+    @Override
+    public String createIndex(ObjectName table, Index index) {
+        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + identifiers.quote(index.name()) + " ON "
+                + identifiers.quote(table)
+                + (index.method().isEmpty() || index.method().equals("btree") ? "" : " USING " + index.method())
+                + " " + parts(index.parts())
+                + (index.included().isEmpty() ? "" : " INCLUDE (" + identifiers.quoteAll(index.included()) + ")")
+                + (index.predicate().isEmpty() ? "" : " WHERE " + index.predicate());
+    }
+
+    @Override
+    public String addForeignKey(ObjectName table, ForeignKey key) {
+        return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD "
+                + constraint(
+                        key.name(),
+                        "FOREIGN KEY (" + identifiers.quoteAll(key.columns()) + ") REFERENCES "
+                                + identifiers.quote(key.target()) + " ("
+                                + identifiers.quoteAll(key.targetColumns()) + ")")
+                + action("ON DELETE", key.onDelete())
+                + action("ON UPDATE", key.onUpdate())
+                + (key.deferrable() ? " DEFERRABLE" : "")
+                + (key.initiallyDeferred() ? " INITIALLY DEFERRED" : "");
+    }
+
+    private static String action(String event, ReferentialAction action) {
+        return action == ReferentialAction.NO_ACTION ? "" : " " + event + " " + action.sql();
+    }
+
+    @Override
+    public String emptyTable(ObjectName table) {
+        return "TRUNCATE TABLE " + identifiers.quote(table);
+    }
+
+    @Override
+    public String setIdentity(ObjectName table, Column column, BigInteger next) {
+        return "ALTER TABLE " + identifiers.quote(table) + " ALTER COLUMN " + identifiers.quote(column.name())
+                + " RESTART WITH " + next;
+    }
+
+    @Override
+    public String setSequence(ObjectName sequence, BigInteger next) {
+        return "ALTER SEQUENCE " + identifiers.quote(sequence) + " RESTART WITH " + next;
+    }
+
+    @Override
+    public String analyze(ObjectName table) {
+        return "ANALYZE " + identifiers.quote(table);
+    }
+}

@@ -1,0 +1,56 @@
+package raftcart.engine;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.move.RowReader;
+import raftcart.move.RowWriter;
+
+/**
+ * One connection to a server with the session settings that make values come out in the agreed forms. Whoever opens
+ * it closes it.
+ */
+public interface EngineSession extends AutoCloseable {
+    /** The engine behind the connection. */
+    Engine engine();
+
+    /** The server's name and version. */
+    String serverVersion();
+
+    /** The schema that unqualified names mean. */
+    String defaultSchema();
+
+    /** The connection itself, for statements that every engine understands. */
+    Connection connection();
+
+    /**
+     * Reads the schemas that belong to the user's data, or the default one where the engine has no other.
+     *
+     * @throws raftcart.error.CatalogException if it cannot be read
+     */
+    Catalog readCatalog();
+
+    /** What the account lacks to read the source, as statements to run; empty if nothing. */
+    List<String> missingToRead();
+
+    /** What the account lacks to create and fill tables in this schema, as statements to run; empty if nothing. */
+    List<String> missingToWrite(String schema);
+
+    /** From here on, and until the session is closed, reads see the database as it is now. */
+    void beginSnapshot() throws SQLException;
+
+    /** Reads the rows of a table, the transfer columns in this order. */
+    RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException;
+
+    /** Writes rows into a table, the transfer columns in this order; commits are the caller's. */
+    RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;
+
+    /** True where the error says that a row does not fit, and false where something else is wrong. */
+    boolean isRowFault(SQLException error);
+
+    @Override
+    void close();
+}

@@ -1,0 +1,76 @@
+package raftcart.finding;
+
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Everything the tool can find, by stable code. Titles, causes and advice stand in {@code findings.yaml} beside this
+ * class; {@link FindingCatalog} reads them.
+ */
+public enum FindingCode {
+    UNSIGNED_RANGE("RC0101"),
+    ONE_DIGIT_BOOLEAN("RC0102"),
+    YEAR_AS_NUMBER("RC0103"),
+    MEMBERS_AS_TEXT("RC0104"),
+    ENUMERATION_AS_TYPE("RC0105"),
+    DURATION_TYPE("RC0106"),
+    IMPOSSIBLE_DATES("RC0107"),
+    UNSIGNED_IDENTITY("RC0108"),
+    FIXED_BYTES("RC0109"),
+    UNBOUNDED_NUMBER("RC0110"),
+    FOREIGN_TYPE("RC0111"),
+    KEY_TYPE_FOLLOWS("RC0112"),
+    TEXT_KEY_LENGTH("RC0113"),
+    INSTANT_AS_UTC("RC0114"),
+    ARRAY_AS_JSON("RC0115"),
+    SPECIAL_FLOATS("RC0116"),
+    WIDER_TYPE("RC0117"),
+    JSON_TEXT("RC0118"),
+    NAME_SHORTENED("RC0201"),
+    NAME_CHANGED("RC0202"),
+    DEFAULT_BY_HAND("RC0301"),
+    CHECK_BY_HAND("RC0302"),
+    GENERATED_BY_HAND("RC0303"),
+    GENERATED_STORED("RC0304"),
+    ASSIGNED_ON_UPDATE("RC0305"),
+    COMPARISON_FOLDED("RC0306"),
+    INDEX_BY_HAND("RC0307"),
+    UNIQUE_IGNORING_CASE("RC0401"),
+    TEXT_IGNORING_CASE("RC0402"),
+    PREFIX_INDEX("RC0403"),
+    SET_DEFAULT_ACTION("RC0405"),
+    DEFERRABLE_LOST("RC0406"),
+    PARTIAL_INDEX("RC0407"),
+    NOT_TRANSLATED("RC0501"),
+    PHYSICAL_CLAUSES("RC0502"),
+    EXPRESSION_ADAPTED("RC0308");
+
+    private final String code;
+
+    FindingCode(String code) {
+        this.code = code;
+    }
+
+    /** The code as users see it: RC and four digits. */
+    @JsonValue
+    public String code() {
+        return code;
+    }
+
+    /** The outcome that the code stands for, from the catalogue. */
+    public Outcome outcome() {
+        return FindingCatalog.get(this).outcome();
+    }
+
+    /** The code of this spelling, in any case. */
+    public static Optional<FindingCode> of(String text) {
+        String wanted = text.strip().toUpperCase(Locale.ROOT);
+        for (FindingCode code : values()) {
+            if (code.code.equals(wanted)) {
+                return Optional.of(code);
+            }
+        }
+        return Optional.empty();
+    }
+}

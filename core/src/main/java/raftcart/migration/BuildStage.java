@@ -1,0 +1,109 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import raftcart.catalog.ObjectName;
+import raftcart.engine.EngineSession;
+import raftcart.error.BuildException;
+import raftcart.error.ConnectException;
+import raftcart.error.PlanException;
+import raftcart.translate.TableMapping;
+import raftcart.translate.Translation;
+import raftcart.workspace.Journal;
+import raftcart.workspace.Json;
+import raftcart.workspace.Mark;
+import raftcart.workspace.Stage;
+
+/** Creates the empty structure on the target: schemas, types, sequences and tables. */
+public final class BuildStage {
+    private BuildStage() {}
+
+    /** What to do with a table that exists on the target and was not made by this migration. */
+    public enum Existing {
+        STOP,
+        /** Use it as it is. */
+        SKIP
+    }
+
+    /** Runs the stage, going on where an earlier run stopped. */
+    public static Result run(Migration migration, Existing existing) {
+        long start = System.nanoTime();
+        Journal journal = migration.workspace().journal();
+        if (!journal.isDone(Stage.TRANSLATE)) {
+            throw new PlanException("there are no scripts yet", "Run `raftcart translate` (or `raftcart run`) first.");
+        }
+        try (EngineSession target = migration.openTarget()) {
+            Translation translation = migration.translation(target.defaultSchema());
+            checkPermissions(target);
+            ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
+            List<String> scripts = runner.scripts(false);
+            List<String> skipped = skipExisting(translation, target, runner, existing);
+            int ran = 0;
+            for (String script : scripts) {
+                if (!runner.isApplied(script)) {
+                    runner.run(script);
+                    ran++;
+                }
+            }
+            Result result = new Result(ran, skipped, (System.nanoTime() - start) / 1e9);
+            ObjectNode details = Json.MAPPER.createObjectNode();
+            details.set("result", Json.MAPPER.valueToTree(result));
+            journal.add(Stage.BUILD, Mark.DONE, details);
+            return result;
+        } catch (SQLException e) {
+            throw new BuildException("the target could not be examined: " + e.getMessage(), null, e);
+        }
+    }
+
+    private static void checkPermissions(EngineSession target) {
+        List<String> missing = target.missingToWrite(target.defaultSchema());
+        if (!missing.isEmpty()) {
+            throw new ConnectException(
+                    "the account on the target may not create tables in " + target.defaultSchema(),
+                    "Have an administrator run:\n  " + String.join("\n  ", missing));
+        }
+    }
+
+    private static List<String> skipExisting(
+            Translation translation, EngineSession target, ScriptRunner runner, Existing existing) throws SQLException {
+        List<String> found = new ArrayList<>();
+        List<String> tableScripts = runner.scripts(false).stream()
+                .filter(s -> s.startsWith("target/40-tables/"))
+                .toList();
+        for (int i = 0; i < translation.tables().size() && i < tableScripts.size(); i++) {
+            TableMapping mapping = translation.tables().get(i);
+            if (!runner.isApplied(tableScripts.get(i))
+                    && exists(target, mapping.target().name())) {
+                found.add(mapping.target().name().toString());
+                if (existing == Existing.SKIP) {
+                    runner.note(tableScripts.get(i));
+                }
+            }
+        }
+        target.connection().commit();
+        if (!found.isEmpty() && existing == Existing.STOP) {
+            throw new BuildException(
+                    (found.size() == 1 ? "table " : "tables ") + String.join(", ", found)
+                            + " of the target exist already; nothing was changed",
+                    "Use --if-exists skip to load into them as they are, or remove them, or choose another schema.");
+        }
+        return found;
+    }
+
+    private static boolean exists(EngineSession target, ObjectName table) throws SQLException {
+        boolean inSchema = target.engine().dialect().capabilities().schemasInDatabase();
+        String catalog = inSchema ? null : table.schema();
+        String schema = inSchema ? table.schema() : null;
+        var metadata = target.connection().getMetaData();
+        String escape = metadata.getSearchStringEscape();
+        String pattern = table.name().replace("_", escape + "_").replace("%", escape + "%");
+        try (var tables = metadata.getTables(catalog, schema, pattern, null)) {
+            return tables.next();
+        }
+    }
+
+    /** What was built. */
+    public record Result(int scripts, List<String> skippedTables, double seconds) {}
+}

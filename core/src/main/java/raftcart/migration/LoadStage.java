@@ -1,0 +1,155 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.math.BigInteger;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.engine.EngineSession;
+import raftcart.error.BuildException;
+import raftcart.error.LoadException;
+import raftcart.error.PlanException;
+import raftcart.move.Counters;
+import raftcart.move.LoadListener;
+import raftcart.move.Loader;
+import raftcart.move.TableResult;
+import raftcart.move.TargetRows;
+import raftcart.translate.TableMapping;
+import raftcart.translate.Translation;
+import raftcart.workspace.Journal;
+import raftcart.workspace.Json;
+import raftcart.workspace.Mark;
+import raftcart.workspace.Stage;
+
+/** Moves the rows, then adds indexes and foreign keys and sets the counters. */
+public final class LoadStage {
+    private LoadStage() {}
+
+    /** Is told how the stage goes on. */
+    public interface Listener extends LoadListener {
+        /** Indexes, keys and counters are being made; so many scripts are to run. */
+        void finishing(int scripts);
+    }
+
+    /** Runs the stage, going on where an earlier run stopped. */
+    public static Result run(Migration migration, TargetRows targetRows, Listener listener) {
+        long start = System.nanoTime();
+        Journal journal = migration.workspace().journal();
+        if (!journal.isDone(Stage.BUILD)) {
+            throw new PlanException("the target is not built yet", "Run `raftcart build` (or `raftcart run`) first.");
+        }
+        journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
+        try (EngineSession source = migration.openSource();
+                EngineSession target = migration.openTarget()) {
+            Translation translation = migration.translation(target.defaultSchema());
+            Catalog now = source.readCatalog();
+            refuseChangedSource(translation, now);
+            Loader loader = new Loader(
+                    source,
+                    target,
+                    migration.plan().load(),
+                    targetRows,
+                    migration.workspace().path("journal/refused"),
+                    listener);
+            List<TableResult> tables = loader.load(translation.tables());
+            List<String> failures = finish(migration, target, listener);
+            setCounters(target, translation, now);
+            loader.forgetProgress();
+            Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
+            record(migration, result);
+            return result;
+        } catch (SQLException e) {
+            throw new LoadException(
+                    "the load stopped: " + e.getMessage(),
+                    "Run `raftcart load` again; it goes on where it stopped.",
+                    e);
+        }
+    }
+
+    private static void record(Migration migration, Result result) {
+        migration.workspace().keepReport("load.json", Json.MAPPER.valueToTree(result));
+        ObjectNode details = Json.MAPPER.createObjectNode();
+        details.set("result", Json.MAPPER.valueToTree(result));
+        migration.workspace().journal().add(Stage.LOAD, Mark.DONE, details);
+    }
+
+    private static void refuseChangedSource(Translation translation, Catalog now) {
+        List<String> changed = new ArrayList<>();
+        for (TableMapping mapping : translation.tables()) {
+            boolean same = now.table(mapping.source().name())
+                    .map(t -> shape(t).equals(shape(mapping.source())))
+                    .orElse(false);
+            if (!same) {
+                changed.add(mapping.source().name().toString());
+            }
+        }
+        if (!changed.isEmpty()) {
+            throw new PlanException(
+                    "the source's columns have changed since the survey: " + String.join(", ", changed),
+                    "Run `raftcart survey` and `raftcart translate` again, and look at what is different.");
+        }
+    }
+
+    private static List<String> shape(Table table) {
+        return table.columns().stream()
+                .map(c -> c.name() + " " + c.declaredType() + " " + c.nullable())
+                .toList();
+    }
+
+    /** A key that the rows do not fulfil must not keep the others from being made; it is reported at the end. */
+    private static List<String> finish(Migration migration, EngineSession target, Listener listener) {
+        ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.LOAD);
+        List<String> scripts =
+                runner.scripts(true).stream().filter(s -> !runner.isApplied(s)).toList();
+        listener.finishing(scripts.size());
+        List<String> failures = new ArrayList<>();
+        for (String script : scripts) {
+            try {
+                runner.run(script);
+            } catch (BuildException e) {
+                failures.add(e.getMessage());
+            }
+        }
+        return failures;
+    }
+
+    private static void setCounters(EngineSession target, Translation translation, Catalog now) throws SQLException {
+        Map<ObjectName, Table> tables = new HashMap<>();
+        now.tables().forEach(t -> tables.put(t.name(), t));
+        Map<ObjectName, BigInteger> next = new HashMap<>();
+        now.schemas().forEach(s -> s.sequences().forEach(q -> next.put(q.name(), q.next())));
+        Counters counters = new Counters(target);
+        counters.setIdentities(translation.tables(), tables);
+        counters.setSequences(translation.sequences(), next);
+        try (Statement statement = target.connection().createStatement()) {
+            for (TableMapping mapping : translation.tables()) {
+                statement.execute(
+                        target.engine().dialect().ddl().analyze(mapping.target().name()));
+            }
+        }
+        target.connection().commit();
+    }
+
+    /**
+     * What was loaded.
+     *
+     * @param failures indexes and keys that the target refused, with file, line and the server's words
+     */
+    public record Result(List<TableResult> tables, List<String> failures, double seconds) {
+        /** The number of rows that the target refused. */
+        public long refused() {
+            return tables.stream().mapToLong(TableResult::refused).sum();
+        }
+
+        /** The number of rows that arrived. */
+        public long loaded() {
+            return tables.stream().mapToLong(TableResult::loaded).sum();
+        }
+    }
+}

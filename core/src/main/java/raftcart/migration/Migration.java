@@ -1,0 +1,62 @@
+package raftcart.migration;
+
+import raftcart.catalog.Catalog;
+import raftcart.dialect.Dialect;
+import raftcart.dialect.Dialects;
+import raftcart.engine.EngineSession;
+import raftcart.engine.Engines;
+import raftcart.error.PlanException;
+import raftcart.plan.Plan;
+import raftcart.translate.Translation;
+import raftcart.translate.Translator;
+import raftcart.workspace.Workspace;
+
+/** One migration: its folder and its plan, and what the stages share. */
+public final class Migration {
+    private final Workspace workspace;
+    private final Plan plan;
+
+    public Migration(Workspace workspace) {
+        this.workspace = workspace;
+        this.plan = workspace.plan();
+    }
+
+    /** The migration's folder. */
+    public Workspace workspace() {
+        return workspace;
+    }
+
+    /** The plan as it was read. */
+    public Plan plan() {
+        return plan;
+    }
+
+    EngineSession openSource() {
+        return Engines.open(plan.source());
+    }
+
+    EngineSession openTarget() {
+        return Engines.open(plan.target());
+    }
+
+    Dialect targetDialect() {
+        return Engines.forUrl(plan.target().url()).dialect();
+    }
+
+    Catalog catalog() {
+        return workspace
+                .catalog()
+                .orElseThrow(() -> new PlanException(
+                        "the source has not been surveyed yet", "Run `raftcart survey` (or `raftcart run`) first."));
+    }
+
+    /** Translates the catalog kept by the survey; the same catalog and plan always give the same. */
+    Translation translation(String targetSchema) {
+        Catalog catalog = catalog();
+        Dialect from = Dialects.named(catalog.dialect())
+                .orElseThrow(() -> new PlanException(
+                        "the catalog is in the dialect '" + catalog.dialect() + "', which this version does not know",
+                        "Survey the source again with this version."));
+        return Translator.translate(catalog, from, targetDialect(), plan, targetSchema);
+    }
+}

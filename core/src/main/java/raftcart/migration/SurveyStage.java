@@ -1,0 +1,85 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Table;
+import raftcart.engine.EngineSession;
+import raftcart.error.CatalogException;
+import raftcart.error.ConnectException;
+import raftcart.workspace.Journal;
+import raftcart.workspace.Json;
+import raftcart.workspace.Mark;
+import raftcart.workspace.Stage;
+
+/** Reads the source's catalog into the folder. */
+public final class SurveyStage {
+    private SurveyStage() {}
+
+    /** Runs the stage. */
+    public static Result run(Migration migration) {
+        long start = System.nanoTime();
+        Journal journal = migration.workspace().journal();
+        Catalog catalog;
+        try (EngineSession source = migration.openSource()) {
+            List<String> missing = source.missingToRead();
+            if (!missing.isEmpty()) {
+                throw new ConnectException(
+                        "the account on the source may not read all that is needed",
+                        "Have an administrator run:\n  " + String.join("\n  ", missing));
+            }
+            catalog = source.readCatalog();
+        }
+        if (catalog.tables().findAny().isEmpty()) {
+            throw new CatalogException(
+                    "the source at " + migration.plan().source().shownUrl() + " has no tables that we can see",
+                    "Check the database name in the URL and the account's permissions.");
+        }
+        migration.workspace().keepCatalog(catalog);
+        Result result = new Result(catalog.version(), count(catalog), rows(catalog), (System.nanoTime() - start) / 1e9);
+        ObjectNode details = Json.MAPPER.createObjectNode();
+        details.set("result", Json.MAPPER.valueToTree(result));
+        journal.add(Stage.SURVEY, Mark.DONE, details);
+        return result;
+    }
+
+    private static long rows(Catalog catalog) {
+        return catalog.tables().mapToLong(Table::rowEstimate).sum();
+    }
+
+    private static Map<ObjectKind, Integer> count(Catalog catalog) {
+        Map<ObjectKind, Integer> counts = new EnumMap<>(ObjectKind.class);
+        for (Schema schema : catalog.schemas()) {
+            counts.merge(ObjectKind.SCHEMA, 1, Integer::sum);
+            add(counts, ObjectKind.TYPE, schema.enumeratedTypes().size());
+            add(counts, ObjectKind.SEQUENCE, schema.sequences().size());
+            add(counts, ObjectKind.TABLE, schema.tables().size());
+            for (Table table : schema.tables()) {
+                add(
+                        counts,
+                        ObjectKind.INDEX,
+                        table.indexes().size() + table.uniqueKeys().size());
+                add(counts, ObjectKind.FOREIGN_KEY, table.foreignKeys().size());
+            }
+            schema.codeObjects().forEach(o -> add(counts, o.kind(), 1));
+        }
+        return counts;
+    }
+
+    private static void add(Map<ObjectKind, Integer> counts, ObjectKind kind, int number) {
+        if (number > 0) {
+            counts.merge(kind, number, Integer::sum);
+        }
+    }
+
+    /**
+     * What was found.
+     *
+     * @param rowEstimate the sum of the engine's own estimates
+     */
+    public record Result(String server, Map<ObjectKind, Integer> objects, long rowEstimate, double seconds) {}
+}

@@ -1,0 +1,99 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import raftcart.engine.EngineSession;
+import raftcart.finding.Finding;
+import raftcart.finding.Outcome;
+import raftcart.translate.ByHand;
+import raftcart.translate.ObjectOutcome;
+import raftcart.translate.Script;
+import raftcart.translate.ScriptWriter;
+import raftcart.translate.TableMapping;
+import raftcart.translate.Translation;
+import raftcart.workspace.Json;
+import raftcart.workspace.Manifest;
+import raftcart.workspace.Mark;
+import raftcart.workspace.Stage;
+
+/** Writes the scripts that build the target, and the files that hand the rest to a person. */
+public final class TranslateStage {
+    private TranslateStage() {}
+
+    /** Runs the stage. */
+    public static Result run(Migration migration) {
+        long start = System.nanoTime();
+        migration.catalog();
+        String targetSchema;
+        try (EngineSession target = migration.openTarget()) {
+            targetSchema = target.defaultSchema();
+        }
+        Translation translation = migration.translation(targetSchema);
+        List<Script> scripts = ScriptWriter.scripts(translation, migration.targetDialect(), targetSchema);
+        Manifest manifest = Manifest.of(migration.workspace());
+        for (Script script : scripts) {
+            manifest.generate(script.path(), ScriptWriter.text(script, findings(translation, script)));
+        }
+        for (ByHand byHand : translation.byHand()) {
+            Script script = ScriptWriter.byHand(byHand);
+            manifest.generate(script.path(), script.statements().get(0));
+        }
+        manifest.finish();
+        Result result = new Result(
+                scripts.size(),
+                count(translation.objects()),
+                translation.byHand().size(),
+                translation.findings(),
+                translation.objects(),
+                manifest.kept(),
+                (System.nanoTime() - start) / 1e9);
+        migration.workspace().keepReport("translate.json", Json.MAPPER.valueToTree(result));
+        journal(migration, result, targetSchema);
+        return result;
+    }
+
+    private static void journal(Migration migration, Result result, String targetSchema) {
+        ObjectNode details = Json.MAPPER.createObjectNode();
+        details.put("targetSchema", targetSchema);
+        details.put("scripts", result.scripts());
+        details.set("objects", Json.MAPPER.valueToTree(result.outcomes()));
+        details.put("byHand", result.byHand());
+        details.put("seconds", result.seconds());
+        migration.workspace().journal().add(Stage.TRANSLATE, Mark.DONE, details);
+    }
+
+    /** A table's script carries what there is to know about the table and its columns. */
+    private static List<Finding> findings(Translation translation, Script script) {
+        return translation.tables().stream()
+                .filter(t -> script.object().equals("table " + t.target().name()))
+                .map(TableMapping::source)
+                .flatMap(t -> translation.findings().stream()
+                        .filter(f -> f.object().equals(t.name().toString())
+                                || f.object().startsWith(t.name() + ".")))
+                .toList();
+    }
+
+    private static Map<Outcome, Integer> count(List<ObjectOutcome> objects) {
+        Map<Outcome, Integer> counts = new EnumMap<>(Outcome.class);
+        objects.forEach(o -> counts.merge(o.outcome(), 1, Integer::sum));
+        return counts;
+    }
+
+    /**
+     * What was translated.
+     *
+     * @param outcomes the number of the source's objects by outcome
+     * @param byHand the number of objects and parts of objects left to a person
+     * @param keptEdits files that were left as a person edited them
+     */
+    public record Result(
+            int scripts,
+            Map<Outcome, Integer> outcomes,
+            int byHand,
+            List<Finding> findings,
+            List<ObjectOutcome> objects,
+            List<String> keptEdits,
+            double seconds) {}
+}

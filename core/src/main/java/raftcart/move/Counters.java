@@ -1,0 +1,83 @@
+package raftcart.move;
+
+import java.math.BigInteger;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import raftcart.catalog.Column;
+import raftcart.catalog.Identity;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.engine.EngineSession;
+import raftcart.translate.SequenceMapping;
+import raftcart.translate.TableMapping;
+
+/** Sets identity columns and sequences so that the target's next row gets a number that no row has yet. */
+public final class Counters {
+    private final EngineSession target;
+    private final Dialect dialect;
+
+    public Counters(EngineSession target) {
+        this.target = target;
+        this.dialect = target.engine().dialect();
+    }
+
+    /** Sets the identity columns past the highest number loaded, and past what the source would have given next. */
+    public int setIdentities(List<TableMapping> tables, Map<ObjectName, Table> sourceNow) throws SQLException {
+        int set = 0;
+        for (TableMapping mapping : tables) {
+            for (int i = 0; i < mapping.columns().size(); i++) {
+                Column column = mapping.columns().get(i).target();
+                if (column.identity().isPresent()) {
+                    String sourceColumn = mapping.columns().get(i).source().name();
+                    Identity identity = sourceNow
+                            .get(mapping.source().name())
+                            .column(sourceColumn)
+                            .flatMap(Column::identity)
+                            .orElse(column.identity().get());
+                    execute(dialect.ddl()
+                            .setIdentity(mapping.target().name(), column, next(mapping.target(), column, identity)));
+                    set++;
+                }
+            }
+        }
+        target.connection().commit();
+        return set;
+    }
+
+    private BigInteger next(Table table, Column column, Identity identity) throws SQLException {
+        boolean upwards = identity.increment() > 0;
+        String quoted = dialect.identifiers().quote(column.name());
+        String sql = "SELECT " + (upwards ? "MAX(" : "MIN(") + quoted + ") FROM "
+                + dialect.identifiers().quote(table.name());
+        try (Statement statement = target.connection().createStatement();
+                ResultSet rows = statement.executeQuery(sql)) {
+            rows.next();
+            if (rows.getBigDecimal(1) == null) {
+                return identity.next();
+            }
+            BigInteger after = rows.getBigDecimal(1).toBigInteger().add(BigInteger.valueOf(identity.increment()));
+            return upwards ? after.max(identity.next()) : after.min(identity.next());
+        }
+    }
+
+    /** Sets the sequences to the value that the source would give next. */
+    public int setSequences(List<SequenceMapping> sequences, Map<ObjectName, BigInteger> nextNow) throws SQLException {
+        for (SequenceMapping sequence : sequences) {
+            BigInteger next = nextNow.getOrDefault(
+                    sequence.source().name(), sequence.source().next());
+            execute(dialect.ddl().setSequence(sequence.target(), next));
+        }
+        target.connection().commit();
+        return sequences.size();
+    }
+
+    private void execute(String sql) throws SQLException {
+        try (Statement statement = target.connection().createStatement()) {
+            statement.execute(sql);
+        }
+    }
+}

@@ -1,0 +1,11 @@
+package raftcart.move;
+
+/** What to do with a table of the target that holds rows before its load begins. */
+public enum TargetRows {
+    /** Stop with an error; nothing has been changed. */
+    STOP,
+    /** Keep the rows and add those of the source. */
+    APPEND,
+    /** Remove the rows first. */
+    REPLACE
+}

@@ -1,0 +1,33 @@
+package raftcart.plan;
+
+import java.util.Map;
+import java.util.Objects;
+import raftcart.type.ValueChoices;
+
+/**
+ * A migration as the user wants it.
+ *
+ * @param schemas target schema by source schema, for those that shall change
+ */
+public record Plan(
+        Endpoint source,
+        Endpoint target,
+        Selection tables,
+        Map<String, String> schemas,
+        ValueChoices values,
+        LoadSettings load) {
+    public Plan {
+        Objects.requireNonNull(source, "source");
+        Objects.requireNonNull(target, "target");
+        Objects.requireNonNull(tables, "tables");
+        schemas = Map.copyOf(schemas);
+        Objects.requireNonNull(values, "values");
+        Objects.requireNonNull(load, "load");
+    }
+
+    /** A plan with all defaults between two databases. */
+    public static Plan between(Endpoint source, Endpoint target) {
+        return new Plan(
+                source, target, Selection.everything(), Map.of(), ValueChoices.defaults(), LoadSettings.defaults());
+    }
+}

@@ -1,0 +1,147 @@
+package raftcart.plan;
+
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.error.PlanException;
+import raftcart.error.WorkspaceException;
+import raftcart.type.ValueChoices;
+
+/** Reads {@code raftcart.yaml}. All faults are reported together, each with its line; nothing is ever corrected. */
+public final class PlanFile {
+    /** The name of the file in a migration folder. */
+    public static final String NAME = "raftcart.yaml";
+
+    private PlanFile() {}
+
+    /**
+     * The plan that a file holds.
+     *
+     * @throws PlanException if the file is not a plan
+     */
+    public static Plan read(Path file) {
+        String text;
+        try {
+            text = Files.readString(file);
+        } catch (IOException e) {
+            throw new WorkspaceException(
+                    file + " cannot be read", "Start a migration with `raftcart init`, or name its folder with -C.", e);
+        }
+        return parse(text, file.getFileName().toString());
+    }
+
+    /** The plan that a text holds; {@code name} stands in messages. */
+    public static Plan parse(String text, String name) {
+        try {
+            JsonNode root = new YAMLMapper().readTree(text);
+            PlanChecker checker = new PlanChecker(name, lines(text));
+            Plan plan = plan(checker, root);
+            checker.throwIfFaulty();
+            return plan;
+        } catch (JsonProcessingException e) {
+            throw new PlanException(
+                    name + ":" + e.getLocation().getLineNr() + ":"
+                            + e.getLocation().getColumnNr() + ": not YAML: "
+                            + e.getOriginalMessage().lines().findFirst().orElse(""),
+                    "Mend the file.",
+                    e);
+        } catch (IOException e) {
+            throw new PlanException(name + " cannot be read", "Mend the file.", e);
+        }
+    }
+
+    private static Plan plan(PlanChecker checker, JsonNode root) {
+        checker.keys(root, "", List.of("version", "source", "target", "tables", "schemas", "values", "load"));
+        checker.number(root.path("version"), "version", 1, 1, 1);
+        JsonNode tables = root.path("tables");
+        checker.keys(tables, "tables", List.of("include", "exclude"));
+        Selection everything = Selection.everything();
+        Selection selection = new Selection(
+                checker.texts(tables.path("include"), "tables.include", everything.include()),
+                checker.texts(tables.path("exclude"), "tables.exclude", everything.exclude()));
+        return new Plan(
+                endpoint(checker, root.path("source"), "source"),
+                endpoint(checker, root.path("target"), "target"),
+                selection,
+                schemas(checker, root.path("schemas")),
+                values(checker, root.path("values")),
+                load(checker, root.path("load")));
+    }
+
+    private static Endpoint endpoint(PlanChecker checker, JsonNode node, String path) {
+        checker.keys(node, path, List.of("url", "user", "password"));
+        return new Endpoint(
+                checker.requiredText(node.path("url"), path, "url"),
+                optional(checker, node.path("user"), path + ".user"),
+                optional(checker, node.path("password"), path + ".password"));
+    }
+
+    private static Optional<String> optional(PlanChecker checker, JsonNode node, String path) {
+        return checker.text(node, path);
+    }
+
+    private static Map<String, String> schemas(PlanChecker checker, JsonNode node) {
+        Map<String, String> schemas = new LinkedHashMap<>();
+        if (checker.isObject(node, "schemas")) {
+            node.properties().forEach(f -> checker.text(f.getValue(), "schemas." + f.getKey())
+                    .ifPresent(target -> schemas.put(f.getKey(), target)));
+        }
+        return schemas;
+    }
+
+    private static ValueChoices values(PlanChecker checker, JsonNode node) {
+        checker.keys(node, "values", List.of("impossible-dates", "one-digit-boolean", "time"));
+        ValueChoices defaults = ValueChoices.defaults();
+        return new ValueChoices(
+                checker.choice(node.path("impossible-dates"), "values.impossible-dates", defaults.impossibleDates()),
+                checker.choice(node.path("one-digit-boolean"), "values.one-digit-boolean", defaults.oneDigitBoolean()),
+                checker.choice(node.path("time"), "values.time", defaults.time()));
+    }
+
+    private static LoadSettings load(PlanChecker checker, JsonNode node) {
+        checker.keys(node, "load", List.of("rows-per-batch", "stop-after-refused"));
+        LoadSettings defaults = LoadSettings.defaults();
+        return new LoadSettings(
+                checker.number(
+                        node.path("rows-per-batch"), "load.rows-per-batch", defaults.rowsPerBatch(), 1, 1_000_000),
+                checker.number(
+                        node.path("stop-after-refused"),
+                        "load.stop-after-refused",
+                        defaults.stopAfterRefused(),
+                        0,
+                        Integer.MAX_VALUE));
+    }
+
+    /** The line of every key, by its path. */
+    private static Map<String, Integer> lines(String text) throws IOException {
+        Map<String, Integer> lines = new HashMap<>();
+        try (JsonParser parser = new YAMLFactory().createParser(text)) {
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                if (token == JsonToken.FIELD_NAME) {
+                    String path = parser.getParsingContext().pathAsPointer().toString();
+                    lines.put(
+                            path.substring(1).replace('/', '.'),
+                            parser.currentTokenLocation().getLineNr());
+                }
+            }
+        }
+        return lines;
+    }
+
+    /** A node that stands for nothing. */
+    static boolean absent(JsonNode node) {
+        return node instanceof MissingNode || node.isNull();
+    }
+}

@@ -1,0 +1,19 @@
+package raftcart.sql;
+
+/** A token: {@code text} as it stands in the source, {@code value} with quotes and escapes taken away. */
+public record Token(TokenKind kind, String text, String value, Span span) {
+    /** True for a word without quotes that equals this one regardless of case. */
+    public boolean isWord(String word) {
+        return kind == TokenKind.WORD && value.equalsIgnoreCase(word);
+    }
+
+    /** True for this operator or punctuation mark. */
+    public boolean isSymbol(String symbol) {
+        return kind == TokenKind.SYMBOL && text.equals(symbol);
+    }
+
+    /** True for a name, quoted or not. */
+    public boolean isName() {
+        return kind == TokenKind.WORD || kind == TokenKind.QUOTED_NAME;
+    }
+}

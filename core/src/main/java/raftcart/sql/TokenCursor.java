@@ -1,0 +1,79 @@
+package raftcart.sql;
+
+import java.util.List;
+import raftcart.error.SqlSyntaxException;
+
+/** A place in a list of tokens, and the small questions that parsers ask of it. */
+public final class TokenCursor {
+    private final List<Token> tokens;
+    private int position;
+
+    public TokenCursor(List<Token> tokens) {
+        this.tokens = List.copyOf(tokens);
+    }
+
+    /** The token at the cursor; the end token for ever once it is reached. */
+    public Token peek() {
+        return peek(0);
+    }
+
+    /** The token so many places ahead. */
+    public Token peek(int ahead) {
+        return tokens.get(Math.min(position + ahead, tokens.size() - 1));
+    }
+
+    /** Takes the token at the cursor. */
+    public Token take() {
+        Token token = peek();
+        position++;
+        return token;
+    }
+
+    /** Takes these words if they stand next; otherwise takes nothing. */
+    public boolean takeWords(String... words) {
+        for (int i = 0; i < words.length; i++) {
+            if (!peek(i).isWord(words[i])) {
+                return false;
+            }
+        }
+        position += words.length;
+        return true;
+    }
+
+    /** Takes this symbol if it stands next. */
+    public boolean takeSymbol(String symbol) {
+        if (!peek().isSymbol(symbol)) {
+            return false;
+        }
+        position++;
+        return true;
+    }
+
+    /** Takes this symbol. */
+    public void expectSymbol(String symbol) {
+        if (!takeSymbol(symbol)) {
+            throw unexpected(symbol);
+        }
+    }
+
+    /** Takes this word. */
+    public void expectWord(String word) {
+        if (!takeWords(word)) {
+            throw unexpected(word);
+        }
+    }
+
+    /** True at the end of the text. */
+    public boolean atEnd() {
+        return peek().kind() == TokenKind.END;
+    }
+
+    /** An error at the cursor that says what was expected there. */
+    public SqlSyntaxException unexpected(String expected) {
+        Token token = peek();
+        String found = token.kind() == TokenKind.END ? "the end of the text" : "'" + token.text() + "'";
+        Span span = token.span();
+        return new SqlSyntaxException(
+                span.line() + ":" + span.column() + ": found " + found + ", expected " + expected, null);
+    }
+}

@@ -1,0 +1,242 @@
+package raftcart.translate;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.Dialect;
+import raftcart.dialect.Untranslatable;
+import raftcart.sql.Span;
+import raftcart.sql.expr.BinaryOperator;
+import raftcart.sql.expr.Expr;
+import raftcart.sql.expr.ExprRewriter;
+import raftcart.sql.expr.LiteralKind;
+import raftcart.sql.expr.TypeName;
+import raftcart.sql.expr.UnaryOperator;
+import raftcart.translate.ExpressionTranslator.ColumnPair;
+import raftcart.translate.ExpressionTyper.Kind;
+import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
+
+/**
+ * Changes a tree so that it means on the target what it meant on the source: names, booleans, division, casts,
+ * comparison of text.
+ */
+final class ExpressionAdapter extends ExprRewriter {
+    private final Dialect from;
+    private final Dialect to;
+    private final Map<String, ColumnPair> columns;
+    private final NameMapper names;
+    private final ExpressionTyper typer;
+    private final boolean foldCase;
+    private boolean foldedCase;
+
+    ExpressionAdapter(Dialect from, Dialect to, Map<String, ColumnPair> columns, NameMapper names) {
+        this.from = from;
+        this.to = to;
+        this.columns = columns;
+        this.names = names;
+        this.typer = new ExpressionTyper(from, columns);
+        this.foldCase =
+                from.capabilities().comparesIgnoringCase() && !to.capabilities().comparesIgnoringCase();
+    }
+
+    Expr adapt(Expr expression) {
+        return rewrite(expression);
+    }
+
+    boolean foldedCase() {
+        return foldedCase;
+    }
+
+    @Override
+    public Expr visitColumnRef(Expr.ColumnRef column) {
+        ColumnPair pair = columns.get(column.column());
+        if (pair == null) {
+            throw new Untranslatable("column " + column.column() + " is not one of the table's");
+        }
+        return new Expr.ColumnRef(List.of(pair.targetName()), column.span());
+    }
+
+    @Override
+    public Expr visitCast(Expr.Cast cast) {
+        LogicalType type = from.types().read(cast.type());
+        boolean textWithoutLength = type instanceof LogicalType.Text;
+        Kind kind = typer.kind(cast.value());
+        boolean constant = cast.value() instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
+        if (textWithoutLength && (kind == Kind.TEXT || kind == Kind.TEXT_IGNORING_CASE || constant)) {
+            return rewrite(cast.value());
+        }
+        if (cast.value() instanceof Expr.Literal literal) {
+            Optional<Expr> typed = constant(literal, type);
+            if (typed.isPresent()) {
+                return typed.get();
+            }
+        }
+        return new Expr.Cast(rewrite(cast.value()), TypeName.of(to.types().castName(type)), cast.span());
+    }
+
+    /** A constant that its cast only gives a type is better written as a constant of that type. */
+    private static Optional<Expr> constant(Expr.Literal literal, LogicalType type) {
+        boolean number = type instanceof LogicalType.Int || type instanceof LogicalType.Decimal;
+        if (literal.kind() == LiteralKind.BITS) {
+            return Optional.of(literal);
+        }
+        if (literal.kind() != LiteralKind.STRING) {
+            return Optional.empty();
+        }
+        if (type.form() == ValueForm.BYTES) {
+            if (!literal.text().startsWith("\\x")) {
+                throw new Untranslatable("bytes that are not written in hexadecimal");
+            }
+            return Optional.of(
+                    new Expr.Literal(LiteralKind.BYTES, literal.text().substring(2), literal.span()));
+        }
+        if (number && literal.text().matches("-?\\d+(\\.\\d+)?")) {
+            return Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()));
+        }
+        if (type.form() == ValueForm.TIMESTAMP) {
+            return Optional.of(new Expr.Literal(LiteralKind.TIMESTAMP, literal.text(), literal.span()));
+        }
+        if (type.form() == ValueForm.DATE) {
+            return Optional.of(new Expr.Literal(LiteralKind.DATE, literal.text(), literal.span()));
+        }
+        boolean textual = type.form() == ValueForm.TEXT && !(type instanceof LogicalType.Varchar);
+        return textual ? Optional.of(literal) : Optional.empty();
+    }
+
+    @Override
+    public Expr visitNextValue(Expr.NextValue next) {
+        List<String> parts = next.sequence();
+        String schema = parts.size() > 1 ? parts.get(parts.size() - 2) : "";
+        ObjectName mapped = names.object(new ObjectName(schema, parts.get(parts.size() - 1)));
+        return new Expr.NextValue(
+                mapped.schema().isEmpty() ? List.of(mapped.name()) : List.of(mapped.schema(), mapped.name()),
+                next.span());
+    }
+
+    @Override
+    public Expr visitUnary(Expr.Unary unary) {
+        return unary.operator() == UnaryOperator.NOT
+                ? new Expr.Unary(UnaryOperator.NOT, condition(unary.operand()), unary.span())
+                : super.visitUnary(unary);
+    }
+
+    @Override
+    public Expr visitBinary(Expr.Binary binary) {
+        BinaryOperator operator = binary.operator();
+        if (operator.joinsTruths()) {
+            return new Expr.Binary(operator, condition(binary.left()), condition(binary.right()), binary.span());
+        }
+        if (operator.compares()) {
+            List<Expr> sides = comparable(List.of(binary.left(), binary.right()));
+            return new Expr.Binary(operator, sides.get(0), sides.get(1), binary.span());
+        }
+        BinaryOperator exact = operator == BinaryOperator.DIVIDE_BY_TYPE ? division(binary) : operator;
+        return new Expr.Binary(exact, rewrite(binary.left()), rewrite(binary.right()), binary.span());
+    }
+
+    private BinaryOperator division(Expr.Binary binary) {
+        Kind left = typer.kind(binary.left());
+        Kind right = typer.kind(binary.right());
+        if (left == Kind.UNKNOWN || right == Kind.UNKNOWN) {
+            throw new Untranslatable("a division whose operands may or may not be whole numbers");
+        }
+        return left == Kind.WHOLE && right == Kind.WHOLE ? BinaryOperator.DIVIDE_WHOLE : BinaryOperator.DIVIDE;
+    }
+
+    @Override
+    public Expr visitBetween(Expr.Between between) {
+        List<Expr> all = comparable(List.of(between.value(), between.low(), between.high()));
+        return new Expr.Between(all.get(0), all.get(1), all.get(2), between.negated(), between.span());
+    }
+
+    @Override
+    public Expr visitInList(Expr.InList inList) {
+        List<Expr> all = new ArrayList<>(List.of(inList.value()));
+        all.addAll(inList.items());
+        List<Expr> adapted = comparable(all);
+        return new Expr.InList(adapted.get(0), adapted.subList(1, adapted.size()), inList.negated(), inList.span());
+    }
+
+    @Override
+    public Expr visitLike(Expr.Like like) {
+        List<Expr> sides = comparable(List.of(like.value(), like.pattern()));
+        return new Expr.Like(sides.get(0), sides.get(1), like.ignoreCase(), like.negated(), like.span());
+    }
+
+    @Override
+    public Expr visitCase(Expr.Case choice) {
+        if (choice.subject().isPresent()) {
+            return super.visitCase(choice);
+        }
+        return new Expr.Case(
+                choice.subject(),
+                choice.branches().stream()
+                        .map(w -> new Expr.When(condition(w.condition()), rewrite(w.result())))
+                        .toList(),
+                choice.otherwise().map(this::rewrite),
+                choice.span());
+    }
+
+    @Override
+    public Expr visitCall(Expr.Call call) {
+        if (!call.function().equals("if")) {
+            return super.visitCall(call);
+        }
+        Expr.When branch = new Expr.When(
+                condition(call.arguments().get(0)), rewrite(call.arguments().get(1)));
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(branch),
+                Optional.of(rewrite(call.arguments().get(2))),
+                call.span());
+    }
+
+    /** An expression that stands where a truth value is wanted: a number is true unless it is zero. */
+    private Expr condition(Expr expression) {
+        Kind kind = typer.kind(expression);
+        if (kind == Kind.WHOLE || kind == Kind.FRACTION) {
+            Expr zero = new Expr.Literal(LiteralKind.NUMBER, "0", Span.NONE);
+            return new Expr.Binary(BinaryOperator.NOT_EQUAL, rewrite(expression), zero, expression.span());
+        }
+        if (kind == Kind.BOOLEAN) {
+            return rewrite(expression);
+        }
+        throw new Untranslatable("a value that is not a condition stands where one is wanted");
+    }
+
+    /** Expressions that are compared with each other, brought to one kind. */
+    private List<Expr> comparable(List<Expr> expressions) {
+        List<Kind> kinds = expressions.stream().map(typer::kind).toList();
+        boolean bool = kinds.contains(Kind.BOOLEAN);
+        boolean fold = foldCase && kinds.contains(Kind.TEXT_IGNORING_CASE);
+        return expressions.stream()
+                .map(e -> bool ? truth(e) : fold ? folded(e) : rewrite(e))
+                .toList();
+    }
+
+    private Expr truth(Expr expression) {
+        if (expression instanceof Expr.Literal literal && literal.kind() == LiteralKind.NUMBER) {
+            if (literal.text().equals("0") || literal.text().equals("1")) {
+                String word = literal.text().equals("1") ? "true" : "false";
+                return new Expr.Literal(LiteralKind.BOOLEAN, word, literal.span());
+            }
+            throw new Untranslatable("a boolean is compared with " + literal.text());
+        }
+        if (typer.kind(expression) != Kind.BOOLEAN) {
+            throw new Untranslatable("a boolean is compared with something else");
+        }
+        return rewrite(expression);
+    }
+
+    private Expr folded(Expr expression) {
+        foldedCase = true;
+        if (expression instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING) {
+            return new Expr.Literal(LiteralKind.STRING, literal.text().toLowerCase(Locale.ROOT), literal.span());
+        }
+        return new Expr.Call("lower", List.of(rewrite(expression)), expression.span());
+    }
+}

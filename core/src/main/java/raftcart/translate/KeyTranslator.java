@@ -1,0 +1,273 @@
+package raftcart.translate;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.finding.FindingCode;
+import raftcart.type.LogicalType;
+
+/** Translates the keys and indexes of one table. */
+final class KeyTranslator {
+    private static final Set<String> ORDERED_METHODS = Set.of("", "btree");
+    private static final int PREFIX_OF_LONG_TEXT = 255;
+
+    private final Dialect from;
+    private final Dialect to;
+    private final NameMapper names;
+    private final Notes notes;
+    private final Map<ObjectName, TableTranslator> tables;
+    private final TableTranslator table;
+    private final Table source;
+    private final List<Index> indexes = new ArrayList<>();
+    private final List<Key> uniqueKeys = new ArrayList<>();
+
+    KeyTranslator(
+            Dialect from,
+            Dialect to,
+            NameMapper names,
+            Notes notes,
+            Map<ObjectName, TableTranslator> tables,
+            TableTranslator table) {
+        this.from = from;
+        this.to = to;
+        this.names = names;
+        this.notes = notes;
+        this.tables = tables;
+        this.table = table;
+        this.source = table.source();
+    }
+
+    Optional<Key> primaryKey() {
+        return source.primaryKey().map(key -> {
+            if (foldsCase(key.parts())) {
+                index(new Index(source.name().name() + "_key_ignoring_case", true, key.parts(), "", "", List.of()));
+            }
+            String name = to.capabilities().indexNamesPerSchema()
+                    ? names.index(
+                            table.target(), primaryKeyName(key), source.name().toString())
+                    : "";
+            return new Key(name, parts(key.parts()));
+        });
+    }
+
+    /** An engine that calls every primary key the same gives no name worth keeping. */
+    private String primaryKeyName(Key key) {
+        return key.name().isEmpty() || key.name().equals("PRIMARY")
+                ? table.target().name() + "_pkey"
+                : key.name();
+    }
+
+    /** Translates unique keys and indexes; they are then found in {@link #uniqueKeys} and {@link #indexes}. */
+    void translateIndexes() {
+        source.uniqueKeys().forEach(this::uniqueKey);
+        source.indexes().forEach(this::index);
+    }
+
+    List<Key> uniqueKeys() {
+        return List.copyOf(uniqueKeys);
+    }
+
+    List<Index> indexes() {
+        return List.copyOf(indexes);
+    }
+
+    private void uniqueKey(Key key) {
+        boolean prefixed = key.parts().stream().anyMatch(p -> p.prefixLength() > 0);
+        if (!foldsCase(key.parts()) && !(prefixed && !to.capabilities().prefixIndexes())) {
+            uniqueKeys.add(new Key(
+                    names.index(table.target(), key.name(), source.name().toString()), parts(key.parts())));
+            return;
+        }
+        if (foldsCase(key.parts()) && isReferred(key)) {
+            uniqueKeys.add(new Key(
+                    names.index(
+                            table.target(), key.name() + "_exact", source.name().toString()),
+                    parts(key.parts())));
+        }
+        index(new Index(key.name(), true, key.parts(), "", "", List.of()));
+    }
+
+    private boolean isReferred(Key key) {
+        return tables.values().stream()
+                .flatMap(t -> t.source().foreignKeys().stream())
+                .anyMatch(f ->
+                        f.target().equals(source.name()) && f.targetColumns().equals(key.columns()));
+    }
+
+    private boolean foldsCase(List<KeyPart> parts) {
+        return from.capabilities().comparesIgnoringCase()
+                && !to.capabilities().comparesIgnoringCase()
+                && parts.stream().anyMatch(this::ignoresCase);
+    }
+
+    private boolean ignoresCase(KeyPart part) {
+        return source.column(part.column())
+                .filter(Column::ignoresCase)
+                .filter(c -> c.type() instanceof LogicalType.Char
+                        || c.type() instanceof LogicalType.Varchar
+                        || c.type() instanceof LogicalType.Text)
+                .isPresent();
+    }
+
+    private void index(Index index) {
+        String object = source.name() + "." + index.name();
+        Optional<String> obstacle = obstacle(index);
+        if (obstacle.isPresent()) {
+            notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, obstacle.get());
+            return;
+        }
+        List<KeyPart> parts = new ArrayList<>();
+        for (KeyPart part : index.parts()) {
+            Optional<KeyPart> translated = part(object, part, index.unique());
+            if (translated.isEmpty()) {
+                notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, "an expression of the index");
+                return;
+            }
+            parts.add(translated.get());
+        }
+        Optional<String> predicate = predicate(object, index);
+        if (predicate.isEmpty()) {
+            return;
+        }
+        String name = names.index(table.target(), index.name(), source.name().toString());
+        List<String> included =
+                index.included().stream().map(table::targetColumn).toList();
+        indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included));
+    }
+
+    private Optional<String> obstacle(Index index) {
+        if (!ORDERED_METHODS.contains(index.method())) {
+            return Optional.of("an index of the kind " + index.method());
+        }
+        boolean expression = index.parts().stream().anyMatch(KeyPart::isExpression);
+        if (expression && !to.capabilities().expressionIndexes()) {
+            return Optional.of("the target has no indexes on expressions");
+        }
+        if (index.unique() && !index.predicate().isEmpty() && !to.capabilities().partialIndexes()) {
+            return Optional.of("the target has no unique indexes with a condition");
+        }
+        return Optional.empty();
+    }
+
+    private Optional<String> predicate(String object, Index index) {
+        if (index.predicate().isEmpty()) {
+            return Optional.of("");
+        }
+        if (!to.capabilities().partialIndexes()) {
+            notes.find(FindingCode.PARTIAL_INDEX, object, "condition " + index.predicate());
+            return Optional.of("");
+        }
+        Optional<String> text = table.expressions()
+                .translate(index.predicate(), Optional.empty())
+                .text();
+        if (text.isEmpty()) {
+            notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, "the condition of the index");
+        }
+        return text;
+    }
+
+    private Optional<KeyPart> part(String object, KeyPart part, boolean unique) {
+        if (part.isExpression()) {
+            return table.expressions()
+                    .translate(part.expression(), Optional.empty())
+                    .text()
+                    .map(e -> new KeyPart("", e, 0, part.descending()));
+        }
+        String column = to.identifiers().quote(table.targetColumn(part.column()));
+        boolean cut = part.prefixLength() > 0 && !to.capabilities().prefixIndexes();
+        boolean fold = unique && foldsCase(List.of(part));
+        if (!cut && !fold) {
+            return Optional.of(whole(object, part));
+        }
+        String expression = column;
+        if (cut) {
+            expression = "left(" + expression + ", " + part.prefixLength() + ")";
+            notes.find(FindingCode.PREFIX_INDEX, object, "first " + part.prefixLength() + " of " + part.column());
+        }
+        if (fold) {
+            expression = "lower(" + expression + ")";
+            notes.find(FindingCode.UNIQUE_IGNORING_CASE, object, "unique on lower(" + part.column() + ")");
+        }
+        return Optional.of(new KeyPart("", expression, 0, part.descending()));
+    }
+
+    private KeyPart whole(String object, KeyPart part) {
+        int prefix = part.prefixLength();
+        LogicalType stored = table.choice(part.column()).stored();
+        boolean tooLong = stored instanceof LogicalType.Text || stored instanceof LogicalType.Blob;
+        if (prefix == 0 && tooLong && to.capabilities().prefixIndexes()) {
+            prefix = PREFIX_OF_LONG_TEXT;
+            notes.find(FindingCode.PREFIX_INDEX, object, "first " + prefix + " of " + part.column());
+        }
+        return new KeyPart(table.targetColumn(part.column()), "", prefix, part.descending());
+    }
+
+    private List<KeyPart> parts(List<KeyPart> parts) {
+        return parts.stream()
+                .map(p -> new KeyPart(table.targetColumn(p.column()), "", p.prefixLength(), p.descending()))
+                .toList();
+    }
+
+    private static String describe(Index index) {
+        List<String> parts = index.parts().stream()
+                .map(p -> p.isExpression() ? p.expression() : p.column())
+                .toList();
+        return (index.unique() ? "unique " : "") + "index " + index.name()
+                + (index.method().isEmpty() ? "" : " using " + index.method()) + " (" + String.join(", ", parts) + ")"
+                + (index.predicate().isEmpty() ? "" : " where " + index.predicate());
+    }
+
+    List<ForeignKey> foreignKeys() {
+        List<ForeignKey> keys = new ArrayList<>();
+        for (ForeignKey key : source.foreignKeys()) {
+            TableTranslator parent = tables.get(key.target());
+            String object = source.name() + "." + key.name();
+            if (parent == null) {
+                notes.byHand(
+                        "foreign-key",
+                        object,
+                        "foreign key " + key.name() + " " + key.columns() + " references " + key.target() + " "
+                                + key.targetColumns(),
+                        FindingCode.NOT_TRANSLATED,
+                        "the table " + key.target() + " does not go along");
+                continue;
+            }
+            keys.add(new ForeignKey(
+                    names.fit(key.name(), object),
+                    key.columns().stream().map(table::targetColumn).toList(),
+                    parent.target(),
+                    key.targetColumns().stream().map(parent::targetColumn).toList(),
+                    action(object, key.onDelete()),
+                    action(object, key.onUpdate()),
+                    deferrable(object, key),
+                    key.initiallyDeferred() && to.capabilities().deferrableKeys()));
+        }
+        return keys;
+    }
+
+    private ReferentialAction action(String object, ReferentialAction action) {
+        if (action == ReferentialAction.SET_DEFAULT && !to.capabilities().setDefaultAction()) {
+            notes.find(FindingCode.SET_DEFAULT_ACTION, object, "SET DEFAULT becomes NO ACTION");
+            return ReferentialAction.NO_ACTION;
+        }
+        return action;
+    }
+
+    private boolean deferrable(String object, ForeignKey key) {
+        if (key.deferrable() && !to.capabilities().deferrableKeys()) {
+            notes.find(FindingCode.DEFERRABLE_LOST, object, "not deferrable on the target");
+        }
+        return key.deferrable() && to.capabilities().deferrableKeys();
+    }
+}

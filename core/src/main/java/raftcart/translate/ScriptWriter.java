@@ -1,0 +1,149 @@
+package raftcart.translate;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.dialect.DdlPrinter;
+import raftcart.dialect.Dialect;
+import raftcart.finding.Finding;
+
+/** Makes the scripts of a translation: one object a file, named so that the order of names is the order of running. */
+public final class ScriptWriter {
+    private final Translation translation;
+    private final DdlPrinter ddl;
+    private final List<Script> scripts = new ArrayList<>();
+    private int number;
+
+    private ScriptWriter(Translation translation, Dialect to) {
+        this.translation = translation;
+        this.ddl = to.ddl();
+    }
+
+    /** All scripts in running order; those of before the data come first. */
+    public static List<Script> scripts(Translation translation, Dialect to, String defaultSchema) {
+        ScriptWriter writer = new ScriptWriter(translation, to);
+        writer.write(defaultSchema);
+        return List.copyOf(writer.scripts);
+    }
+
+    private void write(String defaultSchema) {
+        List<Schema> schemas = translation.target().schemas();
+        schemas.stream()
+                .map(Schema::name)
+                .filter(s -> !s.equals(defaultSchema))
+                .forEach(s -> add("10-schemas", s, "schema " + s, List.of(ddl.createSchema(s)), false));
+        number = 0;
+        for (Schema schema : schemas) {
+            for (EnumeratedType type : schema.enumeratedTypes()) {
+                add("20-types", type.name().name(), "type " + type.name(), List.of(ddl.createType(type)), false);
+            }
+        }
+        number = 0;
+        for (Schema schema : schemas) {
+            for (Sequence sequence : schema.sequences()) {
+                add(
+                        "30-sequences",
+                        sequence.name().name(),
+                        "sequence " + sequence.name(),
+                        List.of(ddl.createSequence(sequence)),
+                        false);
+            }
+        }
+        number = 0;
+        for (TableMapping mapping : translation.tables()) {
+            Table table = mapping.target();
+            add("40-tables", table.name().name(), "table " + table.name(), ddl.createTable(table), false);
+        }
+        afterData();
+    }
+
+    private void afterData() {
+        number = 0;
+        for (TableMapping mapping : translation.tables()) {
+            ObjectName table = mapping.target().name();
+            for (Key key : mapping.target().uniqueKeys()) {
+                add(
+                        "50-indexes",
+                        table.name() + "." + key.name(),
+                        "unique key " + key.name() + " of " + table,
+                        List.of(ddl.addUniqueKey(table, key)),
+                        true);
+            }
+            for (Index index : mapping.target().indexes()) {
+                add(
+                        "50-indexes",
+                        table.name() + "." + index.name(),
+                        "index " + index.name() + " of " + table,
+                        List.of(ddl.createIndex(table, index)),
+                        true);
+            }
+        }
+        number = 0;
+        for (TableMapping mapping : translation.tables()) {
+            ObjectName table = mapping.target().name();
+            for (ForeignKey key : mapping.target().foreignKeys()) {
+                add(
+                        "60-foreign-keys",
+                        table.name() + "." + key.name(),
+                        "foreign key " + key.name() + " of " + table,
+                        List.of(ddl.addForeignKey(table, key)),
+                        true);
+            }
+        }
+    }
+
+    private void add(String stage, String name, String object, List<String> statements, boolean afterData) {
+        String path = String.format("target/%s/%04d-%s.sql", stage, ++number, fileName(name));
+        scripts.add(new Script(path, object, statements, afterData));
+    }
+
+    /** The text of a script's file: what it makes, what there is to know, and its statements. */
+    public static String text(Script script, List<Finding> findings) {
+        StringBuilder text = new StringBuilder("-- ").append(script.object()).append('\n');
+        for (Finding finding : findings) {
+            text.append("-- ")
+                    .append(finding.code().code())
+                    .append(' ')
+                    .append(finding.outcome().label());
+            text.append(": ")
+                    .append(finding.object())
+                    .append(": ")
+                    .append(oneLine(finding.detail()))
+                    .append('\n');
+        }
+        return text.append(script.statements().stream().collect(Collectors.joining(";\n\n", "", ";\n")))
+                .toString();
+    }
+
+    /** The path and text of the file that hands an object to a person. */
+    public static Script byHand(ByHand byHand) {
+        String head = "-- " + byHand.kind() + " " + byHand.name() + "\n-- "
+                + byHand.code().code() + " by hand: " + oneLine(byHand.reason())
+                + "\n-- The source is below; nothing of it is on the target.\n";
+        return new Script(
+                "by-hand/" + byHand.kind() + "/" + fileName(byHand.name()) + ".sql",
+                byHand.kind() + " " + byHand.name(),
+                List.of(head + byHand.source().strip() + "\n"),
+                true);
+    }
+
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s+", " ");
+    }
+
+    /** A name as part of a file name on any system; two names never meet, since a number or kind stands before. */
+    private static String fileName(String name) {
+        String safe = name.replaceAll("[^\\p{L}\\p{N}._-]", "_");
+        String cut = safe.length() > 100 ? safe.substring(0, 100) : safe;
+        return cut.equals(name) ? cut : cut + String.format(Locale.ROOT, "-%08x", name.hashCode());
+    }
+}

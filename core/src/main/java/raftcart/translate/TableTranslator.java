@@ -1,0 +1,239 @@
+package raftcart.translate;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.Generated;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Table;
+import raftcart.dialect.ColumnUse;
+import raftcart.dialect.Dialect;
+import raftcart.dialect.TypeChoice;
+import raftcart.finding.FindingCode;
+import raftcart.plan.Plan;
+import raftcart.translate.ExpressionTranslator.ColumnPair;
+import raftcart.translate.ExpressionTranslator.Result;
+import raftcart.type.LogicalType;
+import raftcart.type.ValueChoices.ImpossibleDates;
+
+/** Translates the columns and checks of one table; keys and indexes follow in {@link KeyTranslator}. */
+final class TableTranslator {
+    private final Dialect from;
+    private final Dialect to;
+    private final Plan plan;
+    private final NameMapper names;
+    private final Notes notes;
+    private final Table source;
+    private final ObjectName target;
+    private final Map<String, TypeChoice> choices = new LinkedHashMap<>();
+    private final Map<String, ColumnPair> pairs = new LinkedHashMap<>();
+
+    TableTranslator(Dialect from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
+        this.from = from;
+        this.to = to;
+        this.plan = plan;
+        this.names = names;
+        this.notes = notes;
+        this.source = source;
+        this.target = names.object(source.name());
+        source.columns().forEach(this::chooseType);
+    }
+
+    Table source() {
+        return source;
+    }
+
+    ObjectName target() {
+        return target;
+    }
+
+    ExpressionTranslator expressions() {
+        return new ExpressionTranslator(from, to, pairs, names);
+    }
+
+    String targetColumn(String sourceColumn) {
+        return pairs.get(sourceColumn).targetName();
+    }
+
+    TypeChoice choice(String sourceColumn) {
+        return choices.get(sourceColumn);
+    }
+
+    /** Gives a column the type of the column that it refers to. */
+    void follow(String sourceColumn, TypeChoice leading) {
+        TypeChoice own = choices.get(sourceColumn);
+        choices.put(sourceColumn, new TypeChoice(leading.sql(), leading.stored(), own.checks(), own.notes()));
+        notes.find(
+                FindingCode.KEY_TYPE_FOLLOWS,
+                source.name() + "." + sourceColumn,
+                own.sql() + " becomes " + leading.sql());
+    }
+
+    private void chooseType(Column column) {
+        LogicalType type = from.types().interpret(column, plan.values());
+        String name = names.fit(column.name(), source.name() + "." + column.name());
+        ColumnUse use = new ColumnUse(
+                target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
+        TypeChoice choice = to.types().choose(named(type), use);
+        choices.put(column.name(), choice);
+        pairs.put(column.name(), new ColumnPair(column, name, type));
+        choice.notes().forEach(n -> notes.find(n.code(), source.name() + "." + column.name(), n.detail()));
+    }
+
+    /** A named enumeration carries the name that it has on the target. */
+    private LogicalType named(LogicalType type) {
+        return type instanceof LogicalType.Enumeration e
+                        && !e.name().isEmpty()
+                        && !to.capabilities().namedTypes()
+                ? new LogicalType.Enumeration("", e.values())
+                : type;
+    }
+
+    /** The number of text or binary columns in the largest key that must hold the column whole. */
+    private int keyColumns(String column) {
+        List<List<String>> keys = new ArrayList<>();
+        source.primaryKey().ifPresent(k -> keys.add(k.columns()));
+        source.uniqueKeys().forEach(k -> keys.add(k.columns()));
+        source.foreignKeys().forEach(k -> keys.add(k.columns()));
+        return keys.stream()
+                .filter(k -> k.contains(column))
+                .mapToInt(k -> (int) k.stream().filter(this::isLong).count())
+                .max()
+                .orElse(0);
+    }
+
+    private boolean isLong(String column) {
+        return source.column(column)
+                .map(c -> switch (c.type().form()) {
+                    case TEXT, PADDED_TEXT, BYTES -> true;
+                    default -> false;
+                })
+                .orElse(false);
+    }
+
+    List<ColumnMapping> columns() {
+        return source.columns().stream().map(this::column).toList();
+    }
+
+    private ColumnMapping column(Column column) {
+        String object = source.name() + "." + column.name();
+        ColumnPair pair = pairs.get(column.name());
+        TypeChoice choice = choices.get(column.name());
+        Optional<Generated> generated = column.generated().flatMap(g -> generated(object, g, choice));
+        boolean computes = column.identity().isPresent() || column.generated().isPresent();
+        Optional<String> defaultValue =
+                computes ? Optional.empty() : column.defaultValue().flatMap(d -> defaultValue(object, d, choice));
+        Column targetColumn = new Column(
+                pair.targetName(),
+                choice.sql(),
+                choice.stored(),
+                column.nullable(),
+                defaultValue,
+                generated,
+                column.identity(),
+                column.ignoresCase() && to.capabilities().comparesIgnoringCase(),
+                column.onUpdate().flatMap(u -> onUpdate(object, u)),
+                column.comment());
+        boolean dated = !from.values().impossibleDate(column).isEmpty();
+        boolean asNull = dated && plan.values().impossibleDates() == ImpossibleDates.AS_NULL;
+        if (dated) {
+            String what = asNull ? "as NULL" : "refused";
+            notes.find(FindingCode.IMPOSSIBLE_DATES, object, "impossible dates " + what);
+        }
+        return new ColumnMapping(column, targetColumn, pair.targetType().form(), asNull, generated.isEmpty());
+    }
+
+    private Optional<Generated> generated(String object, Generated generated, TypeChoice choice) {
+        Result result = expressions().translate(generated.expression(), Optional.of(choice.stored()));
+        if (result.text().isEmpty()) {
+            notes.byHand(
+                    "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
+            return Optional.empty();
+        }
+        boolean stored = generated.stored() || !to.capabilities().virtualColumns();
+        if (stored && !generated.stored()) {
+            notes.find(FindingCode.GENERATED_STORED, object, "computed on reading before");
+        }
+        noteFolding(object, result);
+        return Optional.of(new Generated(result.text().get(), stored));
+    }
+
+    private Optional<String> defaultValue(String object, String text, TypeChoice choice) {
+        Result result = expressions().translate(text, Optional.of(choice.stored()));
+        if (result.text().isEmpty()) {
+            notes.byHand("default", object, text, FindingCode.DEFAULT_BY_HAND, result.reason());
+        }
+        return result.text();
+    }
+
+    private Optional<String> onUpdate(String object, String text) {
+        if (to.capabilities().assignsOnUpdate()) {
+            return expressions().translate(text, Optional.empty()).text();
+        }
+        notes.byHand("on-update", object, text, FindingCode.ASSIGNED_ON_UPDATE, "set to " + text + " at every update");
+        return Optional.empty();
+    }
+
+    private void noteFolding(String object, Result result) {
+        if (result.foldedCase()) {
+            notes.find(FindingCode.COMPARISON_FOLDED, object, "compared in lower case");
+        }
+    }
+
+    private Result check(String expression) {
+        Result result = expressions().translate(expression, Optional.empty());
+        boolean governed = result.text().isPresent()
+                && expressions().columnsOf(expression).stream().anyMatch(this::isGoverned);
+        return governed && !to.capabilities().checksOnGovernedColumns()
+                ? new Result(
+                        Optional.empty(),
+                        "the target's checks may not name a column that it numbers or that a foreign key changes",
+                        false)
+                : result;
+    }
+
+    private boolean isGoverned(String column) {
+        boolean numbered = source.column(column).flatMap(Column::identity).isPresent();
+        return numbered
+                || source.foreignKeys().stream()
+                        .anyMatch(k -> k.columns().contains(column)
+                                && (changes(k.onDelete()) || k.onUpdate() == ReferentialAction.CASCADE));
+    }
+
+    private static boolean changes(ReferentialAction action) {
+        return action == ReferentialAction.SET_NULL || action == ReferentialAction.SET_DEFAULT;
+    }
+
+    /** A column that refers to a key has the key's range already. */
+    private boolean isForeignKeyPart(String column) {
+        return source.foreignKeys().stream().anyMatch(k -> k.columns().contains(column));
+    }
+
+    List<CheckConstraint> checks() {
+        List<CheckConstraint> checks = new ArrayList<>();
+        for (CheckConstraint check : source.checks()) {
+            String object = source.name() + "." + check.name();
+            Result result = check(check.expression());
+            if (result.text().isPresent()) {
+                checks.add(new CheckConstraint(
+                        names.fit(check.name(), object), result.text().get()));
+                noteFolding(object, result);
+            } else {
+                notes.byHand("check", object, check.expression(), FindingCode.CHECK_BY_HAND, result.reason());
+            }
+        }
+        choices.forEach((column, choice) -> choice.checks().forEach(condition -> {
+            if (isForeignKeyPart(column)) {
+                return;
+            }
+            String name = to.identifiers().shorten(target.name() + "_" + targetColumn(column) + "_range");
+            checks.add(new CheckConstraint(name, condition));
+        }));
+        return checks;
+    }
+}

@@ -1,0 +1,213 @@
+package raftcart.translate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.CodeObject;
+import raftcart.catalog.Column;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Key;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.dialect.TypeChoice;
+import raftcart.finding.FindingCode;
+import raftcart.plan.Plan;
+import raftcart.type.LogicalType;
+
+/** Translates a whole catalog by the plan. */
+public final class Translator {
+    private final Catalog source;
+    private final Dialect from;
+    private final Dialect to;
+    private final Plan plan;
+    private final Notes notes = new Notes();
+    private final NameMapper names;
+    private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
+
+    private Translator(Catalog source, Dialect from, Dialect to, Plan plan, String targetSchema) {
+        this.source = source;
+        this.from = from;
+        this.to = to;
+        this.plan = plan;
+        this.names = new NameMapper(source, plan, targetSchema, to.identifiers(), to.capabilities(), notes);
+    }
+
+    /**
+     * Translates a catalog.
+     *
+     * @param targetSchema the schema of the target for a source that has only one
+     */
+    public static Translation translate(Catalog source, Dialect from, Dialect to, Plan plan, String targetSchema) {
+        return new Translator(source, from, to, plan, targetSchema).run();
+    }
+
+    private Translation run() {
+        List<Table> selected = TableOrder.of(
+                source.tables().filter(t -> plan.tables().takes(t.name())).toList());
+        for (Table table : selected) {
+            TableTranslator translator = new TableTranslator(from, to, plan, names, notes, table);
+            tables.put(table.name(), translator);
+            names.reserve(translator.target());
+        }
+        List<SequenceMapping> sequences = sequences();
+        followReferredTypes();
+        List<TableMapping> mappings = tables.values().stream().map(this::table).toList();
+        List<EnumeratedType> types = enumeratedTypes(mappings);
+        codeObjects();
+        return new Translation(
+                new Catalog(to.name(), "", schemas(mappings, sequences, types)),
+                mappings,
+                sequences,
+                notes.objects(),
+                notes.findings(),
+                notes.byHandParts());
+    }
+
+    private List<SequenceMapping> sequences() {
+        List<SequenceMapping> mappings = new ArrayList<>();
+        for (Schema schema : source.schemas()) {
+            for (Sequence sequence : schema.sequences()) {
+                ObjectName target = names.object(sequence.name());
+                names.reserve(target);
+                mappings.add(new SequenceMapping(sequence, target));
+                notes.outcome(ObjectKind.SEQUENCE, sequence.name().toString());
+            }
+        }
+        return mappings;
+    }
+
+    /** Both sides of a foreign key need one type; a chain of keys settles from its root on. */
+    private void followReferredTypes() {
+        boolean changed = true;
+        for (int round = 0; changed && round <= tables.size(); round++) {
+            changed = false;
+            for (TableTranslator child : tables.values()) {
+                for (ForeignKey key : child.source().foreignKeys()) {
+                    changed |= follow(child, key);
+                }
+            }
+        }
+    }
+
+    private boolean follow(TableTranslator child, ForeignKey key) {
+        TableTranslator parent = tables.get(key.target());
+        boolean changed = false;
+        for (int i = 0; parent != null && i < key.columns().size(); i++) {
+            TypeChoice leading = parent.choice(key.targetColumns().get(i));
+            TypeChoice own = child.choice(key.columns().get(i));
+            if (!own.sql().equals(leading.sql())) {
+                child.follow(key.columns().get(i), leading);
+                changed = true;
+            }
+        }
+        return changed;
+    }
+
+    private TableMapping table(TableTranslator translator) {
+        Table table = translator.source();
+        List<ColumnMapping> columns = translator.columns();
+        KeyTranslator keys = new KeyTranslator(from, to, names, notes, tables, translator);
+        java.util.Optional<Key> primaryKey = keys.primaryKey();
+        keys.translateIndexes();
+        Table target = new Table(
+                translator.target(),
+                columns.stream().map(ColumnMapping::target).toList(),
+                primaryKey,
+                keys.uniqueKeys(),
+                keys.foreignKeys(),
+                translator.checks(),
+                keys.indexes(),
+                table.comment(),
+                List.of(),
+                table.rowEstimate(),
+                table.byteEstimate());
+        noteTable(table);
+        return new TableMapping(table, target, columns);
+    }
+
+    private void noteTable(Table table) {
+        List<String> ignoring = table.columns().stream()
+                .filter(Column::ignoresCase)
+                .map(Column::name)
+                .toList();
+        boolean matters =
+                from.capabilities().comparesIgnoringCase() && !to.capabilities().comparesIgnoringCase();
+        if (matters && !ignoring.isEmpty()) {
+            notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
+        }
+        if (!table.physical().isEmpty()) {
+            notes.find(FindingCode.PHYSICAL_CLAUSES, table.name().toString(), String.join("; ", table.physical()));
+        }
+        notes.outcome(ObjectKind.TABLE, table.name().toString());
+    }
+
+    /** Enumerations that are objects of their own on the target: those of the source, and those made for columns. */
+    private List<EnumeratedType> enumeratedTypes(List<TableMapping> mappings) {
+        Map<ObjectName, EnumeratedType> types = new TreeMap<>();
+        if (to.capabilities().namedTypes()) {
+            mappings.forEach(m -> m.target().columns().forEach(c -> {
+                if (c.type() instanceof LogicalType.Enumeration e) {
+                    ObjectName name = new ObjectName(m.target().name().schema(), e.name());
+                    types.put(name, new EnumeratedType(name, e.values()));
+                }
+            }));
+        }
+        source.schemas().stream()
+                .flatMap(s -> s.enumeratedTypes().stream())
+                .forEach(t -> notes.outcome(ObjectKind.TYPE, t.name().toString()));
+        return List.copyOf(types.values());
+    }
+
+    private void codeObjects() {
+        for (Schema schema : source.schemas()) {
+            for (CodeObject object : schema.codeObjects()) {
+                notes.byHand(
+                        object.kind().fileWord(),
+                        object.name().toString(),
+                        object.source(),
+                        FindingCode.NOT_TRANSLATED,
+                        object.kind().word() + "s are not translated yet");
+                notes.notCreated(object.kind(), object.name().toString());
+            }
+        }
+    }
+
+    private static List<Schema> schemas(
+            List<TableMapping> tables, List<SequenceMapping> sequences, List<EnumeratedType> types) {
+        Set<String> names = new LinkedHashSet<>();
+        tables.forEach(t -> names.add(t.target().name().schema()));
+        sequences.forEach(s -> names.add(s.target().schema()));
+        return names.stream()
+                .sorted(Comparator.naturalOrder())
+                .map(name -> new Schema(
+                        name,
+                        tables.stream()
+                                .map(TableMapping::target)
+                                .filter(t -> t.name().schema().equals(name))
+                                .toList(),
+                        sequences.stream()
+                                .filter(s -> s.target().schema().equals(name))
+                                .map(s -> renamed(s.source(), s.target()))
+                                .toList(),
+                        types.stream()
+                                .filter(t -> t.name().schema().equals(name))
+                                .toList(),
+                        List.of()))
+                .toList();
+    }
+
+    private static Sequence renamed(Sequence s, ObjectName name) {
+        return new Sequence(name, s.start(), s.increment(), s.minimum(), s.maximum(), s.next(), s.cache(), s.cycle());
+    }
+}

@@ -1,0 +1,36 @@
+package raftcart.verify;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Objects;
+
+/**
+ * The number of rows and the digest of their contents: the sums, modulo 2^32 each, of the four parts of every row's
+ * MD5. Sums do not depend on the order of rows, and a row that stands twice counts twice.
+ */
+record Digest(long rows, String hex) {
+    private static final int PARTS = 4;
+    private static final BigInteger MODULUS = BigInteger.ONE.shiftLeft(32);
+
+    Digest {
+        Objects.requireNonNull(hex, "hex");
+    }
+
+    /** Runs a digest query. */
+    static Digest query(Connection connection, String sql) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery(sql)) {
+            result.next();
+            StringBuilder hex = new StringBuilder();
+            for (int i = 0; i < PARTS; i++) {
+                BigDecimal sum = result.getBigDecimal(i + 2);
+                hex.append(String.format("%08x", sum.toBigIntegerExact().mod(MODULUS)));
+            }
+            return new Digest(result.getLong(1), hex.toString());
+        }
+    }
+}

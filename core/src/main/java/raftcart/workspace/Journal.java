@@ -1,0 +1,90 @@
+package raftcart.workspace;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.error.WorkspaceException;
+
+/**
+ * The append-only record of what was done, one JSON object a line in {@code journal/journal.jsonl}. It holds names,
+ * counts and times; no secrets and no row values.
+ */
+public final class Journal {
+    private final Path file;
+
+    Journal(Workspace workspace) {
+        this.file = workspace.path("journal/journal.jsonl");
+    }
+
+    /** Adds an entry about a stage; its time is now. */
+    public void add(Stage stage, Mark mark, ObjectNode details) {
+        ObjectNode entry = Json.MAPPER.createObjectNode();
+        entry.put("at", Instant.now().truncatedTo(ChronoUnit.MILLIS).toString());
+        entry.put("stage", stage.word());
+        entry.put("mark", mark.word());
+        entry.setAll(details);
+        try {
+            Files.createDirectories(file.getParent());
+            Files.writeString(file, Json.line(entry) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+        } catch (IOException e) {
+            throw new WorkspaceException(
+                    file + " cannot be written: " + Workspace.reason(e),
+                    "Check that the folder is yours to write and the disk is not full.",
+                    e);
+        }
+    }
+
+    /** All entries, oldest first; a last line that was cut off by a crash is passed over. */
+    public List<JsonNode> entries() {
+        List<JsonNode> entries = new ArrayList<>();
+        if (!Files.exists(file)) {
+            return entries;
+        }
+        try {
+            List<String> lines = Files.readAllLines(file);
+            for (int i = 0; i < lines.size(); i++) {
+                try {
+                    entries.add(Json.MAPPER.readTree(lines.get(i)));
+                } catch (IOException e) {
+                    if (i < lines.size() - 1) {
+                        throw e;
+                    }
+                }
+            }
+        } catch (IOException e) {
+            throw new WorkspaceException(file + " is damaged", "Move it away to begin a new journal.", e);
+        }
+        return entries;
+    }
+
+    /** The newest entry of a stage with one of these marks. */
+    public Optional<JsonNode> last(Stage stage, Mark... marks) {
+        List<JsonNode> entries = entries();
+        for (int i = entries.size() - 1; i >= 0; i--) {
+            JsonNode entry = entries.get(i);
+            if (entry.path("stage").asText().equals(stage.word())) {
+                for (Mark mark : marks) {
+                    if (entry.path("mark").asText().equals(mark.word())) {
+                        return Optional.of(entry);
+                    }
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** True where the stage was finished and has not been begun anew since. */
+    public boolean isDone(Stage stage) {
+        return last(stage, Mark.BEGUN, Mark.DONE, Mark.FAILED)
+                .map(e -> e.path("mark").asText().equals(Mark.DONE.word()))
+                .orElse(false);
+    }
+}

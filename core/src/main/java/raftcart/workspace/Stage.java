@@ -1,0 +1,17 @@
+package raftcart.workspace;
+
+import java.util.Locale;
+
+/** The stages of a migration in their order. */
+public enum Stage {
+    SURVEY,
+    TRANSLATE,
+    BUILD,
+    LOAD,
+    VERIFY;
+
+    /** The stage's name as users see it. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,2 @@
+/** The folder of a migration on disk: where everything stands, what was generated, and the journal of what was done. */
+package raftcart.workspace;

@@ -1,0 +1,2 @@
+/** Small helpers over JDBC that all adapters share. */
+package raftcart.engines.jdbc;

@@ -1,0 +1,126 @@
+package raftcart.engines.mariadb;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import raftcart.catalog.CodeObject;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.Dialect;
+import raftcart.engines.jdbc.Query;
+
+/** Reads the source text of views, routines, triggers and events, and the grants on the database. */
+final class MariaDbCodeReader {
+    private static final Logger LOG = LoggerFactory.getLogger(MariaDbCodeReader.class);
+
+    private final Connection connection;
+    private final Dialect dialect;
+    private final String schema;
+    private final List<CodeObject> objects = new ArrayList<>();
+
+    MariaDbCodeReader(Connection connection, Dialect dialect, String schema) {
+        this.connection = connection;
+        this.dialect = dialect;
+        this.schema = schema;
+    }
+
+    List<CodeObject> read() throws SQLException {
+        show(
+                ObjectKind.VIEW,
+                "SELECT TABLE_NAME FROM information_schema.VIEWS WHERE TABLE_SCHEMA = ? ORDER BY 1",
+                "SHOW CREATE VIEW ",
+                "Create View");
+        show(
+                ObjectKind.FUNCTION,
+                "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
+                        + " AND ROUTINE_TYPE = 'FUNCTION' ORDER BY 1",
+                "SHOW CREATE FUNCTION ",
+                "Create Function");
+        show(
+                ObjectKind.PROCEDURE,
+                "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
+                        + " AND ROUTINE_TYPE = 'PROCEDURE' ORDER BY 1",
+                "SHOW CREATE PROCEDURE ",
+                "Create Procedure");
+        show(
+                ObjectKind.PACKAGE,
+                "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
+                        + " AND ROUTINE_TYPE = 'PACKAGE BODY' ORDER BY 1",
+                "SHOW CREATE PACKAGE BODY ",
+                "Create Package Body");
+        show(
+                ObjectKind.TRIGGER,
+                "SELECT TRIGGER_NAME FROM information_schema.TRIGGERS WHERE TRIGGER_SCHEMA = ? ORDER BY 1",
+                "SHOW CREATE TRIGGER ",
+                "SQL Original Statement");
+        show(
+                ObjectKind.EVENT,
+                "SELECT EVENT_NAME FROM information_schema.EVENTS WHERE EVENT_SCHEMA = ? ORDER BY 1",
+                "SHOW CREATE EVENT ",
+                "Create Event");
+        grants();
+        return objects;
+    }
+
+    private void show(ObjectKind kind, String names, String show, String column) throws SQLException {
+        for (String name : Query.list(connection, names, row -> row.getString(1), schema)) {
+            ObjectName qualified = new ObjectName(schema, name);
+            List<String> source = Query.list(
+                    connection, show + dialect.identifiers().quote(qualified), row -> Query.orEmpty(row, column));
+            String text = source.isEmpty() || source.get(0).isEmpty()
+                    ? "-- the account may not read the source of this " + kind.word()
+                    : source.get(0);
+            objects.add(new CodeObject(kind, qualified, text));
+        }
+    }
+
+    /** Grants on the database and its tables; those on everything belong to the server, not to the database. */
+    private void grants() throws SQLException {
+        record Grant(String grantee, String object, String privileges) {}
+        List<Grant> grants = Query.list(
+                connection,
+                "SELECT GRANTEE, '*' AS OBJECT, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY PRIVILEGE_TYPE SEPARATOR ', ')"
+                        + " AS PRIVILEGES FROM information_schema.SCHEMA_PRIVILEGES WHERE TABLE_SCHEMA = ?"
+                        + " GROUP BY GRANTEE UNION ALL SELECT GRANTEE, TABLE_NAME, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY"
+                        + " PRIVILEGE_TYPE SEPARATOR ', ') FROM information_schema.TABLE_PRIVILEGES"
+                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME ORDER BY 1, 2",
+                row -> new Grant(row.getString(1), row.getString(2), row.getString(3)),
+                schema,
+                schema);
+        for (Grant grant : grants) {
+            String object =
+                    grant.object().equals("*") ? "*" : dialect.identifiers().quote(grant.object());
+            String name = (grant.grantee() + " on " + grant.object())
+                    .toLowerCase(Locale.ROOT)
+                    .replace("'", "");
+            objects.add(new CodeObject(
+                    ObjectKind.GRANT,
+                    new ObjectName(schema, name),
+                    "GRANT " + grant.privileges() + " ON "
+                            + dialect.identifiers().quote(schema) + "." + object + " TO " + grant.grantee() + ";"));
+        }
+        roles(grants.stream().map(Grant::grantee).distinct().toList());
+    }
+
+    private void roles(List<String> grantees) {
+        try {
+            for (String role : Query.list(
+                    connection,
+                    "SELECT User FROM mysql.user WHERE is_role = 'Y' ORDER BY 1",
+                    row -> row.getString(1))) {
+                if (grantees.contains("'" + role + "'@''") || grantees.contains("'" + role + "'")) {
+                    objects.add(new CodeObject(
+                            ObjectKind.ROLE,
+                            new ObjectName("", role),
+                            "CREATE ROLE " + dialect.identifiers().quote(role) + ";"));
+                }
+            }
+        } catch (SQLException e) {
+            LOG.info("roles are not listed, since the account may not read mysql.user: {}", e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package raftcart.engines.mariadb;
+
+import java.math.BigInteger;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.catalog.Column;
+import raftcart.catalog.Generated;
+import raftcart.catalog.Identity;
+import raftcart.dialect.Dialect;
+import raftcart.engines.jdbc.Query;
+import raftcart.sql.expr.TypeNameParser;
+import raftcart.type.LogicalType;
+
+/** Reads the columns of all tables. */
+final class MariaDbColumns {
+    private static final String ON_UPDATE = "on update ";
+
+    private final Connection connection;
+    private final Dialect dialect;
+    private final String schema;
+    private final Set<String> jsonColumns;
+
+    MariaDbColumns(Connection connection, Dialect dialect, String schema, Set<String> jsonColumns) {
+        this.connection = connection;
+        this.dialect = dialect;
+        this.schema = schema;
+        this.jsonColumns = jsonColumns;
+    }
+
+    Map<String, List<Column>> read() throws SQLException {
+        Map<String, List<Column>> columns = new LinkedHashMap<>();
+        record Named(String table, Column column) {}
+        List<Named> all = Query.list(
+                connection,
+                "SELECT c.*, t.AUTO_INCREMENT FROM information_schema.COLUMNS c JOIN information_schema.TABLES t"
+                        + " ON t.TABLE_SCHEMA = c.TABLE_SCHEMA AND t.TABLE_NAME = c.TABLE_NAME"
+                        + " WHERE c.TABLE_SCHEMA = ? AND t.TABLE_TYPE IN ('BASE TABLE', 'SYSTEM VERSIONED')"
+                        + " ORDER BY c.TABLE_NAME, c.ORDINAL_POSITION",
+                row -> new Named(row.getString("TABLE_NAME"), column(row)),
+                schema);
+        all.forEach(
+                n -> columns.computeIfAbsent(n.table(), k -> new ArrayList<>()).add(n.column()));
+        return columns;
+    }
+
+    private Column column(ResultSet row) throws SQLException {
+        String name = row.getString("COLUMN_NAME");
+        String declared = row.getString("COLUMN_TYPE");
+        String extra = Query.orEmpty(row, "EXTRA").toLowerCase(Locale.ROOT);
+        boolean json = jsonColumns.contains(row.getString("TABLE_NAME") + "." + name) && declared.equals("longtext");
+        LogicalType type = json
+                ? new LogicalType.Json(false)
+                : dialect.types()
+                        .read(TypeNameParser.parse(declared, dialect.grammar().lexical()));
+        String collation = Query.orEmpty(row, "COLLATION_NAME");
+        boolean nullable = "YES".equals(row.getString("IS_NULLABLE"));
+        return new Column(
+                name,
+                json ? "json" : declared,
+                type,
+                nullable,
+                defaultValue(row.getString("COLUMN_DEFAULT")),
+                generated(row.getString("GENERATION_EXPRESSION"), extra),
+                identity(row, extra),
+                !json && collation.contains("_ci"),
+                onUpdate(extra),
+                Query.orEmpty(row, "COLUMN_COMMENT"));
+    }
+
+    /** "Information Schema COLUMNS Table": an expression; the word NULL stands for no default. */
+    private static Optional<String> defaultValue(String text) {
+        return text == null || text.equalsIgnoreCase("NULL") ? Optional.empty() : Optional.of(text);
+    }
+
+    private static Optional<Generated> generated(String expression, String extra) {
+        return expression == null || expression.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Generated(expression, extra.contains("stored")));
+    }
+
+    private static Optional<Identity> identity(ResultSet row, String extra) throws SQLException {
+        if (!extra.contains("auto_increment")) {
+            return Optional.empty();
+        }
+        var next = row.getBigDecimal("AUTO_INCREMENT");
+        return Optional.of(new Identity(1, 1, false, next == null ? BigInteger.ONE : next.toBigInteger()));
+    }
+
+    private static Optional<String> onUpdate(String extra) {
+        int at = extra.indexOf(ON_UPDATE);
+        return at < 0
+                ? Optional.empty()
+                : Optional.of(extra.substring(at + ON_UPDATE.length()).strip());
+    }
+}

@@ -1,0 +1,133 @@
+package raftcart.engines.mariadb;
+
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.engines.jdbc.Query;
+
+/** Reads keys, indexes and foreign keys of all tables. */
+final class MariaDbKeys {
+    private final Connection connection;
+    private final String schema;
+    private final Map<String, Map<String, IndexParts>> indexes = new LinkedHashMap<>();
+    private final Map<String, List<ForeignKey>> foreignKeys = new LinkedHashMap<>();
+
+    MariaDbKeys(Connection connection, String schema) {
+        this.connection = connection;
+        this.schema = schema;
+    }
+
+    private record IndexParts(boolean unique, String method, List<KeyPart> parts) {}
+
+    void read() throws SQLException {
+        Query.list(
+                connection,
+                "SELECT TABLE_NAME, INDEX_NAME, NON_UNIQUE, COLUMN_NAME, SUB_PART, COLLATION, INDEX_TYPE"
+                        + " FROM information_schema.STATISTICS WHERE TABLE_SCHEMA = ?"
+                        + " ORDER BY TABLE_NAME, INDEX_NAME, SEQ_IN_INDEX",
+                this::indexPart,
+                schema);
+        readForeignKeys();
+    }
+
+    private Void indexPart(ResultSet row) throws SQLException {
+        boolean unique = row.getInt("NON_UNIQUE") == 0;
+        String method = Query.orEmpty(row, "INDEX_TYPE").toLowerCase(Locale.ROOT);
+        IndexParts index = indexes.computeIfAbsent(row.getString("TABLE_NAME"), k -> new LinkedHashMap<>())
+                .computeIfAbsent(row.getString("INDEX_NAME"), k -> new IndexParts(unique, method, new ArrayList<>()));
+        index.parts()
+                .add(new KeyPart(
+                        row.getString("COLUMN_NAME"),
+                        "",
+                        row.getInt("SUB_PART"),
+                        "D".equals(row.getString("COLLATION"))));
+        return null;
+    }
+
+    private void readForeignKeys() throws SQLException {
+        record Part(String table, ForeignKey key) {}
+        List<Part> parts = Query.list(
+                connection,
+                "SELECT k.TABLE_NAME, k.CONSTRAINT_NAME, k.COLUMN_NAME, k.REFERENCED_TABLE_SCHEMA,"
+                        + " k.REFERENCED_TABLE_NAME, k.REFERENCED_COLUMN_NAME, r.UPDATE_RULE, r.DELETE_RULE"
+                        + " FROM information_schema.KEY_COLUMN_USAGE k JOIN information_schema.REFERENTIAL_CONSTRAINTS r"
+                        + " ON r.CONSTRAINT_SCHEMA = k.CONSTRAINT_SCHEMA AND r.CONSTRAINT_NAME = k.CONSTRAINT_NAME"
+                        + " AND r.TABLE_NAME = k.TABLE_NAME WHERE k.TABLE_SCHEMA = ?"
+                        + " AND k.REFERENCED_TABLE_NAME IS NOT NULL"
+                        + " ORDER BY k.TABLE_NAME, k.CONSTRAINT_NAME, k.ORDINAL_POSITION",
+                row -> new Part(row.getString("TABLE_NAME"), foreignKey(row)),
+                schema);
+        for (Part part : parts) {
+            List<ForeignKey> keys = foreignKeys.computeIfAbsent(part.table(), k -> new ArrayList<>());
+            int last = keys.size() - 1;
+            if (last >= 0 && keys.get(last).name().equals(part.key().name())) {
+                keys.set(last, longer(keys.get(last), part.key()));
+            } else {
+                keys.add(part.key());
+            }
+        }
+    }
+
+    private static ForeignKey foreignKey(ResultSet row) throws SQLException {
+        return new ForeignKey(
+                row.getString("CONSTRAINT_NAME"),
+                List.of(row.getString("COLUMN_NAME")),
+                new ObjectName(row.getString("REFERENCED_TABLE_SCHEMA"), row.getString("REFERENCED_TABLE_NAME")),
+                List.of(row.getString("REFERENCED_COLUMN_NAME")),
+                action(row.getString("DELETE_RULE")),
+                action(row.getString("UPDATE_RULE")),
+                false,
+                false);
+    }
+
+    /** "Foreign Keys": RESTRICT and NO ACTION are the same to InnoDB; the standard's word travels better. */
+    private static ReferentialAction action(String words) {
+        ReferentialAction action = ReferentialAction.of(words);
+        return action == ReferentialAction.RESTRICT ? ReferentialAction.NO_ACTION : action;
+    }
+
+    private static ForeignKey longer(ForeignKey key, ForeignKey next) {
+        List<String> columns = new ArrayList<>(key.columns());
+        columns.addAll(next.columns());
+        List<String> targetColumns = new ArrayList<>(key.targetColumns());
+        targetColumns.addAll(next.targetColumns());
+        return new ForeignKey(
+                key.name(), columns, key.target(), targetColumns, key.onDelete(), key.onUpdate(), false, false);
+    }
+
+    Optional<Key> primaryKey(String table) {
+        return Optional.ofNullable(indexes.getOrDefault(table, Map.of()).get("PRIMARY"))
+                .map(i -> new Key("PRIMARY", i.parts()));
+    }
+
+    List<Key> uniqueKeys(String table) {
+        return indexes.getOrDefault(table, Map.of()).entrySet().stream()
+                .filter(e -> e.getValue().unique() && !e.getKey().equals("PRIMARY"))
+                .map(e -> new Key(e.getKey(), e.getValue().parts()))
+                .toList();
+    }
+
+    List<Index> indexes(String table) {
+        return indexes.getOrDefault(table, Map.of()).entrySet().stream()
+                .filter(e -> !e.getValue().unique())
+                .map(e -> new Index(
+                        e.getKey(), false, e.getValue().parts(), e.getValue().method(), "", List.of()))
+                .toList();
+    }
+
+    List<ForeignKey> foreignKeys(String table) {
+        return foreignKeys.getOrDefault(table, List.of());
+    }
+}

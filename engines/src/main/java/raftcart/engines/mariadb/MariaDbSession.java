@@ -1,0 +1,180 @@
+package raftcart.engines.mariadb;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.engine.Engine;
+import raftcart.engine.EngineSession;
+import raftcart.engine.TransferColumn;
+import raftcart.engines.jdbc.Query;
+import raftcart.error.CatalogException;
+import raftcart.error.ConnectException;
+import raftcart.move.RowReader;
+import raftcart.move.RowWriter;
+import raftcart.plan.Endpoint;
+
+/** A connection to MariaDB. */
+final class MariaDbSession implements EngineSession {
+    private static final Logger LOG = LoggerFactory.getLogger(MariaDbSession.class);
+
+    private final MariaDbEngine engine;
+    private final Connection connection;
+    private final String version;
+    private final String schema;
+
+    private MariaDbSession(MariaDbEngine engine, Connection connection, Endpoint endpoint) throws SQLException {
+        this.engine = engine;
+        this.connection = connection;
+        Query.execute(
+                connection,
+                "SET NAMES utf8mb4",
+                // Strict, so that a value that does not fit is an error; and a zero given for an identity stays zero.
+                "SET SESSION sql_mode = 'STRICT_ALL_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_AUTO_VALUE_ON_ZERO,"
+                        + "NO_ENGINE_SUBSTITUTION'",
+                "SET SESSION time_zone = '+00:00'",
+                "SET SESSION sql_notes = 1",
+                "SET SESSION max_statement_time = 0",
+                // The other side of a pipe may pause for a long while.
+                "SET SESSION net_read_timeout = 3600",
+                "SET SESSION net_write_timeout = 3600",
+                "SET SESSION wait_timeout = 86400");
+        this.version = "MariaDB " + Query.text(connection, "SELECT VERSION()");
+        this.schema = Query.text(connection, "SELECT DATABASE()");
+        if (schema == null) {
+            throw new ConnectException(
+                    "the URL " + endpoint.shownUrl() + " names no database",
+                    "Add the database's name: jdbc:mariadb://HOST:3306/DATABASE");
+        }
+        connection.setAutoCommit(false);
+    }
+
+    static EngineSession start(MariaDbEngine engine, Connection connection, Endpoint endpoint) {
+        try {
+            return new MariaDbSession(engine, connection, endpoint);
+        } catch (SQLException e) {
+            closeAfter(connection, e);
+            throw new ConnectException(
+                    "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
+        } catch (ConnectException e) {
+            closeAfter(connection, e);
+            throw e;
+        }
+    }
+
+    private static void closeAfter(Connection connection, Exception cause) {
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            cause.addSuppressed(e);
+        }
+    }
+
+    @Override
+    public Engine engine() {
+        return engine;
+    }
+
+    @Override
+    public String serverVersion() {
+        return version;
+    }
+
+    @Override
+    public String defaultSchema() {
+        return schema;
+    }
+
+    @Override
+    public Connection connection() {
+        return connection;
+    }
+
+    @Override
+    public Catalog readCatalog() {
+        try {
+            Catalog catalog = new MariaDbCatalogReader(connection, engine.dialect(), schema).read(version);
+            connection.commit();
+            return catalog;
+        } catch (SQLException e) {
+            throw new CatalogException(
+                    "the catalog of " + version + " could not be read: " + e.getMessage(),
+                    "Check that the account may read the database " + schema + ".",
+                    e);
+        }
+    }
+
+    @Override
+    public List<String> missingToRead() {
+        return missing(List.of("SELECT"));
+    }
+
+    @Override
+    public List<String> missingToWrite(String wanted) {
+        return missing(List.of("CREATE", "INSERT", "UPDATE", "DELETE", "DROP", "ALTER", "INDEX", "REFERENCES"));
+    }
+
+    /** What the grants on everything or on this database do not give; grants on single tables are not looked into. */
+    private List<String> missing(List<String> wanted) {
+        try {
+            List<String> held = Query.list(
+                    connection,
+                    "SELECT PRIVILEGE_TYPE FROM information_schema.USER_PRIVILEGES UNION ALL"
+                            + " SELECT PRIVILEGE_TYPE FROM information_schema.SCHEMA_PRIVILEGES"
+                            + " WHERE ? LIKE TABLE_SCHEMA UNION ALL"
+                            + " SELECT PRIVILEGE_TYPE FROM information_schema.TABLE_PRIVILEGES WHERE TABLE_SCHEMA = ?",
+                    row -> row.getString(1),
+                    schema,
+                    schema);
+            List<String> lacking = new ArrayList<>(wanted);
+            lacking.removeAll(held);
+            if (lacking.isEmpty()) {
+                return List.of();
+            }
+            String user = Query.text(connection, "SELECT CURRENT_USER()").replaceFirst("@", "'@'");
+            return List.of("GRANT " + String.join(", ", lacking) + " ON "
+                    + engine.dialect().identifiers().quote(schema) + ".* TO '" + user + "';");
+        } catch (SQLException e) {
+            throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
+        }
+    }
+
+    @Override
+    public void beginSnapshot() throws SQLException {
+        connection.commit();
+        Query.execute(
+                connection,
+                "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ",
+                "START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY");
+    }
+
+    @Override
+    public RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException {
+        return new MariaDbRowReader(connection, engine.dialect(), table, columns);
+    }
+
+    @Override
+    public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
+        return new MariaDbRowWriter(connection, engine.dialect().identifiers(), table.name(), columns);
+    }
+
+    @Override
+    public boolean isRowFault(SQLException error) {
+        String state = error.getSQLState() == null ? "" : error.getSQLState();
+        return state.startsWith("22") || state.startsWith("23");
+    }
+
+    @Override
+    public void close() {
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            LOG.warn("a connection to MariaDB could not be closed", e);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** MariaDB's adapter: its catalog, a streaming SELECT out and LOAD DATA LOCAL in. */
+package raftcart.engines.mariadb;

@@ -1,0 +1,154 @@
+package raftcart.engines.postgresql;
+
+import java.math.BigInteger;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.engines.jdbc.Query;
+
+/** Reads all schemas of a database that are not PostgreSQL's own, with a fixed number of queries. */
+final class PgCatalogReader {
+    static final String USER_SCHEMAS = " n.nspname !~ '^pg_' AND n.nspname <> 'information_schema' ";
+    /** Keeps out what an extension brought along. */
+    static final String NOT_OF_EXTENSION =
+            " NOT EXISTS (SELECT 1 FROM pg_depend e WHERE e.objid = %s.oid AND e.deptype = 'e') ";
+
+    private final Connection connection;
+    private final Dialect dialect;
+
+    PgCatalogReader(Connection connection, Dialect dialect) {
+        this.connection = connection;
+        this.dialect = dialect;
+    }
+
+    Catalog read(String version) throws SQLException {
+        Map<ObjectName, EnumeratedType> enumerations = enumerations();
+        PgColumns columns = new PgColumns(connection, dialect, enumerations);
+        columns.read();
+        PgKeys keys = new PgKeys(connection);
+        keys.read();
+        List<Table> tables = tables(columns, keys);
+        List<Sequence> sequences = sequences();
+        PgCodeReader code = new PgCodeReader(connection);
+        code.read();
+        List<String> names = Query.list(
+                connection,
+                "SELECT n.nspname FROM pg_namespace n WHERE" + USER_SCHEMAS + "ORDER BY n.nspname",
+                row -> row.getString(1));
+        List<Schema> schemas = new ArrayList<>();
+        for (String name : names) {
+            Schema schema = new Schema(
+                    name,
+                    tables.stream().filter(t -> t.name().schema().equals(name)).toList(),
+                    sequences.stream()
+                            .filter(s -> s.name().schema().equals(name))
+                            .toList(),
+                    enumerations.values().stream()
+                            .filter(t -> t.name().schema().equals(name))
+                            .toList(),
+                    code.in(name));
+            if (!isEmpty(schema)) {
+                schemas.add(schema);
+            }
+        }
+        return new Catalog(dialect.name(), version, schemas);
+    }
+
+    private static boolean isEmpty(Schema schema) {
+        return schema.tables().isEmpty()
+                && schema.sequences().isEmpty()
+                && schema.enumeratedTypes().isEmpty()
+                && schema.codeObjects().isEmpty();
+    }
+
+    private List<Table> tables(PgColumns columns, PgKeys keys) throws SQLException {
+        return Query.list(
+                connection,
+                "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
+                        + " obj_description(c.oid, 'pg_class') AS comment,"
+                        + " greatest(c.reltuples, 0)::bigint AS rows, pg_table_size(c.oid) AS bytes,"
+                        + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key"
+                        + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
+                        + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + USER_SCHEMAS + "AND"
+                        + String.format(NOT_OF_EXTENSION, "c") + "ORDER BY n.nspname, c.relname",
+                row -> table(row, columns, keys));
+    }
+
+    private static Table table(ResultSet row, PgColumns columns, PgKeys keys) throws SQLException {
+        long oid = row.getLong("oid");
+        List<String> physical = new ArrayList<>();
+        if ("p".equals(row.getString("relkind"))) {
+            physical.add("PARTITION BY " + row.getString("partition_key"));
+        }
+        if ("u".equals(row.getString("relpersistence"))) {
+            physical.add("UNLOGGED");
+        }
+        return new Table(
+                new ObjectName(row.getString("nspname"), row.getString("relname")),
+                columns.of(oid),
+                keys.primaryKey(oid),
+                keys.uniqueKeys(oid),
+                keys.foreignKeys(oid),
+                keys.checks(oid),
+                keys.indexes(oid),
+                Query.orEmpty(row, "comment"),
+                physical,
+                row.getLong("rows"),
+                row.getLong("bytes"));
+    }
+
+    private Map<ObjectName, EnumeratedType> enumerations() throws SQLException {
+        Map<ObjectName, List<String>> values = new LinkedHashMap<>();
+        Query.list(
+                connection,
+                "SELECT n.nspname, t.typname, e.enumlabel FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace"
+                        + " JOIN pg_enum e ON e.enumtypid = t.oid WHERE" + USER_SCHEMAS
+                        + "ORDER BY n.nspname, t.typname, e.enumsortorder",
+                row -> values.computeIfAbsent(
+                                new ObjectName(row.getString(1), row.getString(2)), k -> new ArrayList<>())
+                        .add(row.getString(3)));
+        Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
+        values.forEach((name, labels) -> types.put(name, new EnumeratedType(name, labels)));
+        return types;
+    }
+
+    /** Sequences that belong to an identity or serial column are part of that column. */
+    private List<Sequence> sequences() throws SQLException {
+        return Query.list(
+                connection,
+                "SELECT n.nspname, c.relname, s.seqstart, s.seqincrement, s.seqmin, s.seqmax, s.seqcache, s.seqcycle,"
+                        + " p.last_value FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
+                        + " JOIN pg_sequence s ON s.seqrelid = c.oid"
+                        + " JOIN pg_sequences p ON p.schemaname = n.nspname AND p.sequencename = c.relname"
+                        + " WHERE NOT EXISTS (SELECT 1 FROM pg_depend d WHERE d.objid = c.oid"
+                        + " AND d.deptype IN ('a', 'i') AND d.refobjsubid > 0) AND" + USER_SCHEMAS
+                        + "ORDER BY n.nspname, c.relname",
+                PgCatalogReader::sequence);
+    }
+
+    private static Sequence sequence(ResultSet row) throws SQLException {
+        BigInteger increment = BigInteger.valueOf(row.getLong("seqincrement"));
+        BigInteger start = BigInteger.valueOf(row.getLong("seqstart"));
+        var last = row.getBigDecimal("last_value");
+        return new Sequence(
+                new ObjectName(row.getString("nspname"), row.getString("relname")),
+                start,
+                increment,
+                BigInteger.valueOf(row.getLong("seqmin")),
+                BigInteger.valueOf(row.getLong("seqmax")),
+                last == null ? start : last.toBigInteger().add(increment),
+                row.getLong("seqcache"),
+                row.getBoolean("seqcycle"));
+    }
+}

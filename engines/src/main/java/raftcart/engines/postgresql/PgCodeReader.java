@@ -1,0 +1,88 @@
+package raftcart.engines.postgresql;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import raftcart.catalog.CodeObject;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
+import raftcart.engines.jdbc.Query;
+
+/** Reads the source text of views, routines, triggers and user types, and the grants on tables. */
+final class PgCodeReader {
+    private final Connection connection;
+    private final List<CodeObject> objects = new ArrayList<>();
+
+    PgCodeReader(Connection connection) {
+        this.connection = connection;
+    }
+
+    void read() throws SQLException {
+        views("v", ObjectKind.VIEW, "VIEW");
+        views("m", ObjectKind.MATERIALIZED_VIEW, "MATERIALIZED VIEW");
+        routines("f", ObjectKind.FUNCTION);
+        routines("p", ObjectKind.PROCEDURE);
+        add(
+                ObjectKind.TRIGGER,
+                "SELECT n.nspname, t.tgname || ' on ' || c.relname, pg_get_triggerdef(t.oid, true) || ';'"
+                        + " FROM pg_trigger t JOIN pg_class c ON c.oid = t.tgrelid"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE NOT t.tgisinternal AND"
+                        + PgCatalogReader.USER_SCHEMAS + "ORDER BY 1, 2");
+        add(
+                ObjectKind.TYPE,
+                "SELECT n.nspname, t.typname, 'CREATE DOMAIN ' || format('%I.%I', n.nspname, t.typname) || ' AS '"
+                        + " || format_type(t.typbasetype, t.typtypmod) || coalesce(' ' || (SELECT string_agg("
+                        + "pg_get_constraintdef(k.oid), ' ') FROM pg_constraint k WHERE k.contypid = t.oid), '') || ';'"
+                        + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace WHERE t.typtype = 'd' AND"
+                        + PgCatalogReader.USER_SCHEMAS + "AND" + String.format(PgCatalogReader.NOT_OF_EXTENSION, "t")
+                        + "ORDER BY 1, 2");
+        add(
+                ObjectKind.TYPE,
+                "SELECT n.nspname, t.typname, 'CREATE TYPE ' || format('%I.%I', n.nspname, t.typname) || ' AS ('"
+                        + " || (SELECT string_agg(format('%I ', a.attname) || format_type(a.atttypid, a.atttypmod), ', '"
+                        + " ORDER BY a.attnum) FROM pg_attribute a WHERE a.attrelid = t.typrelid AND a.attnum > 0) || ');'"
+                        + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace"
+                        + " JOIN pg_class c ON c.oid = t.typrelid AND c.relkind = 'c' WHERE"
+                        + PgCatalogReader.USER_SCHEMAS
+                        + "ORDER BY 1, 2");
+        add(
+                ObjectKind.GRANT,
+                "SELECT n.nspname, g.grantee::regrole || ' on ' || c.relname, format('GRANT %s ON %I.%I TO %s;',"
+                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type), n.nspname, c.relname,"
+                        + " CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END) FROM pg_class c"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(c.relacl) g"
+                        + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
+                        + "GROUP BY n.nspname, c.relname, g.grantee ORDER BY 1, 2");
+    }
+
+    private void views(String kind, ObjectKind objectKind, String words) throws SQLException {
+        add(
+                objectKind,
+                "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname) || ' AS'"
+                        + " || chr(10) || pg_get_viewdef(c.oid, true) FROM pg_class c"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = '" + kind + "' AND"
+                        + PgCatalogReader.USER_SCHEMAS + "AND" + String.format(PgCatalogReader.NOT_OF_EXTENSION, "c")
+                        + "ORDER BY 1, 2");
+    }
+
+    private void routines(String kind, ObjectKind objectKind) throws SQLException {
+        add(
+                objectKind,
+                "SELECT n.nspname, p.proname || '(' || pg_get_function_identity_arguments(p.oid) || ')',"
+                        + " pg_get_functiondef(p.oid) FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace"
+                        + " WHERE p.prokind = '" + kind + "' AND" + PgCatalogReader.USER_SCHEMAS + "AND"
+                        + String.format(PgCatalogReader.NOT_OF_EXTENSION, "p") + "ORDER BY 1, 2");
+    }
+
+    private void add(ObjectKind kind, String sql) throws SQLException {
+        objects.addAll(Query.list(
+                connection,
+                sql,
+                row -> new CodeObject(kind, new ObjectName(row.getString(1), row.getString(2)), row.getString(3))));
+    }
+
+    List<CodeObject> in(String schema) {
+        return objects.stream().filter(o -> o.name().schema().equals(schema)).toList();
+    }
+}

@@ -1,0 +1,158 @@
+package raftcart.engines.postgresql;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.engine.Engine;
+import raftcart.engine.EngineSession;
+import raftcart.engine.TransferColumn;
+import raftcart.engines.jdbc.Query;
+import raftcart.error.CatalogException;
+import raftcart.error.ConnectException;
+import raftcart.move.RowReader;
+import raftcart.move.RowWriter;
+import raftcart.plan.Endpoint;
+
+/** A connection to PostgreSQL. */
+final class PgSession implements EngineSession {
+    private static final Logger LOG = LoggerFactory.getLogger(PgSession.class);
+
+    private final PgEngine engine;
+    private final Connection connection;
+    private final String version;
+    private final String schema;
+
+    private PgSession(PgEngine engine, Connection connection) throws SQLException {
+        this.engine = engine;
+        this.connection = connection;
+        Query.execute(
+                connection,
+                "SET TIME ZONE 'UTC'",
+                "SET DateStyle = 'ISO, YMD'",
+                "SET IntervalStyle = 'postgres'",
+                "SET bytea_output = 'hex'",
+                "SET extra_float_digits = 1",
+                "SET standard_conforming_strings = on",
+                "SET statement_timeout = 0",
+                "SET idle_in_transaction_session_timeout = 0");
+        this.version = "PostgreSQL " + Query.text(connection, "SHOW server_version");
+        String current = Query.text(connection, "SELECT current_schema()");
+        this.schema = current == null ? "public" : current;
+        connection.setAutoCommit(false);
+    }
+
+    static EngineSession start(PgEngine engine, Connection connection, Endpoint endpoint) {
+        try {
+            return new PgSession(engine, connection);
+        } catch (SQLException e) {
+            try {
+                connection.close();
+            } catch (SQLException closing) {
+                e.addSuppressed(closing);
+            }
+            throw new ConnectException(
+                    "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
+        }
+    }
+
+    @Override
+    public Engine engine() {
+        return engine;
+    }
+
+    @Override
+    public String serverVersion() {
+        return version;
+    }
+
+    @Override
+    public String defaultSchema() {
+        return schema;
+    }
+
+    @Override
+    public Connection connection() {
+        return connection;
+    }
+
+    @Override
+    public Catalog readCatalog() {
+        try {
+            Catalog catalog = new PgCatalogReader(connection, engine.dialect()).read(version);
+            connection.commit();
+            return catalog;
+        } catch (SQLException e) {
+            throw new CatalogException(
+                    "the catalog of " + version + " could not be read: " + e.getMessage(),
+                    "Check that the account may use the schemas and read the tables.",
+                    e);
+        }
+    }
+
+    @Override
+    public List<String> missingToRead() {
+        try {
+            return Query.list(
+                    connection,
+                    "SELECT format('GRANT SELECT ON %I.%I TO %I;', n.nspname, c.relname, current_user) FROM pg_class c"
+                            + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p')"
+                            + " AND n.nspname !~ '^pg_' AND n.nspname <> 'information_schema'"
+                            + " AND NOT has_table_privilege(c.oid, 'SELECT') ORDER BY 1",
+                    row -> row.getString(1));
+        } catch (SQLException e) {
+            throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
+        }
+    }
+
+    @Override
+    public List<String> missingToWrite(String wanted) {
+        try {
+            return Query.list(
+                    connection,
+                    "SELECT format('GRANT CREATE, USAGE ON SCHEMA %I TO %I;', nspname, current_user) FROM pg_namespace"
+                            + " WHERE nspname = ? AND NOT has_schema_privilege(oid, 'CREATE')",
+                    row -> row.getString(1),
+                    wanted);
+        } catch (SQLException e) {
+            throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
+        }
+    }
+
+    @Override
+    public void beginSnapshot() throws SQLException {
+        connection.commit();
+        Query.execute(connection, "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY");
+        Query.text(connection, "SELECT count(*) FROM (SELECT 1) AS first"); // the first query takes the snapshot
+    }
+
+    @Override
+    public RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException {
+        return new PgRowReader(connection, engine.dialect().identifiers(), table, columns);
+    }
+
+    @Override
+    public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
+        return new PgRowWriter(connection, engine.dialect().identifiers(), table.name(), columns);
+    }
+
+    @Override
+    public boolean isRowFault(SQLException error) {
+        String state = error.getSQLState() == null ? "" : error.getSQLState();
+        // "PostgreSQL Error Codes": data exception, integrity violation, and a row too large for a page or an index.
+        return state.startsWith("22") || state.startsWith("23") || state.equals("54000");
+    }
+
+    @Override
+    public void close() {
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            LOG.warn("a connection to PostgreSQL could not be closed", e);
+        }
+    }
+}

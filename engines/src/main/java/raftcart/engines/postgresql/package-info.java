@@ -1,0 +1,2 @@
+/** PostgreSQL's adapter: its catalog, COPY in both directions. */
+package raftcart.engines.postgresql;

@@ -1,0 +1,60 @@
+package raftcart.engines;
+
+import java.nio.file.Path;
+import raftcart.migration.BuildStage;
+import raftcart.migration.LoadStage;
+import raftcart.migration.Migration;
+import raftcart.migration.SurveyStage;
+import raftcart.migration.TranslateStage;
+import raftcart.migration.VerifyStage;
+import raftcart.move.TableResult;
+import raftcart.move.TargetRows;
+import raftcart.plan.Endpoint;
+import raftcart.workspace.Workspace;
+
+/** Runs all stages of a migration in a folder and keeps what each of them said. */
+final class MigrationRun {
+    final Migration migration;
+    final TranslateStage.Result translated;
+    final LoadStage.Result loaded;
+    final VerifyStage.Result verified;
+
+    private MigrationRun(Path folder, Endpoint source, Endpoint target, String more) {
+        String plan = "source:\n" + endpoint(source) + "target:\n" + endpoint(target) + more;
+        migration = new Migration(Workspace.create(folder, plan));
+        SurveyStage.run(migration);
+        translated = TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Existing.STOP);
+        loaded = LoadStage.run(migration, TargetRows.STOP, new Silent());
+        verified = VerifyStage.run(migration, verdict -> {});
+    }
+
+    static MigrationRun of(Path folder, Endpoint source, Endpoint target) {
+        return new MigrationRun(folder, source, target, "");
+    }
+
+    static MigrationRun of(Path folder, Endpoint source, Endpoint target, String morePlan) {
+        return new MigrationRun(folder, source, target, morePlan);
+    }
+
+    private static String endpoint(Endpoint endpoint) {
+        return "  url: '" + endpoint.url() + "'\n"
+                + endpoint.user().map(u -> "  user: '" + u + "'\n").orElse("")
+                + endpoint.password().map(p -> "  password: '" + p + "'\n").orElse("");
+    }
+
+    /** Listens and says nothing. */
+    static final class Silent implements LoadStage.Listener {
+        @Override
+        public void tableStarted(String table, long estimatedRows) {}
+
+        @Override
+        public void rowsCommitted(long rows, long bytes) {}
+
+        @Override
+        public void tableFinished(TableResult result) {}
+
+        @Override
+        public void finishing(int scripts) {}
+    }
+}
