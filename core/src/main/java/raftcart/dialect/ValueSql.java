@@ -10,8 +10,8 @@ public interface ValueSql {
     String canonical(Column column, ValueForm form);
 
     /**
-     * A query of one row: the number of rows, and the four sums of the 32-bit parts of every row's MD5. The rows'
-     * texts are put together from the canonical fields so that no two different rows have the same text.
+     * A query of one row: the number of rows, and the sums of both 64-bit halves of every row's MD5, each right modulo
+     * 2^64. The rows' texts are put together from the canonical fields so that no two different rows have the same text.
      */
     String digestQuery(String fromClause, List<DigestField> fields);
 

@@ -84,7 +84,7 @@ public final class BuildStage {
         }
         target.connection().commit();
         if (!found.isEmpty() && existing == Existing.STOP) {
-            throw new BuildException(
+            throw new PlanException(
                     (found.size() == 1 ? "table " : "tables ") + String.join(", ", found)
                             + " of the target exist already; nothing was changed",
                     "Use --if-exists skip to load into them as they are, or remove them, or choose another schema.");

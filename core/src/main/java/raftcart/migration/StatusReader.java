@@ -24,11 +24,38 @@ public final class StatusReader {
                 workspace.folder().toString(),
                 workspace.plan().source().shownUrl(),
                 workspace.plan().target().shownUrl(),
-                stages);
+                stages,
+                byHand(journal),
+                needsPerson(journal));
+    }
+
+    private static int byHand(Journal journal) {
+        return journal.last(Stage.TRANSLATE, Mark.DONE)
+                .map(e -> e.path("byHand").asInt())
+                .orElse(0);
+    }
+
+    private static boolean needsPerson(Journal journal) {
+        boolean refused = journal.last(Stage.LOAD, Mark.DONE)
+                .map(e -> refused(e.path("result")) > 0
+                        || !e.path("result").path("failures").isEmpty())
+                .orElse(false);
+        boolean differs = journal.last(Stage.VERIFY, Mark.DONE)
+                .map(e -> !e.path("same").asBoolean())
+                .orElse(false);
+        return byHand(journal) > 0 || refused || differs;
+    }
+
+    private static long refused(JsonNode result) {
+        long refused = 0;
+        for (JsonNode table : result.path("tables")) {
+            refused += table.path("refused").asLong();
+        }
+        return refused;
     }
 
     private static StageStatus stage(Journal journal, Stage stage) {
-        Optional<JsonNode> last = journal.last(stage, Mark.BEGUN, Mark.PART, Mark.DONE, Mark.FAILED);
+        Optional<JsonNode> last = journal.last(stage, Mark.BEGUN, Mark.PART, Mark.DONE);
         if (last.isEmpty()) {
             return new StageStatus(stage.word(), "open", "", "");
         }
@@ -58,18 +85,22 @@ public final class StatusReader {
 
     private static String load(JsonNode result) {
         long loaded = 0;
-        long refused = 0;
         for (JsonNode table : result.path("tables")) {
             loaded += table.path("loaded").asLong();
-            refused += table.path("refused").asLong();
         }
         int failures = result.path("failures").size();
-        return String.format("%,d rows loaded, %,d refused", loaded, refused)
+        return String.format("%,d rows loaded, %,d refused", loaded, refused(result))
                 + (failures > 0 ? ", " + failures + " indexes or keys refused" : "");
     }
 
-    /** How far a migration has come. */
-    public record Status(String folder, String source, String target, List<StageStatus> stages) {}
+    /**
+     * How far a migration has come.
+     *
+     * @param byHand the number of parts left to a person
+     * @param needsPerson true where parts are by hand, rows or keys were refused, or tables differ
+     */
+    public record Status(
+            String folder, String source, String target, List<StageStatus> stages, int byHand, boolean needsPerson) {}
 
     /**
      * How far a stage has come.

@@ -57,6 +57,7 @@ public final class TranslateStage {
     private static void journal(Migration migration, Result result, String targetSchema) {
         ObjectNode details = Json.MAPPER.createObjectNode();
         details.put("targetSchema", targetSchema);
+        details.put("plan", migration.workspace().planHash());
         details.put("scripts", result.scripts());
         details.set("objects", Json.MAPPER.valueToTree(result.outcomes()));
         details.put("byHand", result.byHand());

@@ -12,6 +12,7 @@ import raftcart.dialect.Dialect;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TransferColumn;
 import raftcart.error.LoadException;
+import raftcart.error.PlanException;
 import raftcart.plan.LoadSettings;
 import raftcart.translate.ColumnMapping;
 import raftcart.translate.TableMapping;
@@ -84,7 +85,7 @@ public final class Loader {
         }
         target.connection().commit();
         if (!filled.isEmpty()) {
-            throw new LoadException(
+            throw new PlanException(
                     (filled.size() == 1 ? "table " : "tables ") + String.join(", ", filled)
                             + " of the target hold rows already; nothing was loaded",
                     "Use --if-not-empty replace to remove these rows first, or --if-not-empty append to keep them.");

@@ -9,12 +9,12 @@ import java.sql.Statement;
 import java.util.Objects;
 
 /**
- * The number of rows and the digest of their contents: the sums, modulo 2^32 each, of the four parts of every row's
+ * The number of rows and the digest of their contents: the sums, modulo 2^64 each, of the two halves of every row's
  * MD5. Sums do not depend on the order of rows, and a row that stands twice counts twice.
  */
 record Digest(long rows, String hex) {
-    private static final int PARTS = 4;
-    private static final BigInteger MODULUS = BigInteger.ONE.shiftLeft(32);
+    private static final int PARTS = 2;
+    private static final BigInteger MODULUS = BigInteger.ONE.shiftLeft(64);
 
     Digest {
         Objects.requireNonNull(hex, "hex");
@@ -28,7 +28,7 @@ record Digest(long rows, String hex) {
             StringBuilder hex = new StringBuilder();
             for (int i = 0; i < PARTS; i++) {
                 BigDecimal sum = result.getBigDecimal(i + 2);
-                hex.append(String.format("%08x", sum.toBigIntegerExact().mod(MODULUS)));
+                hex.append(String.format("%016x", sum.toBigIntegerExact().mod(MODULUS)));
             }
             return new Digest(result.getLong(1), hex.toString());
         }

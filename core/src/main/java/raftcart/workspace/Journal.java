@@ -81,10 +81,21 @@ public final class Journal {
         return Optional.empty();
     }
 
-    /** True where the stage was finished and has not been begun anew since. */
+    /**
+     * True where the stage was finished, has not been begun anew since, and no stage before it has been finished anew
+     * since.
+     */
     public boolean isDone(Stage stage) {
-        return last(stage, Mark.BEGUN, Mark.DONE, Mark.FAILED)
-                .map(e -> e.path("mark").asText().equals(Mark.DONE.word()))
-                .orElse(false);
+        boolean done = false;
+        for (JsonNode entry : entries()) {
+            String mark = entry.path("mark").asText();
+            int order = Stage.of(entry.path("stage").asText()).compareTo(stage);
+            if (order == 0 && !mark.equals(Mark.PART.word())) {
+                done = mark.equals(Mark.DONE.word());
+            } else if (order < 0 && mark.equals(Mark.DONE.word())) {
+                done = false;
+            }
+        }
+        return done;
     }
 }

@@ -7,8 +7,7 @@ public enum Mark {
     BEGUN,
     /** One part of the stage, such as a table, is finished. */
     PART,
-    DONE,
-    FAILED;
+    DONE;
 
     String word() {
         return name().toLowerCase(Locale.ROOT);

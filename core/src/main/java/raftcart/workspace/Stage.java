@@ -10,6 +10,11 @@ public enum Stage {
     LOAD,
     VERIFY;
 
+    /** The stage of this name. */
+    static Stage of(String word) {
+        return valueOf(word.toUpperCase(Locale.ROOT));
+    }
+
     /** The stage's name as users see it. */
     public String word() {
         return name().toLowerCase(Locale.ROOT);

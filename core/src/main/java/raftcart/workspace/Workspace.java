@@ -62,6 +62,15 @@ public final class Workspace {
         return PlanFile.read(folder.resolve(PlanFile.NAME));
     }
 
+    /** Changes whenever the text of the plan does. */
+    public String planHash() {
+        try {
+            return Manifest.hash(Files.readString(folder.resolve(PlanFile.NAME)));
+        } catch (IOException e) {
+            throw new WorkspaceException(folder.resolve(PlanFile.NAME) + " cannot be read", null, e);
+        }
+    }
+
     /** The journal of this migration. */
     public Journal journal() {
         return new Journal(this);

@@ -19,22 +19,30 @@ final class MigrationRun {
     final LoadStage.Result loaded;
     final VerifyStage.Result verified;
 
-    private MigrationRun(Path folder, Endpoint source, Endpoint target, String more) {
-        String plan = "source:\n" + endpoint(source) + "target:\n" + endpoint(target) + more;
-        migration = new Migration(Workspace.create(folder, plan));
+    private MigrationRun(Migration migration, BuildStage.Existing existing) {
+        this.migration = migration;
         SurveyStage.run(migration);
         translated = TranslateStage.run(migration);
-        BuildStage.run(migration, BuildStage.Existing.STOP);
+        BuildStage.run(migration, existing);
         loaded = LoadStage.run(migration, TargetRows.STOP, new Silent());
         verified = VerifyStage.run(migration, verdict -> {});
     }
 
     static MigrationRun of(Path folder, Endpoint source, Endpoint target) {
-        return new MigrationRun(folder, source, target, "");
+        return of(folder, source, target, "");
     }
 
     static MigrationRun of(Path folder, Endpoint source, Endpoint target, String morePlan) {
-        return new MigrationRun(folder, source, target, morePlan);
+        return new MigrationRun(migration(folder, source, target, morePlan), BuildStage.Existing.STOP);
+    }
+
+    static MigrationRun intoExisting(Path folder, Endpoint source, Endpoint target) {
+        return new MigrationRun(migration(folder, source, target, ""), BuildStage.Existing.SKIP);
+    }
+
+    static Migration migration(Path folder, Endpoint source, Endpoint target, String morePlan) {
+        String plan = "source:\n" + endpoint(source) + "target:\n" + endpoint(target) + morePlan;
+        return new Migration(Workspace.create(folder, plan));
     }
 
     private static String endpoint(Endpoint endpoint) {

@@ -71,8 +71,9 @@ final class MariaDbValues implements ValueSql {
     public String digestQuery(String fromClause, List<DigestField> fields) {
         String row =
                 fields.stream().map(MariaDbValues::field).collect(Collectors.joining(", ',', ", "CONCAT('', ", ")"));
-        return "SELECT COUNT(*), " + sum(1) + ", " + sum(9) + ", " + sum(17) + ", " + sum(25) + " FROM (SELECT MD5("
-                + row + ") AS h FROM " + fromClause + ") AS digests";
+        // With a LIMIT the inner query is carried out first; merged into the outer one, it would compute MD5 twice.
+        return "SELECT COUNT(*), " + sum(1) + ", " + sum(17) + " FROM (SELECT MD5(" + row + ") AS h FROM " + fromClause
+                + " LIMIT 18446744073709551615) AS digests";
     }
 
     private static String field(DigestField field) {
@@ -84,7 +85,7 @@ final class MariaDbValues implements ValueSql {
 
     /** CONV gives a text; as a number it would be summed in floating point, as an unsigned integer it is exact. */
     private static String sum(int from) {
-        return "COALESCE(SUM(CAST(CONV(SUBSTR(h, " + from + ", 8), 16, 10) AS UNSIGNED)), 0)";
+        return "COALESCE(SUM(CAST(CONV(SUBSTR(h, " + from + ", 16), 16, 10) AS UNSIGNED)), 0)";
     }
 
     @Override

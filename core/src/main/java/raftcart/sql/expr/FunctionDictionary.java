@@ -17,25 +17,35 @@ import java.util.Optional;
  * canonical name the spellings that are read, the one that is written, and how many arguments it takes.
  */
 public final class FunctionDictionary {
+    private final Class<?> dialect;
     private final Map<String, List<Entry>> bySpelling = new HashMap<>();
     private final Map<String, List<Entry>> byCanonicalName = new HashMap<>();
+    private boolean loaded;
 
-    private FunctionDictionary() {}
+    private FunctionDictionary(Class<?> dialect) {
+        this.dialect = dialect;
+    }
 
-    /** Reads the dictionary that stands beside a class. */
+    /** The dictionary that stands beside a class; it is read at its first use, since many commands never use it. */
     public static FunctionDictionary beside(Class<?> dialect) {
-        FunctionDictionary dictionary = new FunctionDictionary();
+        return new FunctionDictionary(dialect);
+    }
+
+    private synchronized void load() {
+        if (loaded) {
+            return;
+        }
         try (InputStream in = dialect.getResourceAsStream("functions.yaml")) {
             if (in == null) {
                 throw new IllegalStateException("no functions.yaml beside " + dialect.getName());
             }
             for (JsonNode node : new YAMLMapper().readTree(in)) {
-                dictionary.add(entry(node));
+                add(entry(node));
             }
         } catch (IOException e) {
             throw new UncheckedIOException("functions.yaml beside " + dialect.getName() + " cannot be read", e);
         }
-        return dictionary;
+        loaded = true;
     }
 
     private static Entry entry(JsonNode node) {
@@ -60,11 +70,13 @@ public final class FunctionDictionary {
 
     /** The canonical name of a call in the dialect's spelling. */
     public Optional<String> canonical(String spelling, int arguments) {
+        load();
         return find(bySpelling, spelling.toLowerCase(Locale.ROOT), arguments).map(Entry::name);
     }
 
     /** The dialect's spelling of a canonical function. */
     public Optional<String> spelling(String canonicalName, int arguments) {
+        load();
         return find(byCanonicalName, canonicalName, arguments).map(Entry::write);
     }
 

@@ -41,7 +41,9 @@ final class PgRowReader implements RowReader {
             case TEXT -> text(name, type);
             case DURATION -> "make_interval(secs => extract(epoch FROM " + name + ")::float8)";
             case INSTANT -> type instanceof LogicalType.Timestamp t && t.zoned() ? name + " AT TIME ZONE 'UTC'" : name;
-            case INTEGER, DECIMAL, FLOATING, PADDED_TEXT, BYTES, BITS, DATE, TIME, TIMESTAMP -> name;
+            // A real is printed with the digits of its double, so that no second rounding can change it.
+            case FLOATING -> name + "::float8";
+            case INTEGER, DECIMAL, PADDED_TEXT, BYTES, BITS, DATE, TIME, TIMESTAMP -> name;
         };
     }
 

@@ -1,0 +1,29 @@
+package raftcart.cli;
+
+import picocli.CommandLine;
+import raftcart.cli.command.RootCommand;
+import raftcart.cli.terminal.Console;
+
+/** The program's entry. */
+public final class Main {
+    private Main() {}
+
+    /** Runs a command line and ends the process with its exit code. */
+    public static void main(String[] arguments) {
+        System.exit(run(arguments));
+    }
+
+    private static int run(String[] arguments) {
+        CommandLine commandLine = new CommandLine(new RootCommand());
+        commandLine.setCaseInsensitiveEnumValuesAllowed(true);
+        commandLine.setUsageHelpAutoWidth(false);
+        commandLine.setUsageHelpWidth(100);
+        commandLine.setColorScheme(
+                Console.colorAllowed()
+                        ? CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.ON)
+                        : CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
+        commandLine.setParameterExceptionHandler(Failures::usage);
+        commandLine.setExecutionExceptionHandler(Failures::execution);
+        return commandLine.execute(arguments);
+    }
+}

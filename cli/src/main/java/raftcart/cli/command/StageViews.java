@@ -1,0 +1,221 @@
+package raftcart.cli.command;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import raftcart.catalog.ObjectKind;
+import raftcart.cli.terminal.Console;
+import raftcart.cli.terminal.Style;
+import raftcart.cli.terminal.TextTable;
+import raftcart.finding.Finding;
+import raftcart.finding.FindingCatalog;
+import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
+import raftcart.migration.BuildStage;
+import raftcart.migration.LoadStage;
+import raftcart.migration.SurveyStage;
+import raftcart.migration.TranslateStage;
+import raftcart.migration.VerifyStage;
+import raftcart.move.TableResult;
+import raftcart.verify.TableVerdict;
+
+/** Renders the results of stages, the same for a single stage and for a whole run. */
+final class StageViews {
+    private static final int DIGEST_SHOWN = 12;
+
+    private final Console console;
+
+    StageViews(Console console) {
+        this.console = console;
+    }
+
+    /** One line for a stage: its name, what it did, how long it took. */
+    void stage(String name, String what, double seconds) {
+        String time = String.format(Locale.ROOT, "%.1f s", seconds);
+        console.line(console.paint(Style.STRONG, String.format("%-10s", name)) + " " + what + "  "
+                + console.paint(Style.FAINT, time));
+    }
+
+    void survey(SurveyStage.Result result) {
+        String objects = result.objects().entrySet().stream()
+                .filter(e -> e.getKey() != ObjectKind.SCHEMA)
+                .map(e -> count(e.getValue(), e.getKey().word()))
+                .collect(Collectors.joining(", "));
+        String rows = String.format(Locale.ROOT, "; about %,d rows", result.rowEstimate());
+        stage("survey", result.server() + ": " + objects + rows, result.seconds());
+    }
+
+    static String count(long number, String word) {
+        String plural = word.endsWith("y") && !word.endsWith("ey")
+                ? word.substring(0, word.length() - 1) + "ies"
+                : word.endsWith("x") ? word + "es" : word + "s";
+        return String.format(Locale.ROOT, "%,d %s", number, number == 1 ? word : plural);
+    }
+
+    void translate(TranslateStage.Result result) {
+        String outcomes = result.outcomes().entrySet().stream()
+                .map(e -> e.getValue() + " " + e.getKey().label())
+                .collect(Collectors.joining(", "));
+        int objects =
+                result.outcomes().values().stream().mapToInt(Integer::intValue).sum();
+        stage(
+                "translate",
+                count(objects, "object") + ": " + outcomes + "; " + count(result.scripts(), "script") + " in target/",
+                result.seconds());
+        for (String kept : result.keptEdits()) {
+            console.message("           " + kept + " was edited and is kept as it is");
+        }
+    }
+
+    /** What there is to know, grouped by code, the most serious first. */
+    void findings(TranslateStage.Result result) {
+        if (result.findings().isEmpty()) {
+            return;
+        }
+        Map<FindingCode, Long> counts = result.findings().stream()
+                .collect(Collectors.groupingBy(Finding::code, TreeMap::new, Collectors.counting()));
+        TextTable table =
+                new TextTable().text("CODE").text("OUTCOME").number("COUNT").text("FINDING");
+        counts.entrySet().stream()
+                .sorted((a, b) -> {
+                    int worse = b.getKey().outcome().compareTo(a.getKey().outcome());
+                    return worse != 0 ? worse : Long.compare(b.getValue(), a.getValue());
+                })
+                .forEach(e -> table.row(
+                        e.getKey().code(),
+                        e.getKey().outcome().label(),
+                        String.valueOf(e.getValue()),
+                        FindingCatalog.get(e.getKey()).title()));
+        console.line("");
+        console.line(table.render());
+        console.line("");
+        console.line("`raftcart explain CODE` says more; reports/translate.json lists every object.");
+    }
+
+    void build(BuildStage.Result result) {
+        String skipped = result.skippedTables().isEmpty()
+                ? ""
+                : "; used as they are: " + String.join(", ", result.skippedTables());
+        stage("build", count(result.scripts(), "script") + " run" + skipped, result.seconds());
+    }
+
+    void load(LoadStage.Result result) {
+        String refused =
+                result.refused() == 0 ? "0 refused" : console.paint(Style.BAD, number(result.refused()) + " refused");
+        stage("load", number(result.loaded()) + " rows loaded, " + refused, result.seconds());
+    }
+
+    void loadProblems(LoadStage.Result result) {
+        for (TableResult table : result.tables()) {
+            if (table.refused() > 0) {
+                console.line(console.paint(
+                                Style.BAD, number(table.refused()) + " rows of " + table.table() + " were refused")
+                        + "; they stand in " + table.refusedFile() + " with the reasons.");
+            }
+        }
+        for (String failure : result.failures()) {
+            console.line(console.paint(Style.BAD, "Not made: ") + failure);
+        }
+    }
+
+    void verify(VerifyStage.Result result) {
+        long same = result.tables().stream().filter(TableVerdict::same).count();
+        String what = result.same()
+                ? count(same, "table") + ": " + console.paint(Style.GOOD, "all the same on both sides")
+                : same + " of " + count(result.tables().size(), "table") + " the same; "
+                        + console.paint(Style.BAD, (result.tables().size() - same) + " differ");
+        stage("verify", what, result.seconds());
+    }
+
+    /** The load and the proof side by side, a row a table. */
+    void tables(LoadStage.Result load, VerifyStage.Result verify) {
+        TextTable table = new TextTable()
+                .text("TABLE")
+                .number("SOURCE ROWS")
+                .number("LOADED")
+                .number("REFUSED")
+                .number("SECONDS")
+                .text("CHECKSUM");
+        Map<String, TableVerdict> verdicts =
+                verify.tables().stream().collect(Collectors.toMap(TableVerdict::table, v -> v));
+        for (TableResult row : load.tables()) {
+            TableVerdict verdict = verdicts.get(row.table());
+            table.row(
+                    unqualified(row.table()),
+                    number(verdict.sourceRows()),
+                    number(row.loaded()),
+                    number(row.refused()),
+                    String.format(Locale.ROOT, "%.1f", row.seconds()),
+                    checksum(verdict));
+        }
+        console.line("");
+        console.line(table.render());
+    }
+
+    void loaded(LoadStage.Result load) {
+        TextTable table = new TextTable()
+                .text("TABLE")
+                .number("SOURCE ROWS")
+                .number("LOADED")
+                .number("REFUSED")
+                .number("SECONDS");
+        for (TableResult row : load.tables()) {
+            table.row(
+                    unqualified(row.table()),
+                    number(row.read()),
+                    number(row.loaded()),
+                    number(row.refused()),
+                    String.format(Locale.ROOT, "%.1f", row.seconds()));
+        }
+        console.line("");
+        console.line(table.render());
+    }
+
+    void verdicts(VerifyStage.Result verify) {
+        TextTable table = new TextTable()
+                .text("TABLE")
+                .number("SOURCE ROWS")
+                .number("TARGET ROWS")
+                .number("SECONDS")
+                .text("CHECKSUM");
+        for (TableVerdict verdict : verify.tables()) {
+            table.row(
+                    unqualified(verdict.table()),
+                    number(verdict.sourceRows()),
+                    number(verdict.targetRows()),
+                    String.format(Locale.ROOT, "%.1f", verdict.seconds()),
+                    checksum(verdict));
+        }
+        console.line("");
+        console.line(table.render());
+    }
+
+    private static String checksum(TableVerdict verdict) {
+        if (!verdict.problem().isEmpty()) {
+            return "not compared: " + verdict.problem().lines().findFirst().orElse("");
+        }
+        if (verdict.same()) {
+            return "same " + verdict.sourceDigest().substring(0, DIGEST_SHOWN);
+        }
+        if (verdict.sourceRows() != verdict.targetRows()) {
+            return "DIFFERS: " + number(verdict.targetRows()) + " rows on the target";
+        }
+        return verdict.differingColumns().isEmpty()
+                ? "DIFFERS: values stand in other rows"
+                : "DIFFERS in " + String.join(", ", verdict.differingColumns());
+    }
+
+    private static String unqualified(String table) {
+        return table.substring(table.indexOf('.') + 1);
+    }
+
+    static String number(long number) {
+        return String.format(Locale.ROOT, "%,d", number);
+    }
+
+    /** What is left to a person after the scripts were made. */
+    static boolean needsPerson(TranslateStage.Result result) {
+        return result.byHand() > 0 || result.outcomes().containsKey(Outcome.BY_HAND);
+    }
+}

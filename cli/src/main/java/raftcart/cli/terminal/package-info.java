@@ -1,0 +1,2 @@
+/** What people see: lines, tables, progress, colours. */
+package raftcart.cli.terminal;

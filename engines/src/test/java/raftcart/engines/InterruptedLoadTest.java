@@ -1,0 +1,108 @@
+package raftcart.engines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import raftcart.error.PlanException;
+import raftcart.migration.BuildStage;
+import raftcart.migration.LoadStage;
+import raftcart.migration.Migration;
+import raftcart.migration.SurveyStage;
+import raftcart.migration.TranslateStage;
+import raftcart.migration.VerifyStage;
+import raftcart.move.LoadListener;
+import raftcart.move.TableResult;
+import raftcart.move.TargetRows;
+
+/** A load that ends at any point goes on when it is run again, and no row is lost or doubled. */
+class InterruptedLoadTest {
+    @TempDir
+    Path folder;
+
+    private static final class Interruption extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+    }
+
+    /** Breaks the load off after so many batches, as a crash would. */
+    private static final class Breaker implements LoadStage.Listener, LoadListener {
+        private int batchesLeft;
+
+        Breaker(int batches) {
+            this.batchesLeft = batches;
+        }
+
+        @Override
+        public void tableStarted(String table, long estimatedRows) {}
+
+        @Override
+        public void rowsCommitted(long rows, long bytes) {
+            if (--batchesLeft == 0) {
+                throw new Interruption();
+            }
+        }
+
+        @Override
+        public void tableFinished(TableResult result) {}
+
+        @Override
+        public void finishing(int scripts) {}
+    }
+
+    private Migration built(Databases source, Databases target) throws Exception {
+        source.run(
+                "CREATE TABLE frames (id INT, note VARCHAR(20))",
+                "INSERT INTO frames SELECT seq, 'f' FROM seq_1_to_5000",
+                "CREATE TABLE lenses (id INT AUTO_INCREMENT PRIMARY KEY, note VARCHAR(20))",
+                "INSERT INTO lenses SELECT seq, 'l' FROM seq_1_to_3000");
+        Migration migration =
+                MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "load:\n  rows-per-batch: 500\n");
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Existing.STOP);
+        return migration;
+    }
+
+    @Test
+    void goesOnWhereItStopped() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        for (int batches : new int[] {1, 4, 9, 12}) {
+            assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
+                    .isInstanceOf(Interruption.class);
+        }
+        LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(result.loaded()).isEqualTo(8000);
+        assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
+        assertThat(target.ask("SELECT count(*) FROM pg_class WHERE relname = 'raftcart_progress'"))
+                .isEqualTo("0");
+    }
+
+    @Test
+    void doesNotLoadTwiceUnlessTold() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("public.frames, public.lenses of the target hold rows already");
+        LoadStage.run(migration, TargetRows.REPLACE, new MigrationRun.Silent());
+        assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
+    }
+
+    @Test
+    void noticesThatTheSourceHasChangedSinceTheSurvey() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        source.run("ALTER TABLE lenses ADD COLUMN coating VARCHAR(5)");
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("changed since the survey")
+                .hasMessageContaining("lenses");
+    }
+}
