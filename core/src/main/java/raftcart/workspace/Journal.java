@@ -3,6 +3,7 @@ package raftcart.workspace;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -33,12 +34,31 @@ public final class Journal {
         entry.setAll(details);
         try {
             Files.createDirectories(file.getParent());
+            dropPartialLine();
             Files.writeString(file, Json.line(entry) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
         } catch (IOException e) {
             throw new WorkspaceException(
                     file + " cannot be written: " + Workspace.reason(e),
                     "Check that the folder is yours to write and the disk is not full.",
                     e);
+        }
+    }
+
+    /** A line without its end was cut off by a crash; it says nothing, and the next one must not be glued to it. */
+    private void dropPartialLine() throws IOException {
+        if (!Files.exists(file)) {
+            return;
+        }
+        try (RandomAccessFile bytes = new RandomAccessFile(file.toFile(), "rw")) {
+            long end = bytes.length();
+            while (end > 0) {
+                bytes.seek(end - 1);
+                if (bytes.read() == '\n') {
+                    break;
+                }
+                end--;
+            }
+            bytes.setLength(end);
         }
     }
 
