@@ -13,7 +13,7 @@ public final class Main {
         System.exit(run(arguments));
     }
 
-    private static int run(String[] arguments) {
+    static int run(String[] arguments) {
         CommandLine commandLine = new CommandLine(new RootCommand());
         commandLine.setCaseInsensitiveEnumValuesAllowed(true);
         commandLine.setUsageHelpAutoWidth(false);

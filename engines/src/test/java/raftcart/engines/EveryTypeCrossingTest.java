@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import raftcart.verify.TableVerdict;
@@ -104,6 +105,11 @@ class EveryTypeCrossingTest {
     }
 
     private List<Sample> mariaDb() {
+        return Stream.concat(mariaDbNumbersAndTexts().stream(), mariaDbTimesAndOthers().stream())
+                .toList();
+    }
+
+    private List<Sample> mariaDbNumbersAndTexts() {
         return List.of(
                 sample("TINYINT", () -> whole(-128, 127)),
                 sample("TINYINT(1)", () -> pick("0", "1")),
@@ -130,7 +136,11 @@ class EveryTypeCrossingTest {
                 new Sample("VARBINARY(40)", "UNHEX(?)", () -> hex(random.nextInt(40))),
                 new Sample("LONGBLOB", "UNHEX(?)", () -> hex(random.nextInt(3000))),
                 new Sample("BIT(1)", "CONV(?, 2, 10) + 0", () -> bits(1)),
-                new Sample("BIT(64)", "CAST(CONV(?, 2, 10) AS UNSIGNED)", () -> bits(64)),
+                new Sample("BIT(64)", "CAST(CONV(?, 2, 10) AS UNSIGNED)", () -> bits(64)));
+    }
+
+    private List<Sample> mariaDbTimesAndOthers() {
+        return List.of(
                 sample("DATE", this::date),
                 sample("TIME", () -> pick("-838:59:59", "838:59:59", "00:00:00", clock(0))),
                 sample("TIME(6)", () -> pick("-00:00:00.000001", "99:00:00.5", clock(6))),

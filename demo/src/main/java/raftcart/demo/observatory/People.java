@@ -23,49 +23,28 @@ final class People {
 
     List<TableRows> tables() {
         return List.of(
-                new TableRows(
-                        "astronomers",
-                        List.of(
-                                "id",
-                                "login",
-                                "full_name",
-                                "mentor_id",
-                                "badge",
-                                "is_staff",
-                                "joined",
-                                "hourly_rate",
-                                "motto",
-                                "preferences"),
-                        List.of("badge"),
-                        List.of(),
-                        () -> rows(ASTRONOMERS, "astronomers", this::astronomer)),
+                TableRows.of(
+                                "astronomers",
+                                "id,login,full_name,mentor_id,badge,is_staff,joined,hourly_rate,motto,preferences",
+                                () -> rows(ASTRONOMERS, "astronomers", this::astronomer))
+                        .withBytes("badge"),
                 TableRows.of(
                         "review_panels",
-                        List.of("id", "name", "chair_id", "model_proposal_id"),
+                        "id,name,chair_id,model_proposal_id",
                         () -> rows(PANELS, "panels", (i, r) -> new String[] {
                             "" + i, "Panel " + i, "" + (1 + r.nextInt(ASTRONOMERS)), i % 3 == 0 ? null : "" + i * 7
                         })),
                 TableRows.of(
                         "proposals",
-                        List.of(
-                                "id",
-                                "title",
-                                "panel_id",
-                                "leader_id",
-                                "state",
-                                "rank",
-                                "hours",
-                                "abstract",
-                                "submitted_at",
-                                "changed_at"),
+                        "id,title,panel_id,leader_id,state,rank,hours,abstract,submitted_at,changed_at",
                         () -> rows(PROPOSALS, "proposals", People::proposal)),
                 TableRows.of(
                         "log_entries",
-                        List.of("id", "written_at", "astronomer_id", "level", "text"),
+                        "id,written_at,astronomer_id,level,text",
                         () -> rows(logEntries, "log", People::logEntry)),
                 TableRows.of(
                         "Order",
-                        List.of("Key", "Select", "From", "Desc", "placedOn", "unit price", "user"),
+                        "Key,Select,From,Desc,placedOn,unit price,user",
                         () -> rows(ORDERS, "orders", People::order)));
     }
 

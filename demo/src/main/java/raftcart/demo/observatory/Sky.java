@@ -33,128 +33,82 @@ final class Sky {
     }
 
     List<TableRows> tables() {
+        return Stream.of(equipment(), work(), records()).flatMap(List::stream).toList();
+    }
+
+    private List<TableRows> equipment() {
         return List.of(
-                new TableRows(
-                        "telescopes",
-                        List.of(
-                                "id",
-                                "code",
-                                "name",
-                                "aperture_mm",
-                                "focal_ratio",
-                                "built",
-                                "mount",
-                                "features",
-                                "first_light",
-                                "powered"),
-                        List.of(),
-                        List.of("powered"),
-                        () -> rows(TELESCOPES, "telescopes", Sky::telescope)),
+                TableRows.of(
+                                "telescopes",
+                                "id,code,name,aperture_mm,focal_ratio,built,mount,features,first_light,powered",
+                                () -> rows(TELESCOPES, "telescopes", Sky::telescope))
+                        .withBits("powered"),
                 TableRows.of(
                         "filters",
-                        List.of("code", "name", "wavelength_nm", "bandwidth_nm"),
+                        "code,name,wavelength_nm,bandwidth_nm",
                         () -> rows(FILTERS.length, "filters", (i, r) -> new String[] {
                             FILTERS[(int) i - 1],
                             "Filter " + FILTERS[(int) i - 1],
                             "" + (300.1 + i * 71.3),
                             "" + i * 11.7
                         })),
-                new TableRows(
-                        "instruments",
-                        List.of("id", "telescope_id", "name", "kind", "pixels", "options", "gain", "setup"),
-                        List.of(),
-                        List.of("options"),
-                        () -> rows(INSTRUMENTS, "instruments", Sky::instrument)),
                 TableRows.of(
-                        "sky_targets",
-                        List.of(
-                                "id",
-                                "designation",
-                                "kind",
-                                "right_ascension",
-                                "declination",
-                                "magnitude",
-                                "parallax",
-                                "remarks"),
-                        () -> rows(targets, "targets", Sky::target)),
-                TableRows.of(
-                        "nights",
-                        List.of("night", "moon_phase", "condition", "dusk", "dawn", "dark_time"),
-                        () -> rows(NIGHTS, "nights", Sky::night)),
-                TableRows.of(
-                        "observations",
-                        List.of(
-                                "id",
-                                "proposal_id",
-                                "target_id",
-                                "instrument_id",
-                                "night",
-                                "observer_id",
-                                "started",
-                                "ended",
-                                "seeing",
-                                "tracking_lost"),
-                        () -> rows(observations, "observations", this::observation)),
-                new TableRows(
-                        "exposures",
-                        List.of(
-                                "id",
-                                "observation_id",
-                                "shot",
-                                "filter_code",
-                                "taken_at",
-                                "seconds",
-                                "airmass",
-                                "background",
-                                "frame_hash",
-                                "quality",
-                                "flags",
-                                "calibrated",
-                                "file_name",
-                                "remark"),
-                        List.of(),
-                        List.of("flags"),
-                        () -> rows(exposures, "exposures", Sky::exposure)),
-                new TableRows(
-                        "photographic_plates",
-                        List.of(
-                                "id",
-                                "plate_number",
-                                "emulsion",
-                                "taken",
-                                "scanned_at",
-                                "scan",
-                                "thumbnail",
-                                "caption"),
-                        List.of("id", "scan", "thumbnail"),
-                        List.of(),
-                        () -> rows(60, "plates", Sky::plate)),
-                new TableRows(
-                        "calibrations",
-                        List.of("id", "instrument_id", "kind", "valid_from", "valid_to", "coefficients", "master"),
-                        List.of("master"),
-                        List.of(),
-                        () -> rows(200, "calibrations", Sky::calibration)),
-                new TableRows(
-                        "weather_readings",
-                        List.of("station", "read_at", "temperature", "humidity", "wind", "raw"),
-                        List.of("raw"),
-                        List.of(),
-                        () -> rows(readings, "weather", Sky::reading)),
+                                "instruments",
+                                "id,telescope_id,name,kind,pixels,options,gain,setup",
+                                () -> rows(INSTRUMENTS, "instruments", Sky::instrument))
+                        .withBits("options"),
                 TableRows.of(
                         "filter_usage",
-                        List.of("instrument_id", "filter_code", "since", "slot"),
+                        "instrument_id,filter_code,since,slot",
                         () -> rows(84, "usage", (i, r) -> new String[] {
                             "" + (1 + i % INSTRUMENTS),
                             FILTERS[(int) (i % 8)],
                             "2020-01-" + (10 + i / 8),
                             "" + r.nextInt(256)
-                        })),
+                        })));
+    }
+
+    private List<TableRows> work() {
+        return List.of(
+                TableRows.of(
+                        "sky_targets",
+                        "id,designation,kind,right_ascension,declination,magnitude,parallax,remarks",
+                        () -> rows(targets, "targets", Sky::target)),
+                TableRows.of(
+                        "nights",
+                        "night,moon_phase,condition,dusk,dawn,dark_time",
+                        () -> rows(NIGHTS, "nights", Sky::night)),
+                TableRows.of(
+                        "observations",
+                        "id,proposal_id,target_id,instrument_id,night,observer_id,started,ended,seeing,tracking_lost",
+                        () -> rows(observations, "observations", this::observation)),
+                TableRows.of(
+                                "exposures",
+                                "id,observation_id,shot,filter_code,taken_at,seconds,airmass,background,frame_hash,quality,flags,calibrated,file_name,remark",
+                                () -> rows(exposures, "exposures", Sky::exposure))
+                        .withBits("flags"),
+                TableRows.of(
+                                "photographic_plates",
+                                "id,plate_number,emulsion,taken,scanned_at,scan,thumbnail,caption",
+                                () -> rows(60, "plates", Sky::plate))
+                        .withBytes("id", "scan", "thumbnail"));
+    }
+
+    private List<TableRows> records() {
+        return List.of(
+                TableRows.of(
+                                "calibrations",
+                                "id,instrument_id,kind,valid_from,valid_to,coefficients,master",
+                                () -> rows(200, "calibrations", Sky::calibration))
+                        .withBytes("master"),
+                TableRows.of(
+                                "weather_readings",
+                                "station,read_at,temperature,humidity,wind,raw",
+                                () -> rows(readings, "weather", Sky::reading))
+                        .withBytes("raw"),
                 TableRows.of(
                         "spectrograph_grating_alignment_history_of_the_northern_side_dome",
-                        List.of(
-                                "grating_alignment_measurement_identifier_within_the_northern_dom", "instrument_id",
-                                "measured_at", "offset_arcsec"),
+                        "grating_alignment_measurement_identifier_within_the_northern_dom,instrument_id,measured_at,offset_arcsec",
                         () -> rows(100, "alignment", Sky::alignment)));
     }
 

@@ -21,7 +21,18 @@ record TableRows(
         bits = List.copyOf(bits);
     }
 
-    static TableRows of(String table, List<String> columns, Supplier<Stream<String[]>> rows) {
-        return new TableRows(table, columns, List.of(), List.of(), rows);
+    /** A table without bytes and bits; the columns are separated by commas. */
+    static TableRows of(String table, String columns, Supplier<Stream<String[]>> rows) {
+        return new TableRows(table, List.of(columns.split(",")), List.of(), List.of(), rows);
+    }
+
+    /** The same with these columns holding bytes. */
+    TableRows withBytes(String... names) {
+        return new TableRows(table, columns, List.of(names), bits, rows);
+    }
+
+    /** The same with these columns holding bits. */
+    TableRows withBits(String... names) {
+        return new TableRows(table, columns, bytes, List.of(names), rows);
     }
 }
