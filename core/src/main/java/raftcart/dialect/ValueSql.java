@@ -16,6 +16,12 @@ public interface ValueSql {
     String digestQuery(String fromClause, List<DigestField> fields);
 
     /**
+     * A query of one row with a number for each field: the sum of the first 64 bits of the MD5 of its texts, right
+     * modulo 2^64. It tells which columns of two tables differ.
+     */
+    String columnDigestsQuery(String fromClause, List<DigestField> fields);
+
+    /**
      * The condition under which a date or timestamp of this engine is no date at all, such as the year zero with month
      * zero; empty where the engine has no such values.
      */

@@ -1,11 +1,12 @@
 package raftcart.verify;
 
-import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 
 /**
@@ -27,10 +28,26 @@ record Digest(long rows, String hex) {
             result.next();
             StringBuilder hex = new StringBuilder();
             for (int i = 0; i < PARTS; i++) {
-                BigDecimal sum = result.getBigDecimal(i + 2);
-                hex.append(String.format("%016x", sum.toBigIntegerExact().mod(MODULUS)));
+                hex.append(String.format("%016x", part(result, i + 2)));
             }
             return new Digest(result.getLong(1), hex.toString());
         }
+    }
+
+    /** Runs a query of so many column digests. */
+    static List<BigInteger> queryColumns(Connection connection, String sql, int columns) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery(sql)) {
+            result.next();
+            List<BigInteger> digests = new ArrayList<>();
+            for (int i = 1; i <= columns; i++) {
+                digests.add(part(result, i));
+            }
+            return digests;
+        }
+    }
+
+    private static BigInteger part(ResultSet result, int column) throws SQLException {
+        return result.getBigDecimal(column).toBigIntegerExact().mod(MODULUS);
     }
 }

@@ -1,5 +1,6 @@
 package raftcart.verify;
 
+import java.math.BigInteger;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,64 +52,54 @@ public final class Verifier {
     private TableVerdict verify(TableMapping table, ExecutorService threads) {
         long start = System.nanoTime();
         try {
-            Pair digests = digests(table, table.columns(), threads);
-            boolean same = digests.source().equals(digests.target());
+            Both<Digest> digests = both(threads, s -> Digest.query(s.connection(), query(s, table, false)));
+            boolean same = digests.onSource().equals(digests.onTarget());
             List<String> differing = same ? List.of() : differingColumns(table, threads);
             return verdict(table, digests, differing, "", start);
         } catch (SQLException e) {
             Digest none = new Digest(0, "");
-            return verdict(table, new Pair(none, none), List.of(), e.getMessage(), start);
+            return verdict(table, new Both<>(none, none), List.of(), e.getMessage(), start);
         }
     }
 
     private static TableVerdict verdict(
-            TableMapping table, Pair digests, List<String> differing, String problem, long start) {
+            TableMapping table, Both<Digest> digests, List<String> differing, String problem, long start) {
         return new TableVerdict(
                 table.source().name().toString(),
                 table.target().name().toString(),
-                digests.source().rows(),
-                digests.target().rows(),
-                digests.source().hex(),
-                digests.target().hex(),
+                digests.onSource().rows(),
+                digests.onTarget().rows(),
+                digests.onSource().hex(),
+                digests.onTarget().hex(),
                 differing,
                 problem,
                 (System.nanoTime() - start) / 1e9);
     }
 
     private List<String> differingColumns(TableMapping table, ExecutorService threads) throws SQLException {
+        int columns = table.columns().size();
+        Both<List<BigInteger>> digests =
+                both(threads, s -> Digest.queryColumns(s.connection(), query(s, table, true), columns));
         List<String> differing = new ArrayList<>();
-        for (ColumnMapping column : table.columns()) {
-            Pair digests = digests(table, List.of(column), threads);
-            if (!digests.source().hex().equals(digests.target().hex())) {
-                differing.add(column.source().name());
+        for (int i = 0; i < columns; i++) {
+            if (!digests.onSource().get(i).equals(digests.onTarget().get(i))) {
+                differing.add(table.columns().get(i).source().name());
             }
         }
         return differing;
     }
 
-    private Pair digests(TableMapping table, List<ColumnMapping> columns, ExecutorService threads) throws SQLException {
-        String onSource = query(source, table.source().name(), columns, true);
-        String onTarget = query(target, table.target().name(), columns, false);
-        Future<Digest> sourceDigest = threads.submit(() -> digest(source, onSource));
-        Future<Digest> targetDigest = threads.submit(() -> digest(target, onTarget));
-        Digest first = get(sourceDigest, targetDigest);
-        return new Pair(first, get(targetDigest, targetDigest));
-    }
-
-    private static Digest digest(EngineSession session, String sql) throws SQLException {
-        try {
-            return Digest.query(session.connection(), sql);
-        } finally {
-            session.connection().rollback(); // ends the transaction that the query began; there is nothing to keep
-        }
-    }
-
-    private static String query(EngineSession session, ObjectName table, List<ColumnMapping> columns, boolean source) {
+    private String query(EngineSession session, TableMapping table, boolean byColumn) {
+        boolean onSource = session == source;
         Dialect dialect = session.engine().dialect();
-        List<DigestField> fields = columns.stream()
-                .map(c -> field(dialect.values(), source ? c.source() : c.target(), c, source))
+        List<DigestField> fields = table.columns().stream()
+                .map(c -> field(dialect.values(), onSource ? c.source() : c.target(), c, onSource))
                 .toList();
-        return dialect.values().digestQuery(dialect.identifiers().quote(table), fields);
+        ObjectName name = onSource ? table.source().name() : table.target().name();
+        String from = dialect.identifiers().quote(name);
+        return byColumn
+                ? dialect.values().columnDigestsQuery(from, fields)
+                : dialect.values().digestQuery(from, fields);
     }
 
     private static DigestField field(ValueSql values, Column column, ColumnMapping mapping, boolean source) {
@@ -119,7 +110,23 @@ public final class Verifier {
         return new DigestField(canonical, mapping.form().freeText());
     }
 
-    private static Digest get(Future<Digest> wanted, Future<Digest> other) throws SQLException {
+    /** Asks both sides at the same time, and waits for both whatever happens. */
+    private <T> Both<T> both(ExecutorService threads, Question<T> question) throws SQLException {
+        Future<T> onSource = threads.submit(() -> ask(source, question));
+        Future<T> onTarget = threads.submit(() -> ask(target, question));
+        T first = get(onSource, onTarget);
+        return new Both<>(first, get(onTarget, onSource));
+    }
+
+    private static <T> T ask(EngineSession session, Question<T> question) throws SQLException {
+        try {
+            return question.answer(session);
+        } finally {
+            session.connection().rollback(); // ends the transaction that the query began; there is nothing to keep
+        }
+    }
+
+    private static <T> T get(Future<T> wanted, Future<T> other) throws SQLException {
         try {
             return wanted.get();
         } catch (InterruptedException e) {
@@ -135,7 +142,7 @@ public final class Verifier {
     }
 
     /** Waits for the other side too, so that its connection is free again. */
-    private static void settle(Future<Digest> other, ExecutionException first) {
+    private static void settle(Future<?> other, ExecutionException first) {
         try {
             other.get();
         } catch (InterruptedException e) {
@@ -145,5 +152,10 @@ public final class Verifier {
         }
     }
 
-    private record Pair(Digest source, Digest target) {}
+    @FunctionalInterface
+    private interface Question<T> {
+        T answer(EngineSession session) throws SQLException;
+    }
+
+    private record Both<T>(T onSource, T onTarget) {}
 }

@@ -76,6 +76,13 @@ final class MariaDbValues implements ValueSql {
                 + " LIMIT 18446744073709551615) AS digests";
     }
 
+    @Override
+    public String columnDigestsQuery(String fromClause, List<DigestField> fields) {
+        return fields.stream()
+                .map(f -> "COALESCE(SUM(CAST(CONV(LEFT(MD5(" + field(f) + "), 16), 16, 10) AS UNSIGNED)), 0)")
+                .collect(Collectors.joining(", ", "SELECT ", " FROM " + fromClause));
+    }
+
     private static String field(DigestField field) {
         String text = field.canonical();
         return field.freeText()

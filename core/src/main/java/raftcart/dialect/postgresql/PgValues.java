@@ -60,6 +60,13 @@ final class PgValues implements ValueSql {
                 + " OFFSET 0) AS digests";
     }
 
+    @Override
+    public String columnDigestsQuery(String fromClause, List<DigestField> fields) {
+        return fields.stream()
+                .map(f -> "coalesce(sum(('x' || left(md5(" + field(f) + "), 16))::bit(64)::bigint), 0)")
+                .collect(Collectors.joining(", ", "SELECT ", " FROM " + fromClause));
+    }
+
     private static String field(DigestField field) {
         String text = field.canonical();
         return field.freeText()

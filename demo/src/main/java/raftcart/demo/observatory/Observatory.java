@@ -37,6 +37,7 @@ public final class Observatory {
             // Zero dates are wanted, and tables are filled in any order.
             statement.execute("SET SESSION sql_mode = 'NO_AUTO_VALUE_ON_ZERO'");
             statement.execute("SET SESSION foreign_key_checks = 0");
+            statement.execute("SET SESSION unique_checks = 0");
             statement.execute("SET SESSION time_zone = '+00:00'");
             for (TableRows table : tables) {
                 load(statement, table);

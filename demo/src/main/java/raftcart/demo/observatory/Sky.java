@@ -1,6 +1,5 @@
 package raftcart.demo.observatory;
 
-import java.math.BigInteger;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -210,10 +209,9 @@ final class Sky {
     private static String[] exposure(long i, SplittableRandom random) {
         long observation = (i - 1) / SHOTS + 1;
         long micros = i * 7_654_321L % 86_400_000_000L;
-        String taken = FIRST_NIGHT.plusDays(observation % NIGHTS)
-                + String.format(
-                        " %02d:%02d:%02d.%06d",
-                        micros / 3_600_000_000L, micros / 60_000_000 % 60, micros / 1_000_000 % 60, micros % 1_000_000);
+        String taken = FIRST_NIGHT.plusDays(observation % NIGHTS) + " " + Words.padded(micros / 3_600_000_000L, 2) + ":"
+                + Words.padded(micros / 60_000_000 % 60, 2) + ":" + Words.padded(micros / 1_000_000 % 60, 2) + "."
+                + Words.padded(micros % 1_000_000, 6);
         return new String[] {
             "" + i,
             "" + observation,
@@ -223,9 +221,7 @@ final class Sky {
             Words.decimal(random, 3600, 3),
             i % 10 == 0 ? null : "" + (1 + random.nextFloat()),
             "" + (random.nextDouble() - 0.5) * 1e4,
-            new BigInteger(1, BigInteger.valueOf(random.nextLong()).toByteArray())
-                    .and(new BigInteger(LARGEST_UNSIGNED))
-                    .toString(),
+            Long.toUnsignedString(random.nextLong()),
             Words.pick(random, "good", "good", "good", "fair", "poor", "unusable"),
             "" + random.nextInt(256),
             "" + random.nextInt(2),

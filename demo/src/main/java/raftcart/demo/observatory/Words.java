@@ -51,6 +51,12 @@ final class Words {
     static String decimal(SplittableRandom random, long most, int digits) {
         long scale = (long) Math.pow(10, digits);
         long value = random.nextLong(most * scale);
-        return value / scale + "." + String.format("%0" + digits + "d", value % scale);
+        return value / scale + "." + padded(value % scale, digits);
+    }
+
+    /** A number with zeros before it; many times faster than a format, which counts at ten million rows. */
+    static String padded(long number, int digits) {
+        String text = Long.toString(number);
+        return "0".repeat(Math.max(0, digits - text.length())) + text;
     }
 }

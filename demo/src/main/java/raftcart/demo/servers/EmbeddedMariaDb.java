@@ -79,6 +79,7 @@ public final class EmbeddedMariaDb implements DatabaseServer {
         builder.addArg("--collation-server=utf8mb4_general_ci");
         builder.addArg("--innodb-flush-log-at-trx-commit=2");
         builder.addArg("--innodb-log-file-size=256M");
+        builder.addArg("--innodb-buffer-pool-size=256M");
         if ("root".equals(System.getProperty("user.name"))) {
             builder.addArg("--user=root");
         }
