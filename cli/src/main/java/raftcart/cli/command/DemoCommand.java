@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Comparator;
-import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import picocli.CommandLine.Command;
@@ -108,18 +107,28 @@ final class DemoCommand implements Callable<Integer>, CommonOptions.Holder {
     /** A proof that cannot fail is none: one value is changed on the target, and the comparison has to find it. */
     private static void proveTheProof(Console console, Migration migration, EmbeddedPostgreSql postgresql)
             throws SQLException {
-        try (Connection connection = postgresql.connect(DATABASE);
-                var statement = connection.createStatement()) {
-            statement.execute("UPDATE exposures SET seconds = seconds + 0.001 WHERE id = 7");
-        }
+        change(postgresql, "+ 0.001");
         VerifyStage.Result result = VerifyStage.run(migration, verdict -> {});
-        List<TableVerdict> differing =
-                result.tables().stream().filter(v -> !v.same()).toList();
         console.line("");
         console.line("As a test of the proof, `seconds` of one exposure was now made 0.001 greater in PostgreSQL:");
-        for (TableVerdict verdict : differing) {
-            console.line("  verify: " + console.paint(Style.BAD, verdict.target() + " differs") + " in "
-                    + String.join(", ", verdict.differingColumns()));
+        for (TableVerdict verdict : result.tables()) {
+            if (!verdict.same()) {
+                console.line("  verify: " + console.paint(Style.BAD, verdict.target() + " differs") + " in "
+                        + String.join(", ", verdict.differingColumns()));
+            }
+        }
+        change(postgresql, "- 0.001");
+        boolean same = VerifyStage.run(migration, verdict -> {}).same();
+        console.line("and when it was put back:");
+        console.line("  verify: "
+                + (same ? console.paint(Style.GOOD, "all the same again") : console.paint(Style.BAD, "tables differ")));
+        console.line("");
+    }
+
+    private static void change(EmbeddedPostgreSql postgresql, String change) throws SQLException {
+        try (Connection connection = postgresql.connect(DATABASE);
+                var statement = connection.createStatement()) {
+            statement.execute("UPDATE exposures SET seconds = seconds " + change + " WHERE id = 7");
         }
     }
 

@@ -2,6 +2,7 @@ package raftcart.cli.command;
 
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import raftcart.catalog.Table;
 import raftcart.cli.ExitCode;
 import raftcart.cli.terminal.Console;
 import raftcart.cli.terminal.LoadProgress;
@@ -37,17 +38,21 @@ final class LoadCommand extends FolderCommand {
     }
 
     static LoadStage.Result load(Console console, Migration migration, TargetRows targetRows) {
-        long expected = migration
-                .workspace()
-                .catalog()
-                .map(c -> c.tables().mapToLong(t -> t.rowEstimate()).sum())
-                .orElse(0L);
-        try (LoadProgress progress = new LoadProgress(console, expected)) {
+        try (LoadProgress progress = new LoadProgress(console, expectedRows(migration))) {
             return LoadStage.run(migration, targetRows, progress);
         }
     }
 
     static boolean needsPerson(LoadStage.Result result) {
         return result.refused() > 0 || !result.failures().isEmpty();
+    }
+
+    /** What the source's engine guesses; a bar needs no more. */
+    static long expectedRows(Migration migration) {
+        return migration
+                .workspace()
+                .catalog()
+                .map(c -> c.tables().mapToLong(Table::rowEstimate).sum())
+                .orElse(0L);
     }
 }

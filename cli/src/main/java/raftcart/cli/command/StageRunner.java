@@ -67,7 +67,7 @@ final class StageRunner {
     }
 
     private void verify() {
-        VerifyStage.Result result = VerifyStage.run(migration, verdict -> {});
+        VerifyStage.Result result = VerifyCommand.verify(console, migration);
         views.verify(result);
         if (loaded == null) {
             views.verdicts(result);

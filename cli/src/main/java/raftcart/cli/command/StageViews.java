@@ -1,9 +1,12 @@
 package raftcart.cli.command;
 
+import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.catalog.ObjectKind;
 import raftcart.cli.terminal.Console;
 import raftcart.cli.terminal.Style;
@@ -38,12 +41,19 @@ final class StageViews {
     }
 
     void survey(SurveyStage.Result result) {
-        String objects = result.objects().entrySet().stream()
-                .filter(e -> e.getKey() != ObjectKind.SCHEMA)
-                .map(e -> count(e.getValue(), e.getKey().word()))
-                .collect(Collectors.joining(", "));
-        String rows = String.format(Locale.ROOT, "; about %,d rows", result.rowEstimate());
-        stage("survey", result.server() + ": " + objects + rows, result.seconds());
+        Map<ObjectKind, Integer> objects = new EnumMap<>(result.objects());
+        objects.remove(ObjectKind.SCHEMA);
+        int tables = Optional.ofNullable(objects.remove(ObjectKind.TABLE)).orElse(0);
+        String data = Stream.of(ObjectKind.INDEX, ObjectKind.FOREIGN_KEY, ObjectKind.SEQUENCE, ObjectKind.TYPE)
+                .filter(objects::containsKey)
+                .map(kind -> ", " + count(objects.remove(kind), kind.word()))
+                .collect(Collectors.joining());
+        int others = objects.values().stream().mapToInt(Integer::intValue).sum();
+        stage(
+                "survey",
+                result.server() + ": " + count(tables, "table") + " with about " + count(result.rowEstimate(), "row")
+                        + data + (others > 0 ? ", " + count(others, "other object") : ""),
+                result.seconds());
     }
 
     static String count(long number, String word) {

@@ -3,6 +3,8 @@ package raftcart.cli.command;
 import picocli.CommandLine.Command;
 import raftcart.cli.ExitCode;
 import raftcart.cli.terminal.Console;
+import raftcart.cli.terminal.VerifyProgress;
+import raftcart.migration.Migration;
 import raftcart.migration.VerifyStage;
 import raftcart.workspace.Json;
 
@@ -14,7 +16,7 @@ final class VerifyCommand extends FolderCommand {
     @Override
     public Integer call() {
         Console console = console();
-        VerifyStage.Result result = VerifyStage.run(migration(), verdict -> {});
+        VerifyStage.Result result = verify(console, migration());
         StageViews views = new StageViews(console);
         views.verify(result);
         views.verdicts(result);
@@ -22,5 +24,11 @@ final class VerifyCommand extends FolderCommand {
             console.print(Json.pretty(result));
         }
         return ExitCode.of(!result.same());
+    }
+
+    static VerifyStage.Result verify(Console console, Migration migration) {
+        try (VerifyProgress progress = new VerifyProgress(console, LoadCommand.expectedRows(migration))) {
+            return VerifyStage.run(migration, progress);
+        }
     }
 }

@@ -1,36 +1,18 @@
 package raftcart.cli.terminal;
 
 import java.util.Locale;
-import me.tongfei.progressbar.ConsoleProgressBarConsumer;
 import me.tongfei.progressbar.ProgressBar;
-import me.tongfei.progressbar.ProgressBarBuilder;
-import me.tongfei.progressbar.ProgressBarStyle;
 import raftcart.migration.LoadStage;
 import raftcart.move.TableResult;
 
 /** Shows a load: a bar that is drawn in place on a terminal, a line a table elsewhere. */
 public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
-    private static final int UPDATE_MILLIS = 200;
-
     private final Console console;
     private final ProgressBar bar;
 
     public LoadProgress(Console console, long expectedRows) {
         this.console = console;
-        this.bar = console.drawsProgress() ? bar(console, expectedRows) : null;
-    }
-
-    private static ProgressBar bar(Console console, long expectedRows) {
-        return new ProgressBarBuilder()
-                .setTaskName("load")
-                .setInitialMax(Math.max(1, expectedRows))
-                .setUnit(" rows", 1)
-                .setStyle(ProgressBarStyle.ASCII)
-                .setUpdateIntervalMillis(UPDATE_MILLIS)
-                .showSpeed()
-                .setMaxRenderedLength(Console.width() - 1)
-                .setConsumer(new ConsoleProgressBarConsumer(console.progressStream(), Console.width() - 1))
-                .build();
+        this.bar = console.drawsProgress() ? Bars.bar(console, "load", "rows", expectedRows) : null;
     }
 
     @Override

@@ -44,7 +44,7 @@ final class MariaDbSession implements EngineSession {
                 "SET SESSION net_read_timeout = 3600",
                 "SET SESSION net_write_timeout = 3600",
                 "SET SESSION wait_timeout = 86400");
-        this.version = "MariaDB " + Query.text(connection, "SELECT VERSION()");
+        this.version = "MariaDB " + Query.text(connection, "SELECT VERSION()").replaceFirst("-MariaDB.*", "");
         this.schema = Query.text(connection, "SELECT DATABASE()");
         if (schema == null) {
             throw new ConnectException(
