@@ -5,11 +5,17 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** A whole database as one reader saw it. {@code dialect} names the dialect in which all source text is written. */
-public record Catalog(String dialect, String version, List<Schema> schemas) {
+/**
+ * A whole database as one reader saw it.
+ *
+ * @param dialect the dialect in which all source text is written
+ * @param defaultSchema the schema that unqualified names mean
+ */
+public record Catalog(String dialect, String version, String defaultSchema, List<Schema> schemas) {
     public Catalog {
         Objects.requireNonNull(dialect, "dialect");
         Objects.requireNonNull(version, "version");
+        Objects.requireNonNull(defaultSchema, "defaultSchema");
         schemas = List.copyOf(schemas);
     }
 

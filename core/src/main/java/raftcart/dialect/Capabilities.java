@@ -16,6 +16,7 @@ package raftcart.dialect;
  * @param namedTypes true where an enumeration is an object with a name of its own
  * @param checksOnGovernedColumns true where a check may name a column that the engine numbers or that a foreign
  *     key changes
+ * @param columnsIgnoreCase true where two columns of a table may not differ in case alone
  */
 public record Capabilities(
         boolean schemasInDatabase,
@@ -29,4 +30,5 @@ public record Capabilities(
         boolean assignsOnUpdate,
         boolean indexNamesPerSchema,
         boolean namedTypes,
-        boolean checksOnGovernedColumns) {}
+        boolean checksOnGovernedColumns,
+        boolean columnsIgnoreCase) {}

@@ -109,12 +109,8 @@ final class ExpressionAdapter extends ExprRewriter {
 
     @Override
     public Expr visitNextValue(Expr.NextValue next) {
-        List<String> parts = next.sequence();
-        String schema = parts.size() > 1 ? parts.get(parts.size() - 2) : "";
-        ObjectName mapped = names.object(new ObjectName(schema, parts.get(parts.size() - 1)));
-        return new Expr.NextValue(
-                mapped.schema().isEmpty() ? List.of(mapped.name()) : List.of(mapped.schema(), mapped.name()),
-                next.span());
+        ObjectName mapped = names.sequence(next.sequence());
+        return new Expr.NextValue(List.of(mapped.schema(), mapped.name()), next.span());
     }
 
     @Override

@@ -2,6 +2,7 @@ package raftcart.translate;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -14,6 +15,7 @@ import raftcart.plan.Plan;
 
 /** Decides the names on the target. The same source always gives the same names. */
 final class NameMapper {
+    private final Catalog source;
     private final Identifiers identifiers;
     private final Capabilities capabilities;
     private final Map<String, String> schemas = new HashMap<>();
@@ -30,9 +32,11 @@ final class NameMapper {
         this.identifiers = identifiers;
         this.capabilities = capabilities;
         this.notes = notes;
+        this.source = source;
         boolean single = source.schemas().size() == 1;
         source.schemas().forEach(s -> {
-            String fallback = single ? targetSchema : s.name();
+            boolean byDefault = single || s.name().equals(source.defaultSchema());
+            String fallback = byDefault ? targetSchema : s.name();
             schemas.put(s.name(), plan.schemas().getOrDefault(s.name(), fallback));
         });
     }
@@ -44,6 +48,26 @@ final class NameMapper {
     /** The name of a table or sequence on the target. */
     ObjectName object(ObjectName source) {
         return new ObjectName(schema(source.schema()), fit(source.name(), source.toString()));
+    }
+
+    /** The name on the target of a sequence that an expression names, with or without its schema. */
+    ObjectName sequence(List<String> names) {
+        String name = names.get(names.size() - 1);
+        String schema = names.size() > 1 ? names.get(names.size() - 2) : source.defaultSchema();
+        return object(new ObjectName(schema, name));
+    }
+
+    /** The name of a column among those that its table has already on the target; it is added to them. */
+    String column(String name, String object, Set<String> taken) {
+        String fitting = fit(name, object);
+        String unique = fitting;
+        for (int i = 2; !taken.add(capabilities.columnsIgnoreCase() ? unique.toLowerCase(Locale.ROOT) : unique); i++) {
+            unique = identifiers.shorten(fitting + "_" + i);
+        }
+        if (!unique.equals(fitting)) {
+            notes.find(FindingCode.NAME_CHANGED, object, "column " + name + " becomes " + unique);
+        }
+        return unique;
     }
 
     /** The name of a column, constraint or other part, shortened if it must be. */

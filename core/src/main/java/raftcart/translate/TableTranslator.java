@@ -1,10 +1,12 @@
 package raftcart.translate;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.Generated;
@@ -32,6 +34,7 @@ final class TableTranslator {
     private final ObjectName target;
     private final Map<String, TypeChoice> choices = new LinkedHashMap<>();
     private final Map<String, ColumnPair> pairs = new LinkedHashMap<>();
+    private final Set<String> columnNames = new HashSet<>();
 
     TableTranslator(Dialect from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
         this.from = from;
@@ -76,7 +79,7 @@ final class TableTranslator {
 
     private void chooseType(Column column) {
         LogicalType type = from.types().interpret(column, plan.values());
-        String name = names.fit(column.name(), source.name() + "." + column.name());
+        String name = names.column(column.name(), source.name() + "." + column.name(), columnNames);
         ColumnUse use = new ColumnUse(
                 target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
         TypeChoice choice = to.types().choose(named(type), use);

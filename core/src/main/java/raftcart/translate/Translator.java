@@ -21,6 +21,7 @@ import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.TypeChoice;
+import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
 import raftcart.type.LogicalType;
@@ -31,6 +32,7 @@ public final class Translator {
     private final Dialect from;
     private final Dialect to;
     private final Plan plan;
+    private final String targetSchema;
     private final Notes notes = new Notes();
     private final NameMapper names;
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
@@ -40,6 +42,7 @@ public final class Translator {
         this.from = from;
         this.to = to;
         this.plan = plan;
+        this.targetSchema = targetSchema;
         this.names = new NameMapper(source, plan, targetSchema, to.identifiers(), to.capabilities(), notes);
     }
 
@@ -57,6 +60,7 @@ public final class Translator {
                 source.tables().filter(t -> plan.tables().takes(t.name())).toList());
         for (Table table : selected) {
             TableTranslator translator = new TableTranslator(from, to, plan, names, notes, table);
+            refuseCollision(translator);
             tables.put(table.name(), translator);
             names.reserve(translator.target());
         }
@@ -66,12 +70,23 @@ public final class Translator {
         List<EnumeratedType> types = enumeratedTypes(mappings);
         codeObjects();
         return new Translation(
-                new Catalog(to.name(), "", schemas(mappings, sequences, types)),
+                new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types)),
                 mappings,
                 sequences,
                 notes.objects(),
                 notes.findings(),
                 notes.byHandParts());
+    }
+
+    private void refuseCollision(TableTranslator translator) {
+        for (TableTranslator other : tables.values()) {
+            if (other.target().equals(translator.target())) {
+                throw new PlanException(
+                        other.source().name() + " and " + translator.source().name() + " would both become "
+                                + translator.target(),
+                        "Send their schemas to different ones with `schemas` in raftcart.yaml, or exclude one.");
+            }
+        }
     }
 
     private List<SequenceMapping> sequences() {

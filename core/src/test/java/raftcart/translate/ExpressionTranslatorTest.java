@@ -38,7 +38,7 @@ class ExpressionTranslatorTest {
         Map<String, ColumnPair> columns = new LinkedHashMap<>();
         TYPES.forEach((name, type) -> columns.put(name, new ColumnPair(column(name, type), name, type)));
         NameMapper names = new NameMapper(
-                new Catalog(from, "", List.of()),
+                new Catalog(from, "", "k", List.of()),
                 Plan.between(Endpoint.of("a"), Endpoint.of("b")),
                 "s",
                 target.identifiers(),

@@ -92,12 +92,18 @@ final class MariaDbDdl implements DdlPrinter {
             line.append(column.nullable() ? " NULL" : " NOT NULL");
         }
         column.identity().ifPresent(i -> line.append(" AUTO_INCREMENT"));
-        column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(d));
+        column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(defaultValue(d)));
         column.onUpdate().ifPresent(u -> line.append(" ON UPDATE ").append(u));
         if (!column.comment().isEmpty()) {
             line.append(" COMMENT ").append(expressions.string(column.comment()));
         }
         return line.toString();
+    }
+
+    /** "DEFAULT": an expression that is more than a constant or the current time stands in parentheses. */
+    private static String defaultValue(String text) {
+        boolean plain = text.matches("(?s)-?[0-9.]+|[xb]?'.*'|NULL|true|false|current_timestamp\\([0-9]?\\)");
+        return plain ? text : "(" + text + ")";
     }
 
     private String parts(List<KeyPart> parts) {

@@ -14,7 +14,7 @@ public final class MariaDbDialect implements Dialect {
     // MariaDB Knowledge Base, "Identifier Names": at most 64 characters.
     private static final Identifiers IDENTIFIERS = new Identifiers('`', 64, false);
     private static final Capabilities CAPABILITIES =
-            new Capabilities(false, true, false, true, false, true, false, false, true, false, false, false);
+            new Capabilities(false, true, false, true, false, true, false, false, true, false, false, false, true);
 
     private final ExprGrammar grammar = new MariaDbGrammar();
     private final TypeTable types = new MariaDbTypes();

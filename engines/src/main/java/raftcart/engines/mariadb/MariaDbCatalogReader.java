@@ -45,7 +45,7 @@ final class MariaDbCatalogReader {
                 schema);
         Schema read = new Schema(
                 schema, tables, sequences(), List.of(), new MariaDbCodeReader(connection, dialect, schema).read());
-        return new Catalog(dialect.name(), version, List.of(read));
+        return new Catalog(dialect.name(), version, schema, List.of(read));
     }
 
     private Table table(

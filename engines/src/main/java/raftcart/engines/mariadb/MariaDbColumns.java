@@ -5,6 +5,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -27,6 +28,7 @@ final class MariaDbColumns {
     private final Dialect dialect;
     private final String schema;
     private final Set<String> jsonColumns;
+    private final Map<String, BigInteger> nextNumbers = new HashMap<>();
 
     MariaDbColumns(Connection connection, Dialect dialect, String schema, Set<String> jsonColumns) {
         this.connection = connection;
@@ -36,14 +38,20 @@ final class MariaDbColumns {
     }
 
     Map<String, List<Column>> read() throws SQLException {
+        // No joins: names of tables compare without regard to case there, even where two differ in case alone.
+        record Next(String table, BigInteger value) {}
+        Query.list(
+                        connection,
+                        "SELECT TABLE_NAME, AUTO_INCREMENT FROM information_schema.TABLES WHERE TABLE_SCHEMA = ?"
+                                + " AND AUTO_INCREMENT IS NOT NULL",
+                        row -> new Next(row.getString(1), row.getBigDecimal(2).toBigInteger()),
+                        schema)
+                .forEach(n -> nextNumbers.put(n.table(), n.value()));
         Map<String, List<Column>> columns = new LinkedHashMap<>();
         record Named(String table, Column column) {}
         List<Named> all = Query.list(
                 connection,
-                "SELECT c.*, t.AUTO_INCREMENT FROM information_schema.COLUMNS c JOIN information_schema.TABLES t"
-                        + " ON t.TABLE_SCHEMA = c.TABLE_SCHEMA AND t.TABLE_NAME = c.TABLE_NAME"
-                        + " WHERE c.TABLE_SCHEMA = ? AND t.TABLE_TYPE IN ('BASE TABLE', 'SYSTEM VERSIONED')"
-                        + " ORDER BY c.TABLE_NAME, c.ORDINAL_POSITION",
+                "SELECT * FROM information_schema.COLUMNS WHERE TABLE_SCHEMA = ? ORDER BY TABLE_NAME, ORDINAL_POSITION",
                 row -> new Named(row.getString("TABLE_NAME"), column(row)),
                 schema);
         all.forEach(
@@ -86,12 +94,12 @@ final class MariaDbColumns {
                 : Optional.of(new Generated(expression, extra.contains("stored")));
     }
 
-    private static Optional<Identity> identity(ResultSet row, String extra) throws SQLException {
+    private Optional<Identity> identity(ResultSet row, String extra) throws SQLException {
         if (!extra.contains("auto_increment")) {
             return Optional.empty();
         }
-        var next = row.getBigDecimal("AUTO_INCREMENT");
-        return Optional.of(new Identity(1, 1, false, next == null ? BigInteger.ONE : next.toBigInteger()));
+        return Optional.of(
+                new Identity(1, 1, false, nextNumbers.getOrDefault(row.getString("TABLE_NAME"), BigInteger.ONE)));
     }
 
     private static Optional<String> onUpdate(String extra) {

@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +29,8 @@ final class MariaDbKeys {
         this.connection = connection;
         this.schema = schema;
     }
+
+    private record Rules(ReferentialAction onDelete, ReferentialAction onUpdate) {}
 
     private record IndexParts(boolean unique, String method, List<KeyPart> parts) {}
 
@@ -57,17 +60,23 @@ final class MariaDbKeys {
     }
 
     private void readForeignKeys() throws SQLException {
+        Map<String, Rules> rules = new HashMap<>();
+        Query.list(
+                connection,
+                "SELECT TABLE_NAME, CONSTRAINT_NAME, UPDATE_RULE, DELETE_RULE"
+                        + " FROM information_schema.REFERENTIAL_CONSTRAINTS WHERE CONSTRAINT_SCHEMA = ?",
+                row -> rules.put(
+                        row.getString("TABLE_NAME") + "." + row.getString("CONSTRAINT_NAME"),
+                        new Rules(action(row.getString("DELETE_RULE")), action(row.getString("UPDATE_RULE")))),
+                schema);
         record Part(String table, ForeignKey key) {}
         List<Part> parts = Query.list(
                 connection,
-                "SELECT k.TABLE_NAME, k.CONSTRAINT_NAME, k.COLUMN_NAME, k.REFERENCED_TABLE_SCHEMA,"
-                        + " k.REFERENCED_TABLE_NAME, k.REFERENCED_COLUMN_NAME, r.UPDATE_RULE, r.DELETE_RULE"
-                        + " FROM information_schema.KEY_COLUMN_USAGE k JOIN information_schema.REFERENTIAL_CONSTRAINTS r"
-                        + " ON r.CONSTRAINT_SCHEMA = k.CONSTRAINT_SCHEMA AND r.CONSTRAINT_NAME = k.CONSTRAINT_NAME"
-                        + " AND r.TABLE_NAME = k.TABLE_NAME WHERE k.TABLE_SCHEMA = ?"
-                        + " AND k.REFERENCED_TABLE_NAME IS NOT NULL"
-                        + " ORDER BY k.TABLE_NAME, k.CONSTRAINT_NAME, k.ORDINAL_POSITION",
-                row -> new Part(row.getString("TABLE_NAME"), foreignKey(row)),
+                "SELECT TABLE_NAME, CONSTRAINT_NAME, COLUMN_NAME, REFERENCED_TABLE_SCHEMA,"
+                        + " REFERENCED_TABLE_NAME, REFERENCED_COLUMN_NAME FROM information_schema.KEY_COLUMN_USAGE"
+                        + " WHERE TABLE_SCHEMA = ? AND REFERENCED_TABLE_NAME IS NOT NULL"
+                        + " ORDER BY TABLE_NAME, CONSTRAINT_NAME, ORDINAL_POSITION",
+                row -> new Part(row.getString("TABLE_NAME"), foreignKey(row, rules)),
                 schema);
         for (Part part : parts) {
             List<ForeignKey> keys = foreignKeys.computeIfAbsent(part.table(), k -> new ArrayList<>());
@@ -80,14 +89,15 @@ final class MariaDbKeys {
         }
     }
 
-    private static ForeignKey foreignKey(ResultSet row) throws SQLException {
+    private static ForeignKey foreignKey(ResultSet row, Map<String, Rules> rules) throws SQLException {
+        Rules rule = rules.get(row.getString("TABLE_NAME") + "." + row.getString("CONSTRAINT_NAME"));
         return new ForeignKey(
                 row.getString("CONSTRAINT_NAME"),
                 List.of(row.getString("COLUMN_NAME")),
                 new ObjectName(row.getString("REFERENCED_TABLE_SCHEMA"), row.getString("REFERENCED_TABLE_NAME")),
                 List.of(row.getString("REFERENCED_COLUMN_NAME")),
-                action(row.getString("DELETE_RULE")),
-                action(row.getString("UPDATE_RULE")),
+                rule.onDelete(),
+                rule.onUpdate(),
                 false,
                 false);
     }

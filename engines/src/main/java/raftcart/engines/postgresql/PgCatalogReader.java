@@ -32,7 +32,7 @@ final class PgCatalogReader {
         this.dialect = dialect;
     }
 
-    Catalog read(String version) throws SQLException {
+    Catalog read(String version, String defaultSchema) throws SQLException {
         Map<ObjectName, EnumeratedType> enumerations = enumerations();
         PgColumns columns = new PgColumns(connection, dialect, enumerations);
         columns.read();
@@ -62,7 +62,7 @@ final class PgCatalogReader {
                 schemas.add(schema);
             }
         }
-        return new Catalog(dialect.name(), version, schemas);
+        return new Catalog(dialect.name(), version, defaultSchema, schemas);
     }
 
     private static boolean isEmpty(Schema schema) {

@@ -83,7 +83,7 @@ final class PgSession implements EngineSession {
     @Override
     public Catalog readCatalog() {
         try {
-            Catalog catalog = new PgCatalogReader(connection, engine.dialect()).read(version);
+            Catalog catalog = new PgCatalogReader(connection, engine.dialect()).read(version, schema);
             connection.commit();
             return catalog;
         } catch (SQLException e) {
