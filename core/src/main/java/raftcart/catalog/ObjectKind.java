@@ -17,6 +17,12 @@ public enum ObjectKind {
     PACKAGE("package"),
     TRIGGER("trigger"),
     EVENT("event"),
+    RULE("rule"),
+    POLICY("policy"),
+    CONSTRAINT("constraint"),
+    STATISTICS("statistics object"),
+    FOREIGN_TABLE("foreign table"),
+    EXTENSION("extension"),
     ROLE("role"),
     GRANT("grant");
 

@@ -17,6 +17,9 @@ package raftcart.dialect;
  * @param checksOnGovernedColumns true where a check may name a column that the engine numbers or that a foreign
  *     key changes
  * @param columnsIgnoreCase true where two columns of a table may not differ in case alone
+ * @param nullForDivisionByZero true where a division by zero gives NULL rather than an error
+ * @param digitsOfDivision the fractional digits that an exact division adds to those of its dividend, with the result
+ *     rounded to them; 0 where it keeps as many as make sense
  */
 public record Capabilities(
         boolean schemasInDatabase,
@@ -31,4 +34,6 @@ public record Capabilities(
         boolean indexNamesPerSchema,
         boolean namedTypes,
         boolean checksOnGovernedColumns,
-        boolean columnsIgnoreCase) {}
+        boolean columnsIgnoreCase,
+        boolean nullForDivisionByZero,
+        int digitsOfDivision) {}

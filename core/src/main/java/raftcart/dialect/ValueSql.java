@@ -2,10 +2,14 @@ package raftcart.dialect;
 
 import java.util.List;
 import raftcart.catalog.Column;
+import raftcart.catalog.Table;
 import raftcart.type.ValueForm;
 
 /** Expressions that bring a column's values into a given form inside the engine; docs/values.md describes the forms. */
 public interface ValueSql {
+    /** What stands after FROM to read the rows of a table itself. */
+    String rowsOf(Table table);
+
     /** The canonical text of a column's values; NULL stays NULL. */
     String canonical(Column column, ValueForm form);
 

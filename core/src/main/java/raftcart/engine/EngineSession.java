@@ -4,7 +4,6 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
 import raftcart.catalog.Catalog;
-import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
 import raftcart.move.RowReader;
 import raftcart.move.RowWriter;
@@ -43,7 +42,7 @@ public interface EngineSession extends AutoCloseable {
     void beginSnapshot() throws SQLException;
 
     /** Reads the rows of a table, the transfer columns in this order. */
-    RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException;
+    RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException;
 
     /** Writes rows into a table, the transfer columns in this order; commits are the caller's. */
     RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;

@@ -59,7 +59,7 @@ public final class LoadStage {
                     listener);
             List<TableResult> tables = loader.load(translation.tables());
             List<String> failures = finish(migration, target, listener);
-            setCounters(target, translation, now);
+            failures.addAll(setCounters(target, translation, now));
             loader.forgetProgress();
             Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
             record(migration, result);
@@ -119,14 +119,15 @@ public final class LoadStage {
         return failures;
     }
 
-    private static void setCounters(EngineSession target, Translation translation, Catalog now) throws SQLException {
+    private static List<String> setCounters(EngineSession target, Translation translation, Catalog now)
+            throws SQLException {
         Map<ObjectName, Table> tables = new HashMap<>();
         now.tables().forEach(t -> tables.put(t.name(), t));
         Map<ObjectName, BigInteger> next = new HashMap<>();
         now.schemas().forEach(s -> s.sequences().forEach(q -> next.put(q.name(), q.next())));
         Counters counters = new Counters(target);
-        counters.setIdentities(translation.tables(), tables);
-        counters.setSequences(translation.sequences(), next);
+        List<String> failures = new ArrayList<>(counters.setIdentities(translation.tables(), tables));
+        failures.addAll(counters.setSequences(translation.sequences(), next));
         try (Statement statement = target.connection().createStatement()) {
             for (TableMapping mapping : translation.tables()) {
                 statement.execute(
@@ -134,12 +135,13 @@ public final class LoadStage {
             }
         }
         target.connection().commit();
+        return failures;
     }
 
     /**
      * What was loaded.
      *
-     * @param failures indexes and keys that the target refused, with file, line and the server's words
+     * @param failures indexes, keys and counters that the target refused, with the server's words
      */
     public record Result(List<TableResult> tables, List<String> failures, double seconds) {
         /** The number of rows that the target refused. */

@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import raftcart.catalog.Column;
@@ -12,6 +13,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.engine.EngineSession;
+import raftcart.translate.ColumnMapping;
 import raftcart.translate.SequenceMapping;
 import raftcart.translate.TableMapping;
 
@@ -25,27 +27,41 @@ public final class Counters {
         this.dialect = target.engine().dialect();
     }
 
-    /** Sets the identity columns past the highest number loaded, and past what the source would have given next. */
-    public int setIdentities(List<TableMapping> tables, Map<ObjectName, Table> sourceNow) throws SQLException {
-        int set = 0;
+    /**
+     * Sets the identity columns past the highest number loaded, and past what the source would have given next.
+     *
+     * @return what could not be set, such as a counter at the end of its range
+     */
+    public List<String> setIdentities(List<TableMapping> tables, Map<ObjectName, Table> sourceNow) throws SQLException {
+        List<String> failures = new ArrayList<>();
         for (TableMapping mapping : tables) {
-            for (int i = 0; i < mapping.columns().size(); i++) {
-                Column column = mapping.columns().get(i).target();
+            for (ColumnMapping columns : mapping.columns()) {
+                Column column = columns.target();
                 if (column.identity().isPresent()) {
-                    String sourceColumn = mapping.columns().get(i).source().name();
                     Identity identity = sourceNow
                             .get(mapping.source().name())
-                            .column(sourceColumn)
+                            .column(columns.source().name())
                             .flatMap(Column::identity)
                             .orElse(column.identity().get());
-                    execute(dialect.ddl()
-                            .setIdentity(mapping.target().name(), column, next(mapping.target(), column, identity)));
-                    set++;
+                    BigInteger next = next(mapping.target(), column, identity);
+                    set(
+                            dialect.ddl().setIdentity(mapping.target().name(), column, next),
+                            "counter of " + mapping.target().name() + "." + column.name() + " to " + next,
+                            failures);
                 }
             }
         }
-        target.connection().commit();
-        return set;
+        return failures;
+    }
+
+    private void set(String sql, String what, List<String> failures) throws SQLException {
+        try {
+            execute(sql);
+            target.connection().commit();
+        } catch (SQLException e) {
+            target.connection().rollback();
+            failures.add(what + ": " + e.getMessage());
+        }
     }
 
     private BigInteger next(Table table, Column column, Identity identity) throws SQLException {
@@ -64,15 +80,19 @@ public final class Counters {
         }
     }
 
-    /** Sets the sequences to the value that the source would give next. */
-    public int setSequences(List<SequenceMapping> sequences, Map<ObjectName, BigInteger> nextNow) throws SQLException {
+    /** Sets the sequences to the value that the source would give next; gives back what could not be set. */
+    public List<String> setSequences(List<SequenceMapping> sequences, Map<ObjectName, BigInteger> nextNow)
+            throws SQLException {
+        List<String> failures = new ArrayList<>();
         for (SequenceMapping sequence : sequences) {
             BigInteger next = nextNow.getOrDefault(
                     sequence.source().name(), sequence.source().next());
-            execute(dialect.ddl().setSequence(sequence.target(), next));
+            set(
+                    dialect.ddl().setSequence(sequence.target(), next),
+                    "sequence " + sequence.target() + " to " + next,
+                    failures);
         }
-        target.connection().commit();
-        return sequences.size();
+        return failures;
     }
 
     private void execute(String sql) throws SQLException {

@@ -79,7 +79,7 @@ final class TableLoader {
     }
 
     private Void read(List<TransferColumn> columns) throws SQLException, InterruptedException {
-        try (RowReader reader = source.openReader(mapping.source().name(), columns)) {
+        try (RowReader reader = source.openReader(mapping.source(), columns)) {
             boolean more = true;
             while (more) {
                 RowBuffer buffer = empty.take();

@@ -97,6 +97,12 @@ final class ExpressionAdapter extends ExprRewriter {
         if (number && literal.text().matches("-?\\d+(\\.\\d+)?")) {
             return Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()));
         }
+        if (type.form() == ValueForm.BITS && literal.text().matches("[01]*")) {
+            return Optional.of(new Expr.Literal(LiteralKind.BITS, literal.text(), literal.span()));
+        }
+        if (type instanceof LogicalType.Array) {
+            throw new Untranslatable("an array");
+        }
         if (type.form() == ValueForm.TIMESTAMP) {
             return Optional.of(new Expr.Literal(LiteralKind.TIMESTAMP, literal.text(), literal.span()));
         }
@@ -131,7 +137,71 @@ final class ExpressionAdapter extends ExprRewriter {
             return new Expr.Binary(operator, sides.get(0), sides.get(1), binary.span());
         }
         BinaryOperator exact = operator == BinaryOperator.DIVIDE_BY_TYPE ? division(binary) : operator;
-        return new Expr.Binary(exact, rewrite(binary.left()), rewrite(binary.right()), binary.span());
+        Expr divisor = divisor(exact, binary.right());
+        return exact == BinaryOperator.DIVIDE
+                ? quotient(binary, divisor)
+                : new Expr.Binary(exact, rewrite(binary.left()), divisor, binary.span());
+    }
+
+    /**
+     * An exact division keeps the digits that it has on the source: rounded where only the source rounds
+     * ("div_precision_increment"), and with a dividend of many digits where only the target does.
+     */
+    private Expr quotient(Expr.Binary division, Expr divisor) {
+        int more = from.capabilities().digitsOfDivision();
+        boolean alike = more == to.capabilities().digitsOfDivision()
+                || isFloating(division.left())
+                || isFloating(division.right());
+        Expr dividend = rewrite(division.left());
+        if (!alike && more == 0) {
+            String widest = to.types().castName(new LogicalType.Decimal(0, 0, false));
+            dividend = new Expr.Cast(dividend, TypeName.of(widest), division.span());
+        }
+        Expr adapted = new Expr.Binary(BinaryOperator.DIVIDE, dividend, divisor, division.span());
+        if (alike || more == 0) {
+            return adapted;
+        }
+        Expr digits = new Expr.Literal(LiteralKind.NUMBER, "" + (scale(division.left()) + more), Span.NONE);
+        return new Expr.Call("round", List.of(adapted, digits), division.span());
+    }
+
+    private boolean isFloating(Expr expression) {
+        return expression instanceof Expr.ColumnRef column
+                && columns.containsKey(column.column())
+                && columns.get(column.column()).targetType() instanceof LogicalType.Floating;
+    }
+
+    private int scale(Expr dividend) {
+        if (dividend instanceof Expr.Literal literal && literal.kind() == LiteralKind.NUMBER) {
+            int point = literal.text().indexOf('.');
+            return point < 0 ? 0 : literal.text().length() - point - 1;
+        }
+        if (dividend instanceof Expr.ColumnRef column && columns.containsKey(column.column())) {
+            LogicalType type = columns.get(column.column()).targetType();
+            if (type instanceof LogicalType.Decimal decimal) {
+                return decimal.scale();
+            }
+        }
+        if (typer.kind(dividend) == Kind.WHOLE) {
+            return 0;
+        }
+        throw new Untranslatable("a division whose dividend has an unknown number of digits");
+    }
+
+    /** Where the source gives NULL for a division by zero and the target an error, the zero becomes NULL first. */
+    private Expr divisor(BinaryOperator operator, Expr right) {
+        boolean divides = operator == BinaryOperator.DIVIDE
+                || operator == BinaryOperator.DIVIDE_WHOLE
+                || operator == BinaryOperator.MODULO;
+        boolean nonZero =
+                right instanceof Expr.Literal literal && !literal.text().matches("-?0*[.]?0*");
+        boolean gives = from.capabilities().nullForDivisionByZero()
+                && !to.capabilities().nullForDivisionByZero();
+        if (!divides || nonZero || !gives) {
+            return rewrite(right);
+        }
+        Expr zero = new Expr.Literal(LiteralKind.NUMBER, "0", Span.NONE);
+        return new Expr.Call("nullif", List.of(rewrite(right), zero), right.span());
     }
 
     private BinaryOperator division(Expr.Binary binary) {

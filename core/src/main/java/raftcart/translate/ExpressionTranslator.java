@@ -3,6 +3,7 @@ package raftcart.translate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.catalog.Column;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Untranslatable;
@@ -15,6 +16,9 @@ import raftcart.type.LogicalType;
 
 /** Brings an expression over the columns of one table from one dialect to the other. */
 final class ExpressionTranslator {
+    /** Month or day zero. */
+    private static final Pattern IMPOSSIBLE_DATE = Pattern.compile("\\d{4}-(00-\\d\\d|\\d\\d-00)");
+
     private final Dialect from;
     private final Dialect to;
     private final Map<String, ColumnPair> columns;
@@ -53,6 +57,10 @@ final class ExpressionTranslator {
         boolean number = literal.kind() == LiteralKind.NUMBER || literal.kind() == LiteralKind.STRING;
         if (wanted instanceof LogicalType.Bool && number) {
             return bool(literal);
+        }
+        boolean dated = wanted instanceof LogicalType.Date || wanted instanceof LogicalType.Timestamp;
+        if (dated && IMPOSSIBLE_DATE.matcher(literal.text()).lookingAt()) {
+            throw new Untranslatable("the default " + literal.text() + " is no date");
         }
         if (wanted instanceof LogicalType.Bits bits && literal.kind() == LiteralKind.BITS) {
             String padded =

@@ -59,6 +59,10 @@ public final class Translator {
         List<Table> selected = TableOrder.of(
                 source.tables().filter(t -> plan.tables().takes(t.name())).toList());
         for (Table table : selected) {
+            if (table.columns().stream().allMatch(c -> c.generated().isPresent())) {
+                leaveTable(table);
+                continue;
+            }
             TableTranslator translator = new TableTranslator(from, to, plan, names, notes, table);
             refuseCollision(translator);
             tables.put(table.name(), translator);
@@ -76,6 +80,16 @@ public final class Translator {
                 notes.objects(),
                 notes.findings(),
                 notes.byHandParts());
+    }
+
+    /** Rows that hold nothing of their own cannot be loaded; there are only so many of them. */
+    private void leaveTable(Table table) {
+        String name = table.name().toString();
+        String source = table.columns().isEmpty()
+                ? "table " + name + " without columns"
+                : "table " + name + " of computed columns alone";
+        notes.byHand("table", name, source, FindingCode.NOT_TRANSLATED, "a table without columns that could be loaded");
+        notes.notCreated(ObjectKind.TABLE, name);
     }
 
     private void refuseCollision(TableTranslator translator) {

@@ -10,7 +10,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import raftcart.catalog.Column;
-import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.ValueSql;
 import raftcart.dialect.ValueSql.DigestField;
@@ -95,8 +94,7 @@ public final class Verifier {
         List<DigestField> fields = table.columns().stream()
                 .map(c -> field(dialect.values(), onSource ? c.source() : c.target(), c, onSource))
                 .toList();
-        ObjectName name = onSource ? table.source().name() : table.target().name();
-        String from = dialect.identifiers().quote(name);
+        String from = dialect.values().rowsOf(onSource ? table.source() : table.target());
         return byColumn
                 ? dialect.values().columnDigestsQuery(from, fields)
                 : dialect.values().digestQuery(from, fields);

@@ -65,8 +65,9 @@ class ExpressionTranslatorTest {
                 "`n` <> 0 or `b` § (\"n\" <> 0) OR \"b\"",
                 "`n` and `m` § (\"n\" <> 0) AND (\"m\" <> 0)",
                 "!`b` § NOT \"b\"",
-                "`n` / `m` § CAST(\"n\" AS numeric) / \"m\"",
-                "`n` DIV `m` § div(\"n\", \"m\")",
+                "`n` / `m` § round(CAST(\"n\" AS numeric) / nullif(\"m\", 0), 4)",
+                "`d` / 8 § round(CAST(\"d\" AS numeric) / 8, 6)",
+                "`n` DIV `m` § div(\"n\", nullif(\"m\", 0))",
                 "`n` MOD 2 = 1 § (\"n\" % 2) = 1",
                 "`n` <=> `m` § \"n\" IS NOT DISTINCT FROM \"m\"",
                 "`c` = 'ABC' § lower(\"c\") = 'abc'",
@@ -102,7 +103,7 @@ class ExpressionTranslatorTest {
                         + " § (`n` > 0) AND (`t` IN ('a', 'b'))",
                 "((t)::text <> ALL (ARRAY['a'::text])) § `t` NOT IN ('a')",
                 "(n / m) § `n` DIV `m`",
-                "(d / (m)::numeric) § `d` / (CAST(`m` AS decimal(65,30)))",
+                "(d / (m)::numeric) § (CAST(`d` AS decimal(65,30))) / (CAST(`m` AS decimal(65,30)))",
                 "(((t)::text ~~ 'a%'::text)) § `t` LIKE 'a%'",
                 "((t)::text ~* '^x'::text) § `t` REGEXP '(?i)^x'",
                 "((t)::text !~ '^x'::text) § `t` NOT REGEXP '(?-i)^x'",
@@ -110,6 +111,7 @@ class ExpressionTranslatorTest {
                 "'-5'::integer § -5",
                 "'\\x0a'::bytea § x'0a'",
                 "B'101'::\"bit\" § b'101'",
+                "'101'::\"bit\" § b'101'",
                 "now() § current_timestamp(6)",
                 "CURRENT_DATE § curdate()",
                 "('a' || t) § concat('a', `t`)",
@@ -135,6 +137,7 @@ class ExpressionTranslatorTest {
                 "mariadb | `n` > | 1:6: found the end of the text",
                 "postgresql | (n > ANY (ARRAY[1, 2])) | expected a comparison with = ANY",
                 "postgresql | (t COLLATE \"C\" > 'x') | 1:4: found 'COLLATE'",
+                "postgresql | '{a,b}'::text[] | an array",
                 "postgresql | 'x'::bytea | bytes that are not written in hexadecimal"
             })
     void saysWhyNot(String from, String text, String reason) {

@@ -13,8 +13,8 @@ import raftcart.sql.expr.ExprGrammar;
 public final class MariaDbDialect implements Dialect {
     // MariaDB Knowledge Base, "Identifier Names": at most 64 characters.
     private static final Identifiers IDENTIFIERS = new Identifiers('`', 64, false);
-    private static final Capabilities CAPABILITIES =
-            new Capabilities(false, true, false, true, false, true, false, false, true, false, false, false, true);
+    private static final Capabilities CAPABILITIES = new Capabilities(
+            false, true, false, true, false, true, false, false, true, false, false, false, true, true, 4);
 
     private final ExprGrammar grammar = new MariaDbGrammar();
     private final TypeTable types = new MariaDbTypes();

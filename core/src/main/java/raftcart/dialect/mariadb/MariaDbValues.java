@@ -3,6 +3,7 @@ package raftcart.dialect.mariadb;
 import java.util.List;
 import java.util.stream.Collectors;
 import raftcart.catalog.Column;
+import raftcart.catalog.Table;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.ValueSql;
 import raftcart.type.LogicalType;
@@ -14,6 +15,11 @@ final class MariaDbValues implements ValueSql {
 
     MariaDbValues(Identifiers identifiers) {
         this.identifiers = identifiers;
+    }
+
+    @Override
+    public String rowsOf(Table table) {
+        return identifiers.quote(table.name());
     }
 
     @Override

@@ -13,8 +13,8 @@ import raftcart.sql.expr.ExprGrammar;
 public final class PgDialect implements Dialect {
     // PostgreSQL 16 documentation, "Lexical Structure": names are cut after 63 bytes.
     private static final Identifiers IDENTIFIERS = new Identifiers('"', 63, true);
-    private static final Capabilities CAPABILITIES =
-            new Capabilities(true, false, true, false, true, false, true, true, false, true, true, true, false);
+    private static final Capabilities CAPABILITIES = new Capabilities(
+            true, false, true, false, true, false, true, true, false, true, true, true, false, false, 0);
 
     private final ExprGrammar grammar = new PgGrammar();
     private final TypeTable types = new PgTypes(IDENTIFIERS);

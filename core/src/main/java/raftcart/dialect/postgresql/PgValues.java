@@ -3,6 +3,7 @@ package raftcart.dialect.postgresql;
 import java.util.List;
 import java.util.stream.Collectors;
 import raftcart.catalog.Column;
+import raftcart.catalog.Table;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.ValueSql;
 import raftcart.type.LogicalType;
@@ -13,10 +14,20 @@ import raftcart.type.ValueForm;
  * IntervalStyle postgres.
  */
 final class PgValues implements ValueSql {
+    /** How the catalog reader marks a partitioned table, whose rows are all in its partitions. */
+    private static final String PARTITIONED = "PARTITION BY ";
+
     private final Identifiers identifiers;
 
     PgValues(Identifiers identifiers) {
         this.identifiers = identifiers;
+    }
+
+    /** "Inheritance": without ONLY the rows of tables that inherit would be counted here and there. */
+    @Override
+    public String rowsOf(Table table) {
+        boolean partitioned = table.physical().stream().anyMatch(c -> c.startsWith(PARTITIONED));
+        return (partitioned ? "" : "ONLY ") + identifiers.quote(table.name());
     }
 
     @Override

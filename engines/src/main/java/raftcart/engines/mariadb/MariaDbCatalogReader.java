@@ -38,7 +38,7 @@ final class MariaDbCatalogReader {
         keys.read();
         List<Table> tables = Query.list(
                 connection,
-                "SELECT t.TABLE_NAME, t.TABLE_COMMENT, t.TABLE_ROWS, t.DATA_LENGTH, t.ENGINE, t.CREATE_OPTIONS"
+                "SELECT t.TABLE_NAME, t.TABLE_COMMENT, t.TABLE_ROWS, t.DATA_LENGTH, t.ENGINE, t.CREATE_OPTIONS, t.TABLE_TYPE"
                         + " FROM information_schema.TABLES t WHERE t.TABLE_SCHEMA = ?"
                         + " AND t.TABLE_TYPE IN ('BASE TABLE', 'SYSTEM VERSIONED') ORDER BY t.TABLE_NAME",
                 row -> table(row, columnsByTable, keys, checks),
@@ -83,6 +83,9 @@ final class MariaDbCatalogReader {
         String options = Query.orEmpty(row, "CREATE_OPTIONS").strip();
         if (!options.isEmpty()) {
             clauses.add(options);
+        }
+        if ("SYSTEM VERSIONED".equals(row.getString("TABLE_TYPE"))) {
+            clauses.add("WITH SYSTEM VERSIONING (the history stays behind)");
         }
         return clauses;
     }

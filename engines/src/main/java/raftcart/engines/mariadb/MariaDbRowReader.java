@@ -6,7 +6,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.stream.Collectors;
-import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.engine.TransferColumn;
 import raftcart.move.RowBuffer;
@@ -21,7 +21,7 @@ final class MariaDbRowReader implements RowReader {
     private final ResultSet rows;
     private final int columns;
 
-    MariaDbRowReader(Connection connection, Dialect dialect, ObjectName table, List<TransferColumn> columns)
+    MariaDbRowReader(Connection connection, Dialect dialect, Table table, List<TransferColumn> columns)
             throws SQLException {
         String select = columns.stream().map(c -> expression(dialect, c)).collect(Collectors.joining(", "));
         this.columns = columns.size();
@@ -29,7 +29,7 @@ final class MariaDbRowReader implements RowReader {
         try {
             statement.setFetchSize(FETCH_ROWS);
             this.rows = statement.executeQuery(
-                    "SELECT " + select + " FROM " + dialect.identifiers().quote(table));
+                    "SELECT " + select + " FROM " + dialect.values().rowsOf(table));
         } catch (SQLException e) {
             statement.close();
             throw e;

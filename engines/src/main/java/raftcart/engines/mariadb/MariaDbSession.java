@@ -7,7 +7,6 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import raftcart.catalog.Catalog;
-import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
 import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
@@ -154,7 +153,7 @@ final class MariaDbSession implements EngineSession {
     }
 
     @Override
-    public RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException {
+    public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
         return new MariaDbRowReader(connection, engine.dialect(), table, columns);
     }
 

@@ -36,7 +36,7 @@ final class PgCatalogReader {
         Map<ObjectName, EnumeratedType> enumerations = enumerations();
         PgColumns columns = new PgColumns(connection, dialect, enumerations);
         columns.read();
-        PgKeys keys = new PgKeys(connection);
+        PgKeys keys = new PgKeys(connection, dialect);
         keys.read();
         List<Table> tables = tables(columns, keys);
         List<Sequence> sequences = sequences();
@@ -78,7 +78,9 @@ final class PgCatalogReader {
                 "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
                         + " greatest(c.reltuples, 0)::bigint AS rows, pg_table_size(c.oid) AS bytes,"
-                        + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key"
+                        + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
+                        + " (SELECT string_agg(i.inhparent::regclass::text, ', ') FROM pg_inherits i"
+                        + " WHERE i.inhrelid = c.oid) AS parents"
                         + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + USER_SCHEMAS + "AND"
                         + String.format(NOT_OF_EXTENSION, "c") + "ORDER BY n.nspname, c.relname",
@@ -93,6 +95,12 @@ final class PgCatalogReader {
         }
         if ("u".equals(row.getString("relpersistence"))) {
             physical.add("UNLOGGED");
+        }
+        if (row.getString("parents") != null) {
+            physical.add("INHERITS (" + row.getString("parents") + ")");
+        }
+        if (row.getBoolean("relrowsecurity")) {
+            physical.add("ENABLE ROW LEVEL SECURITY");
         }
         return new Table(
                 new ObjectName(row.getString("nspname"), row.getString("relname")),

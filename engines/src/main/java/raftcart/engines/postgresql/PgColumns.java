@@ -19,27 +19,29 @@ import raftcart.engines.jdbc.Query;
 import raftcart.sql.expr.TypeNameParser;
 import raftcart.type.LogicalType;
 
-/** Reads the columns of all tables. A column of a domain has the domain's base type. */
+/** Reads the columns of all tables. A column of a domain has the domain's base type and rules. */
 final class PgColumns {
-    private static final String COLUMNS = "SELECT a.attrelid, a.attname, a.attnotnull, a.attidentity, a.attgenerated,"
-            + " format_type(a.atttypid, a.atttypmod) AS declared,"
-            + " CASE WHEN t.typtype = 'd' THEN format_type(t.typbasetype, t.typtypmod)"
-            + " ELSE format_type(a.atttypid, a.atttypmod) END AS base,"
-            + " tn.nspname AS type_schema, t.typname AS type_name, t.typtype,"
-            + " pg_get_expr(d.adbin, d.adrelid) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
-            + " q.seqstart, q.seqincrement, s.last_value"
-            + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
-            + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_type t ON t.oid = a.atttypid"
-            + " JOIN pg_namespace tn ON tn.oid = t.typnamespace"
-            + " LEFT JOIN pg_attrdef d ON d.adrelid = a.attrelid AND d.adnum = a.attnum"
-            + " LEFT JOIN pg_depend o ON o.refobjid = a.attrelid AND o.refobjsubid = a.attnum"
-            + " AND o.deptype IN ('a', 'i') AND o.classid = 'pg_class'::regclass"
-            + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
-            + " LEFT JOIN pg_sequence q ON q.seqrelid = o.objid"
-            + " LEFT JOIN pg_class sc ON sc.oid = o.objid LEFT JOIN pg_namespace sn ON sn.oid = sc.relnamespace"
-            + " LEFT JOIN pg_sequences s ON s.schemaname = sn.nspname AND s.sequencename = sc.relname"
-            + " WHERE c.relkind IN ('r', 'p') AND a.attnum > 0 AND NOT a.attisdropped AND"
-            + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum";
+    private static final String COLUMNS =
+            "SELECT a.attrelid, a.attname, a.attnotnull OR t.typnotnull AS attnotnull, a.attidentity, a.attgenerated,"
+                    + " format_type(a.atttypid, a.atttypmod) AS declared,"
+                    + " CASE WHEN t.typtype = 'd' THEN format_type(t.typbasetype, t.typtypmod)"
+                    + " ELSE format_type(a.atttypid, a.atttypmod) END AS base,"
+                    + " tn.nspname AS type_schema, t.typname AS type_name, t.typtype,"
+                    + " coalesce(pg_get_expr(d.adbin, d.adrelid), CASE WHEN t.typtype = 'd' THEN pg_get_expr(t.typdefaultbin, 0)"
+                    + " END) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
+                    + " q.seqstart, q.seqincrement, s.last_value"
+                    + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
+                    + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_type t ON t.oid = a.atttypid"
+                    + " JOIN pg_namespace tn ON tn.oid = t.typnamespace"
+                    + " LEFT JOIN pg_attrdef d ON d.adrelid = a.attrelid AND d.adnum = a.attnum"
+                    + " LEFT JOIN pg_depend o ON o.refobjid = a.attrelid AND o.refobjsubid = a.attnum"
+                    + " AND o.deptype IN ('a', 'i') AND o.classid = 'pg_class'::regclass"
+                    + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
+                    + " LEFT JOIN pg_sequence q ON q.seqrelid = o.objid"
+                    + " LEFT JOIN pg_class sc ON sc.oid = o.objid LEFT JOIN pg_namespace sn ON sn.oid = sc.relnamespace"
+                    + " LEFT JOIN pg_sequences s ON s.schemaname = sn.nspname AND s.sequencename = sc.relname"
+                    + " WHERE c.relkind IN ('r', 'p') AND a.attnum > 0 AND NOT a.attisdropped AND"
+                    + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum";
 
     private final Connection connection;
     private final Dialect dialect;

@@ -16,12 +16,18 @@ import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
+import raftcart.dialect.Dialect;
 import raftcart.engines.jdbc.Query;
+import raftcart.sql.Lexer;
+import raftcart.sql.Token;
 
 /** Reads keys, checks, foreign keys and indexes of all tables. */
 final class PgKeys {
     private static final String CONSTRAINTS = "SELECT c.conrelid, c.conname, c.contype, c.condeferrable, c.condeferred,"
             + " c.confdeltype, c.confupdtype, pg_get_expr(c.conbin, c.conrelid) AS expression,"
+            // The column is new in version 15; through JSON it is simply absent before.
+            + " coalesce((SELECT (to_jsonb(x)->>'indnullsnotdistinct')::boolean FROM pg_index x"
+            + " WHERE x.indexrelid = c.conindid), false) AS equal_nulls,"
             + " (SELECT array_agg(a.attname ORDER BY k.position) FROM unnest(c.conkey) WITH ORDINALITY"
             + " AS k(number, position) JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = k.number)::text[]"
             + " AS columns, fn.nspname AS target_schema, f.relname AS target_table,"
@@ -32,7 +38,9 @@ final class PgKeys {
             + " WHERE c.contype IN ('p', 'u', 'f', 'c') AND c.conparentid = 0 AND c.conrelid <> 0 AND"
             + PgCatalogReader.USER_SCHEMAS + "ORDER BY c.conrelid, c.conname";
     /** indoption: bit 0 is set for a descending part. An expression has attribute number 0. */
-    private static final String INDEXES = "SELECT i.indrelid, c.relname, i.indisunique, m.amname, i.indnkeyatts,"
+    private static final String INDEXES = "SELECT i.indrelid, c.relname, i.indisunique, i.indnkeyatts,"
+            + " CASE WHEN coalesce((to_jsonb(i)->>'indnullsnotdistinct')::boolean, false)"
+            + " THEN m.amname || ', nulls not distinct' ELSE m.amname END AS method,"
             + " pg_get_expr(i.indpred, i.indrelid) AS predicate, k.position, a.attname,"
             + " pg_get_indexdef(i.indexrelid, k.position::int, true) AS definition,"
             + " coalesce((i.indoption[k.position - 1] & 1) = 1, false) AS descending"
@@ -43,19 +51,28 @@ final class PgKeys {
             + " WHERE NOT EXISTS (SELECT 1 FROM pg_constraint x WHERE x.conindid = i.indexrelid"
             + " AND x.contype IN ('p', 'u', 'x')) AND NOT t.relispartition AND";
 
+    private static final String DOMAIN_CHECKS = "SELECT a.attrelid, a.attname, k.conname,"
+            + " pg_get_expr(k.conbin, 0) AS expression FROM pg_constraint k JOIN pg_attribute a ON a.atttypid = k.contypid"
+            + " JOIN pg_class c ON c.oid = a.attrelid AND c.relkind IN ('r', 'p') JOIN pg_namespace n"
+            + " ON n.oid = c.relnamespace WHERE k.contypid <> 0 AND k.contype = 'c' AND a.attnum > 0 AND NOT a.attisdropped AND"
+            + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum, k.conname";
+
     private final Connection connection;
+    private final Dialect dialect;
     private final Map<Long, Key> primaryKeys = new HashMap<>();
     private final Map<Long, List<Key>> uniqueKeys = new HashMap<>();
     private final Map<Long, List<ForeignKey>> foreignKeys = new HashMap<>();
     private final Map<Long, List<CheckConstraint>> checks = new HashMap<>();
     private final Map<Long, List<Index>> indexes = new HashMap<>();
 
-    PgKeys(Connection connection) {
+    PgKeys(Connection connection, Dialect dialect) {
         this.connection = connection;
+        this.dialect = dialect;
     }
 
     void read() throws SQLException {
         Query.list(connection, CONSTRAINTS, this::constraint);
+        Query.list(connection, DOMAIN_CHECKS, this::domainCheck);
         Query.list(
                 connection,
                 INDEXES + PgCatalogReader.USER_SCHEMAS + "ORDER BY i.indrelid, c.relname, k.position",
@@ -67,7 +84,7 @@ final class PgKeys {
         String name = row.getString("conname");
         switch (row.getString("contype")) {
             case "p" -> primaryKeys.put(table, new Key(name, parts(row)));
-            case "u" -> add(uniqueKeys, table, new Key(name, parts(row)));
+            case "u" -> addUnique(row, table, name);
             case "c" -> add(checks, table, new CheckConstraint(name, row.getString("expression")));
             default ->
                 add(
@@ -83,6 +100,33 @@ final class PgKeys {
                                 row.getBoolean("condeferrable"),
                                 row.getBoolean("condeferred")));
         }
+        return null;
+    }
+
+    /** "NULLS NOT DISTINCT" is another rule than that of a unique key; it is kept apart as an index of its own kind. */
+    private void addUnique(ResultSet row, long table, String name) throws SQLException {
+        if (row.getBoolean("equal_nulls")) {
+            add(indexes, table, new Index(name, true, parts(row), "btree, nulls not distinct", "", List.of()));
+        } else {
+            add(uniqueKeys, table, new Key(name, parts(row)));
+        }
+    }
+
+    /** A domain's check becomes one of the column: VALUE stands for the column there. */
+    private Void domainCheck(ResultSet row) throws SQLException {
+        String expression = row.getString("expression");
+        String column = dialect.identifiers().quote(row.getString("attname"));
+        StringBuilder text = new StringBuilder();
+        int copied = 0;
+        for (Token token : Lexer.tokens(expression, dialect.grammar().lexical())) {
+            if (token.isWord("VALUE")) {
+                text.append(expression, copied, token.span().start()).append(column);
+                copied = token.span().end();
+            }
+        }
+        text.append(expression.substring(copied));
+        String name = row.getString("attname") + "_" + row.getString("conname");
+        add(checks, row.getLong("attrelid"), new CheckConstraint(name, text.toString()));
         return null;
     }
 
@@ -123,7 +167,7 @@ final class PgKeys {
                     name,
                     row.getBoolean("indisunique"),
                     List.of(part),
-                    row.getString("amname"),
+                    row.getString("method"),
                     Query.orEmpty(row, "predicate"),
                     List.of()));
         } else {

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.CopyOut;
-import raftcart.catalog.ObjectName;
-import raftcart.dialect.Identifiers;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
 import raftcart.engine.TransferColumn;
 import raftcart.move.RowBuffer;
 import raftcart.move.RowReader;
@@ -20,12 +20,11 @@ final class PgRowReader implements RowReader {
     private final boolean[] bytes;
     private boolean ended;
 
-    PgRowReader(Connection connection, Identifiers identifiers, ObjectName table, List<TransferColumn> columns)
-            throws SQLException {
+    PgRowReader(Connection connection, Dialect dialect, Table table, List<TransferColumn> columns) throws SQLException {
         String select = columns.stream()
-                .map(c -> expression(identifiers.quote(c.column().name()), c))
+                .map(c -> expression(dialect.identifiers().quote(c.column().name()), c))
                 .collect(Collectors.joining(", "));
-        String sql = "COPY (SELECT " + select + " FROM " + identifiers.quote(table) + ") TO STDOUT";
+        String sql = "COPY (SELECT " + select + " FROM " + dialect.values().rowsOf(table) + ") TO STDOUT";
         this.copy = connection.unwrap(PGConnection.class).getCopyAPI().copyOut(sql);
         this.bytes = new boolean[columns.size()];
         for (int i = 0; i < bytes.length; i++) {

@@ -6,7 +6,6 @@ import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import raftcart.catalog.Catalog;
-import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
 import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
@@ -131,8 +130,8 @@ final class PgSession implements EngineSession {
     }
 
     @Override
-    public RowReader openReader(ObjectName table, List<TransferColumn> columns) throws SQLException {
-        return new PgRowReader(connection, engine.dialect().identifiers(), table, columns);
+    public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
+        return new PgRowReader(connection, engine.dialect(), table, columns);
     }
 
     @Override

@@ -1,0 +1,95 @@
+package raftcart.engines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import raftcart.dialect.Dialects;
+import raftcart.finding.FindingCode;
+import raftcart.sql.ScriptSplitter;
+import raftcart.translate.ObjectOutcome;
+import raftcart.verify.TableVerdict;
+
+/** Odd names, odd tables, odd rules: all of it crosses or is reported, and the rows are the same. */
+class OddSchemasTest {
+    @TempDir
+    Path folder;
+
+    private static void run(Databases database, String dialect) throws Exception {
+        try (InputStream in = OddSchemasTest.class.getResourceAsStream("odd-" + dialect + ".sql")) {
+            String script = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            var rules = Dialects.named(dialect).orElseThrow().grammar().lexical();
+            database.run(ScriptSplitter.split(script, rules).toArray(String[]::new));
+        }
+    }
+
+    private static List<String> differing(MigrationRun run) {
+        return run.verified.tables().stream()
+                .filter(v -> !v.same())
+                .map(TableVerdict::table)
+                .map(t -> t.substring(t.indexOf('.') + 1))
+                .toList();
+    }
+
+    private static List<String> findings(MigrationRun run, FindingCode code) {
+        return run.translated.findings().stream()
+                .filter(f -> f.code() == code)
+                .map(f -> f.object().substring(f.object().indexOf('.') + 1))
+                .toList();
+    }
+
+    @Test
+    void fromMariaDb() throws Exception {
+        Databases source = Databases.mariadb();
+        run(source, "mariadb");
+        MigrationRun run = MigrationRun.of(
+                folder.resolve("run"), source.endpoint(), Databases.postgresql().endpoint());
+
+        // Its rows hold a zero timestamp in a column that must not be NULL; they are refused and the table differs.
+        assertThat(differing(run)).containsExactly("defs");
+        assertThat(run.loaded.refused()).isEqualTo(2);
+        assertThat(run.loaded.failures()).hasSize(1).first().asString().contains("counter of public.big.id");
+        assertThat(run.loaded.tables()).extracting(t -> t.target()).contains("public.Mixed", "public.mixed");
+        assertThat(findings(run, FindingCode.PHYSICAL_CLAUSES)).contains("part", "hist", "isam");
+        assertThat(findings(run, FindingCode.NOT_TRANSLATED)).contains("onlygen");
+        assertThat(findings(run, FindingCode.DEFAULT_BY_HAND)).contains("defs.z", "defs.z2", "defs.d");
+        assertThat(findings(run, FindingCode.GENERATED_BY_HAND)).contains("gen.jv");
+        assertThat(findings(run, FindingCode.INDEX_BY_HAND)).contains("isam.txt", "geo.p");
+    }
+
+    @Test
+    void fromPostgreSql() throws Exception {
+        Databases source = Databases.postgresql();
+        run(source, "postgresql");
+        Databases target = Databases.mariadb();
+        MigrationRun run = MigrationRun.of(
+                folder.resolve("run"),
+                source.endpoint(),
+                target.endpoint(),
+                "schemas: {sub: " + target.name() + "_sub, 'Odd Schema': '" + target.name() + " odd'}\n");
+
+        assertThat(differing(run)).isEmpty();
+        assertThat(run.loaded.refused()).isZero();
+        assertThat(run.loaded.failures()).isEmpty();
+        assertThat(run.translated.objects().stream()
+                        .filter(o -> o.outcome() == raftcart.finding.Outcome.BY_HAND)
+                        .map(ObjectOutcome::kind)
+                        .map(k -> k.word())
+                        .distinct())
+                .contains("constraint", "rule", "policy", "statistics object", "view", "materialized view", "trigger")
+                .contains("type", "table", "function", "procedure");
+        assertThat(findings(run, FindingCode.NAME_CHANGED)).contains("t.name");
+        assertThat(findings(run, FindingCode.INDEX_BY_HAND))
+                .contains("idx.idx_b_key", "idx.idx_a_idx", "idx.idx_c_idx");
+        assertThat(findings(run, FindingCode.DEFAULT_BY_HAND)).contains("defs.f", "defs.k");
+        assertThat(target.ask("SELECT CHECK_CLAUSE FROM information_schema.CHECK_CONSTRAINTS"
+                        + " WHERE CONSTRAINT_SCHEMA = DATABASE() AND CONSTRAINT_NAME = 'p_posint_check'"))
+                .isEqualTo("`p` > 0");
+        target.server().dropDatabase(target.name() + "_sub");
+        target.server().dropDatabase(target.name() + " odd");
+    }
+}
