@@ -26,8 +26,17 @@ final class Failures {
         CommandLine command = e.getCommandLine();
         String advice = suggestion(e) + "See `" + command.getCommandSpec().qualifiedName() + " --help`.";
         boolean json = List.of(arguments).contains("--json");
-        report(command.getCommandSpec().qualifiedName(), e.getMessage(), advice, ExitCode.USAGE, json);
+        report(command.getCommandSpec().qualifiedName(), message(e), advice, ExitCode.USAGE, json);
         return ExitCode.USAGE.code();
+    }
+
+    private static String message(ParameterException e) {
+        boolean noCommand = e instanceof UnmatchedArgumentException unmatched
+                && !unmatched.isUnknownOption()
+                && e.getCommandLine().getParent() == null;
+        return noCommand
+                ? "there is no command '" + ((UnmatchedArgumentException) e).getUnmatched().get(0) + "'"
+                : e.getMessage();
     }
 
     private static String suggestion(ParameterException e) {

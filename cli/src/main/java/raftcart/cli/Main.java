@@ -14,7 +14,7 @@ public final class Main {
     }
 
     static int run(String[] arguments) {
-        CommandLine commandLine = new CommandLine(new RootCommand());
+        CommandLine commandLine = RootCommand.forArguments(arguments);
         commandLine.setCaseInsensitiveEnumValuesAllowed(true);
         commandLine.setUsageHelpAutoWidth(false);
         commandLine.setUsageHelpWidth(100);

@@ -31,8 +31,9 @@ import raftcart.workspace.Workspace;
 @Command(
         name = "demo",
         description = {
-            "Start a MariaDB and a PostgreSQL server of its own, make the demo database in the first and move it",
-            "to the second. Nothing is left behind unless --keep is given."
+            "Show a whole migration on servers of its own.",
+            "Starts a MariaDB and a PostgreSQL server, makes the demo database in the first, moves it to the second",
+            "and compares both. Nothing is left behind unless --keep is given."
         })
 final class DemoCommand implements Callable<Integer>, CommonOptions.Holder {
     private static final String DATABASE = "kestrel_ridge";

@@ -114,7 +114,7 @@ class ErrorsTest {
                         .err())
                 .contains("--if-not-emty")
                 .contains("Did you mean --if-not-empty");
-        assertThat(fails(USAGE, launcher.run("verfy")).err()).contains("verify");
+        assertThat(fails(USAGE, launcher.run("verfy")).err()).contains("there is no command 'verfy'", "verify");
         assertThat(fails(USAGE, launcher.run()).err()).contains("a command is missing");
         assertThat(fails(USAGE, launcher.run("explain", "RC0999")).err()).contains("there is no finding RC0999");
         plan(Endpoint.of("jdbc:mariadb://a/k"), Endpoint.of("jdbc:postgresql://b/k"), "lod:\n  x: 1\n");
