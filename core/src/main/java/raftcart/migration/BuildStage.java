@@ -4,8 +4,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
-import raftcart.catalog.ObjectName;
 import raftcart.engine.EngineSession;
+import raftcart.engine.TableLookup;
 import raftcart.error.BuildException;
 import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
@@ -27,12 +27,19 @@ public final class BuildStage {
         SKIP
     }
 
-    /** Runs the stage, going on where an earlier run stopped. */
-    public static Result run(Migration migration, Existing existing) {
+    /**
+     * Runs the stage, going on where an earlier run stopped.
+     *
+     * @param again true to run all scripts, also those that ran already, since the target was emptied
+     */
+    public static Result run(Migration migration, Existing existing, boolean again) {
         long start = System.nanoTime();
         Journal journal = migration.workspace().journal();
         if (!journal.isDone(Stage.TRANSLATE)) {
             throw new PlanException("there are no scripts yet", "Run `raftcart translate` (or `raftcart run`) first.");
+        }
+        if (again) {
+            journal.add(Stage.BUILD, Mark.BEGUN, Json.MAPPER.createObjectNode().put(ScriptRunner.AGAIN, true));
         }
         try (EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
@@ -75,7 +82,7 @@ public final class BuildStage {
         for (int i = 0; i < translation.tables().size() && i < tableScripts.size(); i++) {
             TableMapping mapping = translation.tables().get(i);
             if (!runner.isApplied(tableScripts.get(i))
-                    && exists(target, mapping.target().name())) {
+                    && TableLookup.exists(target, mapping.target().name())) {
                 found.add(mapping.target().name().toString());
                 if (existing == Existing.SKIP) {
                     runner.note(tableScripts.get(i));
@@ -90,18 +97,6 @@ public final class BuildStage {
                     "Use --if-exists skip to load into them as they are, or remove them, or choose another schema.");
         }
         return found;
-    }
-
-    private static boolean exists(EngineSession target, ObjectName table) throws SQLException {
-        boolean inSchema = target.engine().dialect().capabilities().schemasInDatabase();
-        String catalog = inSchema ? null : table.schema();
-        String schema = inSchema ? table.schema() : null;
-        var metadata = target.connection().getMetaData();
-        String escape = metadata.getSearchStringEscape();
-        String pattern = table.name().replace("_", escape + "_").replace("%", escape + "%");
-        try (var tables = metadata.getTables(catalog, schema, pattern, null)) {
-            return tables.next();
-        }
     }
 
     /** What was built. */

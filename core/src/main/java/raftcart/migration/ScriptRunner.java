@@ -27,6 +27,9 @@ import raftcart.workspace.Workspace;
  * Every script that ran is noted in the journal, and is not run a second time.
  */
 final class ScriptRunner {
+    /** Marks a journal entry from which on nothing counts as run. */
+    static final String AGAIN = "again";
+
     private final Workspace workspace;
     private final EngineSession target;
     private final Journal journal;
@@ -45,6 +48,9 @@ final class ScriptRunner {
     private static Set<String> applied(Journal journal, Stage stage) {
         Set<String> applied = new HashSet<>();
         for (JsonNode entry : journal.entries()) {
+            if (entry.has(AGAIN)) {
+                applied.clear();
+            }
             if (entry.path("stage").asText().equals(stage.word()) && entry.has("script")) {
                 applied.add(
                         mark(entry.get("script").asText(), entry.path("hash").asText()));

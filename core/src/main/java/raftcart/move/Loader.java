@@ -10,6 +10,7 @@ import java.util.Optional;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.engine.EngineSession;
+import raftcart.engine.TableLookup;
 import raftcart.engine.TransferColumn;
 import raftcart.error.LoadException;
 import raftcart.error.PlanException;
@@ -76,6 +77,11 @@ public final class Loader {
     private void refuseFilledTables(List<TableMapping> tables) throws SQLException {
         List<String> filled = new ArrayList<>();
         for (TableMapping table : tables) {
+            if (!TableLookup.exists(target, table.target().name())) {
+                throw new PlanException(
+                        "table " + table.target().name() + " is not on the target; nothing was loaded",
+                        "If the target was emptied since it was built, run `raftcart build --again`.");
+            }
             boolean ours = progress.find(key(table)).isPresent();
             if (!ours
                     && targetRows == TargetRows.STOP

@@ -61,7 +61,7 @@ class InterruptedLoadTest {
                 MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "load:\n  rows-per-batch: 500\n");
         SurveyStage.run(migration);
         TranslateStage.run(migration);
-        BuildStage.run(migration, BuildStage.Existing.STOP);
+        BuildStage.run(migration, BuildStage.Existing.STOP, false);
         return migration;
     }
 
@@ -91,6 +91,21 @@ class InterruptedLoadTest {
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("public.frames, public.lenses of the target hold rows already");
         LoadStage.run(migration, TargetRows.REPLACE, new MigrationRun.Silent());
+        assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
+    }
+
+    @Test
+    void buildsAgainWhereTheTargetWasEmptied() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        target.run("DROP TABLE frames", "DROP TABLE lenses");
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("table public.frames is not on the target");
+        assertThat(BuildStage.run(migration, BuildStage.Existing.STOP, true).scripts())
+                .isEqualTo(2);
+        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
     }
 

@@ -17,10 +17,15 @@ final class BuildCommand extends FolderCommand {
             description = "A table that exists on the target already: stop, or skip it and load into it as it is.")
     private BuildStage.Existing existing;
 
+    @Option(
+            names = "--again",
+            description = "Run all scripts, also those that ran already, since the target was emptied.")
+    private boolean again;
+
     @Override
     public Integer call() {
         Console console = console();
-        BuildStage.Result result = BuildStage.run(migration(), existing);
+        BuildStage.Result result = BuildStage.run(migration(), existing, again);
         new StageViews(console).build(result);
         if (console.isJson()) {
             console.print(Json.pretty(result));

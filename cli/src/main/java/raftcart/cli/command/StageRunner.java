@@ -52,7 +52,7 @@ final class StageRunner {
                 keep(stage, result);
             }
             case BUILD -> {
-                BuildStage.Result result = BuildStage.run(migration, BuildStage.Existing.STOP);
+                BuildStage.Result result = BuildStage.run(migration, BuildStage.Existing.STOP, false);
                 views.build(result);
                 keep(stage, result);
             }

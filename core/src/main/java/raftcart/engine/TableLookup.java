@@ -1,0 +1,31 @@
+package raftcart.engine;
+
+import java.sql.DatabaseMetaData;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import raftcart.catalog.ObjectName;
+
+/** Looks for single tables without reading a whole catalog. */
+public final class TableLookup {
+    private TableLookup() {}
+
+    /** True where the session sees a table (or view) of exactly this name. */
+    public static boolean exists(EngineSession session, ObjectName table) throws SQLException {
+        boolean inSchema = session.engine().dialect().capabilities().schemasInDatabase();
+        DatabaseMetaData metadata = session.connection().getMetaData();
+        String escape = metadata.getSearchStringEscape();
+        String pattern = table.name()
+                .replace(escape, escape + escape)
+                .replace("_", escape + "_")
+                .replace("%", escape + "%");
+        try (ResultSet tables =
+                metadata.getTables(inSchema ? null : table.schema(), inSchema ? table.schema() : null, pattern, null)) {
+            while (tables.next()) {
+                if (tables.getString("TABLE_NAME").equals(table.name())) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}
