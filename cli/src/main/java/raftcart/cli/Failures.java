@@ -35,7 +35,8 @@ final class Failures {
                 && !unmatched.isUnknownOption()
                 && e.getCommandLine().getParent() == null;
         return noCommand
-                ? "there is no command '" + ((UnmatchedArgumentException) e).getUnmatched().get(0) + "'"
+                ? "there is no command '"
+                        + ((UnmatchedArgumentException) e).getUnmatched().get(0) + "'"
                 : e.getMessage();
     }
 

@@ -7,7 +7,7 @@ import raftcart.dialect.postgresql.PgDialect;
 
 /** The dialects that ship with the tool. */
 public final class Dialects {
-    private static final List<Dialect> ALL = List.of(new PgDialect(), new MariaDbDialect());
+    private static final List<Dialect> ALL = List.of(PgDialect.create(), MariaDbDialect.create());
 
     private Dialects() {}
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.Feature;
 import raftcart.dialect.Untranslatable;
 import raftcart.sql.Span;
 import raftcart.sql.expr.BinaryOperator;
@@ -39,8 +40,8 @@ final class ExpressionAdapter extends ExprRewriter {
         this.columns = columns;
         this.names = names;
         this.typer = new ExpressionTyper(from, columns);
-        this.foldCase =
-                from.capabilities().comparesIgnoringCase() && !to.capabilities().comparesIgnoringCase();
+        this.foldCase = from.capabilities().has(Feature.COMPARES_IGNORING_CASE)
+                && !to.capabilities().has(Feature.COMPARES_IGNORING_CASE);
     }
 
     Expr adapt(Expr expression) {
@@ -195,8 +196,8 @@ final class ExpressionAdapter extends ExprRewriter {
                 || operator == BinaryOperator.MODULO;
         boolean nonZero =
                 right instanceof Expr.Literal literal && !literal.text().matches("-?0*[.]?0*");
-        boolean gives = from.capabilities().nullForDivisionByZero()
-                && !to.capabilities().nullForDivisionByZero();
+        boolean gives = from.capabilities().has(Feature.NULL_FOR_DIVISION_BY_ZERO)
+                && !to.capabilities().has(Feature.NULL_FOR_DIVISION_BY_ZERO);
         if (!divides || nonZero || !gives) {
             return rewrite(right);
         }

@@ -14,6 +14,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.Feature;
 import raftcart.finding.FindingCode;
 import raftcart.type.LogicalType;
 
@@ -53,7 +54,7 @@ final class KeyTranslator {
             if (foldsCase(key.parts())) {
                 index(new Index(source.name().name() + "_key_ignoring_case", true, key.parts(), "", "", List.of()));
             }
-            String name = to.capabilities().indexNamesPerSchema()
+            String name = to.capabilities().has(Feature.INDEX_NAMES_PER_SCHEMA)
                     ? names.index(
                             table.target(), primaryKeyName(key), source.name().toString())
                     : "";
@@ -84,7 +85,7 @@ final class KeyTranslator {
 
     private void uniqueKey(Key key) {
         boolean prefixed = key.parts().stream().anyMatch(p -> p.prefixLength() > 0);
-        if (!foldsCase(key.parts()) && !(prefixed && !to.capabilities().prefixIndexes())) {
+        if (!foldsCase(key.parts()) && !(prefixed && !to.capabilities().has(Feature.PREFIX_INDEXES))) {
             uniqueKeys.add(new Key(
                     names.index(table.target(), key.name(), source.name().toString()), parts(key.parts())));
             return;
@@ -106,8 +107,8 @@ final class KeyTranslator {
     }
 
     private boolean foldsCase(List<KeyPart> parts) {
-        return from.capabilities().comparesIgnoringCase()
-                && !to.capabilities().comparesIgnoringCase()
+        return from.capabilities().has(Feature.COMPARES_IGNORING_CASE)
+                && !to.capabilities().has(Feature.COMPARES_IGNORING_CASE)
                 && parts.stream().anyMatch(this::ignoresCase);
     }
 
@@ -151,10 +152,10 @@ final class KeyTranslator {
             return Optional.of("an index of the kind " + index.method());
         }
         boolean expression = index.parts().stream().anyMatch(KeyPart::isExpression);
-        if (expression && !to.capabilities().expressionIndexes()) {
+        if (expression && !to.capabilities().has(Feature.EXPRESSION_INDEXES)) {
             return Optional.of("the target has no indexes on expressions");
         }
-        if (index.unique() && !index.predicate().isEmpty() && !to.capabilities().partialIndexes()) {
+        if (index.unique() && !index.predicate().isEmpty() && !to.capabilities().has(Feature.PARTIAL_INDEXES)) {
             return Optional.of("the target has no unique indexes with a condition");
         }
         return Optional.empty();
@@ -164,7 +165,7 @@ final class KeyTranslator {
         if (index.predicate().isEmpty()) {
             return Optional.of("");
         }
-        if (!to.capabilities().partialIndexes()) {
+        if (!to.capabilities().has(Feature.PARTIAL_INDEXES)) {
             notes.find(FindingCode.PARTIAL_INDEX, object, "condition " + index.predicate());
             return Optional.of("");
         }
@@ -185,7 +186,7 @@ final class KeyTranslator {
                     .map(e -> new KeyPart("", e, 0, part.descending()));
         }
         String column = to.identifiers().quote(table.targetColumn(part.column()));
-        boolean cut = part.prefixLength() > 0 && !to.capabilities().prefixIndexes();
+        boolean cut = part.prefixLength() > 0 && !to.capabilities().has(Feature.PREFIX_INDEXES);
         boolean fold = unique && foldsCase(List.of(part));
         if (!cut && !fold) {
             return Optional.of(whole(object, part));
@@ -206,7 +207,7 @@ final class KeyTranslator {
         int prefix = part.prefixLength();
         LogicalType stored = table.choice(part.column()).stored();
         boolean tooLong = stored instanceof LogicalType.Text || stored instanceof LogicalType.Blob;
-        if (prefix == 0 && tooLong && to.capabilities().prefixIndexes()) {
+        if (prefix == 0 && tooLong && to.capabilities().has(Feature.PREFIX_INDEXES)) {
             prefix = PREFIX_OF_LONG_TEXT;
             notes.find(FindingCode.PREFIX_INDEX, object, "first " + prefix + " of " + part.column());
         }
@@ -251,13 +252,13 @@ final class KeyTranslator {
                     action(object, key.onDelete()),
                     action(object, key.onUpdate()),
                     deferrable(object, key),
-                    key.initiallyDeferred() && to.capabilities().deferrableKeys()));
+                    key.initiallyDeferred() && to.capabilities().has(Feature.DEFERRABLE_KEYS)));
         }
         return keys;
     }
 
     private ReferentialAction action(String object, ReferentialAction action) {
-        if (action == ReferentialAction.SET_DEFAULT && !to.capabilities().setDefaultAction()) {
+        if (action == ReferentialAction.SET_DEFAULT && !to.capabilities().has(Feature.SET_DEFAULT_ACTION)) {
             notes.find(FindingCode.SET_DEFAULT_ACTION, object, "SET DEFAULT becomes NO ACTION");
             return ReferentialAction.NO_ACTION;
         }
@@ -265,9 +266,9 @@ final class KeyTranslator {
     }
 
     private boolean deferrable(String object, ForeignKey key) {
-        if (key.deferrable() && !to.capabilities().deferrableKeys()) {
+        if (key.deferrable() && !to.capabilities().has(Feature.DEFERRABLE_KEYS)) {
             notes.find(FindingCode.DEFERRABLE_LOST, object, "not deferrable on the target");
         }
-        return key.deferrable() && to.capabilities().deferrableKeys();
+        return key.deferrable() && to.capabilities().has(Feature.DEFERRABLE_KEYS);
     }
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Capabilities;
+import raftcart.dialect.Feature;
 import raftcart.dialect.Identifiers;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
@@ -61,7 +62,9 @@ final class NameMapper {
     String column(String name, String object, Set<String> taken) {
         String fitting = fit(name, object);
         String unique = fitting;
-        for (int i = 2; !taken.add(capabilities.columnsIgnoreCase() ? unique.toLowerCase(Locale.ROOT) : unique); i++) {
+        for (int i = 2;
+                !taken.add(capabilities.has(Feature.COLUMNS_IGNORE_CASE) ? unique.toLowerCase(Locale.ROOT) : unique);
+                i++) {
             unique = identifiers.shorten(fitting + "_" + i);
         }
         if (!unique.equals(fitting)) {
@@ -87,7 +90,8 @@ final class NameMapper {
     /** The name of an index on a table of the target, made unique where the target wants that. */
     String index(ObjectName targetTable, String name, String object) {
         String wanted = fit(name, object);
-        if (!capabilities.indexNamesPerSchema() || names(targetTable.schema()).add(wanted.toLowerCase(Locale.ROOT))) {
+        if (!capabilities.has(Feature.INDEX_NAMES_PER_SCHEMA)
+                || names(targetTable.schema()).add(wanted.toLowerCase(Locale.ROOT))) {
             return wanted;
         }
         String longer = identifiers.shorten(targetTable.name() + "_" + name);

@@ -15,6 +15,7 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.Feature;
 import raftcart.dialect.TypeChoice;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
@@ -92,7 +93,7 @@ final class TableTranslator {
     private LogicalType named(LogicalType type) {
         return type instanceof LogicalType.Enumeration e
                         && !e.name().isEmpty()
-                        && !to.capabilities().namedTypes()
+                        && !to.capabilities().has(Feature.NAMED_TYPES)
                 ? new LogicalType.Enumeration("", e.values())
                 : type;
     }
@@ -139,7 +140,7 @@ final class TableTranslator {
                 defaultValue,
                 generated,
                 column.identity(),
-                column.ignoresCase() && to.capabilities().comparesIgnoringCase(),
+                column.ignoresCase() && to.capabilities().has(Feature.COMPARES_IGNORING_CASE),
                 column.onUpdate().flatMap(u -> onUpdate(object, u)),
                 column.comment());
         boolean dated = !from.values().impossibleDate(column).isEmpty();
@@ -158,7 +159,7 @@ final class TableTranslator {
                     "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
             return Optional.empty();
         }
-        boolean stored = generated.stored() || !to.capabilities().virtualColumns();
+        boolean stored = generated.stored() || !to.capabilities().has(Feature.VIRTUAL_COLUMNS);
         if (stored && !generated.stored()) {
             notes.find(FindingCode.GENERATED_STORED, object, "computed on reading before");
         }
@@ -175,7 +176,7 @@ final class TableTranslator {
     }
 
     private Optional<String> onUpdate(String object, String text) {
-        if (to.capabilities().assignsOnUpdate()) {
+        if (to.capabilities().has(Feature.ASSIGNS_ON_UPDATE)) {
             return expressions().translate(text, Optional.empty()).text();
         }
         notes.byHand("on-update", object, text, FindingCode.ASSIGNED_ON_UPDATE, "set to " + text + " at every update");
@@ -192,7 +193,7 @@ final class TableTranslator {
         Result result = expressions().translate(expression, Optional.empty());
         boolean governed = result.text().isPresent()
                 && expressions().columnsOf(expression).stream().anyMatch(this::isGoverned);
-        return governed && !to.capabilities().checksOnGovernedColumns()
+        return governed && !to.capabilities().has(Feature.CHECKS_ON_GOVERNED_COLUMNS)
                 ? new Result(
                         Optional.empty(),
                         "the target's checks may not name a column that it numbers or that a foreign key changes",

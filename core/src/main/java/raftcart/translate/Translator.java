@@ -20,6 +20,7 @@ import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.Feature;
 import raftcart.dialect.TypeChoice;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
@@ -170,8 +171,8 @@ public final class Translator {
                 .filter(Column::ignoresCase)
                 .map(Column::name)
                 .toList();
-        boolean matters =
-                from.capabilities().comparesIgnoringCase() && !to.capabilities().comparesIgnoringCase();
+        boolean matters = from.capabilities().has(Feature.COMPARES_IGNORING_CASE)
+                && !to.capabilities().has(Feature.COMPARES_IGNORING_CASE);
         if (matters && !ignoring.isEmpty()) {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
         }
@@ -184,7 +185,7 @@ public final class Translator {
     /** Enumerations that are objects of their own on the target: those of the source, and those made for columns. */
     private List<EnumeratedType> enumeratedTypes(List<TableMapping> mappings) {
         Map<ObjectName, EnumeratedType> types = new TreeMap<>();
-        if (to.capabilities().namedTypes()) {
+        if (to.capabilities().has(Feature.NAMED_TYPES)) {
             mappings.forEach(m -> m.target().columns().forEach(c -> {
                 if (c.type() instanceof LogicalType.Enumeration e) {
                     ObjectName name = new ObjectName(m.target().name().schema(), e.name());

@@ -1,64 +1,41 @@
 package raftcart.dialect.mariadb;
 
+import java.util.EnumSet;
 import raftcart.dialect.Capabilities;
-import raftcart.dialect.DdlPrinter;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.ExprPrinter;
+import raftcart.dialect.Feature;
 import raftcart.dialect.Identifiers;
-import raftcart.dialect.TypeTable;
-import raftcart.dialect.ValueSql;
 import raftcart.sql.expr.ExprGrammar;
 
 /** MariaDB, from version 10.6. */
-public final class MariaDbDialect implements Dialect {
+public final class MariaDbDialect {
     // MariaDB Knowledge Base, "Identifier Names": at most 64 characters.
     private static final Identifiers IDENTIFIERS = new Identifiers('`', 64, false);
     private static final Capabilities CAPABILITIES = new Capabilities(
-            false, true, false, true, false, true, false, false, true, false, false, false, true, true, 4);
+            EnumSet.of(
+                    Feature.COMPARES_IGNORING_CASE,
+                    Feature.PREFIX_INDEXES,
+                    Feature.VIRTUAL_COLUMNS,
+                    Feature.ASSIGNS_ON_UPDATE,
+                    Feature.COLUMNS_IGNORE_CASE,
+                    Feature.NULL_FOR_DIVISION_BY_ZERO),
+            4);
 
-    private final ExprGrammar grammar = new MariaDbGrammar();
-    private final TypeTable types = new MariaDbTypes();
-    private final ExprPrinter expressions = new MariaDbPrinter(IDENTIFIERS, grammar);
-    private final DdlPrinter ddl = new MariaDbDdl(IDENTIFIERS, expressions);
-    private final ValueSql values = new MariaDbValues(IDENTIFIERS);
+    private MariaDbDialect() {}
 
-    @Override
-    public String name() {
-        return "mariadb";
-    }
-
-    @Override
-    public Identifiers identifiers() {
-        return IDENTIFIERS;
-    }
-
-    @Override
-    public ExprGrammar grammar() {
-        return grammar;
-    }
-
-    @Override
-    public TypeTable types() {
-        return types;
-    }
-
-    @Override
-    public ExprPrinter expressions() {
-        return expressions;
-    }
-
-    @Override
-    public DdlPrinter ddl() {
-        return ddl;
-    }
-
-    @Override
-    public ValueSql values() {
-        return values;
-    }
-
-    @Override
-    public Capabilities capabilities() {
-        return CAPABILITIES;
+    /** Puts the dialect's parts together. */
+    public static Dialect create() {
+        ExprGrammar grammar = new MariaDbGrammar();
+        ExprPrinter expressions = new MariaDbPrinter(IDENTIFIERS, grammar);
+        return new Dialect(
+                "mariadb",
+                IDENTIFIERS,
+                CAPABILITIES,
+                grammar,
+                new MariaDbTypes(),
+                expressions,
+                new MariaDbDdl(IDENTIFIERS, expressions),
+                new MariaDbValues(IDENTIFIERS));
     }
 }

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import raftcart.dialect.Dialect;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.mariadb.MariaDbDialect;
 import raftcart.sql.ScriptSplitter;
@@ -20,7 +21,7 @@ import raftcart.sql.ScriptSplitter;
 public final class Observatory {
     private static final long SEED = 20_240_229L;
 
-    private final MariaDbDialect dialect = new MariaDbDialect();
+    private final Dialect dialect = MariaDbDialect.create();
     private final double scale;
 
     /** @param scale 1 for 150,000 exposures; other tables grow along where that makes sense */

@@ -102,13 +102,13 @@ public final class EmbeddedMariaDb implements DatabaseServer {
 
     @Override
     public void createDatabase(String database) throws SQLException {
-        run("CREATE DATABASE " + new MariaDbDialect().identifiers().quote(database)
+        run("CREATE DATABASE " + MariaDbDialect.create().identifiers().quote(database)
                 + " CHARACTER SET utf8mb4 COLLATE utf8mb4_general_ci");
     }
 
     @Override
     public void dropDatabase(String database) throws SQLException {
-        run("DROP DATABASE IF EXISTS " + new MariaDbDialect().identifiers().quote(database));
+        run("DROP DATABASE IF EXISTS " + MariaDbDialect.create().identifiers().quote(database));
     }
 
     private void run(String sql) throws SQLException {

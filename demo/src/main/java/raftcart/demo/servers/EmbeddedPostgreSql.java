@@ -60,12 +60,12 @@ public final class EmbeddedPostgreSql implements DatabaseServer {
 
     @Override
     public void createDatabase(String database) throws SQLException {
-        run("CREATE DATABASE " + new PgDialect().identifiers().quote(database));
+        run("CREATE DATABASE " + PgDialect.create().identifiers().quote(database));
     }
 
     @Override
     public void dropDatabase(String database) throws SQLException {
-        run("DROP DATABASE IF EXISTS " + new PgDialect().identifiers().quote(database) + " WITH (FORCE)");
+        run("DROP DATABASE IF EXISTS " + PgDialect.create().identifiers().quote(database) + " WITH (FORCE)");
     }
 
     private void run(String sql) throws SQLException {

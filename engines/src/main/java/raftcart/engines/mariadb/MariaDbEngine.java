@@ -10,7 +10,7 @@ import raftcart.plan.Endpoint;
 
 /** MariaDB through its JDBC driver. */
 public final class MariaDbEngine implements Engine {
-    private final Dialect dialect = new MariaDbDialect();
+    private final Dialect dialect = MariaDbDialect.create();
 
     @Override
     public String title() {

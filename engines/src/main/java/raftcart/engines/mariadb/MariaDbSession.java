@@ -4,13 +4,11 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
-import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TransferColumn;
+import raftcart.engines.jdbc.JdbcSession;
 import raftcart.engines.jdbc.Query;
 import raftcart.error.CatalogException;
 import raftcart.error.ConnectException;
@@ -19,17 +17,35 @@ import raftcart.move.RowWriter;
 import raftcart.plan.Endpoint;
 
 /** A connection to MariaDB. */
-final class MariaDbSession implements EngineSession {
-    private static final Logger LOG = LoggerFactory.getLogger(MariaDbSession.class);
+final class MariaDbSession extends JdbcSession {
+    private MariaDbSession(MariaDbEngine engine, Connection connection, String version, String schema) {
+        super(engine, connection, version, schema);
+    }
 
-    private final MariaDbEngine engine;
-    private final Connection connection;
-    private final String version;
-    private final String schema;
+    static EngineSession start(MariaDbEngine engine, Connection connection, Endpoint endpoint) {
+        try {
+            prepare(connection);
+            String version =
+                    "MariaDB " + Query.text(connection, "SELECT VERSION()").replaceFirst("-MariaDB.*", "");
+            String schema = Query.text(connection, "SELECT DATABASE()");
+            if (schema == null) {
+                throw new ConnectException(
+                        "the URL " + endpoint.shownUrl() + " names no database",
+                        "Add the database's name: jdbc:mariadb://HOST:3306/DATABASE");
+            }
+            connection.setAutoCommit(false);
+            return new MariaDbSession(engine, connection, version, schema);
+        } catch (SQLException e) {
+            closeAfter(connection, e);
+            throw new ConnectException(
+                    "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
+        } catch (ConnectException e) {
+            closeAfter(connection, e);
+            throw e;
+        }
+    }
 
-    private MariaDbSession(MariaDbEngine engine, Connection connection, Endpoint endpoint) throws SQLException {
-        this.engine = engine;
-        this.connection = connection;
+    private static void prepare(Connection connection) throws SQLException {
         Query.execute(
                 connection,
                 "SET NAMES utf8mb4",
@@ -43,67 +59,19 @@ final class MariaDbSession implements EngineSession {
                 "SET SESSION net_read_timeout = 3600",
                 "SET SESSION net_write_timeout = 3600",
                 "SET SESSION wait_timeout = 86400");
-        this.version = "MariaDB " + Query.text(connection, "SELECT VERSION()").replaceFirst("-MariaDB.*", "");
-        this.schema = Query.text(connection, "SELECT DATABASE()");
-        if (schema == null) {
-            throw new ConnectException(
-                    "the URL " + endpoint.shownUrl() + " names no database",
-                    "Add the database's name: jdbc:mariadb://HOST:3306/DATABASE");
-        }
-        connection.setAutoCommit(false);
-    }
-
-    static EngineSession start(MariaDbEngine engine, Connection connection, Endpoint endpoint) {
-        try {
-            return new MariaDbSession(engine, connection, endpoint);
-        } catch (SQLException e) {
-            closeAfter(connection, e);
-            throw new ConnectException(
-                    "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
-        } catch (ConnectException e) {
-            closeAfter(connection, e);
-            throw e;
-        }
-    }
-
-    private static void closeAfter(Connection connection, Exception cause) {
-        try {
-            connection.close();
-        } catch (SQLException e) {
-            cause.addSuppressed(e);
-        }
-    }
-
-    @Override
-    public Engine engine() {
-        return engine;
-    }
-
-    @Override
-    public String serverVersion() {
-        return version;
-    }
-
-    @Override
-    public String defaultSchema() {
-        return schema;
-    }
-
-    @Override
-    public Connection connection() {
-        return connection;
     }
 
     @Override
     public Catalog readCatalog() {
         try {
-            Catalog catalog = new MariaDbCatalogReader(connection, engine.dialect(), schema).read(version);
-            connection.commit();
+            Catalog catalog =
+                    new MariaDbCatalogReader(connection(), engine().dialect(), defaultSchema()).read(serverVersion());
+            connection().commit();
             return catalog;
         } catch (SQLException e) {
             throw new CatalogException(
-                    "the catalog of " + version + " could not be read: " + e.getMessage(),
-                    "Check that the account may read the database " + schema + ".",
+                    "the catalog of " + serverVersion() + " could not be read: " + e.getMessage(),
+                    "Check that the account may read the database " + defaultSchema() + ".",
                     e);
         }
     }
@@ -122,22 +90,22 @@ final class MariaDbSession implements EngineSession {
     private List<String> missing(List<String> wanted) {
         try {
             List<String> held = Query.list(
-                    connection,
+                    connection(),
                     "SELECT PRIVILEGE_TYPE FROM information_schema.USER_PRIVILEGES UNION ALL"
                             + " SELECT PRIVILEGE_TYPE FROM information_schema.SCHEMA_PRIVILEGES"
                             + " WHERE ? LIKE TABLE_SCHEMA UNION ALL"
                             + " SELECT PRIVILEGE_TYPE FROM information_schema.TABLE_PRIVILEGES WHERE TABLE_SCHEMA = ?",
                     row -> row.getString(1),
-                    schema,
-                    schema);
+                    defaultSchema(),
+                    defaultSchema());
             List<String> lacking = new ArrayList<>(wanted);
             lacking.removeAll(held);
             if (lacking.isEmpty()) {
                 return List.of();
             }
-            String user = Query.text(connection, "SELECT CURRENT_USER()").replaceFirst("@", "'@'");
+            String user = Query.text(connection(), "SELECT CURRENT_USER()").replaceFirst("@", "'@'");
             return List.of("GRANT " + String.join(", ", lacking) + " ON "
-                    + engine.dialect().identifiers().quote(schema) + ".* TO '" + user + "';");
+                    + engine().dialect().identifiers().quote(defaultSchema()) + ".* TO '" + user + "';");
         } catch (SQLException e) {
             throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
         }
@@ -145,35 +113,26 @@ final class MariaDbSession implements EngineSession {
 
     @Override
     public void beginSnapshot() throws SQLException {
-        connection.commit();
+        connection().commit();
         Query.execute(
-                connection,
+                connection(),
                 "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ",
                 "START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY");
     }
 
     @Override
     public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
-        return new MariaDbRowReader(connection, engine.dialect(), table, columns);
+        return new MariaDbRowReader(connection(), engine().dialect(), table, columns);
     }
 
     @Override
     public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
-        return new MariaDbRowWriter(connection, engine.dialect().identifiers(), table.name(), columns);
+        return new MariaDbRowWriter(connection(), engine().dialect().identifiers(), table.name(), columns);
     }
 
     @Override
     public boolean isRowFault(SQLException error) {
         String state = error.getSQLState() == null ? "" : error.getSQLState();
         return state.startsWith("22") || state.startsWith("23");
-    }
-
-    @Override
-    public void close() {
-        try {
-            connection.close();
-        } catch (SQLException e) {
-            LOG.warn("a connection to MariaDB could not be closed", e);
-        }
     }
 }

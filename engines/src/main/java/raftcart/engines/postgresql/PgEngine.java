@@ -11,7 +11,7 @@ import raftcart.plan.Endpoint;
 
 /** PostgreSQL through its JDBC driver. */
 public final class PgEngine implements Engine {
-    private final Dialect dialect = new PgDialect();
+    private final Dialect dialect = PgDialect.create();
 
     @Override
     public String title() {

@@ -3,13 +3,11 @@ package raftcart.engines.postgresql;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
-import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TransferColumn;
+import raftcart.engines.jdbc.JdbcSession;
 import raftcart.engines.jdbc.Query;
 import raftcart.error.CatalogException;
 import raftcart.error.ConnectException;
@@ -18,76 +16,44 @@ import raftcart.move.RowWriter;
 import raftcart.plan.Endpoint;
 
 /** A connection to PostgreSQL. */
-final class PgSession implements EngineSession {
-    private static final Logger LOG = LoggerFactory.getLogger(PgSession.class);
-
-    private final PgEngine engine;
-    private final Connection connection;
-    private final String version;
-    private final String schema;
-
-    private PgSession(PgEngine engine, Connection connection) throws SQLException {
-        this.engine = engine;
-        this.connection = connection;
-        Query.execute(
-                connection,
-                "SET TIME ZONE 'UTC'",
-                "SET DateStyle = 'ISO, YMD'",
-                "SET IntervalStyle = 'postgres'",
-                "SET bytea_output = 'hex'",
-                "SET extra_float_digits = 1",
-                "SET standard_conforming_strings = on",
-                "SET statement_timeout = 0",
-                "SET idle_in_transaction_session_timeout = 0");
-        this.version = "PostgreSQL " + Query.text(connection, "SHOW server_version");
-        String current = Query.text(connection, "SELECT current_schema()");
-        this.schema = current == null ? "public" : current;
-        connection.setAutoCommit(false);
+final class PgSession extends JdbcSession {
+    private PgSession(PgEngine engine, Connection connection, String version, String schema) {
+        super(engine, connection, version, schema);
     }
 
     static EngineSession start(PgEngine engine, Connection connection, Endpoint endpoint) {
         try {
-            return new PgSession(engine, connection);
+            Query.execute(
+                    connection,
+                    "SET TIME ZONE 'UTC'",
+                    "SET DateStyle = 'ISO, YMD'",
+                    "SET IntervalStyle = 'postgres'",
+                    "SET bytea_output = 'hex'",
+                    "SET extra_float_digits = 1",
+                    "SET standard_conforming_strings = on",
+                    "SET statement_timeout = 0",
+                    "SET idle_in_transaction_session_timeout = 0");
+            String version = "PostgreSQL " + Query.text(connection, "SHOW server_version");
+            String current = Query.text(connection, "SELECT current_schema()");
+            connection.setAutoCommit(false);
+            return new PgSession(engine, connection, version, current == null ? "public" : current);
         } catch (SQLException e) {
-            try {
-                connection.close();
-            } catch (SQLException closing) {
-                e.addSuppressed(closing);
-            }
+            closeAfter(connection, e);
             throw new ConnectException(
                     "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
         }
     }
 
     @Override
-    public Engine engine() {
-        return engine;
-    }
-
-    @Override
-    public String serverVersion() {
-        return version;
-    }
-
-    @Override
-    public String defaultSchema() {
-        return schema;
-    }
-
-    @Override
-    public Connection connection() {
-        return connection;
-    }
-
-    @Override
     public Catalog readCatalog() {
         try {
-            Catalog catalog = new PgCatalogReader(connection, engine.dialect()).read(version, schema);
-            connection.commit();
+            Catalog catalog =
+                    new PgCatalogReader(connection(), engine().dialect()).read(serverVersion(), defaultSchema());
+            connection().commit();
             return catalog;
         } catch (SQLException e) {
             throw new CatalogException(
-                    "the catalog of " + version + " could not be read: " + e.getMessage(),
+                    "the catalog of " + serverVersion() + " could not be read: " + e.getMessage(),
                     "Check that the account may use the schemas and read the tables.",
                     e);
         }
@@ -97,7 +63,7 @@ final class PgSession implements EngineSession {
     public List<String> missingToRead() {
         try {
             return Query.list(
-                    connection,
+                    connection(),
                     "SELECT format('GRANT SELECT ON %I.%I TO %I;', n.nspname, c.relname, current_user) FROM pg_class c"
                             + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p')"
                             + " AND n.nspname !~ '^pg_' AND n.nspname <> 'information_schema'"
@@ -112,7 +78,7 @@ final class PgSession implements EngineSession {
     public List<String> missingToWrite(String wanted) {
         try {
             return Query.list(
-                    connection,
+                    connection(),
                     "SELECT format('GRANT CREATE, USAGE ON SCHEMA %I TO %I;', nspname, current_user) FROM pg_namespace"
                             + " WHERE nspname = ? AND NOT has_schema_privilege(oid, 'CREATE')",
                     row -> row.getString(1),
@@ -124,19 +90,19 @@ final class PgSession implements EngineSession {
 
     @Override
     public void beginSnapshot() throws SQLException {
-        connection.commit();
-        Query.execute(connection, "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY");
-        Query.text(connection, "SELECT count(*) FROM (SELECT 1) AS first"); // the first query takes the snapshot
+        connection().commit();
+        Query.execute(connection(), "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY");
+        Query.text(connection(), "SELECT count(*) FROM (SELECT 1) AS first"); // the first query takes the snapshot
     }
 
     @Override
     public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
-        return new PgRowReader(connection, engine.dialect(), table, columns);
+        return new PgRowReader(connection(), engine().dialect(), table, columns);
     }
 
     @Override
     public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
-        return new PgRowWriter(connection, engine.dialect().identifiers(), table.name(), columns);
+        return new PgRowWriter(connection(), engine().dialect().identifiers(), table.name(), columns);
     }
 
     @Override
@@ -144,14 +110,5 @@ final class PgSession implements EngineSession {
         String state = error.getSQLState() == null ? "" : error.getSQLState();
         // "PostgreSQL Error Codes": data exception, integrity violation, and a row too large for a page or an index.
         return state.startsWith("22") || state.startsWith("23") || state.equals("54000");
-    }
-
-    @Override
-    public void close() {
-        try {
-            connection.close();
-        } catch (SQLException e) {
-            LOG.warn("a connection to PostgreSQL could not be closed", e);
-        }
     }
 }
