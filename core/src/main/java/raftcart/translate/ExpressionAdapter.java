@@ -85,6 +85,9 @@ final class ExpressionAdapter extends ExprRewriter {
         if (literal.kind() == LiteralKind.BITS) {
             return Optional.of(literal);
         }
+        if (literal.kind() == LiteralKind.NUMBER && keepsNumber(literal, type)) {
+            return Optional.of(literal);
+        }
         if (literal.kind() != LiteralKind.STRING) {
             return Optional.empty();
         }
@@ -112,6 +115,13 @@ final class ExpressionAdapter extends ExprRewriter {
         }
         boolean textual = type.form() == ValueForm.TEXT && !(type instanceof LogicalType.Varchar);
         return textual ? Optional.of(literal) : Optional.empty();
+    }
+
+    /** True where a number is the same number as a constant of the type. */
+    private static boolean keepsNumber(Expr.Literal number, LogicalType type) {
+        return type instanceof LogicalType.Floating
+                || (type instanceof LogicalType.Decimal decimal && decimal.precision() == 0)
+                || (type instanceof LogicalType.Int && number.text().matches("-?\\d+"));
     }
 
     @Override

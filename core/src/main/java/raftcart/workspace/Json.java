@@ -3,6 +3,7 @@ package raftcart.workspace;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -13,6 +14,8 @@ public final class Json {
     /** Leaves out what is absent or empty; refuses what it does not know. */
     public static final ObjectMapper MAPPER = JsonMapper.builder()
             .addModule(new Jdk8Module())
+            // The components of a record are all there is; a question such as isExpression() is not one of them.
+            .disable(MapperFeature.AUTO_DETECT_IS_GETTERS)
             .defaultPropertyInclusion(
                     JsonInclude.Value.construct(JsonInclude.Include.NON_ABSENT, JsonInclude.Include.NON_ABSENT))
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

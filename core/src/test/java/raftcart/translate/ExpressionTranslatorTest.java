@@ -109,6 +109,8 @@ class ExpressionTranslatorTest {
                 "((t)::text !~ '^x'::text) § `t` NOT REGEXP '(?-i)^x'",
                 "'draft'::proposal_state § 'draft'",
                 "'-5'::integer § -5",
+                "((d)::numeric > (0)::numeric) § (CAST(`d` AS decimal(65,30))) > 0",
+                "(n > (2.5)::integer) § `n` > (CAST(2.5 AS signed))",
                 "'\\x0a'::bytea § x'0a'",
                 "B'101'::\"bit\" § b'101'",
                 "'101'::\"bit\" § b'101'",

@@ -19,7 +19,7 @@ class OddSchemasTest {
     @TempDir
     Path folder;
 
-    private static void run(Databases database, String dialect) throws Exception {
+    static void run(Databases database, String dialect) throws Exception {
         try (InputStream in = OddSchemasTest.class.getResourceAsStream("odd-" + dialect + ".sql")) {
             String script = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             var rules = Dialects.named(dialect).orElseThrow().grammar().lexical();

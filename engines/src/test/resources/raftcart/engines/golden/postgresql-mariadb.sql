@@ -1,0 +1,534 @@
+==== by-hand/check/public.telescopes.telescopes_features_range.sql
+-- check public.telescopes.telescopes_features_range
+-- RC0302 by hand: 1:2: function string_to_array with 2 argument(s) has no entry in the dictionary
+-- The source is below; nothing of it is on the target.
+(string_to_array((features)::text, ','::text) <@ ARRAY['tracking'::text, 'autoguider'::text, 'dome'::text, 'robotic'::text])
+
+==== by-hand/index/public.astronomers.astronomers_login.sql
+-- index public.astronomers.astronomers_login
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index astronomers_login using btree (lower(login::text))
+
+==== by-hand/index/public.filter_usage.filter_usage_key_ignoring_case.sql
+-- index public.filter_usage.filter_usage_key_ignoring_case
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index filter_usage_key_ignoring_case using btree (instrument_id, lower(filter_code::text), since)
+
+==== by-hand/index/public.filters.filters_key_ignoring_case.sql
+-- index public.filters.filters_key_ignoring_case
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index filters_key_ignoring_case using btree (lower(code::text))
+
+==== by-hand/index/public.instruments.instruments_name.sql
+-- index public.instruments.instruments_name
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index instruments_name using btree (telescope_id, lower(name::text))
+
+==== by-hand/index/public.sky_targets.by_remarks.sql
+-- index public.sky_targets.by_remarks
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+index by_remarks using btree ("left"(remarks, 20))
+
+==== by-hand/index/public.sky_targets.sky_targets_designation.sql
+-- index public.sky_targets.sky_targets_designation
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index sky_targets_designation using btree (lower(designation::text))
+
+==== by-hand/index/public.telescopes.telescopes_code.sql
+-- index public.telescopes.telescopes_code
+-- RC0307 by hand: the target has no indexes on expressions
+-- The source is below; nothing of it is on the target.
+unique index telescopes_code using btree (lower(code::text))
+
+==== target/30-sequences/0001-plate_number.sql
+-- sequence observatory.plate_number
+CREATE SEQUENCE `observatory`.`plate_number`
+    START WITH 1000
+    MINVALUE 1
+    MAXVALUE 9223372036854775806
+    INCREMENT BY 1
+    CACHE 20
+    NOCYCLE;
+
+==== target/30-sequences/0002-ticket_number.sql
+-- sequence observatory.ticket_number
+CREATE SEQUENCE `observatory`.`ticket_number`
+    START WITH 5
+    MINVALUE 1
+    MAXVALUE 999995
+    INCREMENT BY 5
+    CACHE 1000
+    CYCLE;
+
+==== target/40-tables/0001-astronomers.sql
+-- table observatory.astronomers
+-- RC0113 check: public.astronomers.badge: bytes in a key as varbinary(1536)
+-- RC0307 by hand: public.astronomers.astronomers_login: the target has no indexes on expressions
+CREATE TABLE `observatory`.`astronomers` (
+    `id` bigint NOT NULL AUTO_INCREMENT,
+    `login` varchar(40) NOT NULL,
+    `full_name` varchar(120) NOT NULL,
+    `mentor_id` bigint NULL,
+    `badge` varbinary(1536) NOT NULL,
+    `is_staff` tinyint(1) NOT NULL DEFAULT true,
+    `joined` date NULL COMMENT 'zero where nobody remembers',
+    `hourly_rate` decimal(8,2) NOT NULL DEFAULT 0.00,
+    `motto` varchar(200) NULL,
+    `preferences` json NULL,
+    `label` varchar(170) GENERATED ALWAYS AS (concat(concat(concat(`full_name`, ' <'), `login`), '>')) STORED,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `astronomers_badge_range` CHECK (octet_length(`badge`) = 16),
+    CONSTRAINT `astronomers_rate` CHECK (`hourly_rate` >= 0)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='People who observe; everybody but the first has a mentor';
+
+==== target/40-tables/0002-Order.sql
+-- table observatory.Order
+CREATE TABLE `observatory`.`Order` (
+    `Key` int NOT NULL AUTO_INCREMENT,
+    `Select` varchar(60) NOT NULL,
+    `From` varchar(60) NOT NULL DEFAULT 'stores',
+    `Desc` varchar(200) NULL DEFAULT '',
+    `placedOn` date NOT NULL,
+    `unit price` decimal(12,4) NOT NULL,
+    `user` bigint NULL,
+    PRIMARY KEY (`Key`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Orders for the workshop; its author liked reserved words';
+
+==== target/40-tables/0003-telescopes.sql
+-- table observatory.telescopes
+-- RC0116 check: public.telescopes.focal_ratio: float
+-- RC0307 by hand: public.telescopes.telescopes_code: the target has no indexes on expressions
+-- RC0302 by hand: public.telescopes.telescopes_features_range: 1:2: function string_to_array with 2 argument(s) has no entry in the dictionary
+CREATE TABLE `observatory`.`telescopes` (
+    `id` int NOT NULL AUTO_INCREMENT,
+    `code` char(8) NOT NULL,
+    `name` varchar(80) NOT NULL,
+    `aperture_mm` int NOT NULL,
+    `focal_ratio` float NULL,
+    `built` smallint NOT NULL,
+    `mount` enum('equatorial','alt-azimuth','transit') NOT NULL DEFAULT 'equatorial',
+    `features` varchar(32) NOT NULL DEFAULT '',
+    `first_light` date NULL,
+    `powered` bit(1) NOT NULL DEFAULT b'1',
+    PRIMARY KEY (`id`),
+    CONSTRAINT `telescopes_aperture_mm_range` CHECK ((`aperture_mm` >= 0) AND (`aperture_mm` <= 16777215)),
+    CONSTRAINT `telescopes_built_range` CHECK ((`built` = 0) OR ((`built` >= 1901) AND (`built` <= 2155)))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Instruments look through these';
+
+==== target/40-tables/0004-instruments.sql
+-- table observatory.instruments
+-- RC0116 check: public.instruments.gain: double
+-- RC0307 by hand: public.instruments.instruments_name: the target has no indexes on expressions
+CREATE TABLE `observatory`.`instruments` (
+    `id` int NOT NULL AUTO_INCREMENT,
+    `telescope_id` int NOT NULL,
+    `name` varchar(60) NOT NULL,
+    `kind` enum('camera','spectrograph','photometer') NOT NULL,
+    `pixels` decimal(20,0) NULL,
+    `options` bit(12) NOT NULL DEFAULT b'000000000000',
+    `gain` double NULL,
+    `setup` json NULL,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `instruments_pixels_range` CHECK ((`pixels` >= 0) AND (`pixels` <= 18446744073709551615))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0005-calibrations.sql
+-- table observatory.calibrations
+CREATE TABLE `observatory`.`calibrations` (
+    `id` int NOT NULL AUTO_INCREMENT,
+    `instrument_id` int NOT NULL,
+    `kind` varchar(20) NOT NULL,
+    `valid_from` datetime(0) NOT NULL,
+    `valid_to` datetime(0) NOT NULL DEFAULT (TIMESTAMP '9999-12-31 23:59:59'),
+    `coefficients` json NOT NULL,
+    `master` longblob NULL,
+    `days_valid` int NULL,
+    `is_open` tinyint(1) GENERATED ALWAYS AS (`valid_to` > TIMESTAMP '9999-01-01 00:00:00') STORED,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `calibrations_kind` CHECK (lower(`kind`) IN ('bias', 'dark', 'flat', 'wavelength')),
+    CONSTRAINT `calibrations_span` CHECK (`valid_from` < `valid_to`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0006-filters.sql
+-- table observatory.filters
+-- RC0116 check: public.filters.wavelength_nm: double
+-- RC0116 check: public.filters.bandwidth_nm: double
+-- RC0307 by hand: public.filters.filters_key_ignoring_case: the target has no indexes on expressions
+CREATE TABLE `observatory`.`filters` (
+    `code` char(4) NOT NULL,
+    `name` varchar(60) NOT NULL,
+    `wavelength_nm` double NOT NULL,
+    `bandwidth_nm` double NOT NULL,
+    PRIMARY KEY (`code`),
+    CONSTRAINT `filters_band` CHECK ((`wavelength_nm` > 0) AND ((`bandwidth_nm` >= 0.1) AND (`bandwidth_nm` <= 2000)))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0007-nights.sql
+-- table observatory.nights
+-- RC0116 check: public.nights.moon_phase: float
+CREATE TABLE `observatory`.`nights` (
+    `night` date NOT NULL,
+    `moon_phase` float NOT NULL,
+    `condition` enum('photometric','clear','cloudy','closed') NOT NULL,
+    `dusk` time(0) NOT NULL,
+    `dawn` time(0) NOT NULL,
+    `dark_time` time(3) NULL COMMENT 'since the new moon, so beyond a day',
+    PRIMARY KEY (`night`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0008-review_panels.sql
+-- table observatory.review_panels
+CREATE TABLE `observatory`.`review_panels` (
+    `id` int NOT NULL AUTO_INCREMENT,
+    `name` varchar(60) NOT NULL,
+    `chair_id` bigint NOT NULL,
+    `model_proposal_id` int NULL COMMENT 'shown to newcomers as an example',
+    PRIMARY KEY (`id`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0009-proposals.sql
+-- table observatory.proposals
+-- RC0114 check: public.proposals.submitted_at: datetime(0) in UTC
+-- RC0114 check: public.proposals.changed_at: datetime(0) in UTC
+CREATE TABLE `observatory`.`proposals` (
+    `id` int NOT NULL AUTO_INCREMENT,
+    `title` varchar(200) NOT NULL,
+    `panel_id` int NOT NULL,
+    `leader_id` bigint NOT NULL,
+    `state` enum('draft','submitted','accepted','rejected') NOT NULL DEFAULT 'draft',
+    `rank` smallint NULL,
+    `hours` decimal(6,1) NOT NULL,
+    `abstract` longtext NULL,
+    `submitted_at` datetime(0) NULL,
+    `changed_at` datetime(0) NOT NULL DEFAULT current_timestamp(),
+    PRIMARY KEY (`id`),
+    CONSTRAINT `proposals_hours` CHECK ((`hours` > 0) AND ((`rank` IS NULL) OR (`rank` >= 1)))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0010-sky_targets.sql
+-- table observatory.sky_targets
+-- RC0116 check: public.sky_targets.right_ascension: double
+-- RC0116 check: public.sky_targets.declination: double
+-- RC0307 by hand: public.sky_targets.by_remarks: the target has no indexes on expressions
+-- RC0307 by hand: public.sky_targets.sky_targets_designation: the target has no indexes on expressions
+CREATE TABLE `observatory`.`sky_targets` (
+    `id` bigint NOT NULL AUTO_INCREMENT,
+    `designation` varchar(80) NOT NULL,
+    `kind` enum('star','galaxy','nebula','comet','minor planet') NOT NULL,
+    `right_ascension` double NOT NULL,
+    `declination` double NOT NULL,
+    `magnitude` decimal(5,3) NULL,
+    `parallax` decimal(38,10) NULL,
+    `remarks` longtext NULL,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `sky_targets_declination` CHECK ((`declination` >= (CAST(-90 AS double))) AND (`declination` <= 90))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0011-observations.sql
+-- table observatory.observations
+CREATE TABLE `observatory`.`observations` (
+    `id` bigint NOT NULL AUTO_INCREMENT,
+    `proposal_id` int NOT NULL,
+    `target_id` bigint NOT NULL,
+    `instrument_id` int NOT NULL,
+    `night` date NOT NULL,
+    `observer_id` bigint NULL,
+    `started` datetime(6) NOT NULL,
+    `ended` datetime(6) NULL,
+    `seeing` decimal(4,2) NULL,
+    `tracking_lost` time(6) NULL,
+    PRIMARY KEY (`id`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0012-exposures.sql
+-- table observatory.exposures
+-- RC0116 check: public.exposures.airmass: float
+-- RC0116 check: public.exposures.background: double
+CREATE TABLE `observatory`.`exposures` (
+    `id` bigint NOT NULL AUTO_INCREMENT,
+    `observation_id` bigint NOT NULL,
+    `shot` int NOT NULL,
+    `filter_code` char(4) NULL,
+    `taken_at` datetime(6) NOT NULL,
+    `seconds` decimal(9,3) NOT NULL,
+    `airmass` float NULL,
+    `background` double NULL,
+    `frame_hash` decimal(20,0) NOT NULL,
+    `quality` enum('good','fair','poor','unusable') NOT NULL DEFAULT 'good',
+    `flags` bit(8) NOT NULL DEFAULT b'00000000',
+    `calibrated` tinyint(1) NOT NULL DEFAULT false,
+    `file_name` varchar(120) NOT NULL,
+    `remark` varchar(200) NULL,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `exposures_frame_hash_range` CHECK ((`frame_hash` >= 0) AND (`frame_hash` <= 18446744073709551615)),
+    CONSTRAINT `exposures_shot_range` CHECK ((`shot` >= 0) AND (`shot` <= 65535))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='One row a frame; the big table';
+
+==== target/40-tables/0013-filter_usage.sql
+-- table observatory.filter_usage
+-- RC0307 by hand: public.filter_usage.filter_usage_key_ignoring_case: the target has no indexes on expressions
+CREATE TABLE `observatory`.`filter_usage` (
+    `instrument_id` int NOT NULL,
+    `filter_code` char(4) NOT NULL,
+    `since` date NOT NULL,
+    `slot` smallint NOT NULL,
+    PRIMARY KEY (`instrument_id`, `filter_code`, `since`),
+    CONSTRAINT `filter_usage_slot_range` CHECK ((`slot` >= 0) AND (`slot` <= 255))
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0014-log_entries.sql
+-- table observatory.log_entries
+-- RC0114 check: public.log_entries.written_at: datetime(6) in UTC
+CREATE TABLE `observatory`.`log_entries` (
+    `id` bigint NOT NULL AUTO_INCREMENT,
+    `written_at` datetime(6) NOT NULL DEFAULT current_timestamp(6),
+    `astronomer_id` bigint NULL,
+    `level` smallint NOT NULL DEFAULT 0,
+    `text` longtext NOT NULL,
+    PRIMARY KEY (`id`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0015-photographic_plates.sql
+-- table observatory.photographic_plates
+-- RC0113 check: public.photographic_plates.id: bytes in a key as varbinary(1536)
+CREATE TABLE `observatory`.`photographic_plates` (
+    `id` varbinary(1536) NOT NULL,
+    `plate_number` int NOT NULL DEFAULT (nextval(`observatory`.`plate_number`)),
+    `emulsion` char(12) NOT NULL DEFAULT '',
+    `taken` date NULL,
+    `scanned_at` datetime(0) NULL,
+    `scan` longblob NULL,
+    `thumbnail` longblob NULL,
+    `caption` longtext NULL,
+    PRIMARY KEY (`id`),
+    CONSTRAINT `photographic_plates_id_range` CHECK (octet_length(`id`) = 16),
+    CONSTRAINT `photographic_plates_thumbnail_range` CHECK (octet_length(`thumbnail`) <= 400)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0016-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.sql
+-- table observatory.spectrograph_grating_alignment_history_of_the_northern_cd2332f5
+CREATE TABLE `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5` (
+    `grating_alignment_measurement_identifier_within_the_no_8b4a5de5` int NOT NULL AUTO_INCREMENT,
+    `instrument_id` int NOT NULL,
+    `measured_at` datetime(0) NOT NULL,
+    `offset_arcsec` decimal(38,10) NOT NULL,
+    PRIMARY KEY (`grating_alignment_measurement_identifier_within_the_no_8b4a5de5`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0017-weather_readings.sql
+-- table observatory.weather_readings
+-- RC0116 check: public.weather_readings.wind: float
+CREATE TABLE `observatory`.`weather_readings` (
+    `station` varchar(20) NOT NULL,
+    `read_at` datetime(3) NOT NULL,
+    `temperature` decimal(4,1) NULL,
+    `humidity` smallint NULL,
+    `wind` float NULL,
+    `raw` longblob NULL,
+    CONSTRAINT `weather_readings_humidity_range` CHECK ((`humidity` >= 0) AND (`humidity` <= 255)),
+    CONSTRAINT `weather_readings_raw_range` CHECK (octet_length(`raw`) <= 64)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='No primary key: some stations send a reading twice';
+
+==== target/50-indexes/0001-astronomers.astronomers_badge.sql
+-- unique key astronomers_badge of observatory.astronomers
+ALTER TABLE `observatory`.`astronomers`
+    ADD UNIQUE KEY `astronomers_badge` (`badge`);
+
+==== target/50-indexes/0002-astronomers.astronomers_mentor.sql
+-- index astronomers_mentor of observatory.astronomers
+CREATE INDEX `astronomers_mentor` ON `observatory`.`astronomers` (`mentor_id`);
+
+==== target/50-indexes/0003-astronomers.by_name.sql
+-- index by_name of observatory.astronomers
+CREATE INDEX `by_name` ON `observatory`.`astronomers` (`full_name`);
+
+==== target/50-indexes/0004-Order.Order_by_name.sql
+-- index Order_by_name of observatory.Order
+CREATE INDEX `Order_by_name` ON `observatory`.`Order` (`Select`);
+
+==== target/50-indexes/0005-Order.order_user.sql
+-- index order_user of observatory.Order
+CREATE INDEX `order_user` ON `observatory`.`Order` (`user`);
+
+==== target/50-indexes/0006-calibrations.calibrations_instrument.sql
+-- index calibrations_instrument of observatory.calibrations
+CREATE INDEX `calibrations_instrument` ON `observatory`.`calibrations` (`instrument_id`);
+
+==== target/50-indexes/0007-review_panels.review_panels_chair.sql
+-- index review_panels_chair of observatory.review_panels
+CREATE INDEX `review_panels_chair` ON `observatory`.`review_panels` (`chair_id`);
+
+==== target/50-indexes/0008-review_panels.review_panels_model.sql
+-- index review_panels_model of observatory.review_panels
+CREATE INDEX `review_panels_model` ON `observatory`.`review_panels` (`model_proposal_id`);
+
+==== target/50-indexes/0009-proposals.by_state.sql
+-- index by_state of observatory.proposals
+CREATE INDEX `by_state` ON `observatory`.`proposals` (`state`, `rank`);
+
+==== target/50-indexes/0010-proposals.proposals_leader.sql
+-- index proposals_leader of observatory.proposals
+CREATE INDEX `proposals_leader` ON `observatory`.`proposals` (`leader_id`);
+
+==== target/50-indexes/0011-proposals.proposals_panel.sql
+-- index proposals_panel of observatory.proposals
+CREATE INDEX `proposals_panel` ON `observatory`.`proposals` (`panel_id`);
+
+==== target/50-indexes/0012-sky_targets.by_place.sql
+-- index by_place of observatory.sky_targets
+CREATE INDEX `by_place` ON `observatory`.`sky_targets` (`right_ascension`, `declination`);
+
+==== target/50-indexes/0013-observations.by_night.sql
+-- index by_night of observatory.observations
+CREATE INDEX `by_night` ON `observatory`.`observations` (`night`);
+
+==== target/50-indexes/0014-observations.observations_instrument.sql
+-- index observations_instrument of observatory.observations
+CREATE INDEX `observations_instrument` ON `observatory`.`observations` (`instrument_id`);
+
+==== target/50-indexes/0015-observations.observations_observer.sql
+-- index observations_observer of observatory.observations
+CREATE INDEX `observations_observer` ON `observatory`.`observations` (`observer_id`);
+
+==== target/50-indexes/0016-observations.observations_proposal.sql
+-- index observations_proposal of observatory.observations
+CREATE INDEX `observations_proposal` ON `observatory`.`observations` (`proposal_id`);
+
+==== target/50-indexes/0017-observations.observations_target.sql
+-- index observations_target of observatory.observations
+CREATE INDEX `observations_target` ON `observatory`.`observations` (`target_id`);
+
+==== target/50-indexes/0018-exposures.exposures_shot.sql
+-- unique key exposures_shot of observatory.exposures
+ALTER TABLE `observatory`.`exposures`
+    ADD UNIQUE KEY `exposures_shot` (`observation_id`, `shot`);
+
+==== target/50-indexes/0019-exposures.by_time.sql
+-- index by_time of observatory.exposures
+CREATE INDEX `by_time` ON `observatory`.`exposures` (`taken_at` DESC);
+
+==== target/50-indexes/0020-exposures.exposures_filter.sql
+-- index exposures_filter of observatory.exposures
+CREATE INDEX `exposures_filter` ON `observatory`.`exposures` (`filter_code`);
+
+==== target/50-indexes/0021-filter_usage.filter_usage_filter.sql
+-- index filter_usage_filter of observatory.filter_usage
+CREATE INDEX `filter_usage_filter` ON `observatory`.`filter_usage` (`filter_code`);
+
+==== target/50-indexes/0022-log_entries.log_entries_astronomer.sql
+-- index log_entries_astronomer of observatory.log_entries
+CREATE INDEX `log_entries_astronomer` ON `observatory`.`log_entries` (`astronomer_id`);
+
+==== target/50-indexes/0023-photographic_plates.photographic_plates_number.sql
+-- unique key photographic_plates_number of observatory.photographic_plates
+ALTER TABLE `observatory`.`photographic_plates`
+    ADD UNIQUE KEY `photographic_plates_number` (`plate_number`);
+
+==== target/50-indexes/0024-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.grating_alignment_instrument.sql
+-- index grating_alignment_instrument of observatory.spectrograph_grating_alignment_history_of_the_northern_cd2332f5
+CREATE INDEX `grating_alignment_instrument` ON `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5` (`instrument_id`);
+
+==== target/50-indexes/0025-weather_readings.by_station.sql
+-- index by_station of observatory.weather_readings
+CREATE INDEX `by_station` ON `observatory`.`weather_readings` (`station`, `read_at`);
+
+==== target/60-foreign-keys/0001-astronomers.astronomers_mentor.sql
+-- foreign key astronomers_mentor of observatory.astronomers
+ALTER TABLE `observatory`.`astronomers`
+    ADD CONSTRAINT `astronomers_mentor` FOREIGN KEY (`mentor_id`) REFERENCES `observatory`.`astronomers` (`id`) ON DELETE SET NULL;
+
+==== target/60-foreign-keys/0002-Order.order_user.sql
+-- foreign key order_user of observatory.Order
+ALTER TABLE `observatory`.`Order`
+    ADD CONSTRAINT `order_user` FOREIGN KEY (`user`) REFERENCES `observatory`.`astronomers` (`id`);
+
+==== target/60-foreign-keys/0003-instruments.instruments_telescope.sql
+-- foreign key instruments_telescope of observatory.instruments
+ALTER TABLE `observatory`.`instruments`
+    ADD CONSTRAINT `instruments_telescope` FOREIGN KEY (`telescope_id`) REFERENCES `observatory`.`telescopes` (`id`);
+
+==== target/60-foreign-keys/0004-calibrations.calibrations_instrument.sql
+-- foreign key calibrations_instrument of observatory.calibrations
+ALTER TABLE `observatory`.`calibrations`
+    ADD CONSTRAINT `calibrations_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
+
+==== target/60-foreign-keys/0005-review_panels.review_panels_chair.sql
+-- foreign key review_panels_chair of observatory.review_panels
+ALTER TABLE `observatory`.`review_panels`
+    ADD CONSTRAINT `review_panels_chair` FOREIGN KEY (`chair_id`) REFERENCES `observatory`.`astronomers` (`id`);
+
+==== target/60-foreign-keys/0006-review_panels.review_panels_model.sql
+-- foreign key review_panels_model of observatory.review_panels
+ALTER TABLE `observatory`.`review_panels`
+    ADD CONSTRAINT `review_panels_model` FOREIGN KEY (`model_proposal_id`) REFERENCES `observatory`.`proposals` (`id`) ON DELETE SET NULL;
+
+==== target/60-foreign-keys/0007-proposals.proposals_leader.sql
+-- foreign key proposals_leader of observatory.proposals
+ALTER TABLE `observatory`.`proposals`
+    ADD CONSTRAINT `proposals_leader` FOREIGN KEY (`leader_id`) REFERENCES `observatory`.`astronomers` (`id`);
+
+==== target/60-foreign-keys/0008-proposals.proposals_panel.sql
+-- foreign key proposals_panel of observatory.proposals
+ALTER TABLE `observatory`.`proposals`
+    ADD CONSTRAINT `proposals_panel` FOREIGN KEY (`panel_id`) REFERENCES `observatory`.`review_panels` (`id`);
+
+==== target/60-foreign-keys/0009-observations.observations_instrument.sql
+-- foreign key observations_instrument of observatory.observations
+ALTER TABLE `observatory`.`observations`
+    ADD CONSTRAINT `observations_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
+
+==== target/60-foreign-keys/0010-observations.observations_night.sql
+-- foreign key observations_night of observatory.observations
+ALTER TABLE `observatory`.`observations`
+    ADD CONSTRAINT `observations_night` FOREIGN KEY (`night`) REFERENCES `observatory`.`nights` (`night`);
+
+==== target/60-foreign-keys/0011-observations.observations_observer.sql
+-- foreign key observations_observer of observatory.observations
+ALTER TABLE `observatory`.`observations`
+    ADD CONSTRAINT `observations_observer` FOREIGN KEY (`observer_id`) REFERENCES `observatory`.`astronomers` (`id`) ON UPDATE CASCADE;
+
+==== target/60-foreign-keys/0012-observations.observations_proposal.sql
+-- foreign key observations_proposal of observatory.observations
+ALTER TABLE `observatory`.`observations`
+    ADD CONSTRAINT `observations_proposal` FOREIGN KEY (`proposal_id`) REFERENCES `observatory`.`proposals` (`id`) ON DELETE CASCADE;
+
+==== target/60-foreign-keys/0013-observations.observations_target.sql
+-- foreign key observations_target of observatory.observations
+ALTER TABLE `observatory`.`observations`
+    ADD CONSTRAINT `observations_target` FOREIGN KEY (`target_id`) REFERENCES `observatory`.`sky_targets` (`id`);
+
+==== target/60-foreign-keys/0014-exposures.exposures_filter.sql
+-- foreign key exposures_filter of observatory.exposures
+ALTER TABLE `observatory`.`exposures`
+    ADD CONSTRAINT `exposures_filter` FOREIGN KEY (`filter_code`) REFERENCES `observatory`.`filters` (`code`);
+
+==== target/60-foreign-keys/0015-exposures.exposures_observation.sql
+-- foreign key exposures_observation of observatory.exposures
+ALTER TABLE `observatory`.`exposures`
+    ADD CONSTRAINT `exposures_observation` FOREIGN KEY (`observation_id`) REFERENCES `observatory`.`observations` (`id`) ON DELETE CASCADE;
+
+==== target/60-foreign-keys/0016-filter_usage.filter_usage_filter.sql
+-- foreign key filter_usage_filter of observatory.filter_usage
+ALTER TABLE `observatory`.`filter_usage`
+    ADD CONSTRAINT `filter_usage_filter` FOREIGN KEY (`filter_code`) REFERENCES `observatory`.`filters` (`code`);
+
+==== target/60-foreign-keys/0017-filter_usage.filter_usage_instrument.sql
+-- foreign key filter_usage_instrument of observatory.filter_usage
+ALTER TABLE `observatory`.`filter_usage`
+    ADD CONSTRAINT `filter_usage_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
+
+==== target/60-foreign-keys/0018-log_entries.log_entries_astronomer.sql
+-- foreign key log_entries_astronomer of observatory.log_entries
+ALTER TABLE `observatory`.`log_entries`
+    ADD CONSTRAINT `log_entries_astronomer` FOREIGN KEY (`astronomer_id`) REFERENCES `observatory`.`astronomers` (`id`);
+
+==== target/60-foreign-keys/0019-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.grating_alignment_instrument.sql
+-- foreign key grating_alignment_instrument of observatory.spectrograph_grating_alignment_history_of_the_northern_cd2332f5
+ALTER TABLE `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5`
+    ADD CONSTRAINT `grating_alignment_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
