@@ -1,0 +1,356 @@
+package raftcart.translate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Identity;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.dialect.Dialects;
+import raftcart.error.PlanException;
+import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
+import raftcart.plan.Endpoint;
+import raftcart.plan.LoadSettings;
+import raftcart.plan.Plan;
+import raftcart.plan.Selection;
+import raftcart.type.LogicalType;
+import raftcart.type.ValueChoices;
+
+/** Whole catalogs in memory: names, keys, types that follow each other, and what is said about them. */
+class TranslatorTest {
+    private static final Dialect MARIADB = Dialects.named("mariadb").orElseThrow();
+    private static final Dialect POSTGRESQL = Dialects.named("postgresql").orElseThrow();
+
+    private final List<Table> tables = new ArrayList<>();
+
+    private static Column column(String name, LogicalType type) {
+        return column(name, type, false, Optional.empty());
+    }
+
+    private static Column column(String name, LogicalType type, boolean ignoresCase, Optional<Identity> identity) {
+        Optional<String> none = Optional.empty();
+        return new Column(name, "declared", type, true, none, Optional.empty(), identity, ignoresCase, none, "");
+    }
+
+    private static Identity identity() {
+        return new Identity(1, 1, false, BigInteger.TEN);
+    }
+
+    private static ForeignKey reference(String name, String column, String table) {
+        return new ForeignKey(
+                name,
+                List.of(column),
+                new ObjectName("k", table),
+                List.of("id"),
+                ReferentialAction.NO_ACTION,
+                ReferentialAction.SET_DEFAULT,
+                true,
+                true);
+    }
+
+    private TableBuilder table(String name, Column... columns) {
+        return new TableBuilder(new ObjectName("k", name), List.of(columns));
+    }
+
+    /** Adds a table to the catalog with its parts. */
+    private final class TableBuilder {
+        private final ObjectName name;
+        private final List<Column> columns;
+        private Optional<Key> primaryKey = Optional.empty();
+        private final List<Key> uniqueKeys = new ArrayList<>();
+        private final List<ForeignKey> foreignKeys = new ArrayList<>();
+        private final List<CheckConstraint> checks = new ArrayList<>();
+        private final List<Index> indexes = new ArrayList<>();
+
+        TableBuilder(ObjectName name, List<Column> columns) {
+            this.name = name;
+            this.columns = columns;
+        }
+
+        TableBuilder primaryKey(String column) {
+            primaryKey = Optional.of(new Key("PRIMARY", List.of(KeyPart.ofColumn(column))));
+            return this;
+        }
+
+        TableBuilder unique(String key, KeyPart... parts) {
+            uniqueKeys.add(new Key(key, List.of(parts)));
+            return this;
+        }
+
+        TableBuilder references(ForeignKey key) {
+            foreignKeys.add(key);
+            return this;
+        }
+
+        TableBuilder check(String check, String expression) {
+            checks.add(new CheckConstraint(check, expression));
+            return this;
+        }
+
+        TableBuilder index(String index, String method, String predicate, KeyPart... parts) {
+            indexes.add(new Index(index, false, List.of(parts), method, predicate, List.of()));
+            return this;
+        }
+
+        void add() {
+            tables.add(new Table(
+                    name, columns, primaryKey, uniqueKeys, foreignKeys, checks, indexes, "", List.of(), 0, 0));
+        }
+    }
+
+    private Translation translate(Dialect from, Dialect to) {
+        return translate(from, to, Selection.everything(), Map.of());
+    }
+
+    private Translation translate(Dialect from, Dialect to, Selection selection, Map<String, String> schemas) {
+        Catalog catalog =
+                new Catalog(from.name(), "", "k", List.of(new Schema("k", tables, List.of(), List.of(), List.of())));
+        Plan plan = new Plan(
+                Endpoint.of("a"),
+                Endpoint.of("b"),
+                selection,
+                schemas,
+                ValueChoices.defaults(),
+                LoadSettings.defaults());
+        return Translator.translate(catalog, from, to, plan, "s");
+    }
+
+    private static Table target(Translation translation, String source) {
+        return translation.mapping(new ObjectName("k", source)).orElseThrow().target();
+    }
+
+    private static List<String> details(Translation translation, FindingCode code) {
+        return translation.findings().stream()
+                .filter(f -> f.code() == code)
+                .map(f -> f.object() + ": " + f.detail())
+                .toList();
+    }
+
+    @Test
+    void bothSidesOfAForeignKeyHaveOneType() {
+        LogicalType unsigned = new LogicalType.Int(64, true);
+        table("parent", column("id", unsigned, false, Optional.of(identity())))
+                .primaryKey("id")
+                .add();
+        table("child", column("id", unsigned))
+                .primaryKey("id")
+                .references(reference("c", "id", "parent"))
+                .add();
+        table("grandchild", column("up", unsigned))
+                .references(reference("g", "up", "child"))
+                .add();
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        for (String name : List.of("parent", "child", "grandchild")) {
+            assertThat(target(translation, name).columns().get(0).declaredType())
+                    .as(name)
+                    .isEqualTo("bigint");
+        }
+        assertThat(details(translation, FindingCode.KEY_TYPE_FOLLOWS))
+                .containsExactlyInAnyOrder(
+                        "k.child.id: numeric(20,0) becomes bigint", "k.grandchild.up: numeric(20,0) becomes bigint");
+        assertThat(target(translation, "grandchild").checks()).isEmpty();
+    }
+
+    @Test
+    void namesOfIndexesBecomeUniqueInTheSchema() {
+        table("a", column("x", new LogicalType.Int(32, false)))
+                .index("by_x", "btree", "", KeyPart.ofColumn("x"))
+                .add();
+        table("b", column("x", new LogicalType.Int(32, false)))
+                .index("by_x", "btree", "", KeyPart.ofColumn("x"))
+                .add();
+        table("by_y", column("x", new LogicalType.Int(32, false)))
+                .index("by_y", "btree", "", KeyPart.ofColumn("x"))
+                .add();
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(target(translation, "a").indexes().get(0).name()).isEqualTo("by_x");
+        assertThat(target(translation, "b").indexes().get(0).name()).isEqualTo("b_by_x");
+        assertThat(target(translation, "by_y").indexes().get(0).name()).isEqualTo("by_y_by_y");
+        assertThat(details(translation, FindingCode.NAME_CHANGED)).hasSize(2);
+    }
+
+    @Test
+    void uniqueTextIgnoresCaseOnTheTargetToo() {
+        LogicalType text = new LogicalType.Varchar(20);
+        table(
+                        "t",
+                        column("name", text, true, Optional.empty()),
+                        column("code", text),
+                        column("id", text, true, Optional.empty()))
+                .primaryKey("id")
+                .unique("u_name", KeyPart.ofColumn("name"), KeyPart.ofColumn("code"))
+                .unique("u_code", KeyPart.ofColumn("code"))
+                .unique("u_start", new KeyPart("name", "", 5, false))
+                .add();
+        table("child", column("up", text))
+                .references(new ForeignKey(
+                        "f",
+                        List.of("up"),
+                        new ObjectName("k", "t"),
+                        List.of("name", "code"),
+                        ReferentialAction.NO_ACTION,
+                        ReferentialAction.NO_ACTION,
+                        false,
+                        false))
+                .add();
+        Table target = target(translate(MARIADB, POSTGRESQL), "t");
+        assertThat(target.uniqueKeys()).extracting(Key::name).containsExactly("u_name_exact", "u_code");
+        assertThat(target.indexes())
+                .extracting(i -> i.name() + " "
+                        + i.parts().stream()
+                                .map(p -> p.isExpression() ? p.expression() : p.column())
+                                .toList())
+                .containsExactlyInAnyOrder(
+                        "t_key_ignoring_case [lower(\"id\")]",
+                        "u_name [lower(\"name\"), code]",
+                        "u_start [lower(left(\"name\", 5))]");
+    }
+
+    @Test
+    void keyActionsThatTheTargetLacksAreReported() {
+        table("parent", column("id", new LogicalType.Int(32, false)))
+                .primaryKey("id")
+                .add();
+        table("child", column("up", new LogicalType.Int(32, false)))
+                .references(reference("f", "up", "parent"))
+                .add();
+        Translation translation = translate(POSTGRESQL, MARIADB);
+        assertThat(target(translation, "child").foreignKeys().get(0))
+                .returns(ReferentialAction.NO_ACTION, ForeignKey::onUpdate)
+                .returns(false, ForeignKey::deferrable)
+                .returns(new ObjectName("s", "parent"), ForeignKey::target);
+        assertThat(details(translation, FindingCode.SET_DEFAULT_ACTION)).hasSize(1);
+        assertThat(details(translation, FindingCode.DEFERRABLE_LOST)).hasSize(1);
+    }
+
+    @Test
+    void aParentThatStaysBehindLeavesItsReferencesToAPerson() {
+        table("parent", column("id", new LogicalType.Int(32, false)))
+                .primaryKey("id")
+                .add();
+        table("child", column("up", new LogicalType.Int(32, false)))
+                .references(reference("f", "up", "parent"))
+                .add();
+        Translation translation =
+                translate(MARIADB, POSTGRESQL, new Selection(List.of("*"), List.of("parent")), Map.of());
+        assertThat(translation.tables()).hasSize(1);
+        assertThat(target(translation, "child").foreignKeys()).isEmpty();
+        assertThat(translation.byHand())
+                .singleElement()
+                .returns("foreign-key", ByHand::kind)
+                .returns("the table k.parent does not go along", ByHand::reason);
+        assertThat(translation.objects()).singleElement().returns(Outcome.CHECK, ObjectOutcome::outcome);
+    }
+
+    @Test
+    void whatCannotBeTranslatedKeepsItsSourceAndTheTableIsToCheck() {
+        table("t", column("x", new LogicalType.Int(32, false)))
+                .check("c", "`x` > weekday(`x`)")
+                .index("f", "fulltext", "", KeyPart.ofColumn("x"))
+                .add();
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(translation.byHand())
+                .extracting(ByHand::kind, ByHand::name)
+                .containsExactly(tuple("index", "k.t.f"), tuple("check", "k.t.c"));
+        assertThat(translation.byHand().get(1).source()).isEqualTo("`x` > weekday(`x`)");
+        assertThat(translation.objects()).singleElement().returns(Outcome.CHECK, ObjectOutcome::outcome);
+    }
+
+    @Test
+    void indexesOfTheTargetMayBeLessThanThoseOfTheSource() {
+        table("t", column("x", new LogicalType.Text(0)), column("n", new LogicalType.Int(32, false)))
+                .index("whole", "btree", "", KeyPart.ofColumn("x"))
+                .index("some", "btree", "(n > 0)", KeyPart.ofColumn("n"))
+                .index("computed", "btree", "", new KeyPart("", "lower(x)", 0, false))
+                .index("inverted", "gin", "", KeyPart.ofColumn("x"))
+                .add();
+        Translation translation = translate(POSTGRESQL, MARIADB);
+        assertThat(target(translation, "t").indexes())
+                .extracting(Index::name, i -> i.parts().get(0).prefixLength(), Index::predicate)
+                .containsExactly(tuple("whole", 255, ""), tuple("some", 0, ""));
+        assertThat(details(translation, FindingCode.PARTIAL_INDEX)).containsExactly("k.t.some: condition (n > 0)");
+        assertThat(details(translation, FindingCode.INDEX_BY_HAND)).hasSize(2);
+    }
+
+    @Test
+    void twoColumnsThatDifferInCaseAloneStayApart() {
+        LogicalType text = new LogicalType.Varchar(5);
+        table("t", column("Name", text), column("name", text), column("NAME", text))
+                .add();
+        assertThat(target(translate(POSTGRESQL, MARIADB), "t").columns())
+                .extracting(Column::name)
+                .containsExactly("Name", "name_2", "NAME_3");
+        assertThat(target(translate(MARIADB, POSTGRESQL), "t").columns())
+                .extracting(Column::name)
+                .containsExactly("Name", "name", "NAME");
+    }
+
+    @Test
+    void longNamesThatWouldMeetStayApart() {
+        String stem = "x".repeat(60);
+        table(stem + "abcd", column("a", new LogicalType.Bool())).add();
+        table(stem + "abce", column("a", new LogicalType.Bool())).add();
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(translation.tables())
+                .extracting(t -> t.target().name().name())
+                .doesNotHaveDuplicates()
+                .allMatch(n -> n.length() == 63);
+    }
+
+    @Test
+    void schemasGoWhereThePlanSendsThemAndNeverOnTopOfEachOther() {
+        table("t", column("a", new LogicalType.Bool())).add();
+        assertThat(target(translate(MARIADB, POSTGRESQL), "t").name()).isEqualTo(new ObjectName("s", "t"));
+        assertThat(target(translate(MARIADB, POSTGRESQL, Selection.everything(), Map.of("k", "hill")), "t")
+                        .name())
+                .isEqualTo(new ObjectName("hill", "t"));
+        Table twin = tables.get(0);
+        Table other = new Table(
+                new ObjectName("j", "t"),
+                twin.columns(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                "",
+                List.of(),
+                0,
+                0);
+        Catalog catalog = new Catalog(
+                "postgresql",
+                "",
+                "k",
+                List.of(
+                        new Schema("j", List.of(other), List.of(), List.of(), List.of()),
+                        new Schema("k", tables, List.of(), List.of(), List.of())));
+        Plan plan = new Plan(
+                Endpoint.of("a"),
+                Endpoint.of("b"),
+                Selection.everything(),
+                Map.of("j", "s"),
+                ValueChoices.defaults(),
+                LoadSettings.defaults());
+        assertThatThrownBy(() -> Translator.translate(catalog, POSTGRESQL, MARIADB, plan, "s"))
+                .isInstanceOf(PlanException.class)
+                .hasMessage("j.t and k.t would both become s.t");
+    }
+}
