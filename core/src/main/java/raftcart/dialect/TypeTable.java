@@ -1,5 +1,6 @@
 package raftcart.dialect;
 
+import java.util.List;
 import raftcart.catalog.Column;
 import raftcart.sql.expr.TypeName;
 import raftcart.type.LogicalType;
@@ -16,6 +17,11 @@ public interface TypeTable {
     /** What a column's type is taken for under the choices of a plan. */
     default LogicalType interpret(Column column, ValueChoices choices) {
         return column.type();
+    }
+
+    /** What is to be said about this reading of a column where its rows go to another engine. */
+    default List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
+        return List.of();
     }
 
     /** The type to name in a CAST; may be wider than that of a column. */

@@ -5,7 +5,7 @@ import java.util.Optional;
 
 /**
  * Root of everything that goes wrong for a reason a user can act on. The message says what failed and where; the
- * advice says what to do about it. Neither holds a secret or a row value.
+ * advice says what to do about it. Neither holds a secret; the server's own words in a message may name a value.
  */
 public abstract class RaftcartException extends RuntimeException {
     private static final long serialVersionUID = 1L;

@@ -43,8 +43,7 @@ public enum FindingCode {
     DEFERRABLE_LOST("RC0406"),
     PARTIAL_INDEX("RC0407"),
     NOT_TRANSLATED("RC0501"),
-    PHYSICAL_CLAUSES("RC0502"),
-    EXPRESSION_ADAPTED("RC0308");
+    PHYSICAL_CLAUSES("RC0502");
 
     private final String code;
 

@@ -9,6 +9,8 @@ import raftcart.engine.TableLookup;
 import raftcart.error.BuildException;
 import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
+import raftcart.translate.Script;
+import raftcart.translate.ScriptWriter;
 import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
 import raftcart.workspace.Journal;
@@ -76,16 +78,20 @@ public final class BuildStage {
     private static List<String> skipExisting(
             Translation translation, EngineSession target, ScriptRunner runner, Existing existing) throws SQLException {
         List<String> found = new ArrayList<>();
-        List<String> tableScripts = runner.scripts(false).stream()
-                .filter(s -> s.startsWith("target/40-tables/"))
-                .toList();
-        for (int i = 0; i < translation.tables().size() && i < tableScripts.size(); i++) {
+        List<Script> tableScripts =
+                ScriptWriter.scripts(translation, target.engine().dialect(), target.defaultSchema()).stream()
+                        .filter(s -> s.path().startsWith(ScriptWriter.TABLES))
+                        .toList();
+        List<String> present = runner.scripts(false); // a person may have removed some
+        for (int i = 0; i < tableScripts.size(); i++) {
             TableMapping mapping = translation.tables().get(i);
-            if (!runner.isApplied(tableScripts.get(i))
+            String script = tableScripts.get(i).path();
+            if (present.contains(script)
+                    && !runner.isApplied(script)
                     && TableLookup.exists(target, mapping.target().name())) {
                 found.add(mapping.target().name().toString());
                 if (existing == Existing.SKIP) {
-                    runner.note(tableScripts.get(i));
+                    runner.note(script);
                 }
             }
         }

@@ -18,6 +18,9 @@ import raftcart.finding.Finding;
 
 /** Makes the scripts of a translation: one object a file, named so that the order of names is the order of running. */
 public final class ScriptWriter {
+    /** Where the scripts of tables stand, one a table in the order of the translation's tables. */
+    public static final String TABLES = "target/40-tables/";
+
     private final Translation translation;
     private final DdlPrinter ddl;
     private final List<Script> scripts = new ArrayList<>();

@@ -86,7 +86,11 @@ final class TableTranslator {
         TypeChoice choice = to.types().choose(named(type), use);
         choices.put(column.name(), choice);
         pairs.put(column.name(), new ColumnPair(column, name, type));
-        choice.notes().forEach(n -> notes.find(n.code(), source.name() + "." + column.name(), n.detail()));
+        String object = source.name() + "." + column.name();
+        if (!from.name().equals(to.name())) {
+            from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
+        }
+        choice.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
     }
 
     /** A named enumeration carries the name that it has on the target. */

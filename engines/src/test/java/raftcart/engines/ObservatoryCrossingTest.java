@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import raftcart.catalog.ObjectKind;
 import raftcart.demo.observatory.Observatory;
+import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.move.TableResult;
 import raftcart.verify.TableVerdict;
@@ -121,6 +122,14 @@ class ObservatoryCrossingTest {
         assertThat(origin.ask("SELECT count(*) FROM photographic_plates WHERE taken IS NULL OR MONTH(taken) = 0"))
                 .isEqualTo(middle.ask("SELECT count(*) FROM photographic_plates WHERE taken IS NULL"))
                 .isEqualTo("2");
+    }
+
+    @Test
+    void everyReadingThatMayBeWrongIsSaid() {
+        assertThat(there.translated.findings().stream()
+                        .filter(f -> f.code() == FindingCode.ONE_DIGIT_BOOLEAN)
+                        .map(f -> f.object().substring(f.object().indexOf('.') + 1)))
+                .containsExactlyInAnyOrder("astronomers.is_staff", "exposures.calibrated", "calibrations.is_open");
     }
 
     @Test

@@ -1,11 +1,13 @@
 package raftcart.dialect.mariadb;
 
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import raftcart.catalog.Column;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.TypeChoice;
 import raftcart.dialect.TypeTable;
+import raftcart.finding.FindingCode;
 import raftcart.sql.expr.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices;
@@ -101,6 +103,14 @@ final class MariaDbTypes implements TypeTable {
             return new LogicalType.Time(duration.precision(), false);
         }
         return column.type();
+    }
+
+    @Override
+    public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
+        boolean taken = interpret(column, choices) instanceof LogicalType.Bool;
+        return taken
+                ? List.of(new TypeChoice.Note(FindingCode.ONE_DIGIT_BOOLEAN, column.declaredType() + " as boolean"))
+                : List.of();
     }
 
     @Override

@@ -39,6 +39,8 @@ public final class PgEngine implements Engine {
         properties.setProperty("ApplicationName", "raftcart");
         properties.setProperty("connectTimeout", "15");
         properties.setProperty("tcpKeepAlive", "true");
+        // The detail of an error quotes rows; messages and logs get copied into tickets.
+        properties.setProperty("logServerErrorDetail", "false");
         Connection connection = Connecting.open(endpoint, properties);
         return PgSession.start(this, connection, endpoint);
     }

@@ -173,6 +173,7 @@ CREATE SEQUENCE "public"."ticket_number"
 -- RC0117 adapted: kestrel_ridge.astronomers.id: bigint for an identity of unsigned 32 bits
 -- RC0101 adapted: kestrel_ridge.astronomers.mentor_id: bigint for unsigned 32 bits
 -- RC0109 adapted: kestrel_ridge.astronomers.badge: bytea with a check for 16 bytes
+-- RC0102 check: kestrel_ridge.astronomers.is_staff: tinyint(1) as boolean
 -- RC0107 check: kestrel_ridge.astronomers.joined: impossible dates as NULL
 -- RC0304 adapted: kestrel_ridge.astronomers.label: computed on reading before
 -- RC0401 adapted: kestrel_ridge.astronomers.astronomers_login: unique on lower(login)
@@ -268,6 +269,7 @@ CREATE TABLE "public"."instruments" (
 
 ==== target/40-tables/0005-calibrations.sql
 -- table public.calibrations
+-- RC0102 check: kestrel_ridge.calibrations.is_open: tinyint(1) as boolean
 -- RC0107 check: kestrel_ridge.calibrations.valid_from: impossible dates as NULL
 -- RC0107 check: kestrel_ridge.calibrations.valid_to: impossible dates as NULL
 -- RC0303 by hand: kestrel_ridge.calibrations.days_valid: 1:1: function timestampdiff with 3 argument(s) has no entry in the dictionary
@@ -408,6 +410,7 @@ CREATE TABLE "public"."observations" (
 -- RC0101 adapted: kestrel_ridge.exposures.shot: integer for unsigned 16 bits
 -- RC0101 adapted: kestrel_ridge.exposures.frame_hash: numeric(20,0) for unsigned 64 bits
 -- RC0105 adapted: kestrel_ridge.exposures.quality: type exposures_quality
+-- RC0102 check: kestrel_ridge.exposures.calibrated: tinyint(1) as boolean
 -- RC0112 adapted: kestrel_ridge.exposures.observation_id: numeric(20,0) becomes bigint
 -- RC0107 check: kestrel_ridge.exposures.taken_at: impossible dates as NULL
 -- RC0402 check: kestrel_ridge.exposures: filter_code, quality, file_name, remark
