@@ -47,12 +47,17 @@ class CatalogReaderTest {
         return table(catalog, table).column(column).orElseThrow();
     }
 
-    @Test
-    void mariaDbObservatory() throws Exception {
+    private static Databases observatory() throws Exception {
         Databases database = Databases.mariadb();
         try (Connection connection = database.connect()) {
             new Observatory(0.001).createOnMariaDb(connection);
         }
+        return database;
+    }
+
+    @Test
+    void mariaDbColumns() throws Exception {
+        Databases database = observatory();
         Catalog catalog = read(database);
         assertThat(catalog.tables()).hasSize(17);
         assertThat(catalog.defaultSchema()).isEqualTo(database.name());
@@ -78,7 +83,12 @@ class CatalogReaderTest {
         assertThat(column(catalog, "nights", "dark_time").type()).isEqualTo(new LogicalType.Duration(3));
         assertThat(column(catalog, "telescopes", "features").type())
                 .isEqualTo(new LogicalType.Members(List.of("tracking", "autoguider", "dome", "robotic")));
+    }
 
+    @Test
+    void mariaDbKeysAndIndexes() throws Exception {
+        Databases database = observatory();
+        Catalog catalog = read(database);
         assertThat(table(catalog, "astronomers"))
                 .returns("People who observe; everybody but the first has a mentor", Table::comment)
                 .returns(Optional.of(new Key("PRIMARY", List.of(KeyPart.ofColumn("id")))), Table::primaryKey);
@@ -137,11 +147,7 @@ class CatalogReaderTest {
 
     @Test
     void mariaDbCodeAndSequences() throws Exception {
-        Databases database = Databases.mariadb();
-        try (Connection connection = database.connect()) {
-            new Observatory(0.001).createOnMariaDb(connection);
-        }
-        Schema schema = read(database).schemas().get(0);
+        Schema schema = read(observatory()).schemas().get(0);
         assertThat(schema.codeObjects())
                 .extracting(CodeObject::kind)
                 .containsOnlyOnce(ObjectKind.EVENT, ObjectKind.ROLE)
@@ -166,8 +172,7 @@ class CatalogReaderTest {
                 .allMatch(s -> s.next().longValue() > 1060);
     }
 
-    @Test
-    void postgreSqlTablesAndKeys() throws Exception {
+    private static Catalog domes() throws Exception {
         Databases database = Databases.postgresql();
         database.run(
                 "CREATE TYPE mount AS ENUM ('fork', 'pier')",
@@ -182,7 +187,12 @@ class CatalogReaderTest {
                 "CREATE UNIQUE INDEX door_cover ON doors (code) INCLUDE (side)",
                 "CREATE SEQUENCE tickets START 7 INCREMENT 3",
                 "SELECT nextval('tickets')");
-        Catalog catalog = read(database);
+        return read(database);
+    }
+
+    @Test
+    void postgreSqlTablesAndKeys() throws Exception {
+        Catalog catalog = domes();
         assertThat(column(catalog, "domes", "id").identity())
                 .contains(new Identity(10, 5, true, BigInteger.valueOf(20)));
         assertThat(column(catalog, "domes", "old_id"))

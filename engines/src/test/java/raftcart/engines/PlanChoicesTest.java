@@ -1,0 +1,86 @@
+package raftcart.engines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import raftcart.move.TableResult;
+import raftcart.verify.TableVerdict;
+
+/** What the plan says is what is done. */
+class PlanChoicesTest {
+    @TempDir
+    Path folder;
+
+    private static Databases lamps() throws Exception {
+        Databases source = Databases.mariadb();
+        source.run(
+                "SET sql_mode = ''",
+                "CREATE TABLE lamps (id INT PRIMARY KEY, level TINYINT(1) DEFAULT 7, lit TIME, since DATE,"
+                        + " CHECK (level < 10))",
+                "INSERT INTO lamps VALUES (1, 5, '12:00:00', '2024-01-01'), (2, -1, '23:59:59', NULL),"
+                        + " (3, 0, NULL, '0000-00-00'), (4, 1, '00:00:00', '2024-02-00')",
+                "CREATE TABLE lamps_old (id INT)",
+                "CREATE TABLE Filters (id INT)");
+        return source;
+    }
+
+    private static String type(Databases database, String column) throws Exception {
+        return database.ask("SELECT format_type(atttypid, atttypmod) FROM pg_attribute"
+                + " WHERE attrelid = (SELECT oid FROM pg_class WHERE relname = 'lamps') AND attname = '" + column
+                + "'");
+    }
+
+    @Test
+    void numbersTimesAndDatesAsThePlanWants() throws Exception {
+        Databases target = Databases.postgresql();
+        MigrationRun run = MigrationRun.of(
+                folder,
+                lamps().endpoint(),
+                target.endpoint(),
+                "values: {one-digit-boolean: number, time: time-of-day, impossible-dates: refuse}\n"
+                        + "tables: {include: ['lamp*'], exclude: ['*_old']}\n");
+        assertThat(run.loaded.tables())
+                .singleElement()
+                .returns(2L, TableResult::loaded)
+                .returns(2L, TableResult::refused);
+        assertThat(type(target, "level")).isEqualTo("smallint");
+        assertThat(type(target, "lit")).isEqualTo("time(0) without time zone");
+        assertThat(target.ask("SELECT string_agg(level || ' ' || lit, ', ' ORDER BY id) FROM lamps"))
+                .isEqualTo("5 12:00:00, -1 23:59:59");
+        assertThat(target.ask("INSERT INTO lamps (id) VALUES (9) RETURNING level"))
+                .isEqualTo("7");
+    }
+
+    @Test
+    void theSameTableByDefault() throws Exception {
+        Databases target = Databases.postgresql();
+        MigrationRun run = MigrationRun.of(
+                folder, lamps().endpoint(), target.endpoint(), "schemas: {}\ntables: {include: [LAMPS]}\n");
+        assertThat(type(target, "level")).isEqualTo("boolean");
+        assertThat(type(target, "lit")).isEqualTo("interval hour to second(0)");
+        // 5 and -1 are no truth values; the check compares a boolean with 10 and is left to a person
+        assertThat(run.loaded.tables()).singleElement().returns(2L, TableResult::refused);
+        assertThat(run.translated.findings()).extracting(f -> f.code().code()).contains("RC0102", "RC0301", "RC0302");
+        assertThat(target.ask("SELECT count(*) FROM lamps WHERE since IS NULL")).isEqualTo("2");
+    }
+
+    @Test
+    void tablesGoToASchemaOfTheirOwn() throws Exception {
+        Databases source = lamps();
+        Databases target = Databases.postgresql();
+        MigrationRun run = MigrationRun.of(
+                folder,
+                source.endpoint(),
+                target.endpoint(),
+                "schemas: {" + source.name() + ": 'The Hill'}\ntables: {include: ['filters', '*_old']}\n");
+        assertThat(run.verified.tables())
+                .hasSize(2)
+                .allMatch(TableVerdict::same)
+                .allMatch(v -> v.target().startsWith("The Hill."));
+        assertThat(target.ask("SELECT string_agg(relname, ',' ORDER BY relname) FROM pg_class"
+                        + " WHERE relnamespace = '\"The Hill\"'::regnamespace AND relkind = 'r'"))
+                .isEqualTo("Filters,lamps_old");
+    }
+}
