@@ -105,10 +105,16 @@ public final class Loader {
             ProgressTable.Progress p = earlier.get();
             return finished(table, p.loaded() + p.refused(), p.loaded(), p.refused(), 0);
         }
-        if (earlier.isPresent() || targetRows == TargetRows.REPLACE) {
+        boolean appended = targetRows == TargetRows.APPEND
+                && earlier.isEmpty()
+                && holdsRows(table.target().name());
+        if (earlier.isPresent() && earlier.get().appended()) {
+            refuseMixedRows(table, earlier.get());
+            appended = true;
+        } else if (earlier.isPresent() || targetRows == TargetRows.REPLACE) {
             execute(dialect().ddl().emptyTable(table.target().name()));
         }
-        progress.begin(name);
+        progress.begin(name, appended);
         target.connection().commit();
         listener.tableStarted(name, table.source().rowEstimate());
         long start = System.nanoTime();
@@ -120,6 +126,17 @@ public final class Loader {
             long read = new TableLoader(source, target, table, settings, listener).run(progress, refused);
             double seconds = (System.nanoTime() - start) / 1e9;
             return finished(table, read, read - refused.count(), refused.count(), seconds);
+        }
+    }
+
+    /** Rows of a load that stopped cannot be told from those that were there before, and must not be removed with them. */
+    private static void refuseMixedRows(TableMapping table, ProgressTable.Progress earlier) {
+        if (earlier.loaded() > 0) {
+            throw new LoadException(
+                    "the load stopped while it appended to " + table.target().name() + ", which held rows before; "
+                            + earlier.loaded() + " rows were added and cannot be told from those",
+                    "Restore the table as it was, remove its line from " + ProgressTable.NAME
+                            + " on the target, and run the load again.");
         }
     }
 

@@ -28,7 +28,8 @@ public final class ProgressTable {
     /** Makes the table unless it is there, and commits. */
     public void create() throws SQLException {
         execute("CREATE TABLE IF NOT EXISTS " + name + " (table_name varchar(255) NOT NULL PRIMARY KEY,"
-                + " rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL, finished smallint NOT NULL)");
+                + " rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL, finished smallint NOT NULL,"
+                + " appended smallint NOT NULL)");
         connection.commit();
     }
 
@@ -41,20 +42,21 @@ public final class ProgressTable {
     /** What is known about a table; the caller commits. */
     public Optional<Progress> find(String table) throws SQLException {
         try (PreparedStatement select = connection.prepareStatement(
-                "SELECT rows_loaded, rows_refused, finished FROM " + name + " WHERE table_name = ?")) {
+                "SELECT rows_loaded, rows_refused, finished, appended FROM " + name + " WHERE table_name = ?")) {
             select.setString(1, table);
             try (ResultSet rows = select.executeQuery()) {
                 return rows.next()
-                        ? Optional.of(new Progress(rows.getLong(1), rows.getLong(2), rows.getInt(3) != 0))
+                        ? Optional.of(new Progress(
+                                rows.getLong(1), rows.getLong(2), rows.getInt(3) != 0, rows.getInt(4) != 0))
                         : Optional.empty();
             }
         }
     }
 
-    /** Notes that a table is begun from its first row; the caller commits. */
-    public void begin(String table) throws SQLException {
+    /** Notes that a table is begun from its first row, and whether it held rows of its own; the caller commits. */
+    public void begin(String table, boolean appended) throws SQLException {
         update("DELETE FROM " + name + " WHERE table_name = ?", table);
-        update("INSERT INTO " + name + " VALUES (?, 0, 0, 0)", table);
+        update("INSERT INTO " + name + " VALUES (?, 0, 0, 0, " + (appended ? 1 : 0) + ")", table);
     }
 
     /** Adds rows; the caller commits. */
@@ -86,6 +88,10 @@ public final class ProgressTable {
         }
     }
 
-    /** How far a table has come. */
-    public record Progress(long loaded, long refused, boolean finished) {}
+    /**
+     * How far a table has come.
+     *
+     * @param appended true where the table held rows that are not of this load
+     */
+    public record Progress(long loaded, long refused, boolean finished, boolean appended) {}
 }

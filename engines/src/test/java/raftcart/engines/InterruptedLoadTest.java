@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import raftcart.error.LoadException;
 import raftcart.error.PlanException;
 import raftcart.migration.BuildStage;
 import raftcart.migration.LoadStage;
@@ -57,6 +58,10 @@ class InterruptedLoadTest {
                 "INSERT INTO frames SELECT seq, 'f' FROM seq_1_to_5000",
                 "CREATE TABLE lenses (id INT AUTO_INCREMENT PRIMARY KEY, note VARCHAR(20))",
                 "INSERT INTO lenses SELECT seq, 'l' FROM seq_1_to_3000");
+        return prepared(source, target);
+    }
+
+    private Migration prepared(Databases source, Databases target) {
         Migration migration =
                 MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "load:\n  rows-per-batch: 500\n");
         SurveyStage.run(migration);
@@ -79,6 +84,54 @@ class InterruptedLoadTest {
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
         assertThat(target.ask("SELECT count(*) FROM pg_class WHERE relname = 'raftcart_progress'"))
                 .isEqualTo("0");
+    }
+
+    @Test
+    void goesOnWhereItStoppedOnATargetWhoseDdlCommits() throws Exception {
+        Databases source = Databases.postgresql();
+        Databases target = Databases.mariadb();
+        source.run(
+                "CREATE TABLE frames (id int, note text)",
+                "INSERT INTO frames SELECT i, 'f' FROM generate_series(1, 5000) i",
+                "CREATE TABLE lenses (id serial PRIMARY KEY, note text)",
+                "INSERT INTO lenses SELECT i, 'l' FROM generate_series(1, 3000) i");
+        Migration migration = prepared(source, target);
+        for (int batches : new int[] {2, 11}) {
+            assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
+                    .isInstanceOf(Interruption.class);
+        }
+        LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(result.loaded()).isEqualTo(8000);
+        assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
+    }
+
+    @Test
+    void appendsOnlyWhereItIsTold() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        target.run("INSERT INTO frames VALUES (0, 'older')");
+        LoadStage.run(migration, TargetRows.APPEND, new MigrationRun.Silent());
+        assertThat(target.ask("SELECT count(*) FROM frames")).isEqualTo("5001");
+        assertThat(VerifyStage.run(migration, v -> {}).tables())
+                .filteredOn(t -> !t.same())
+                .singleElement()
+                .satisfies(t -> assertThat(t.targetRows()).isEqualTo(5001));
+    }
+
+    @Test
+    void neverRemovesRowsThatWereThereBefore() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        Migration migration = built(source, target);
+        target.run("INSERT INTO frames VALUES (0, 'older')");
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.APPEND, new Breaker(2)))
+                .isInstanceOf(Interruption.class);
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+                .isInstanceOf(LoadException.class)
+                .hasMessageContaining("appended to public.frames, which held rows before; 1000 rows were added");
+        assertThat(target.ask("SELECT count(*) FROM frames WHERE note = 'older'"))
+                .isEqualTo("1");
     }
 
     @Test
