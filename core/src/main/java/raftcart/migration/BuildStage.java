@@ -70,7 +70,7 @@ public final class BuildStage {
         List<String> missing = target.missingToWrite(target.defaultSchema());
         if (!missing.isEmpty()) {
             throw new ConnectException(
-                    "the account on the target may not create tables in " + target.defaultSchema(),
+                    "the account or the server of the target lacks what it takes to fill " + target.defaultSchema(),
                     "Have an administrator run:\n  " + String.join("\n  ", missing));
         }
     }

@@ -249,4 +249,15 @@ class CatalogReaderTest {
             assertThat(session.missingToWrite(session.defaultSchema())).isEmpty();
         }
     }
+
+    @Test
+    void aServerThatTakesNoRowsFromUsIsToldTheSetting() throws Exception {
+        Databases database = Databases.mariadb();
+        database.run("SET GLOBAL local_infile = 0");
+        try (EngineSession session = Engines.open(database.endpoint())) {
+            assertThat(session.missingToWrite(database.name())).containsExactly("SET GLOBAL local_infile = 1;");
+        } finally {
+            database.run("SET GLOBAL local_infile = 1");
+        }
+    }
 }

@@ -83,7 +83,17 @@ final class MariaDbSession extends JdbcSession {
 
     @Override
     public List<String> missingToWrite(String wanted) {
-        return missing(List.of("CREATE", "INSERT", "UPDATE", "DELETE", "DROP", "ALTER", "INDEX", "REFERENCES"));
+        List<String> lacking = new ArrayList<>(
+                missing(List.of("CREATE", "INSERT", "UPDATE", "DELETE", "DROP", "ALTER", "INDEX", "REFERENCES")));
+        try {
+            // Rows come by LOAD DATA LOCAL, which a server may switch off ("local_infile").
+            if (Query.text(connection(), "SELECT @@GLOBAL.local_infile").equals("0")) {
+                lacking.add("SET GLOBAL local_infile = 1;");
+            }
+        } catch (SQLException e) {
+            throw new CatalogException("the server's settings could not be read: " + e.getMessage(), null, e);
+        }
+        return lacking;
     }
 
     /** What the grants on everything or on this database do not give; grants on single tables are not looked into. */
