@@ -131,10 +131,11 @@ final class StageViews {
 
     void verify(VerifyStage.Result result) {
         long same = result.tables().stream().filter(TableVerdict::same).count();
+        long differing = result.tables().size() - same;
         String what = result.same()
                 ? count(same, "table") + ": " + console.paint(Style.GOOD, "all the same on both sides")
                 : same + " of " + count(result.tables().size(), "table") + " the same; "
-                        + console.paint(Style.BAD, (result.tables().size() - same) + " differ");
+                        + console.paint(Style.BAD, differing + (differing == 1 ? " differs" : " differ"));
         stage("verify", what, result.seconds());
     }
 
