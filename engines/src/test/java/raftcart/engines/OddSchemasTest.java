@@ -54,7 +54,7 @@ class OddSchemasTest {
         assertThat(run.loaded.refused()).isEqualTo(2);
         assertThat(run.loaded.failures()).hasSize(1).first().asString().contains("counter of public.big.id");
         assertThat(run.loaded.tables()).extracting(t -> t.target()).contains("public.Mixed", "public.mixed");
-        assertThat(findings(run, FindingCode.PHYSICAL_CLAUSES)).contains("part", "hist", "isam");
+        assertThat(findings(run, FindingCode.PHYSICAL_CLAUSES)).contains("part", "hist", "isam", "inv");
         assertThat(findings(run, FindingCode.NOT_TRANSLATED)).contains("onlygen");
         assertThat(findings(run, FindingCode.DEFAULT_BY_HAND)).contains("defs.z", "defs.z2", "defs.d");
         assertThat(findings(run, FindingCode.GENERATED_BY_HAND)).contains("gen.jv");
@@ -83,6 +83,11 @@ class OddSchemasTest {
                 .contains("constraint", "rule", "policy", "statistics object", "view", "materialized view", "trigger")
                 .contains("type", "table", "function", "procedure");
         assertThat(findings(run, FindingCode.NAME_CHANGED)).contains("t.name");
+        assertThat(run.translated.findings())
+                .filteredOn(f ->
+                        f.code() == FindingCode.PHYSICAL_CLAUSES && f.object().equals("public.idx"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.detail()).contains("index i2 NULLS LAST", "index i3 text_pattern_ops"));
         assertThat(findings(run, FindingCode.INDEX_BY_HAND))
                 .contains("idx.idx_b_key", "idx.idx_a_idx", "idx.idx_c_idx");
         assertThat(findings(run, FindingCode.DEFAULT_BY_HAND)).contains("defs.f", "defs.k");

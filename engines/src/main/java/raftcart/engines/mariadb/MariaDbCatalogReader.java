@@ -41,7 +41,7 @@ final class MariaDbCatalogReader {
                 "SELECT t.TABLE_NAME, t.TABLE_COMMENT, t.TABLE_ROWS, t.DATA_LENGTH, t.ENGINE, t.CREATE_OPTIONS, t.TABLE_TYPE"
                         + " FROM information_schema.TABLES t WHERE t.TABLE_SCHEMA = ?"
                         + " AND t.TABLE_TYPE IN ('BASE TABLE', 'SYSTEM VERSIONED') ORDER BY t.TABLE_NAME",
-                row -> table(row, columnsByTable, keys, checks),
+                row -> table(row, columnsByTable, columns.invisible(row.getString("TABLE_NAME")), keys, checks),
                 schema);
         Schema read = new Schema(
                 schema, tables, sequences(), List.of(), new MariaDbCodeReader(connection, dialect, schema).read());
@@ -51,6 +51,7 @@ final class MariaDbCatalogReader {
     private Table table(
             ResultSet row,
             Map<String, List<Column>> columns,
+            List<String> invisible,
             MariaDbKeys keys,
             Map<String, List<CheckConstraint>> checks)
             throws SQLException {
@@ -68,14 +69,14 @@ final class MariaDbCatalogReader {
                 kept,
                 keys.indexes(name),
                 Query.orEmpty(row, "TABLE_COMMENT"),
-                physical(row),
+                physical(row, invisible),
                 row.getLong("TABLE_ROWS"),
                 row.getLong("DATA_LENGTH"));
     }
 
     /** Only what is out of the ordinary: every table has an engine and a row format. */
-    private static List<String> physical(ResultSet row) throws SQLException {
-        List<String> clauses = new ArrayList<>();
+    private static List<String> physical(ResultSet row, List<String> invisible) throws SQLException {
+        List<String> clauses = new ArrayList<>(invisible);
         String engine = Query.orEmpty(row, "ENGINE");
         if (!engine.isEmpty() && !engine.equals("InnoDB")) {
             clauses.add("ENGINE=" + engine);

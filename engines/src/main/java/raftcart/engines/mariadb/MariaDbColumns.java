@@ -29,6 +29,7 @@ final class MariaDbColumns {
     private final String schema;
     private final Set<String> jsonColumns;
     private final Map<String, BigInteger> nextNumbers = new HashMap<>();
+    private final Map<String, List<String>> invisible = new HashMap<>();
 
     MariaDbColumns(Connection connection, Dialect dialect, String schema, Set<String> jsonColumns) {
         this.connection = connection;
@@ -59,6 +60,11 @@ final class MariaDbColumns {
         return columns;
     }
 
+    /** The columns of a table that a SELECT of everything leaves out. */
+    List<String> invisible(String table) {
+        return invisible.getOrDefault(table, List.of());
+    }
+
     private Column column(ResultSet row) throws SQLException {
         String name = row.getString("COLUMN_NAME");
         String declared = row.getString("COLUMN_TYPE");
@@ -68,6 +74,11 @@ final class MariaDbColumns {
                 ? new LogicalType.Json(false)
                 : dialect.types()
                         .read(TypeNameParser.parse(declared, dialect.grammar().lexical()));
+        if (extra.contains("invisible")) {
+            invisible
+                    .computeIfAbsent(row.getString("TABLE_NAME"), k -> new ArrayList<>())
+                    .add("column " + name + " INVISIBLE");
+        }
         String collation = Query.orEmpty(row, "COLLATION_NAME");
         boolean nullable = "YES".equals(row.getString("IS_NULLABLE"));
         return new Column(

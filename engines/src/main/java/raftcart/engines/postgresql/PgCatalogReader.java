@@ -89,7 +89,7 @@ final class PgCatalogReader {
 
     private static Table table(ResultSet row, PgColumns columns, PgKeys keys) throws SQLException {
         long oid = row.getLong("oid");
-        List<String> physical = new ArrayList<>();
+        List<String> physical = new ArrayList<>(keys.indexOptions(oid));
         if ("p".equals(row.getString("relkind"))) {
             physical.add("PARTITION BY " + row.getString("partition_key"));
         }

@@ -51,6 +51,13 @@ final class PgKeys {
             + " WHERE NOT EXISTS (SELECT 1 FROM pg_constraint x WHERE x.conindid = i.indexrelid"
             + " AND x.contype IN ('p', 'u', 'x')) AND NOT t.relispartition AND";
 
+    /** Operator classes, collations and the place of NULLs in an index; they bear on speed and order alone. */
+    private static final String INDEX_OPTIONS = "SELECT i.indrelid, c.relname, (SELECT string_agg(o[1], ', ')"
+            + " FROM regexp_matches(pg_get_indexdef(i.indexrelid), '(COLLATE \\S+|\\w+_ops|NULLS FIRST|NULLS LAST)', 'g')"
+            + " AS o) AS options FROM pg_index i JOIN pg_class c ON c.oid = i.indexrelid"
+            + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE" + PgCatalogReader.USER_SCHEMAS
+            + "ORDER BY c.relname";
+
     private static final String DOMAIN_CHECKS = "SELECT a.attrelid, a.attname, k.conname,"
             + " pg_get_expr(k.conbin, 0) AS expression FROM pg_constraint k JOIN pg_attribute a ON a.atttypid = k.contypid"
             + " JOIN pg_class c ON c.oid = a.attrelid AND c.relkind IN ('r', 'p') JOIN pg_namespace n"
@@ -64,6 +71,7 @@ final class PgKeys {
     private final Map<Long, List<ForeignKey>> foreignKeys = new HashMap<>();
     private final Map<Long, List<CheckConstraint>> checks = new HashMap<>();
     private final Map<Long, List<Index>> indexes = new HashMap<>();
+    private final Map<Long, List<String>> indexOptions = new HashMap<>();
 
     PgKeys(Connection connection, Dialect dialect) {
         this.connection = connection;
@@ -73,6 +81,7 @@ final class PgKeys {
     void read() throws SQLException {
         Query.list(connection, CONSTRAINTS, this::constraint);
         Query.list(connection, DOMAIN_CHECKS, this::domainCheck);
+        Query.list(connection, INDEX_OPTIONS, this::indexOption);
         Query.list(
                 connection,
                 INDEXES + PgCatalogReader.USER_SCHEMAS + "ORDER BY i.indrelid, c.relname, k.position",
@@ -185,6 +194,21 @@ final class PgKeys {
             parts.add(part);
         }
         return new Index(index.name(), index.unique(), parts, index.method(), index.predicate(), carried);
+    }
+
+    private Void indexOption(ResultSet row) throws SQLException {
+        if (row.getString("options") != null) {
+            add(
+                    indexOptions,
+                    row.getLong("indrelid"),
+                    "index " + row.getString("relname") + " " + row.getString("options"));
+        }
+        return null;
+    }
+
+    /** What indexes of the table say beyond their columns. */
+    List<String> indexOptions(long table) {
+        return indexOptions.getOrDefault(table, List.of());
     }
 
     Optional<Key> primaryKey(long table) {
