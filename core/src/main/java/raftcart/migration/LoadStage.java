@@ -60,7 +60,9 @@ public final class LoadStage {
             List<TableResult> tables = loader.load(translation.tables());
             List<String> failures = finish(migration, target, listener);
             failures.addAll(setCounters(target, translation, now));
-            loader.forgetProgress();
+            if (failures.isEmpty()) {
+                loader.forgetProgress(); // otherwise another run tries what failed, and passes over the rows
+            }
             Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
             record(migration, result);
             return result;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Feature;
@@ -26,6 +27,10 @@ import raftcart.type.ValueForm;
  * comparison of text.
  */
 final class ExpressionAdapter extends ExprRewriter {
+    /** What PCRE and POSIX expressions mean alike: no groups with a question mark, only the plainest escapes. */
+    private static final Pattern COMMON_REGEX =
+            Pattern.compile("(?s)(?:[^\\\\(]|\\((?!\\?)|\\\\[dDwWsS.^$*+?()\\[\\]{}|/\\\\-])*");
+
     private final Dialect from;
     private final Dialect to;
     private final Map<String, ColumnPair> columns;
@@ -242,6 +247,34 @@ final class ExpressionAdapter extends ExprRewriter {
     public Expr visitLike(Expr.Like like) {
         List<Expr> sides = comparable(List.of(like.value(), like.pattern()));
         return new Expr.Like(sides.get(0), sides.get(1), like.ignoreCase(), like.negated(), like.span());
+    }
+
+    @Override
+    public Expr visitMatches(Expr.Matches matches) {
+        Expr expression = rewrite(matches.pattern());
+        boolean common = expression instanceof Expr.Literal pattern
+                && COMMON_REGEX.matcher(pattern.text()).matches();
+        if (!common) {
+            throw new Untranslatable("a regular expression that the engines may read in different ways");
+        }
+        Kind kind = typer.kind(matches.value());
+        if (kind != Kind.TEXT && kind != Kind.TEXT_IGNORING_CASE) {
+            throw new Untranslatable("a regular expression on a value that may or may not ignore case");
+        }
+        boolean byCollation = from.capabilities().has(Feature.COMPARES_IGNORING_CASE);
+        boolean ignoreCase = byCollation ? kind == Kind.TEXT_IGNORING_CASE : matches.ignoreCase();
+        return new Expr.Matches(rewrite(matches.value()), expression, ignoreCase, matches.negated(), matches.span());
+    }
+
+    /** Engines spell truth values and floating-point numbers in ways of their own. */
+    @Override
+    public Expr visitConcat(Expr.Concat concat) {
+        for (Expr part : concat.parts()) {
+            if (typer.kind(part) == Kind.BOOLEAN || isFloating(part)) {
+                throw new Untranslatable("a truth value or floating-point number becomes part of a text");
+            }
+        }
+        return super.visitConcat(concat);
     }
 
     @Override

@@ -9,8 +9,10 @@ import raftcart.dialect.Dialect;
 import raftcart.dialect.Untranslatable;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
+import raftcart.sql.expr.CurrentKind;
 import raftcart.sql.expr.Expr;
 import raftcart.sql.expr.ExprParser;
+import raftcart.sql.expr.ExprRewriter;
 import raftcart.sql.expr.LiteralKind;
 import raftcart.type.LogicalType;
 
@@ -44,6 +46,24 @@ final class ExpressionTranslator {
         } catch (SqlSyntaxException | Untranslatable e) {
             return new Result(Optional.empty(), e.getMessage(), false);
         }
+    }
+
+    /** The same for a column that holds instants on the source and the time in UTC on the target. */
+    Result translateInUtc(String text, LogicalType wanted) {
+        Result result = translate(text, Optional.of(wanted));
+        if (result.text().isEmpty()) {
+            return result;
+        }
+        Expr adapted = new ExpressionAdapter(from, to, columns, names).adapt(ExprParser.parse(text, from.grammar()));
+        Expr inUtc = new ExprRewriter() {
+            @Override
+            public Expr visitCurrentTime(Expr.CurrentTime time) {
+                return time.kind() == CurrentKind.TIMESTAMP
+                        ? new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, time.precision(), time.span())
+                        : time;
+            }
+        }.rewrite(fitting(adapted, wanted));
+        return new Result(Optional.of(to.expressions().print(inUtc)), "", result.foldedCase());
     }
 
     /** A constant default in the terms of its column: 1 for a boolean column is TRUE. */

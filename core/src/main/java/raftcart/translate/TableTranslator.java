@@ -134,8 +134,9 @@ final class TableTranslator {
         TypeChoice choice = choices.get(column.name());
         Optional<Generated> generated = column.generated().flatMap(g -> generated(object, g, choice));
         boolean computes = column.identity().isPresent() || column.generated().isPresent();
-        Optional<String> defaultValue =
-                computes ? Optional.empty() : column.defaultValue().flatMap(d -> defaultValue(object, d, choice));
+        Optional<String> defaultValue = computes
+                ? Optional.empty()
+                : column.defaultValue().flatMap(d -> defaultValue(object, column, d, choice));
         Column targetColumn = new Column(
                 pair.targetName(),
                 choice.sql(),
@@ -171,8 +172,14 @@ final class TableTranslator {
         return Optional.of(new Generated(result.text().get(), stored));
     }
 
-    private Optional<String> defaultValue(String object, String text, TypeChoice choice) {
-        Result result = expressions().translate(text, Optional.of(choice.stored()));
+    private Optional<String> defaultValue(String object, Column column, String text, TypeChoice choice) {
+        boolean toUtc = column.type() instanceof LogicalType.Timestamp before
+                && before.zoned()
+                && choice.stored() instanceof LogicalType.Timestamp after
+                && !after.zoned();
+        Result result = toUtc
+                ? expressions().translateInUtc(text, choice.stored())
+                : expressions().translate(text, Optional.of(choice.stored()));
         if (result.text().isEmpty()) {
             notes.byHand("default", object, text, FindingCode.DEFAULT_BY_HAND, result.reason());
         }

@@ -135,6 +135,26 @@ class InterruptedLoadTest {
     }
 
     @Test
+    void triesAgainWhatFailedAfterTheRows() throws Exception {
+        Databases source = Databases.mariadb();
+        Databases target = Databases.postgresql();
+        source.run("CREATE TABLE codes (code VARCHAR(9), UNIQUE KEY by_code (code)) COLLATE utf8mb4_bin");
+        source.run("INSERT INTO codes VALUES ('a'), ('b')");
+        Migration migration = built(source, target);
+        target.run("CREATE TABLE by_code (x int)"); // takes the name of the key's index
+        assertThat(LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent())
+                        .failures())
+                .singleElement()
+                .asString()
+                .contains("by_code");
+        target.run("DROP TABLE by_code");
+        LoadStage.Result again = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(again.failures()).isEmpty();
+        assertThat(again.loaded()).isEqualTo(8002);
+        assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
+    }
+
+    @Test
     void doesNotLoadTwiceUnlessTold() throws Exception {
         Databases source = Databases.mariadb();
         Databases target = Databases.postgresql();

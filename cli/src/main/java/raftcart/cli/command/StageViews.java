@@ -127,6 +127,9 @@ final class StageViews {
         for (String failure : result.failures()) {
             console.line(console.paint(Style.BAD, "Not made: ") + failure);
         }
+        if (!result.failures().isEmpty()) {
+            console.line("When the cause is mended, `raftcart load` tries these again; the rows stay as they are.");
+        }
     }
 
     void verify(VerifyStage.Result result) {

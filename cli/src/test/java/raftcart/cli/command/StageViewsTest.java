@@ -111,7 +111,8 @@ class StageViewsTest {
         assertThat(shown(v -> v.loadProblems(result)))
                 .isEqualTo(
                         "3 rows of k.lamps were refused; they stand in journal/refused/k.lamps.jsonl with the reasons.\n"
-                                + "Not made: target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why\n");
+                                + "Not made: target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why\n"
+                                + "When the cause is mended, `raftcart load` tries these again; the rows stay as they are.\n");
     }
 
     @Test

@@ -74,6 +74,7 @@ final class MariaDbPrinter extends ExprPrinter {
         String precision = "(" + (time.precision() > 0 ? time.precision() : "") + ")";
         return switch (time.kind()) {
             case TIMESTAMP -> "current_timestamp" + precision;
+            case UTC_TIMESTAMP -> "utc_timestamp" + precision;
             case DATE -> "curdate()";
             case TIME -> "curtime" + precision;
         };

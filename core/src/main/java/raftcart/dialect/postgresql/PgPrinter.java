@@ -86,6 +86,7 @@ final class PgPrinter extends ExprPrinter {
         String precision = time.precision() < 6 ? "(" + time.precision() + ")" : "";
         return switch (time.kind()) {
             case TIMESTAMP -> "CURRENT_TIMESTAMP" + precision;
+            case UTC_TIMESTAMP -> "CURRENT_TIMESTAMP" + precision + " AT TIME ZONE 'UTC'";
             case DATE -> "CURRENT_DATE";
             case TIME -> "LOCALTIME" + precision;
         };

@@ -206,7 +206,7 @@ CREATE TABLE `observatory`.`proposals` (
     `hours` decimal(6,1) NOT NULL,
     `abstract` longtext NULL,
     `submitted_at` datetime(0) NULL,
-    `changed_at` datetime(0) NOT NULL DEFAULT current_timestamp(),
+    `changed_at` datetime(0) NOT NULL DEFAULT (utc_timestamp()),
     PRIMARY KEY (`id`),
     CONSTRAINT `proposals_hours` CHECK ((`hours` > 0) AND ((`rank` IS NULL) OR (`rank` >= 1)))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -287,7 +287,7 @@ CREATE TABLE `observatory`.`filter_usage` (
 -- RC0114 check: public.log_entries.written_at: datetime(6) in UTC
 CREATE TABLE `observatory`.`log_entries` (
     `id` bigint NOT NULL AUTO_INCREMENT,
-    `written_at` datetime(6) NOT NULL DEFAULT current_timestamp(6),
+    `written_at` datetime(6) NOT NULL DEFAULT (utc_timestamp(6)),
     `astronomer_id` bigint NULL,
     `level` smallint NOT NULL DEFAULT 0,
     `text` longtext NOT NULL,
