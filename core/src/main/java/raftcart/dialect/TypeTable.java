@@ -2,7 +2,7 @@ package raftcart.dialect;
 
 import java.util.List;
 import raftcart.catalog.Column;
-import raftcart.sql.expr.TypeName;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices;
 

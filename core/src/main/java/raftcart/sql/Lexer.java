@@ -6,15 +6,31 @@ import raftcart.error.SqlSyntaxException;
 
 /** Cuts a text into tokens by a dialect's rules, one at a time. White space is passed over, comments are tokens. */
 public final class Lexer {
+    private static final String[] OPERATORS = {
+        "!~~*", "!~~", "~~*", "!~*", "->>", "#>>", "<=>", "@-@", "<->", "||/", "**=", "~~", "~*", "!~", "::", "||",
+        "<=", ">=", "<>", "!=", "^=", "~=", "<<", ">>", "->", "#>", "#-", "@>", "<@", "&&", "@@", ":=", "=>", "!<",
+        "!>", "??", "**", "==", "|/", "&<", "&>", "-|", ".."
+    };
+    private static final String OPERATOR_STARTS = "!~-#<@*:|>=^&?.";
+    private static final String STRING_PREFIXES = "xXbBeEnNuUqQ";
+
     private final String text;
     private final LexicalRules rules;
+    private final LineCounter lines;
+    private final QuotedText quotes;
     private int position;
-    private int line = 1;
-    private int lineStart;
+    private boolean inVersionComment;
 
     public Lexer(String text, LexicalRules rules) {
+        this(text, rules, 1, 1);
+    }
+
+    /** A lexer of a piece of a longer text that begins at this line and column. */
+    public Lexer(String text, LexicalRules rules, int line, int column) {
         this.text = text;
         this.rules = rules;
+        this.lines = new LineCounter(text, line, column);
+        this.quotes = new QuotedText(text, rules, lines);
     }
 
     /** All tokens of a text without its comments, the end token last. */
@@ -39,46 +55,51 @@ public final class Lexer {
     public Token next() {
         skipBlanks();
         int start = position;
-        int startLine = line;
-        int startColumn = position - lineStart + 1;
         if (position >= text.length()) {
-            return new Token(TokenKind.END, "", "", new Span(start, start, startLine, startColumn));
+            return new Token(TokenKind.END, "", "", lines.span(start, start));
         }
         char c = text.charAt(position);
-        TokenKind kind;
-        String value;
-        if (startsComment()) {
-            kind = TokenKind.COMMENT;
-            value = "";
-            skipComment();
-        } else if (c == '\'' || (c == '"' && rules.doubleQuotedStrings() && rules.nameQuote() != '"')) {
-            kind = TokenKind.STRING;
-            value = quoted(c, rules.backslashEscapes());
-        } else if (c == rules.nameQuote()) {
-            kind = TokenKind.QUOTED_NAME;
-            value = quoted(c, false);
-        } else if (isPrefixedString(c)) {
-            position++;
-            kind = prefixedKind(c);
-            value = quoted('\'', c == 'e' || c == 'E');
-        } else if (rules.dollarQuotes() && c == '$' && dollarTag() != null) {
-            kind = TokenKind.STRING;
-            value = dollarQuoted(dollarTag());
-        } else if (isDigit(c) || (c == '.' && isDigit(peek(1)))) {
-            kind = number();
-            value = kind == TokenKind.HEX_STRING
-                    ? text.substring(start + 2, position)
-                    : text.substring(start, position);
-        } else if (isNameStart(c)) {
-            kind = TokenKind.WORD;
-            value = word();
-        } else {
-            kind = TokenKind.SYMBOL;
-            value = symbol();
+        if (CharClass.isNameStart(c) && !prefixesString(c)) {
+            return word(start);
         }
-        countLines(start);
-        return new Token(
-                kind, text.substring(start, position), value, new Span(start, position, startLine, startColumn));
+        if (startsComment(c)) {
+            return comment(start);
+        }
+        char closing = rules.closing(c);
+        if (c == '\'' || (c == '"' && closing == 0 && rules.has(LexicalFeature.DOUBLE_QUOTED_STRINGS))) {
+            return quoted(TokenKind.STRING, start, c, rules.has(LexicalFeature.BACKSLASH_ESCAPES));
+        }
+        if (closing != 0 && (c != '[' || startsBracketName())) {
+            return quoted(TokenKind.QUOTED_NAME, start, closing, false);
+        }
+        if (prefixesString(c)) {
+            return prefixed(c, start);
+        }
+        if (c == '$' && rules.has(LexicalFeature.DOLLAR_QUOTES)) {
+            String tag = quotes.dollarTag(position);
+            if (tag != null) {
+                position = quotes.endOfDollar(tag, position);
+                return token(TokenKind.STRING, start, text.substring(start + tag.length(), position - tag.length()));
+            }
+        }
+        if (CharClass.isDigit(c) || (c == '.' && CharClass.isDigit(peek(1)))) {
+            return number(start);
+        }
+        int end = ParameterScan.end(text, position, rules);
+        if (end > position) {
+            position = end;
+            return token(TokenKind.PARAMETER, start, null);
+        }
+        if (c == '#' && rules.has(LexicalFeature.NUMBER_SIGN_NAMES)) {
+            position++;
+            return word(start);
+        }
+        return symbol(c, start);
+    }
+
+    private Token token(TokenKind kind, int start, String value) {
+        String source = text.substring(start, position);
+        return new Token(kind, source, value == null ? source : value, lines.span(start, position));
     }
 
     private char peek(int ahead) {
@@ -87,190 +108,145 @@ public final class Lexer {
     }
 
     private void skipBlanks() {
-        while (position < text.length() && Character.isWhitespace(text.charAt(position))) {
-            if (text.charAt(position) == '\n') {
-                line++;
-                lineStart = position + 1;
+        int length = text.length();
+        while (position < length) {
+            char c = text.charAt(position);
+            if (c > ' ' && !Character.isWhitespace(c) && c != '\u00a0' && c != '\ufeff') {
+                if (inVersionComment && c == '*' && peek(1) == '/') {
+                    inVersionComment = false;
+                    position += 2;
+                    continue;
+                }
+                return;
             }
             position++;
         }
     }
 
-    private void countLines(int from) {
-        for (int i = from; i < position; i++) {
-            if (text.charAt(i) == '\n') {
-                line++;
-                lineStart = i + 1;
-            }
-        }
+    private boolean startsComment(char c) {
+        return switch (c) {
+            case '-' -> peek(1) == '-' && (!rules.has(LexicalFeature.DASHES_BEFORE_BLANK) || peek(2) <= ' ');
+            case '/' -> peek(1) == '*' || (peek(1) == '/' && rules.has(LexicalFeature.SLASH_COMMENTS));
+            case '#' -> rules.has(LexicalFeature.HASH_COMMENTS);
+            default -> false;
+        };
     }
 
-    private boolean startsComment() {
-        char c = text.charAt(position);
-        return (c == '-' && peek(1) == '-') || (c == '/' && peek(1) == '*') || (c == '#' && rules.hashComments());
-    }
-
-    private void skipComment() {
-        if (text.charAt(position) != '/') {
+    private Token comment(int start) {
+        if (peek(1) != '*') {
             int end = text.indexOf('\n', position);
             position = end < 0 ? text.length() : end;
-            return;
+            return token(TokenKind.COMMENT, start, "");
         }
-        int start = position;
-        int depth = 0;
-        do {
-            if (position >= text.length()) {
-                throw error("comment is not closed", start);
-            }
-            if (peek(0) == '/' && peek(1) == '*' && (depth == 0 || rules.nestedComments())) {
-                depth++;
-                position += 2;
-            } else if (peek(0) == '*' && peek(1) == '/') {
-                depth--;
-                position += 2;
-            } else {
+        if (peek(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS)) {
+            position += 3;
+            while (CharClass.isDigit(peek(0))) {
                 position++;
             }
-        } while (depth > 0);
-    }
-
-    private String quoted(char quote, boolean backslash) {
-        int start = position++;
-        StringBuilder value = new StringBuilder();
-        while (true) {
-            if (position >= text.length()) {
-                throw error("text that begins with " + quote + " is not closed", start);
-            }
-            char c = text.charAt(position++);
-            if (c == quote) {
-                if (peek(0) != quote) {
-                    return value.toString();
-                }
-                position++;
-                value.append(quote);
-            } else if (c == '\\' && backslash && position < text.length()) {
-                value.append(unescape(text.charAt(position++)));
-            } else {
-                value.append(c);
-            }
+            inVersionComment = true;
+            return next();
         }
+        position = quotes.endOfComment(position);
+        return token(text.charAt(start + 2) == '+' ? TokenKind.HINT : TokenKind.COMMENT, start, "");
     }
 
-    private static String unescape(char c) {
+    /** In an array type or subscript the bracket opens no name: it stands right after a name or closing bracket. */
+    private boolean startsBracketName() {
+        char next = peek(1);
+        return next != ']' && !CharClass.isDigit(next);
+    }
+
+    private Token quoted(TokenKind kind, int start, char closing, boolean backslash) {
+        String value = quotes.value(position + 1, closing, backslash);
+        position = quotes.end();
+        return token(kind, start, value);
+    }
+
+    private boolean prefixesString(char c) {
+        if (STRING_PREFIXES.indexOf(c) < 0) {
+            return false;
+        }
         return switch (c) {
-            case 'n' -> "\n";
-            case 't' -> "\t";
-            case 'r' -> "\r";
-            case 'b' -> "\b";
-            case '0' -> "\0";
-            case 'Z' -> "\u001a";
-            case '%', '_' -> "\\" + c;
-            default -> String.valueOf(c);
+            case 'q', 'Q' -> peek(1) == '\'' && rules.has(LexicalFeature.ALTERNATIVE_QUOTES);
+            case 'u', 'U' -> peek(1) == '&' && peek(2) == '\'';
+            case 'n', 'N' ->
+                peek(1) == '\''
+                        || ((peek(1) == 'q' || peek(1) == 'Q')
+                                && peek(2) == '\''
+                                && rules.has(LexicalFeature.ALTERNATIVE_QUOTES));
+            case 'e', 'E' -> peek(1) == '\'' && rules.has(LexicalFeature.ESCAPE_STRINGS);
+            default -> peek(1) == '\'';
         };
     }
 
-    private boolean isPrefixedString(char c) {
-        return peek(1) == '\'' && "xXbBeEnN".indexOf(c) >= 0;
-    }
-
-    private static TokenKind prefixedKind(char prefix) {
-        return switch (prefix) {
-            case 'x', 'X' -> TokenKind.HEX_STRING;
-            case 'b', 'B' -> TokenKind.BIT_STRING;
-            default -> TokenKind.STRING;
-        };
-    }
-
-    private String dollarTag() {
-        int end = position + 1;
-        while (end < text.length() && (Character.isLetterOrDigit(text.charAt(end)) || text.charAt(end) == '_')) {
-            end++;
+    private Token prefixed(char c, int start) {
+        char lower = Character.toLowerCase(c);
+        if (lower == 'q' || (lower == 'n' && peek(1) != '\'')) {
+            String value = quotes.alternative(position + (lower == 'q' ? 2 : 3));
+            position = quotes.end();
+            return token(TokenKind.STRING, start, value);
         }
-        boolean tag = end < text.length() && text.charAt(end) == '$' && !isDigit(peek(1));
-        return tag ? text.substring(position, end + 1) : null;
-    }
-
-    private String dollarQuoted(String tag) {
-        int start = position;
-        int end = text.indexOf(tag, position + tag.length());
-        if (end < 0) {
-            throw error("text that begins with " + tag + " is not closed", start);
+        position += lower == 'u' ? 2 : 1;
+        boolean backslash = lower == 'e' || (lower == 'n' && rules.has(LexicalFeature.BACKSLASH_ESCAPES));
+        String value = quotes.value(position + 1, '\'', backslash);
+        position = quotes.end();
+        if (lower == 'u') {
+            value = quotes.unicode(value, start);
         }
-        String value = text.substring(position + tag.length(), end);
-        position = end + tag.length();
-        return value;
+        TokenKind kind = lower == 'x' ? TokenKind.HEX_STRING : lower == 'b' ? TokenKind.BIT_STRING : TokenKind.STRING;
+        return token(kind, start, value);
     }
 
-    private TokenKind number() {
-        if (peek(0) == '0' && (peek(1) == 'x' || peek(1) == 'X') && isHexDigit(peek(2))) {
+    private Token number(int start) {
+        if (peek(0) == '0' && (peek(1) == 'x' || peek(1) == 'X') && CharClass.isHexDigit(peek(2))) {
             position += 2;
-            while (isHexDigit(peek(0))) {
+            while (CharClass.isHexDigit(peek(0))) {
                 position++;
             }
-            return TokenKind.HEX_STRING;
+            boolean bytes = rules.has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+            return token(bytes ? TokenKind.HEX_STRING : TokenKind.NUMBER, start, text.substring(start + 2, position));
         }
-        while (isDigit(peek(0))) {
-            position++;
-        }
+        digits();
         if (peek(0) == '.' && peek(1) != '.') {
             position++;
-            while (isDigit(peek(0))) {
-                position++;
-            }
+            digits();
         }
         boolean signed = peek(1) == '+' || peek(1) == '-';
-        if ((peek(0) == 'e' || peek(0) == 'E') && isDigit(peek(signed ? 2 : 1))) {
+        if ((peek(0) == 'e' || peek(0) == 'E') && CharClass.isDigit(peek(signed ? 2 : 1))) {
             position += signed ? 3 : 2;
-            while (isDigit(peek(0))) {
-                position++;
-            }
+            digits();
         }
-        return TokenKind.NUMBER;
+        return token(TokenKind.NUMBER, start, null);
     }
 
-    private String word() {
-        int start = position;
-        while (position < text.length() && isNamePart(text.charAt(position))) {
+    private void digits() {
+        while (CharClass.isDigit(peek(0))) {
             position++;
         }
-        return text.substring(start, position);
     }
 
-    private String symbol() {
-        for (String operator : rules.operators()) {
-            if (text.startsWith(operator, position)) {
-                position += operator.length();
-                return operator;
+    private Token word(int start) {
+        int length = text.length();
+        while (position < length && CharClass.isNamePart(text.charAt(position))) {
+            position++;
+        }
+        if (position == start) {
+            position++;
+        }
+        return token(TokenKind.WORD, start, null);
+    }
+
+    private Token symbol(char c, int start) {
+        if (OPERATOR_STARTS.indexOf(c) >= 0) {
+            for (String operator : OPERATORS) {
+                if (operator.charAt(0) == c && text.startsWith(operator, position)) {
+                    position += operator.length();
+                    return new Token(TokenKind.SYMBOL, operator, operator, lines.span(start, position));
+                }
             }
         }
-        return String.valueOf(text.charAt(position++));
-    }
-
-    private static boolean isDigit(char c) {
-        return c >= '0' && c <= '9';
-    }
-
-    private static boolean isHexDigit(char c) {
-        return Character.digit(c, 16) >= 0;
-    }
-
-    private static boolean isNameStart(char c) {
-        return Character.isLetter(c) || c == '_' || c == '@' || c > 127;
-    }
-
-    private static boolean isNamePart(char c) {
-        return isNameStart(c) || isDigit(c) || c == '$' || c == '#';
-    }
-
-    private SqlSyntaxException error(String message, int at) {
-        int errorLine = 1;
-        int errorLineStart = 0;
-        for (int i = 0; i < at; i++) {
-            if (text.charAt(i) == '\n') {
-                errorLine++;
-                errorLineStart = i + 1;
-            }
-        }
-        return new SqlSyntaxException(errorLine + ":" + (at - errorLineStart + 1) + ": " + message, null);
+        position++;
+        String symbol = CharClass.symbol(c);
+        return new Token(TokenKind.SYMBOL, symbol, symbol, lines.span(start, position));
     }
 }

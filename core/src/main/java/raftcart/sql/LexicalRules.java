@@ -1,27 +1,36 @@
 package raftcart.sql;
 
 import java.util.List;
+import java.util.Set;
 
 /**
  * How a dialect writes its tokens.
  *
- * @param nameQuote the character that opens and closes a quoted name
- * @param doubleQuotedStrings true where {@code "x"} is a string
- * @param backslashEscapes true where a backslash in a plain string escapes the next character
- * @param hashComments true where {@code #} starts a comment
- * @param dollarQuotes true where {@code $tag$...$tag$} is a string
- * @param nestedComments true where block comments nest
- * @param operators operators of more than one character, longest first
+ * @param nameQuotes pairs of characters that open and close a quoted name, such as {@code ""} and {@code []}
  */
-public record LexicalRules(
-        char nameQuote,
-        boolean doubleQuotedStrings,
-        boolean backslashEscapes,
-        boolean hashComments,
-        boolean dollarQuotes,
-        boolean nestedComments,
-        List<String> operators) {
+public record LexicalRules(List<String> nameQuotes, Set<LexicalFeature> features) {
     public LexicalRules {
-        operators = List.copyOf(operators);
+        nameQuotes = List.copyOf(nameQuotes);
+        features = Set.copyOf(features);
+    }
+
+    /** Rules with these features. */
+    public static LexicalRules of(List<String> nameQuotes, LexicalFeature... features) {
+        return new LexicalRules(nameQuotes, Set.of(features));
+    }
+
+    /** True where the dialect has the feature. */
+    public boolean has(LexicalFeature feature) {
+        return features.contains(feature);
+    }
+
+    /** The character that closes a name opened by this one, or 0 if it opens none. */
+    char closing(char open) {
+        for (int i = 0; i < nameQuotes.size(); i++) {
+            if (nameQuotes.get(i).charAt(0) == open) {
+                return nameQuotes.get(i).charAt(1);
+            }
+        }
+        return 0;
     }
 }

@@ -7,6 +7,18 @@ public record Token(TokenKind kind, String text, String value, Span span) {
         return kind == TokenKind.WORD && value.equalsIgnoreCase(word);
     }
 
+    /** True for one of these words. */
+    public boolean isAnyWord(String... words) {
+        if (kind == TokenKind.WORD) {
+            for (String word : words) {
+                if (value.equalsIgnoreCase(word)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     /** True for this operator or punctuation mark. */
     public boolean isSymbol(String symbol) {
         return kind == TokenKind.SYMBOL && text.equals(symbol);
@@ -15,5 +27,10 @@ public record Token(TokenKind kind, String text, String value, Span span) {
     /** True for a name, quoted or not. */
     public boolean isName() {
         return kind == TokenKind.WORD || kind == TokenKind.QUOTED_NAME;
+    }
+
+    /** True for a string. */
+    public boolean isString() {
+        return kind == TokenKind.STRING;
     }
 }

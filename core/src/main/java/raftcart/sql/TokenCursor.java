@@ -22,6 +22,11 @@ public final class TokenCursor {
         return tokens.get(Math.min(position + ahead, tokens.size() - 1));
     }
 
+    /** The token taken last. */
+    public Token previous() {
+        return tokens.get(Math.max(position - 1, 0));
+    }
+
     /** Takes the token at the cursor. */
     public Token take() {
         Token token = peek();
@@ -29,15 +34,42 @@ public final class TokenCursor {
         return token;
     }
 
-    /** Takes these words if they stand next; otherwise takes nothing. */
-    public boolean takeWords(String... words) {
+    /** The place, to come back to. */
+    public int mark() {
+        return position;
+    }
+
+    /** Goes back to a place. */
+    public void reset(int mark) {
+        position = mark;
+    }
+
+    /** True where these words stand next. */
+    public boolean atWords(String... words) {
         for (int i = 0; i < words.length; i++) {
             if (!peek(i).isWord(words[i])) {
                 return false;
             }
         }
-        position += words.length;
         return true;
+    }
+
+    /** Takes these words if they stand next; otherwise takes nothing. */
+    public boolean takeWords(String... words) {
+        boolean all = atWords(words);
+        if (all) {
+            position += words.length;
+        }
+        return all;
+    }
+
+    /** Takes one of these words if it stands next. */
+    public boolean takeAny(String... words) {
+        boolean any = peek().isAnyWord(words);
+        if (any) {
+            position++;
+        }
+        return any;
     }
 
     /** Takes this symbol if it stands next. */
@@ -52,14 +84,16 @@ public final class TokenCursor {
     /** Takes this symbol. */
     public void expectSymbol(String symbol) {
         if (!takeSymbol(symbol)) {
-            throw unexpected(symbol);
+            throw unexpected("'" + symbol + "'");
         }
     }
 
-    /** Takes this word. */
-    public void expectWord(String word) {
-        if (!takeWords(word)) {
-            throw unexpected(word);
+    /** Takes these words. */
+    public void expectWords(String... words) {
+        for (String word : words) {
+            if (!takeWords(word)) {
+                throw unexpected(word);
+            }
         }
     }
 
@@ -71,9 +105,14 @@ public final class TokenCursor {
     /** An error at the cursor that says what was expected there. */
     public SqlSyntaxException unexpected(String expected) {
         Token token = peek();
-        String found = token.kind() == TokenKind.END ? "the end of the text" : "'" + token.text() + "'";
-        Span span = token.span();
-        return new SqlSyntaxException(
-                span.line() + ":" + span.column() + ": found " + found + ", expected " + expected, null);
+        String text = token.text().length() > 40 ? token.text().substring(0, 40) + "..." : token.text();
+        String found = token.kind() == TokenKind.END ? "the end of the text" : "'" + text + "'";
+        return error("found " + found + ", expected " + expected);
+    }
+
+    /** An error at the cursor. */
+    public SqlSyntaxException error(String reason) {
+        Span span = peek().span();
+        return new SqlSyntaxException(span.line(), span.column(), reason);
     }
 }

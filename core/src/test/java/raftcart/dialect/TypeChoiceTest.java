@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import raftcart.catalog.ObjectName;
-import raftcart.sql.expr.TypeNameParser;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.LogicalType;
 
 /** Which type a target gives to a column; a column c of table s.t. */

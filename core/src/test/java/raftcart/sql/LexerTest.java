@@ -38,7 +38,7 @@ class LexerTest {
     @Test
     void readsNumbersAndBytes() {
         assertThat(values("1.5e-3 .5 0x0Aff x'00' b'101' 1..2", mariadb))
-                .containsExactly("1.5e-3", ".5", "0Aff", "00", "101", "1", ".", ".2", "");
+                .containsExactly("1.5e-3", ".5", "0Aff", "00", "101", "1", "..", "2", "");
     }
 
     @Test

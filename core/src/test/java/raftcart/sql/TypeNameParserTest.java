@@ -8,8 +8,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Dialects;
-import raftcart.sql.expr.TypeName;
-import raftcart.sql.expr.TypeNameParser;
+import raftcart.sql.parse.TypeNameParser;
+import raftcart.sql.tree.TypeName;
 
 class TypeNameParserTest {
     private static TypeName parse(String dialect, String text) {
@@ -21,17 +21,17 @@ class TypeNameParserTest {
     @Test
     void readsWordsParametersAndTexts() {
         assertThat(parse("mariadb", "int(10) unsigned zerofill"))
-                .isEqualTo(new TypeName("int unsigned", List.of(10), List.of(), false));
+                .isEqualTo(new TypeName("int unsigned", List.of(10), List.of(), 0));
         assertThat(parse("mariadb", "enum('a','it''s','\\\\')"))
-                .isEqualTo(new TypeName("enum", List.of(), List.of("a", "it's", "\\"), false));
+                .isEqualTo(new TypeName("enum", List.of(), List.of("a", "it's", "\\"), 0));
         assertThat(parse("mariadb", "decimal(38,10)"))
-                .isEqualTo(new TypeName("decimal", List.of(38, 10), List.of(), false));
+                .isEqualTo(new TypeName("decimal", List.of(38, 10), List.of(), 0));
         assertThat(parse("postgresql", "timestamp(3) with time zone"))
-                .isEqualTo(new TypeName("timestamp with time zone", List.of(3), List.of(), false));
+                .isEqualTo(new TypeName("timestamp with time zone", List.of(3), List.of(), 0));
         assertThat(parse("postgresql", "interval hour to second(2)"))
-                .isEqualTo(new TypeName("interval hour to second", List.of(2), List.of(), false));
+                .isEqualTo(new TypeName("interval hour to second", List.of(2), List.of(), 0));
         assertThat(parse("postgresql", "numeric(10,2)[]"))
-                .isEqualTo(new TypeName("numeric", List.of(10, 2), List.of(), true));
+                .isEqualTo(new TypeName("numeric", List.of(10, 2), List.of(), 1));
         assertThat(parse("postgresql", "sub.\"Mood\"")).isEqualTo(TypeName.of("sub.mood"));
     }
 

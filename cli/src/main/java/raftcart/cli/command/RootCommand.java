@@ -34,6 +34,7 @@ public final class RootCommand implements Runnable {
         COMMANDS.put("load", LoadCommand.class);
         COMMANDS.put("verify", VerifyCommand.class);
         COMMANDS.put("run", RunCommand.class);
+        COMMANDS.put("rewrite", RewriteCommand.class);
         COMMANDS.put("status", StatusCommand.class);
         COMMANDS.put("explain", ExplainCommand.class);
         COMMANDS.put("engines", EnginesCommand.class);

@@ -77,6 +77,11 @@ public final class Console {
         }
     }
 
+    /** A finding on standard error; these are a part of the result and stay when all else is quiet. */
+    public void finding(String text) {
+        err.println(text);
+    }
+
     /** An error with what to do about it. */
     public void error(String command, String message, String advice) {
         err.println(paint(Style.BAD, command + ": ") + message);

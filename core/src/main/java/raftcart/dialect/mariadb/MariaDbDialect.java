@@ -24,6 +24,11 @@ public final class MariaDbDialect {
 
     private MariaDbDialect() {}
 
+    /** The types of columns. */
+    public static raftcart.dialect.TypeTable types() {
+        return new MariaDbTypes();
+    }
+
     /** Puts the dialect's parts together. */
     public static Dialect create() {
         ExprGrammar grammar = new MariaDbGrammar();
@@ -33,7 +38,7 @@ public final class MariaDbDialect {
                 IDENTIFIERS,
                 CAPABILITIES,
                 grammar,
-                new MariaDbTypes(),
+                types(),
                 expressions,
                 new MariaDbDdl(IDENTIFIERS, expressions),
                 new MariaDbValues(IDENTIFIERS));

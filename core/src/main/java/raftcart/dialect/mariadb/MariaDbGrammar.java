@@ -1,6 +1,5 @@
 package raftcart.dialect.mariadb;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -13,14 +12,8 @@ import raftcart.sql.expr.FunctionDictionary;
 
 /** How MariaDB writes tokens and operators in its default SQL mode ("Operator Precedence"). */
 final class MariaDbGrammar implements ExprGrammar {
-    private static final LexicalRules LEXICAL = new LexicalRules(
-            '`',
-            true,
-            true,
-            true,
-            false,
-            false,
-            List.of("<=>", "->>", "->", "<=", ">=", "<>", "!=", "<<", ">>", "||", "&&", ":="));
+    private static final LexicalRules LEXICAL =
+            MariaDbLanguage.create().grammar().lexical();
     private static final Map<String, BinaryOperator> SYMBOLS = Map.ofEntries(
             Map.entry("=", BinaryOperator.EQUAL),
             Map.entry("<>", BinaryOperator.NOT_EQUAL),

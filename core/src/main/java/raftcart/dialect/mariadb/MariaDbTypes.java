@@ -8,7 +8,7 @@ import raftcart.dialect.ColumnUse;
 import raftcart.dialect.TypeChoice;
 import raftcart.dialect.TypeTable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.expr.TypeName;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices;
 import raftcart.type.ValueChoices.OneDigitBoolean;

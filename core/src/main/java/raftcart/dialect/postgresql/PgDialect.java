@@ -26,6 +26,11 @@ public final class PgDialect {
 
     private PgDialect() {}
 
+    /** The types of columns. */
+    static raftcart.dialect.TypeTable types() {
+        return new PgTypes(IDENTIFIERS);
+    }
+
     /** Puts the dialect's parts together. */
     public static Dialect create() {
         ExprGrammar grammar = new PgGrammar();
@@ -35,7 +40,7 @@ public final class PgDialect {
                 IDENTIFIERS,
                 CAPABILITIES,
                 grammar,
-                new PgTypes(IDENTIFIERS),
+                types(),
                 expressions,
                 new PgDdl(IDENTIFIERS, expressions),
                 new PgValues(IDENTIFIERS));

@@ -1,6 +1,5 @@
 package raftcart.dialect.postgresql;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.sql.LexicalRules;
@@ -12,16 +11,7 @@ import raftcart.sql.expr.FunctionDictionary;
 
 /** How PostgreSQL writes tokens and operators ("Lexical Structure", "Operator Precedence"). */
 final class PgGrammar implements ExprGrammar {
-    private static final LexicalRules LEXICAL = new LexicalRules(
-            '"',
-            false,
-            false,
-            false,
-            true,
-            true,
-            List.of(
-                    "!~~*", "!~~", "~~*", "!~*", "->>", "#>>", "~~", "~*", "!~", "::", "||", "<=", ">=", "<>", "!=",
-                    "<<", ">>", "->", "#>", "@>", "<@", "&&"));
+    private static final LexicalRules LEXICAL = PgLanguage.create().grammar().lexical();
     private static final Map<String, BinaryOperator> SYMBOLS = Map.ofEntries(
             Map.entry("=", BinaryOperator.EQUAL),
             Map.entry("<>", BinaryOperator.NOT_EQUAL),

@@ -6,7 +6,7 @@ import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.TypeChoice;
 import raftcart.dialect.TypeTable;
-import raftcart.sql.expr.TypeName;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** PostgreSQL's types ("Data Types"). */
@@ -67,7 +67,7 @@ final class PgTypes implements TypeTable {
     @Override
     public LogicalType read(TypeName name) {
         if (name.array()) {
-            return new LogicalType.Array(read(new TypeName(name.name(), name.parameters(), name.values(), false)));
+            return new LogicalType.Array(read(name.element()));
         }
         Function<TypeName, LogicalType> reader = BY_NAME.get(name.name());
         return reader == null ? new LogicalType.Opaque(name.name(), false) : reader.apply(name);

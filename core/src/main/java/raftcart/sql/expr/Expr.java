@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import raftcart.sql.Span;
+import raftcart.sql.tree.TypeName;
 
 /** An expression. Nodes are immutable and compare by meaning: their spans do not count. */
 public sealed interface Expr {

@@ -50,7 +50,7 @@ public final class ExprParser {
 
     Expr expression(int lowest) {
         if (++depth > DEEPEST) {
-            throw new SqlSyntaxException("expression is nested more than " + DEEPEST + " deep", null);
+            throw cursor.error("expression is nested more than " + DEEPEST + " deep");
         }
         try {
             Expr left = prefix(lowest);
@@ -121,7 +121,7 @@ public final class ExprParser {
         if (word.isWord("BETWEEN")) {
             skip(negated);
             Expr low = expression(COMPARISON + 1);
-            cursor.expectWord("AND");
+            cursor.expectWords("AND");
             return Optional.of(new Expr.Between(left, low, expression(COMPARISON + 1), negated, span));
         }
         if (word.isWord("IN")) {

@@ -11,6 +11,8 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.parse.TypeNameParser;
+import raftcart.sql.tree.TypeName;
 
 /** Reads what stands between operators: constants, columns, calls, casts, choices and anything in parentheses. */
 final class OperandParser {
@@ -57,7 +59,7 @@ final class OperandParser {
             case SYMBOL -> symbol(token);
             case WORD -> word(token);
             case QUOTED_NAME -> name();
-            case COMMENT, END -> throw cursor.unexpected("an expression");
+            case PARAMETER, HINT, COMMENT, END -> throw cursor.unexpected("an expression");
         };
     }
 
@@ -126,11 +128,11 @@ final class OperandParser {
         List<Expr.When> branches = new ArrayList<>();
         while (cursor.takeWords("WHEN")) {
             Expr condition = expressions.expression();
-            cursor.expectWord("THEN");
+            cursor.expectWords("THEN");
             branches.add(new Expr.When(condition, expressions.expression()));
         }
         Optional<Expr> otherwise = cursor.takeWords("ELSE") ? Optional.of(expressions.expression()) : Optional.empty();
-        cursor.expectWord("END");
+        cursor.expectWords("END");
         return new Expr.Case(subject, branches, otherwise, span);
     }
 
@@ -138,7 +140,7 @@ final class OperandParser {
         Span span = cursor.take().span();
         cursor.expectSymbol("(");
         Expr value = expressions.expression();
-        cursor.expectWord("AS");
+        cursor.expectWords("AS");
         TypeName type = TypeNameParser.parse(cursor);
         cursor.expectSymbol(")");
         return new Expr.Cast(value, type, span);
@@ -175,9 +177,10 @@ final class OperandParser {
         String canonical = grammar.functions()
                 .canonical(name, arguments.size())
                 .orElseThrow(() -> new SqlSyntaxException(
-                        span.line() + ":" + span.column() + ": function " + name + " with " + arguments.size()
-                                + " argument(s) has no entry in the dictionary",
-                        null));
+                        span.line(),
+                        span.column(),
+                        "function " + name + " with " + arguments.size()
+                                + " argument(s) has no entry in the dictionary"));
         return new Expr.Call(canonical, arguments, span);
     }
 
@@ -208,7 +211,7 @@ final class OperandParser {
     /** The items of {@code ARRAY[...]}, with a cast after it or around it in parentheses passed over. */
     List<Expr> arrayItems() {
         boolean parenthesis = cursor.takeSymbol("(");
-        cursor.expectWord("ARRAY");
+        cursor.expectWords("ARRAY");
         cursor.expectSymbol("[");
         List<Expr> items = expressions.list("]");
         if (parenthesis) {

@@ -17,7 +17,7 @@ import raftcart.catalog.Generated;
 import raftcart.catalog.Identity;
 import raftcart.dialect.Dialect;
 import raftcart.engines.jdbc.Query;
-import raftcart.sql.expr.TypeNameParser;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.LogicalType;
 
 /** Reads the columns of all tables. */

@@ -16,7 +16,7 @@ import raftcart.catalog.Identity;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.engines.jdbc.Query;
-import raftcart.sql.expr.TypeNameParser;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.LogicalType;
 
 /** Reads the columns of all tables. A column of a domain has the domain's base type and rules. */

@@ -1,4 +1,4 @@
-package raftcart.sql.expr;
+package raftcart.sql.tree;
 
 import java.util.List;
 import java.util.Locale;
@@ -7,8 +7,13 @@ import java.util.Objects;
 /**
  * The name of a type as a dialect writes it: the words in lower case without parameters, such as
  * {@code timestamp with time zone} or {@code int unsigned}, then its numbers and its texts.
+ *
+ * @param arrays the number of array dimensions
  */
-public record TypeName(String name, List<Integer> parameters, List<String> values, boolean array) {
+public record TypeName(String name, List<Integer> parameters, List<String> values, int arrays) {
+    /** The parameter that stands for {@code MAX} or {@code *}. */
+    public static final int MAX = -1;
+
     public TypeName {
         name = Objects.requireNonNull(name, "name").toLowerCase(Locale.ROOT);
         parameters = List.copyOf(parameters);
@@ -17,7 +22,22 @@ public record TypeName(String name, List<Integer> parameters, List<String> value
 
     /** A name without parameters. */
     public static TypeName of(String name) {
-        return new TypeName(name, List.of(), List.of(), false);
+        return new TypeName(name, List.of(), List.of(), 0);
+    }
+
+    /** A name with numbers. */
+    public static TypeName of(String name, Integer... parameters) {
+        return new TypeName(name, List.of(parameters), List.of(), 0);
+    }
+
+    /** True for an array. */
+    public boolean array() {
+        return arrays > 0;
+    }
+
+    /** The type of the elements of this array. */
+    public TypeName element() {
+        return new TypeName(name, parameters, values, 0);
     }
 
     /** The parameter at this place, or the fallback where there is none. */

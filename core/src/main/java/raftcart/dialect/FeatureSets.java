@@ -1,0 +1,95 @@
+package raftcart.dialect;
+
+import static raftcart.dialect.SqlFeature.ADD_CONSTRAINT;
+import static raftcart.dialect.SqlFeature.ALTER_COLUMN;
+import static raftcart.dialect.SqlFeature.BOOLEAN_CONSTANTS;
+import static raftcart.dialect.SqlFeature.COMMON_TABLES;
+import static raftcart.dialect.SqlFeature.CONDITIONS_ARE_VALUES;
+import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
+import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
+import static raftcart.dialect.SqlFeature.EXCEPT;
+import static raftcart.dialect.SqlFeature.EXPRESSION_DEFAULTS;
+import static raftcart.dialect.SqlFeature.FULL_JOIN;
+import static raftcart.dialect.SqlFeature.GRANTS;
+import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
+import static raftcart.dialect.SqlFeature.INTERSECT;
+import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
+import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
+import static raftcart.dialect.SqlFeature.RECURSION;
+import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
+import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
+import static raftcart.dialect.SqlFeature.ROW_VALUES;
+import static raftcart.dialect.SqlFeature.SCHEMAS;
+import static raftcart.dialect.SqlFeature.SELECT_WITHOUT_FROM;
+import static raftcart.dialect.SqlFeature.SET_DEFAULT_ACTION;
+import static raftcart.dialect.SqlFeature.STORED_GENERATED_COLUMNS;
+import static raftcart.dialect.SqlFeature.TEMPORARY_TABLES;
+import static raftcart.dialect.SqlFeature.TRUNCATE;
+import static raftcart.dialect.SqlFeature.TYPED_DATES;
+import static raftcart.dialect.SqlFeature.UPDATE_ALIAS;
+import static raftcart.dialect.SqlFeature.USING_JOIN;
+import static raftcart.dialect.SqlFeature.VALUES_ARE_CONDITIONS;
+import static raftcart.dialect.SqlFeature.VIEW_CHECK_OPTION;
+import static raftcart.dialect.SqlFeature.WINDOW_FUNCTIONS;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/** Features that many dialects have in common, to which each adds its own and from which it takes away. */
+public final class FeatureSets {
+    private static final Set<SqlFeature> COMMON = EnumSet.of(
+            BOOLEAN_CONSTANTS,
+            CONDITIONS_ARE_VALUES,
+            VALUES_ARE_CONDITIONS,
+            FULL_JOIN,
+            NATURAL_JOIN,
+            USING_JOIN,
+            WINDOW_FUNCTIONS,
+            COMMON_TABLES,
+            RECURSION,
+            ROWS_IN_INSERT,
+            INTERSECT,
+            EXCEPT,
+            ROW_VALUES,
+            SELECT_WITHOUT_FROM,
+            TYPED_DATES,
+            INSERT_DEFAULT_VALUES,
+            UPDATE_ALIAS,
+            TRUNCATE,
+            SCHEMAS,
+            GRANTS,
+            TEMPORARY_TABLES,
+            CREATE_TABLE_AS,
+            DESCENDING_INDEXES,
+            ADD_CONSTRAINT,
+            SET_DEFAULT_ACTION,
+            ON_UPDATE_ACTION,
+            RESTRICT_ACTION,
+            EXPRESSION_DEFAULTS,
+            ALTER_COLUMN,
+            VIEW_CHECK_OPTION,
+            STORED_GENERATED_COLUMNS);
+
+    private FeatureSets() {}
+
+    /** The common features with these added. */
+    public static Set<SqlFeature> with(SqlFeature... more) {
+        Set<SqlFeature> features = EnumSet.copyOf(COMMON);
+        features.addAll(Set.of(more));
+        return features;
+    }
+
+    /** Features with some taken away. */
+    public static Set<SqlFeature> without(Set<SqlFeature> features, SqlFeature... less) {
+        Set<SqlFeature> rest = EnumSet.copyOf(features);
+        rest.removeAll(Set.of(less));
+        return rest;
+    }
+
+    /** Features with some more. */
+    public static Set<SqlFeature> and(Set<SqlFeature> features, SqlFeature... more) {
+        Set<SqlFeature> all = EnumSet.copyOf(features);
+        all.addAll(Set.of(more));
+        return all;
+    }
+}

@@ -1,0 +1,87 @@
+package raftcart.dialect;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import raftcart.sql.function.DictionaryReader;
+import raftcart.sql.function.FunctionDictionary;
+import raftcart.sql.function.Signature;
+
+/** The dictionaries and type tables that ship with the tool; each is read when it is first needed. */
+public final class LanguageResources {
+    private static final Map<String, FunctionDictionary> DICTIONARIES = new ConcurrentHashMap<>();
+    private static final Map<String, YamlTypes> TYPES = new ConcurrentHashMap<>();
+
+    private LanguageResources() {}
+
+    /** The functions of a dialect. */
+    public static Supplier<FunctionDictionary> functions(String dialect) {
+        return () -> dictionary(dialect);
+    }
+
+    /** The types of a dialect. */
+    public static Supplier<TypeTable> types(String dialect) {
+        return () -> table(dialect);
+    }
+
+    /** The types of a dialect in front of another table. */
+    public static Supplier<TypeTable> types(String dialect, Supplier<TypeTable> base) {
+        return () -> table(dialect).over(base.get());
+    }
+
+    /** The dictionary of a dialect, or the one that all have in common. */
+    public static FunctionDictionary dictionary(String name) {
+        FunctionDictionary known = DICTIONARIES.get(name);
+        if (known == null) {
+            boolean common = name.equals("common");
+            String path = common ? "common.yaml" : "/raftcart/dialect/" + name + "/dictionary.yaml";
+            known = load(
+                    common ? Signature.class : LanguageResources.class,
+                    path,
+                    in -> DictionaryReader.read(path, in, LanguageResources::dictionary));
+            DICTIONARIES.put(name, known);
+        }
+        return known;
+    }
+
+    /** The words that a dialect does not take for names, those that all have in common among them. */
+    public static Set<String> reserved(String dialect) {
+        return load(LanguageResources.class, "/raftcart/dialect/" + dialect + "/reserved.txt", in -> {
+            try {
+                String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+                String[] words = text.replaceAll("(?m)^#.*$", "").strip().split("\\s+");
+                return ReservedWords.with(words);
+            } catch (IOException e) {
+                throw new UncheckedIOException("the reserved words of " + dialect + " cannot be read", e);
+            }
+        });
+    }
+
+    private static YamlTypes table(String name) {
+        YamlTypes known = TYPES.get(name);
+        if (known == null) {
+            String path = name.equals("common")
+                    ? "/raftcart/dialect/common-types.yaml"
+                    : "/raftcart/dialect/" + name + "/types.yaml";
+            known = load(LanguageResources.class, path, in -> YamlTypes.read(path, in, LanguageResources::table));
+            TYPES.put(name, known);
+        }
+        return known;
+    }
+
+    private static <T> T load(Class<?> beside, String path, java.util.function.Function<InputStream, T> reader) {
+        try (InputStream in = beside.getResourceAsStream(path)) {
+            if (in == null) {
+                throw new IllegalStateException(path + " is missing from the program");
+            }
+            return reader.apply(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(path + " cannot be read", e);
+        }
+    }
+}

@@ -1,0 +1,152 @@
+package raftcart.dialect;
+
+/** What the SQL of one dialect can say and that of another cannot. */
+public enum SqlFeature {
+    /** TRUE and FALSE are constants. */
+    BOOLEAN_CONSTANTS,
+    /** A condition may stand where a value is wanted. */
+    CONDITIONS_ARE_VALUES,
+    /** A boolean column may stand where a condition is wanted; without it, it is compared with 1. */
+    VALUES_ARE_CONDITIONS,
+    /** A number may stand where a condition is wanted. */
+    NUMBERS_ARE_CONDITIONS,
+    /** x IS TRUE. */
+    IS_TRUE,
+    /** x IS DISTINCT FROM y. */
+    IS_DISTINCT_FROM,
+    /** NULLS FIRST and NULLS LAST. */
+    NULLS_ORDER,
+    /** FILTER (WHERE ...) at aggregates. */
+    AGGREGATE_FILTER,
+    GROUPING_SETS,
+    /** ROLLUP (a, b) as an element of GROUP BY. */
+    ROLLUP,
+    /** GROUP BY a, b WITH ROLLUP. */
+    WITH_ROLLUP,
+    FULL_JOIN,
+    NATURAL_JOIN,
+    USING_JOIN,
+    LATERAL,
+    APPLY,
+    QUALIFY,
+    DISTINCT_ON,
+    WINDOW_FUNCTIONS,
+    WINDOW_CLAUSE,
+    COMMON_TABLES,
+    /** Recursive common tables need the word RECURSIVE. */
+    RECURSIVE_WORD,
+    RECURSION,
+    /** VALUES (1), (2) as a query. */
+    VALUES_QUERY,
+    /** Several rows after VALUES of an INSERT. */
+    ROWS_IN_INSERT,
+    INTERSECT,
+    EXCEPT,
+    /** EXCEPT is spelled MINUS. */
+    MINUS,
+    /** INTERSECT ALL and EXCEPT ALL. */
+    SET_OPERATION_ALL,
+    ROW_VALUES,
+    /** A SELECT may do without FROM. */
+    SELECT_WITHOUT_FROM,
+    TABLE_SAMPLE,
+    FOR_UPDATE,
+    SKIP_LOCKED,
+    ARRAYS,
+    /** Intervals are added to dates with + and -. */
+    INTERVALS,
+    /** A date plus an interval is a timestamp. */
+    DATE_PLUS_INTERVAL_IS_TIMESTAMP,
+    /** A number of days may be added to a date with + and -. */
+    DATE_PLUS_DAYS,
+    /** Dates and times carry their keyword as constants. */
+    TYPED_DATES,
+    RETURNING,
+    OUTPUT,
+    ON_CONFLICT,
+    ON_DUPLICATE_KEY,
+    MERGE,
+    /** MERGE with DELETE and conditions at each branch. */
+    MERGE_CONDITIONS,
+    INSERT_IGNORE,
+    INSERT_OR,
+    REPLACE,
+    INSERT_DEFAULT_VALUES,
+    UPDATE_FROM,
+    UPDATE_JOIN,
+    UPDATE_ALIAS,
+    DELETE_USING,
+    DELETE_JOIN,
+    CHANGE_LIMIT,
+    /** Columns on the left of an UPDATE's SET may be several. */
+    ROW_ASSIGNMENT,
+    TRUNCATE,
+    /** A quotient of whole numbers is whole. */
+    WHOLE_DIVISION,
+    /** A division by zero gives NULL. */
+    NULL_FOR_ZERO_DIVISION,
+    /** The empty text is NULL. */
+    EMPTY_TEXT_IS_NULL,
+    /** Texts compare without regard to case unless told otherwise. */
+    IGNORES_CASE,
+    /** Trailing blanks do not count in comparisons of texts. */
+    IGNORES_PADDING,
+    /** + puts texts together. */
+    PLUS_CONCATENATES,
+    /** Texts and numbers compare by turning the text into a number. */
+    CONVERTS_SILENTLY,
+    /** GROUP BY may leave out columns that are selected. */
+    LOOSE_GROUP_BY,
+    /** GROUP BY may name aliases of the select list. */
+    ALIAS_IN_GROUP_BY,
+    ALIAS_IN_HAVING,
+    LIKE_ESCAPES_BY_BACKSLASH,
+    ILIKE,
+    REGULAR_EXPRESSIONS,
+    // Structure
+    SCHEMAS,
+    SEQUENCES,
+    /** GENERATED ... AS IDENTITY. */
+    IDENTITY,
+    IF_NOT_EXISTS,
+    IF_EXISTS,
+    OR_REPLACE_VIEW,
+    MATERIALIZED_VIEWS,
+    VIEW_CHECK_OPTION,
+    VIEW_READ_ONLY,
+    COMMENT_ON,
+    /** Comments are written with the column and table. */
+    INLINE_COMMENTS,
+    ENUM_TYPES,
+    DOMAINS,
+    SYNONYMS,
+    GRANTS,
+    TEMPORARY_TABLES,
+    GLOBAL_TEMPORARY_TABLES,
+    CREATE_TABLE_AS,
+    CREATE_TABLE_LIKE,
+    EXPRESSION_INDEXES,
+    PARTIAL_INDEXES,
+    PREFIX_INDEXES,
+    DESCENDING_INDEXES,
+    INCLUDED_COLUMNS,
+    FULLTEXT_INDEXES,
+    GENERATED_COLUMNS,
+    STORED_GENERATED_COLUMNS,
+    DEFERRABLE,
+    ADD_CONSTRAINT,
+    SET_DEFAULT_ACTION,
+    ON_UPDATE_ACTION,
+    RESTRICT_ACTION,
+    EXPRESSION_DEFAULTS,
+    ASSIGNS_ON_UPDATE,
+    ALTER_COLUMN,
+    /** DROP ... CASCADE. */
+    CASCADE,
+    /** Columns of a primary key have to say NOT NULL. */
+    KEYS_SAY_NOT_NULL,
+    /** A column that the engine numbers is written INTEGER PRIMARY KEY. */
+    ROWID_KEYS,
+    /** ROWNUM and LEVEL are columns of every query. */
+    ROW_NUMBERS
+}

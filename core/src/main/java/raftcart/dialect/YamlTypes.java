@@ -1,0 +1,232 @@
+package raftcart.dialect;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import raftcart.error.PlanException;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/**
+ * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
+ * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
+ * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them.
+ */
+public final class YamlTypes implements TypeTable {
+    private static final YAMLMapper YAML = new YAMLMapper();
+
+    private final Map<String, JsonNode> read = new HashMap<>();
+    private final Map<String, JsonNode> write = new HashMap<>();
+
+    private YamlTypes() {}
+
+    /**
+     * Reads a table.
+     *
+     * @param file its name, for errors
+     * @param others opens the tables that it extends
+     */
+    public static YamlTypes read(String file, InputStream in, Function<String, YamlTypes> others) {
+        YamlTypes types = new YamlTypes();
+        try {
+            JsonNode document = YAML.readTree(in);
+            if (document.has("extends")) {
+                YamlTypes base = others.apply(document.get("extends").asText());
+                types.read.putAll(base.read);
+                types.write.putAll(base.write);
+            }
+            document.path("read").properties().forEach(f -> types.read.put(f.getKey(), f.getValue()));
+            document.path("write").properties().forEach(f -> types.write.put(f.getKey(), f.getValue()));
+        } catch (IOException e) {
+            throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
+        }
+        return types;
+    }
+
+    /** This table in front of another one. */
+    public TypeTable over(TypeTable base) {
+        return new TypeTable() {
+            @Override
+            public LogicalType read(TypeName name) {
+                return YamlTypes.this.read.containsKey(name.name()) ? YamlTypes.this.read(name) : base.read(name);
+            }
+
+            @Override
+            public TypeChoice choose(LogicalType type, ColumnUse use) {
+                return write.containsKey(key(type)) ? YamlTypes.this.choose(type, use) : base.choose(type, use);
+            }
+
+            @Override
+            public String castName(LogicalType type) {
+                return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
+            }
+        };
+    }
+
+    @Override
+    public LogicalType read(TypeName name) {
+        if (name.array()) {
+            return new LogicalType.Array(read(name.element()));
+        }
+        JsonNode entry = read.get(name.name());
+        if (entry == null) {
+            return new LogicalType.Opaque(name.name(), false);
+        }
+        String[] words = entry.asText().split("[ ,]+");
+        return kind(words, name);
+    }
+
+    private LogicalType kind(String[] words, TypeName name) {
+        int first = name.parameter(0, words.length > 1 ? Integer.parseInt(words[1]) : 0);
+        int second = name.parameter(1, words.length > 2 ? Integer.parseInt(words[2]) : 0);
+        return switch (words[0]) {
+            case "bool" -> new LogicalType.Bool();
+            case "int8" -> new LogicalType.Int(8, false);
+            case "uint8" -> new LogicalType.Int(8, true);
+            case "int16" -> new LogicalType.Int(16, false);
+            case "uint16" -> new LogicalType.Int(16, true);
+            case "int24" -> new LogicalType.Int(24, false);
+            case "int32" -> new LogicalType.Int(32, false);
+            case "uint32" -> new LogicalType.Int(32, true);
+            case "int64" -> new LogicalType.Int(64, false);
+            case "uint64" -> new LogicalType.Int(64, true);
+            case "fixed" -> new LogicalType.Decimal(Integer.parseInt(words[1]), Integer.parseInt(words[2]), false);
+            case "decimal" -> decimal(first, second);
+            case "float32" -> new LogicalType.Floating(32);
+            case "float64" -> new LogicalType.Floating(64);
+            case "float" -> new LogicalType.Floating(first > 0 && first <= 24 ? 32 : 64);
+            case "char" -> new LogicalType.Char(Math.max(1, first));
+            case "varchar" -> first <= 0 ? new LogicalType.Text(0) : new LogicalType.Varchar(first);
+            case "text" -> new LogicalType.Text(0);
+            case "binary" -> new LogicalType.Binary(Math.max(1, first));
+            case "varbinary" -> first <= 0 ? new LogicalType.Blob(0) : new LogicalType.Varbinary(first);
+            case "blob" -> new LogicalType.Blob(0);
+            case "bits" -> new LogicalType.Bits(Math.max(1, first), false);
+            case "varbits" -> new LogicalType.Bits(first, true);
+            case "date" -> new LogicalType.Date();
+            case "time" -> new LogicalType.Time(first, false);
+            case "timetz" -> new LogicalType.Time(first, true);
+            case "timestamp" -> new LogicalType.Timestamp(first, false);
+            case "timestamptz" -> new LogicalType.Timestamp(first, true);
+            case "seconds" -> new LogicalType.Timestamp(0, false);
+            case "year" -> new LogicalType.Year();
+            case "json" -> new LogicalType.Json(false);
+            case "uuid" -> new LogicalType.Uuid();
+            case "enum" -> new LogicalType.Enumeration("", name.values());
+            case "set" -> new LogicalType.Members(name.values());
+            default -> new LogicalType.Opaque(name.name(), words[0].equals("bytes"));
+        };
+    }
+
+    private static LogicalType decimal(int precision, int scale) {
+        // A scale beyond the precision, or below zero, has no twin elsewhere: an unbounded number holds the values.
+        boolean odd = precision < 0 || scale < 0 || scale > precision;
+        return odd ? new LogicalType.Decimal(0, 0, false) : new LogicalType.Decimal(precision, scale, false);
+    }
+
+    @Override
+    public TypeChoice choose(LogicalType type, ColumnUse use) {
+        String sql = text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
+        TypeChoice choice = TypeChoice.of(sql, type);
+        if (type instanceof LogicalType.Opaque opaque) {
+            return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
+        }
+        boolean wider = type instanceof LogicalType.Int i && i.unsigned();
+        return wider
+                ? choice.note(FindingCode.WIDER_TYPE, sql + " for an unsigned number; its range is not checked")
+                : choice;
+    }
+
+    @Override
+    public String castName(LogicalType type) {
+        JsonNode cast = write.get("cast " + key(type));
+        return cast != null
+                ? fill(cast.asText(), type)
+                : text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
+    }
+
+    private Optional<String> text(LogicalType type) {
+        JsonNode entry = write.get(key(type));
+        if (entry == null && type instanceof LogicalType.Int i) {
+            entry = write.get("int" + (i.bits() == 8 ? 16 : i.bits() == 24 ? 32 : 64));
+        }
+        if (entry == null) {
+            return Optional.empty();
+        }
+        if (!entry.isArray()) {
+            return Optional.of(fill(entry.asText(), type));
+        }
+        for (JsonNode bound : entry) {
+            if (!bound.has("up to") || size(type) <= bound.get("up to").asLong()) {
+                return Optional.of(fill(bound.isObject() ? bound.get("sql").asText() : bound.asText(), type));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static long size(LogicalType type) {
+        if (type instanceof LogicalType.Decimal d) {
+            return d.precision() == 0 ? Long.MAX_VALUE : d.precision();
+        }
+        return type instanceof LogicalType.Char c
+                ? c.length()
+                : type instanceof LogicalType.Varchar v
+                        ? v.length()
+                        : type instanceof LogicalType.Binary b
+                                ? b.length()
+                                : type instanceof LogicalType.Varbinary vb ? vb.length() : Long.MAX_VALUE;
+    }
+
+    private static String fill(String sql, LogicalType type) {
+        String text = sql;
+        if (type instanceof LogicalType.Decimal d) {
+            return text.replace("$p", "" + d.precision()).replace("$s", "" + d.scale());
+        }
+        if (type instanceof LogicalType.Timestamp t) {
+            return fraction(text, t.precision());
+        }
+        if (type instanceof LogicalType.Time t) {
+            return fraction(text, t.precision());
+        }
+        if (type instanceof LogicalType.Bits b) {
+            return text.replace("$n", "" + Math.max(1, b.length()))
+                    .replace("$b", "" + (Math.max(1, b.length()) + 7) / 8);
+        }
+        long size = size(type);
+        return text.replace("$n", "" + (size == Long.MAX_VALUE ? 255 : size));
+    }
+
+    /** {@code $6} is the precision, at most 6; {@code $9} at most 9. */
+    private static String fraction(String text, int precision) {
+        return text.replace("$9", "" + Math.min(9, precision))
+                .replace("$7", "" + Math.min(7, precision))
+                .replace("$6", "" + Math.min(6, precision));
+    }
+
+    private static String key(LogicalType type) {
+        if (type instanceof LogicalType.Int i) {
+            return (i.unsigned() ? "uint" : "int") + i.bits();
+        }
+        if (type instanceof LogicalType.Floating f) {
+            return "float" + f.bits();
+        }
+        if (type instanceof LogicalType.Timestamp t) {
+            return t.zoned() ? "timestamptz" : "timestamp";
+        }
+        if (type instanceof LogicalType.Decimal d) {
+            return d.precision() == 0 ? "number" : "decimal";
+        }
+        return switch (type.getClass().getSimpleName()) {
+            case "Enumeration" -> "enum";
+            case "Members" -> "set";
+            default -> type.getClass().getSimpleName().toLowerCase(Locale.ROOT);
+        };
+    }
+}

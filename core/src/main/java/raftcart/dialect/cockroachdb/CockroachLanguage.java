@@ -1,0 +1,110 @@
+package raftcart.dialect.cockroachdb;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.BinaryOperator;
+
+/** CockroachDB's SQL: PostgreSQL's with some of it missing. */
+public final class CockroachLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
+            NameCase.LOWER,
+            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR),
+            OperatorTable.OTHER,
+            Map.of(
+                    BinaryOperator.BIT_AND,
+                    OperatorTable.OTHER,
+                    BinaryOperator.BIT_OR,
+                    OperatorTable.OTHER,
+                    BinaryOperator.BIT_XOR,
+                    OperatorTable.OTHER,
+                    BinaryOperator.SHIFT_LEFT,
+                    OperatorTable.OTHER,
+                    BinaryOperator.SHIFT_RIGHT,
+                    OperatorTable.OTHER));
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.DISTINCT_ON,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.SET_OPERATION_ALL,
+                    SqlFeature.TABLE_SAMPLE,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.SKIP_LOCKED,
+                    SqlFeature.ARRAYS,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.RETURNING,
+                    SqlFeature.ON_CONFLICT,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.DELETE_USING,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
+                    SqlFeature.ILIKE,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.MATERIALIZED_VIEWS,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.ENUM_TYPES,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.PARTIAL_INDEXES,
+                    SqlFeature.INCLUDED_COLUMNS,
+                    SqlFeature.CASCADE,
+                    SqlFeature.CREATE_TABLE_LIKE,
+                    SqlFeature.CHANGE_LIMIT),
+            SqlFeature.WHOLE_DIVISION,
+            SqlFeature.GROUPING_SETS,
+            SqlFeature.ROLLUP,
+            SqlFeature.TABLE_SAMPLE);
+
+    private CockroachLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "cockroachdb",
+                GRAMMAR,
+                "\"\"",
+                63,
+                LanguageResources.reserved("cockroachdb"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.LIMIT,
+                "",
+                MaskStyle.WORDS,
+                Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
+                LanguageResources.functions("cockroachdb"),
+                LanguageResources.types("cockroachdb"),
+                raftcart.dialect.postgresql.PgWriters::of);
+    }
+}

@@ -1,0 +1,80 @@
+package raftcart.dialect.db2;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+
+/** DB2's SQL, version 11.5 for Linux, UNIX and Windows. */
+public final class Db2Language {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of()),
+            NameCase.UPPER,
+            Set.of(GrammarFeature.LABELLED_DURATIONS),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.SET_OPERATION_ALL,
+                    SqlFeature.TABLE_SAMPLE,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.IGNORES_PADDING,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.KEYS_SAY_NOT_NULL,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.INCLUDED_COLUMNS,
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.SELECT_WITHOUT_FROM,
+            SqlFeature.TYPED_DATES,
+            SqlFeature.INSERT_DEFAULT_VALUES,
+            SqlFeature.TEMPORARY_TABLES,
+            SqlFeature.SET_DEFAULT_ACTION);
+
+    private Db2Language() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "db2",
+                GRAMMAR,
+                "\"\"",
+                128,
+                LanguageResources.reserved("db2"),
+                FEATURES,
+                NullOrder.HIGH,
+                PagingStyle.FETCH,
+                "SYSIBM.SYSDUMMY1",
+                MaskStyle.WORDS,
+                Set.of(),
+                LanguageResources.functions("db2"),
+                LanguageResources.types("db2"),
+                Db2Writers::of);
+    }
+}

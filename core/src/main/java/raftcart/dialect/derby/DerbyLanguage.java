@@ -1,0 +1,73 @@
+package raftcart.dialect.derby;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+
+/** Derby's SQL, version 10.16. */
+public final class DerbyLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.KEYS_SAY_NOT_NULL,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.SET_OPERATION_ALL,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.COMMON_TABLES,
+            SqlFeature.RECURSION,
+            SqlFeature.SELECT_WITHOUT_FROM,
+            SqlFeature.TYPED_DATES,
+            SqlFeature.FULL_JOIN,
+            SqlFeature.ROW_VALUES,
+            SqlFeature.WINDOW_FUNCTIONS,
+            SqlFeature.INSERT_DEFAULT_VALUES,
+            SqlFeature.TEMPORARY_TABLES,
+            SqlFeature.VIEW_CHECK_OPTION,
+            SqlFeature.CREATE_TABLE_AS,
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.EXPRESSION_DEFAULTS,
+            SqlFeature.NATURAL_JOIN);
+
+    private DerbyLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "derby",
+                GRAMMAR,
+                "\"\"",
+                128,
+                LanguageResources.reserved("derby"),
+                FEATURES,
+                NullOrder.HIGH,
+                PagingStyle.FETCH,
+                "SYSIBM.SYSDUMMY1",
+                MaskStyle.WORDS,
+                Set.of(),
+                LanguageResources.functions("derby"),
+                LanguageResources.types("derby"),
+                DerbyWriters::of);
+    }
+}

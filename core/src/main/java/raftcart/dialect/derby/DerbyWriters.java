@@ -1,0 +1,110 @@
+package raftcart.dialect.derby;
+
+import raftcart.dialect.write.ChangeWriter;
+import raftcart.dialect.write.DdlWriter;
+import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.QueryWriter;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+
+/** Writes Derby's SQL where it differs from the common spelling. */
+public final class DerbyWriters {
+    private DerbyWriters() {}
+
+    /** The writers of statements. */
+    public static SqlWriter of(WriterContext context) {
+        return SqlWriter.of(
+                context,
+                new Expressions(context),
+                new QueryWriter(context),
+                new ChangeWriter(context),
+                new Structure(context));
+    }
+
+    /** Expressions. */
+    private static final class Expressions extends ExprWriter {
+        Expressions(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String moment(LiteralKind kind, String text) {
+            return switch (kind) {
+                case DATE -> "DATE(" + string(text) + ")";
+                case TIME -> "TIME(" + string(text) + ")";
+                case TIMESTAMP -> "TIMESTAMP(" + string(text) + ")";
+                default -> throw cannot("a time with a zone");
+            };
+        }
+
+        @Override
+        protected String bits(String bits) {
+            throw cannot("a bit string");
+        }
+
+        @Override
+        public String visitLiteral(Expr.Literal literal) {
+            return literal.kind() == LiteralKind.NULL ? "NULL" : super.visitLiteral(literal);
+        }
+
+        @Override
+        protected String wholeQuotient(Expr.Binary binary) {
+            return closed(binary.left()) + " / " + closed(binary.right());
+        }
+
+        @Override
+        public String visitCurrentTime(Expr.CurrentTime time) {
+            return switch (time.kind()) {
+                case DATE -> "CURRENT_DATE";
+                case TIME -> "CURRENT_TIME";
+                case TIMESTAMP, LOCAL_TIMESTAMP -> "CURRENT_TIMESTAMP";
+                case UTC_TIMESTAMP -> throw cannot("the time in UTC");
+            };
+        }
+    }
+
+    /** Structure. */
+    private static final class Structure extends DdlWriter {
+        Structure(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String setNullable(String column, boolean nullable) {
+            return "ALTER COLUMN " + column + (nullable ? " NULL" : " NOT NULL");
+        }
+
+        @Override
+        protected String addIdentity(String column, IdentityOptions options) {
+            throw cannot("a column that becomes numbered");
+        }
+
+        @Override
+        protected String renameColumn(String table, String from, String to) {
+            return "RENAME COLUMN " + table + "." + from + " TO " + to;
+        }
+
+        @Override
+        protected String renameTable(String table, String to) {
+            return "RENAME TABLE " + table + " TO " + to;
+        }
+
+        @Override
+        protected String generated(ColumnDefinition column) {
+            return "GENERATED ALWAYS AS (" + text(column.generated().orElseThrow()) + ")";
+        }
+
+        @Override
+        protected String temporary(Temporary temporary) {
+            if (temporary == Temporary.NO) {
+                return "";
+            }
+            throw cannot("a temporary table by CREATE");
+        }
+    }
+}

@@ -1,0 +1,93 @@
+package raftcart.dialect.duckdb;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+
+/** DuckDB's SQL, version 1. */
+public final class DuckDbLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
+            NameCase.IGNORED,
+            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.BRACKET_VALUES),
+            OperatorTable.OTHER,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.QUALIFY,
+                    SqlFeature.DISTINCT_ON,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.SET_OPERATION_ALL,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.ARRAYS,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.RETURNING,
+                    SqlFeature.ON_CONFLICT,
+                    SqlFeature.INSERT_OR,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.DELETE_USING,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.ILIKE,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.ENUM_TYPES,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.CASCADE),
+            SqlFeature.GRANTS,
+            SqlFeature.VIEW_CHECK_OPTION,
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.SET_DEFAULT_ACTION);
+
+    private DuckDbLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "duckdb",
+                GRAMMAR,
+                "\"\"",
+                1000,
+                LanguageResources.reserved("duckdb"),
+                FEATURES,
+                NullOrder.LAST,
+                PagingStyle.LIMIT,
+                "",
+                MaskStyle.PERCENT_M,
+                Set.of(ScriptFeature.DOT_COMMANDS),
+                LanguageResources.functions("duckdb"),
+                LanguageResources.types("duckdb"),
+                DuckDbWriters::of);
+    }
+}

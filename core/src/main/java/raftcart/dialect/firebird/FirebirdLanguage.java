@@ -1,0 +1,85 @@
+package raftcart.dialect.firebird;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+
+/** Firebird's SQL, version 4. */
+public final class FirebirdLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES)),
+            NameCase.UPPER,
+            Set.of(),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.LATERAL,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.RETURNING,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.KEYS_SAY_NOT_NULL,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.DOMAINS,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES,
+                    SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.SELECT_WITHOUT_FROM,
+            SqlFeature.ROWS_IN_INSERT,
+            SqlFeature.INTERSECT,
+            SqlFeature.EXCEPT,
+            SqlFeature.ROW_VALUES,
+            SqlFeature.SCHEMAS,
+            SqlFeature.TEMPORARY_TABLES,
+            SqlFeature.TRUNCATE,
+            SqlFeature.CREATE_TABLE_AS,
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.RESTRICT_ACTION);
+
+    private FirebirdLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "firebird",
+                GRAMMAR,
+                "\"\"",
+                63,
+                LanguageResources.reserved("firebird"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.FETCH,
+                "RDB$DATABASE",
+                MaskStyle.WORDS,
+                Set.of(ScriptFeature.TERM_COMMAND),
+                LanguageResources.functions("firebird"),
+                LanguageResources.types("firebird"),
+                FirebirdWriters::of);
+    }
+}

@@ -1,0 +1,145 @@
+package raftcart.dialect.firebird;
+
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.write.ChangeWriter;
+import raftcart.dialect.write.DdlWriter;
+import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.QueryWriter;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableRef;
+
+/** Writes Firebird's SQL where it differs from the common spelling. */
+public final class FirebirdWriters {
+    private FirebirdWriters() {}
+
+    /** The writers of statements. */
+    public static SqlWriter of(WriterContext context) {
+        return SqlWriter.of(
+                context, new Expressions(context), new Queries(context), new Changes(context), new Structure(context));
+    }
+
+    /** Expressions. */
+    private static final class Expressions extends ExprWriter {
+        Expressions(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String bits(String bits) {
+            throw cannot("a bit string");
+        }
+
+        @Override
+        public String visitAtZone(Expr.AtZone at) {
+            return closed(at.value()) + " AT TIME ZONE " + closed(at.zone());
+        }
+
+        @Override
+        public String visitCollate(Expr.Collate collate) {
+            return closed(collate.value()) + " COLLATE " + name(collate.collation());
+        }
+
+        @Override
+        protected String wholeQuotient(Expr.Binary binary) {
+            return closed(binary.left()) + " / " + closed(binary.right());
+        }
+
+        @Override
+        protected String odd(Expr.Binary binary) {
+            return switch (binary.operator()) {
+                case BIT_AND -> "BIN_AND(" + text(binary.left()) + ", " + text(binary.right()) + ")";
+                case BIT_OR -> "BIN_OR(" + text(binary.left()) + ", " + text(binary.right()) + ")";
+                case BIT_XOR -> "BIN_XOR(" + text(binary.left()) + ", " + text(binary.right()) + ")";
+                case SHIFT_LEFT -> "BIN_SHL(" + text(binary.left()) + ", " + text(binary.right()) + ")";
+                case SHIFT_RIGHT -> "BIN_SHR(" + text(binary.left()) + ", " + text(binary.right()) + ")";
+                default -> super.odd(binary);
+            };
+        }
+    }
+
+    /** Queries. */
+    private static final class Queries extends QueryWriter {
+        Queries(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String function(TableRef.Function function) {
+            String ordinality = function.ordinality() ? " WITH ORDINALITY" : "";
+            return text(function.call()) + ordinality + alias(function.alias());
+        }
+
+        @Override
+        protected String locking(Query.Locking locking) {
+            return "WITH LOCK";
+        }
+    }
+
+    /** Changes. */
+    private static final class Changes extends ChangeWriter {
+        Changes(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String call(Statement.CallProcedure call) {
+            return "EXECUTE PROCEDURE " + name(call.name()) + "("
+                    + call.arguments().stream().map(this::text).collect(Collectors.joining(", ")) + ")";
+        }
+    }
+
+    /** Structure. */
+    private static final class Structure extends DdlWriter {
+        Structure(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String renameColumn(String table, String from, String to) {
+            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " TO " + to;
+        }
+
+        @Override
+        protected String renameTable(String table, String to) {
+            throw cannot("another name for a table");
+        }
+
+        @Override
+        protected String setType(String column, String type, Optional<Expr> using) {
+            return "ALTER COLUMN " + column + " TYPE " + type;
+        }
+
+        @Override
+        protected String addColumn(String column) {
+            return "ADD " + column;
+        }
+
+        @Override
+        protected String generated(ColumnDefinition column) {
+            return "GENERATED ALWAYS AS (" + text(column.generated().orElseThrow()) + ")";
+        }
+
+        @Override
+        protected String temporary(Temporary temporary) {
+            return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";
+        }
+
+        @Override
+        protected String viewHead(DdlStatement.CreateView view) {
+            return view.orReplace() ? "CREATE OR ALTER VIEW " : super.viewHead(view);
+        }
+
+        @Override
+        protected String begin() {
+            return "SET TRANSACTION";
+        }
+    }
+}

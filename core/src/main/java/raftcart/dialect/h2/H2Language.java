@@ -1,0 +1,84 @@
+package raftcart.dialect.h2;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+
+/** H2's SQL, version 2, in its regular mode. */
+public final class H2Language {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
+            NameCase.UPPER,
+            Set.of(),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.QUALIFY,
+                    SqlFeature.DISTINCT_ON,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.ARRAYS,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
+                    SqlFeature.ILIKE,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.DOMAINS,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.CASCADE,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.VIEW_CHECK_OPTION);
+
+    private H2Language() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "h2",
+                GRAMMAR,
+                "\"\"",
+                256,
+                LanguageResources.reserved("h2"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.FETCH,
+                "",
+                MaskStyle.LETTERS,
+                Set.of(),
+                LanguageResources.functions("h2"),
+                LanguageResources.types("h2"),
+                H2Writers::of);
+    }
+}

@@ -1,0 +1,122 @@
+package raftcart.dialect.h2;
+
+import raftcart.dialect.write.ChangeWriter;
+import raftcart.dialect.write.DdlWriter;
+import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.QueryWriter;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableRef;
+
+/** Writes H2's SQL where it differs from the common spelling. */
+public final class H2Writers {
+    private H2Writers() {}
+
+    /** The writers of statements. */
+    public static SqlWriter of(WriterContext context) {
+        return SqlWriter.of(
+                context,
+                new Expressions(context),
+                new Queries(context),
+                new ChangeWriter(context),
+                new Structure(context));
+    }
+
+    /** Expressions. */
+    private static final class Expressions extends ExprWriter {
+        Expressions(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String ordered(String call, String order) {
+            return call + " WITHIN GROUP (" + order + ")";
+        }
+
+        @Override
+        protected String interval(Expr amount, DateUnit unit) {
+            return "INTERVAL " + literal(amount) + " " + unit.name();
+        }
+
+        private String literal(Expr amount) {
+            if (!isNumber(amount)) {
+                throw cannot("a length of time whose amount is computed");
+            }
+            return "'" + text(amount) + "'";
+        }
+
+        @Override
+        protected String moment(LiteralKind kind, String text) {
+            return kind == LiteralKind.ZONED_TIMESTAMP
+                    ? "TIMESTAMP WITH TIME ZONE " + string(text)
+                    : super.moment(kind, text);
+        }
+
+        @Override
+        protected String modulo(Expr.Binary binary) {
+            return closed(binary.left()) + " % " + closed(binary.right());
+        }
+
+        @Override
+        public String visitAtZone(Expr.AtZone at) {
+            return closed(at.value()) + " AT TIME ZONE " + closed(at.zone());
+        }
+
+        @Override
+        protected String nullTreatment(String nulls) {
+            return " " + nulls;
+        }
+
+        @Override
+        public String visitCurrentTime(Expr.CurrentTime time) {
+            String precision = time.precision() >= 0 ? "(" + time.precision() + ")" : "";
+            return switch (time.kind()) {
+                case TIME -> "LOCALTIME" + precision;
+                case UTC_TIMESTAMP -> "CAST(CURRENT_TIMESTAMP" + precision + " AT TIME ZONE 'UTC' AS TIMESTAMP)";
+                default -> super.visitCurrentTime(time);
+            };
+        }
+
+        @Override
+        public String visitSequenceValue(Expr.SequenceValue value) {
+            return (value.next() ? "NEXT" : "CURRENT") + " VALUE FOR " + name(value.sequence());
+        }
+    }
+
+    /** Queries. */
+    private static final class Queries extends QueryWriter {
+        Queries(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String function(TableRef.Function function) {
+            String ordinality = function.ordinality() ? " WITH ORDINALITY" : "";
+            return text(function.call()) + ordinality + alias(function.alias());
+        }
+    }
+
+    /** Structure. */
+    private static final class Structure extends DdlWriter {
+        Structure(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String generated(ColumnDefinition column) {
+            return "GENERATED ALWAYS AS (" + text(column.generated().orElseThrow()) + ")";
+        }
+
+        @Override
+        protected String temporary(Temporary temporary) {
+            return temporary == Temporary.NO
+                    ? ""
+                    : (temporary == Temporary.GLOBAL ? "GLOBAL" : "LOCAL") + " TEMPORARY ";
+        }
+    }
+}

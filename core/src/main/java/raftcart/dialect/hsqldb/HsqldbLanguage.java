@@ -1,0 +1,76 @@
+package raftcart.dialect.hsqldb;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+
+/** HSQLDB's SQL, version 2.7. */
+public final class HsqldbLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.SET_OPERATION_ALL,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.ARRAYS,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.DOMAINS,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.CASCADE,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES,
+                    SqlFeature.RECURSIVE_WORD),
+            SqlFeature.SELECT_WITHOUT_FROM,
+            SqlFeature.WINDOW_FUNCTIONS,
+            SqlFeature.EXPRESSION_DEFAULTS);
+
+    private HsqldbLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "hsqldb",
+                GRAMMAR,
+                "\"\"",
+                128,
+                LanguageResources.reserved("hsqldb"),
+                FEATURES,
+                NullOrder.FIRST,
+                PagingStyle.FETCH,
+                "(VALUES (0))",
+                MaskStyle.WORDS,
+                Set.of(),
+                LanguageResources.functions("hsqldb"),
+                LanguageResources.types("hsqldb"),
+                HsqldbWriters::of);
+    }
+}

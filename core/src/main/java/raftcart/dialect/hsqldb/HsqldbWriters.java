@@ -1,0 +1,99 @@
+package raftcart.dialect.hsqldb;
+
+import raftcart.dialect.write.ChangeWriter;
+import raftcart.dialect.write.DdlWriter;
+import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.QueryWriter;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableRef;
+
+/** Writes HSQLDB's SQL where it differs from the common spelling. */
+public final class HsqldbWriters {
+    private HsqldbWriters() {}
+
+    /** The writers of statements. */
+    public static SqlWriter of(WriterContext context) {
+        return SqlWriter.of(
+                context,
+                new Expressions(context),
+                new Queries(context),
+                new ChangeWriter(context),
+                new Structure(context));
+    }
+
+    /** Expressions. */
+    private static final class Expressions extends ExprWriter {
+        Expressions(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String ordered(String call, String order) {
+            int separator = call.lastIndexOf(" SEPARATOR ");
+            return separator < 0
+                    ? super.ordered(call, order)
+                    : call.substring(0, separator) + " " + order + call.substring(separator);
+        }
+
+        @Override
+        protected String interval(Expr amount, DateUnit unit) {
+            return isNumber(amount)
+                    ? "INTERVAL '" + text(amount) + "' " + unit.name()
+                    : closed(amount) + " * INTERVAL '1' " + unit.name();
+        }
+
+        @Override
+        public String visitAtZone(Expr.AtZone at) {
+            return closed(at.value()) + " AT TIME ZONE " + closed(at.zone());
+        }
+
+        @Override
+        public String visitMatches(Expr.Matches matches) {
+            // "REGEXP_MATCHES" wants the whole text to match.
+            throw cannot("a regular expression that may match a part of a text");
+        }
+
+        @Override
+        public String visitCurrentTime(Expr.CurrentTime time) {
+            String precision = time.precision() >= 0 ? "(" + time.precision() + ")" : "";
+            return time.kind() == raftcart.sql.tree.CurrentKind.TIME
+                    ? "LOCALTIME" + precision
+                    : super.visitCurrentTime(time);
+        }
+    }
+
+    /** Queries. */
+    private static final class Queries extends QueryWriter {
+        Queries(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String function(TableRef.Function function) {
+            String ordinality = function.ordinality() ? " WITH ORDINALITY" : "";
+            return text(function.call()) + ordinality + alias(function.alias());
+        }
+    }
+
+    /** Structure. */
+    private static final class Structure extends DdlWriter {
+        Structure(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String temporary(Temporary temporary) {
+            return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";
+        }
+
+        @Override
+        protected String generated(ColumnDefinition column) {
+            return "GENERATED ALWAYS AS (" + text(column.generated().orElseThrow()) + ")";
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package raftcart.dialect.mariadb;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.BinaryOperator;
+
+/** MariaDB's SQL, version 10.6 and later, in its default mode. */
+public final class MariaDbLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(
+                    List.of("``"),
+                    Set.of(
+                            LexicalFeature.DOUBLE_QUOTED_STRINGS,
+                            LexicalFeature.BACKSLASH_ESCAPES,
+                            LexicalFeature.HASH_COMMENTS,
+                            LexicalFeature.VERSION_COMMENTS,
+                            LexicalFeature.DASHES_BEFORE_BLANK,
+                            LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
+            NameCase.IGNORED,
+            Set.of(
+                    GrammarFeature.PIPES_ARE_OR,
+                    GrammarFeature.AMPERSANDS_ARE_AND,
+                    GrammarFeature.WORD_OPERATORS,
+                    GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.BANG_IS_NOT,
+                    GrammarFeature.NUMBERS_ARE_CONDITIONS),
+            OperatorTable.OR,
+            Map.of(
+                    BinaryOperator.JSON_GET,
+                    OperatorTable.POSTFIX,
+                    BinaryOperator.JSON_GET_TEXT,
+                    OperatorTable.POSTFIX));
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.NUMBERS_ARE_CONDITIONS,
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.WITH_ROLLUP,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.SKIP_LOCKED,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.ON_DUPLICATE_KEY,
+                    SqlFeature.INSERT_IGNORE,
+                    SqlFeature.REPLACE,
+                    SqlFeature.UPDATE_JOIN,
+                    SqlFeature.DELETE_JOIN,
+                    SqlFeature.CHANGE_LIMIT,
+                    SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.IGNORES_CASE,
+                    SqlFeature.IGNORES_PADDING,
+                    SqlFeature.CONVERTS_SILENTLY,
+                    SqlFeature.LOOSE_GROUP_BY,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.INLINE_COMMENTS,
+                    SqlFeature.PREFIX_INDEXES,
+                    SqlFeature.FULLTEXT_INDEXES,
+                    SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.ASSIGNS_ON_UPDATE,
+                    SqlFeature.CREATE_TABLE_LIKE,
+                    SqlFeature.RETURNING,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.FULL_JOIN,
+            SqlFeature.INSERT_DEFAULT_VALUES,
+            SqlFeature.SET_DEFAULT_ACTION);
+
+    private MariaDbLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "mariadb",
+                GRAMMAR,
+                "``",
+                64,
+                LanguageResources.reserved("mariadb"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.LIMIT_FIRST,
+                "",
+                MaskStyle.PERCENT_I,
+                Set.of(ScriptFeature.DELIMITER_COMMAND),
+                LanguageResources.functions("mariadb"),
+                LanguageResources.types("mariadb", MariaDbDialect::types),
+                MariaDbWriters::of);
+    }
+}

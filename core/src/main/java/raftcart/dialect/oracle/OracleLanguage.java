@@ -1,0 +1,93 @@
+package raftcart.dialect.oracle;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+
+/** Oracle's SQL, version 19. */
+public final class OracleLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(
+                    List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES, LexicalFeature.SUBSTITUTION_VARIABLES)),
+            NameCase.UPPER,
+            Set.of(GrammarFeature.NULL_CONCATENATES_AS_EMPTY),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.APPLY,
+                    SqlFeature.MINUS,
+                    SqlFeature.TABLE_SAMPLE,
+                    SqlFeature.FOR_UPDATE,
+                    SqlFeature.SKIP_LOCKED,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.MERGE,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.EMPTY_TEXT_IS_NULL,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.ROW_NUMBERS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.MATERIALIZED_VIEWS,
+                    SqlFeature.VIEW_READ_ONLY,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.DEFERRABLE,
+                    SqlFeature.CASCADE,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.BOOLEAN_CONSTANTS,
+            SqlFeature.CONDITIONS_ARE_VALUES,
+            SqlFeature.VALUES_ARE_CONDITIONS,
+            SqlFeature.SELECT_WITHOUT_FROM,
+            SqlFeature.ROWS_IN_INSERT,
+            SqlFeature.INSERT_DEFAULT_VALUES,
+            SqlFeature.TEMPORARY_TABLES,
+            SqlFeature.ON_UPDATE_ACTION,
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.RESTRICT_ACTION,
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.SCHEMAS);
+
+    private OracleLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "oracle",
+                GRAMMAR,
+                "\"\"",
+                128,
+                LanguageResources.reserved("oracle"),
+                FEATURES,
+                NullOrder.HIGH,
+                PagingStyle.FETCH,
+                "DUAL",
+                MaskStyle.WORDS,
+                Set.of(ScriptFeature.SLASH_LINES, ScriptFeature.CLIENT_WORDS),
+                LanguageResources.functions("oracle"),
+                LanguageResources.types("oracle"),
+                OracleWriters::of);
+    }
+}

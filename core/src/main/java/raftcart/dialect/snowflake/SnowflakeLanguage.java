@@ -1,0 +1,93 @@
+package raftcart.dialect.snowflake;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+
+/** Snowflake's SQL. */
+public final class SnowflakeLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(
+                    List.of("\"\""),
+                    Set.of(
+                            LexicalFeature.BACKSLASH_ESCAPES,
+                            LexicalFeature.SLASH_COMMENTS,
+                            LexicalFeature.DOLLAR_QUOTES)),
+            NameCase.UPPER,
+            Set.of(GrammarFeature.COLON_PATHS),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.LATERAL,
+                    SqlFeature.QUALIFY,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.TABLE_SAMPLE,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.DELETE_USING,
+                    SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
+                    SqlFeature.ILIKE,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.MATERIALIZED_VIEWS,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.INLINE_COMMENTS,
+                    SqlFeature.CASCADE,
+                    SqlFeature.CREATE_TABLE_LIKE,
+                    SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.NULL_FOR_ZERO_DIVISION,
+            SqlFeature.VIEW_CHECK_OPTION,
+            SqlFeature.ROW_VALUES,
+            SqlFeature.STORED_GENERATED_COLUMNS);
+
+    private SnowflakeLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "snowflake",
+                GRAMMAR,
+                "\"\"",
+                255,
+                LanguageResources.reserved("snowflake"),
+                FEATURES,
+                NullOrder.HIGH,
+                PagingStyle.LIMIT,
+                "",
+                MaskStyle.WORDS,
+                Set.of(),
+                LanguageResources.functions("snowflake"),
+                LanguageResources.types("snowflake"),
+                SnowflakeWriters::of);
+    }
+}

@@ -1,0 +1,89 @@
+package raftcart.dialect.sqlite;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.BinaryOperator;
+
+/** SQLite's SQL, version 3.35 and later. */
+public final class SqliteLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\"", "``", "[]"), Set.of()),
+            NameCase.IGNORED,
+            Set.of(
+                    GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.UNTYPED_COLUMNS,
+                    GrammarFeature.NUMBERS_ARE_CONDITIONS),
+            OperatorTable.UNARY,
+            Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY));
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.NUMBERS_ARE_CONDITIONS,
+                    SqlFeature.IS_TRUE,
+                    SqlFeature.IS_DISTINCT_FROM,
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.AGGREGATE_FILTER,
+                    SqlFeature.WINDOW_CLAUSE,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.VALUES_QUERY,
+                    SqlFeature.RETURNING,
+                    SqlFeature.ON_CONFLICT,
+                    SqlFeature.INSERT_OR,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.ROW_ASSIGNMENT,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.CONVERTS_SILENTLY,
+                    SqlFeature.LOOSE_GROUP_BY,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.IF_NOT_EXISTS,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.PARTIAL_INDEXES,
+                    SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.DEFERRABLE,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.ROWID_KEYS),
+            SqlFeature.TYPED_DATES,
+            SqlFeature.TRUNCATE,
+            SqlFeature.SCHEMAS,
+            SqlFeature.GRANTS,
+            SqlFeature.ADD_CONSTRAINT,
+            SqlFeature.ALTER_COLUMN,
+            SqlFeature.VIEW_CHECK_OPTION);
+
+    private SqliteLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "sqlite",
+                GRAMMAR,
+                "\"\"",
+                1000,
+                LanguageResources.reserved("sqlite"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.LIMIT_FIRST,
+                "",
+                MaskStyle.PERCENT_M,
+                Set.of(ScriptFeature.DOT_COMMANDS),
+                LanguageResources.functions("sqlite"),
+                LanguageResources.types("sqlite"),
+                SqliteWriters::of);
+    }
+}

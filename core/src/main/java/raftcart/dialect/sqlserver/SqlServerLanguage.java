@@ -1,0 +1,100 @@
+package raftcart.dialect.sqlserver;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.BinaryOperator;
+
+/** SQL Server's SQL, version 2016 and later. */
+public final class SqlServerLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(
+                    List.of("[]", "\"\""),
+                    Set.of(
+                            LexicalFeature.NUMBER_SIGN_NAMES,
+                            LexicalFeature.NESTED_COMMENTS,
+                            LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
+            NameCase.IGNORED,
+            Set.of(
+                    GrammarFeature.PLUS_CONCATENATES,
+                    GrammarFeature.ALIAS_BY_EQUALS,
+                    GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR,
+                    GrammarFeature.CONVERT_TYPE_FIRST),
+            OperatorTable.ADDITIVE,
+            Map.of(
+                    BinaryOperator.BIT_AND,
+                    OperatorTable.ADDITIVE,
+                    BinaryOperator.BIT_OR,
+                    OperatorTable.ADDITIVE,
+                    BinaryOperator.BIT_XOR,
+                    OperatorTable.ADDITIVE));
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.APPLY,
+                    SqlFeature.OUTPUT,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.DELETE_JOIN,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.IGNORES_CASE,
+                    SqlFeature.IGNORES_PADDING,
+                    SqlFeature.PLUS_CONCATENATES,
+                    SqlFeature.CONVERTS_SILENTLY,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.IF_EXISTS,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.PARTIAL_INDEXES,
+                    SqlFeature.INCLUDED_COLUMNS,
+                    SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.BOOLEAN_CONSTANTS,
+            SqlFeature.CONDITIONS_ARE_VALUES,
+            SqlFeature.VALUES_ARE_CONDITIONS,
+            SqlFeature.TYPED_DATES,
+            SqlFeature.NATURAL_JOIN,
+            SqlFeature.USING_JOIN,
+            SqlFeature.ROW_VALUES,
+            SqlFeature.TEMPORARY_TABLES,
+            SqlFeature.CREATE_TABLE_AS,
+            SqlFeature.RESTRICT_ACTION,
+            SqlFeature.UPDATE_ALIAS);
+
+    private SqlServerLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "sqlserver",
+                GRAMMAR,
+                "[]",
+                128,
+                LanguageResources.reserved("sqlserver"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.TOP_OR_FETCH,
+                "",
+                MaskStyle.LETTERS,
+                Set.of(ScriptFeature.GO_LINES),
+                LanguageResources.functions("sqlserver"),
+                LanguageResources.types("sqlserver"),
+                SqlServerWriters::of);
+    }
+}

@@ -1,0 +1,87 @@
+package raftcart.dialect.teradata;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.FeatureSets;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.NullOrder;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.parse.NameCase;
+import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
+
+/** Teradata's SQL, version 17. */
+public final class TeradataLanguage {
+    private static final Grammar GRAMMAR = new Grammar(
+            new LexicalRules(List.of("\"\""), Set.of()),
+            NameCase.IGNORED,
+            Set.of(GrammarFeature.SHORT_VERBS, GrammarFeature.MOD_OPERATOR),
+            OperatorTable.ADDITIVE,
+            Map.of());
+    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
+            FeatureSets.with(
+                    SqlFeature.NULLS_ORDER,
+                    SqlFeature.GROUPING_SETS,
+                    SqlFeature.ROLLUP,
+                    SqlFeature.QUALIFY,
+                    SqlFeature.INTERVALS,
+                    SqlFeature.DATE_PLUS_DAYS,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.UPDATE_FROM,
+                    SqlFeature.WHOLE_DIVISION,
+                    SqlFeature.IGNORES_CASE,
+                    SqlFeature.IGNORES_PADDING,
+                    SqlFeature.CONVERTS_SILENTLY,
+                    SqlFeature.COMMENT_ON,
+                    SqlFeature.IDENTITY,
+                    SqlFeature.KEYS_SAY_NOT_NULL,
+                    SqlFeature.RECURSIVE_WORD,
+                    SqlFeature.ALIAS_IN_GROUP_BY,
+                    SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.OR_REPLACE_VIEW,
+                    SqlFeature.GLOBAL_TEMPORARY_TABLES,
+                    SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.BOOLEAN_CONSTANTS,
+            SqlFeature.CONDITIONS_ARE_VALUES,
+            SqlFeature.VALUES_ARE_CONDITIONS,
+            SqlFeature.NATURAL_JOIN,
+            SqlFeature.USING_JOIN,
+            SqlFeature.ROWS_IN_INSERT,
+            SqlFeature.TRUNCATE,
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.DESCENDING_INDEXES,
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.ON_UPDATE_ACTION,
+            SqlFeature.RESTRICT_ACTION,
+            SqlFeature.SCHEMAS,
+            SqlFeature.EXPRESSION_DEFAULTS);
+
+    private TeradataLanguage() {}
+
+    /** The dialect. */
+    public static Language create() {
+        return new Language(
+                "teradata",
+                GRAMMAR,
+                "\"\"",
+                128,
+                LanguageResources.reserved("teradata"),
+                FEATURES,
+                NullOrder.LOW,
+                PagingStyle.TOP,
+                "",
+                MaskStyle.WORDS,
+                Set.of(ScriptFeature.DOT_COMMANDS),
+                LanguageResources.functions("teradata"),
+                LanguageResources.types("teradata"),
+                TeradataWriters::of);
+    }
+}

@@ -1,0 +1,445 @@
+package raftcart.dialect.write;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.IndexPart;
+
+/** Writes statements that make, change and remove objects; tables are written by {@link TableWriter}. */
+public class DdlWriter {
+    private final WriterContext context;
+    private final Language language;
+    private final TableWriter tables;
+    private SqlWriter writer;
+
+    public DdlWriter(WriterContext context) {
+        this.context = context;
+        this.language = context.language();
+        this.tables = new TableWriter(this);
+    }
+
+    void attach(SqlWriter statements) {
+        this.writer = statements;
+    }
+
+    final SqlWriter writer() {
+        return writer;
+    }
+
+    protected final Language language() {
+        return language;
+    }
+
+    protected final boolean has(SqlFeature feature) {
+        return language.has(feature);
+    }
+
+    protected final Untranslatable cannot(String what) {
+        return new Untranslatable(what + " cannot be said in " + language.name());
+    }
+
+    final void require(SqlFeature feature, String what) {
+        if (!has(feature)) {
+            throw cannot(what);
+        }
+    }
+
+    protected final String text(Expr expression) {
+        return writer.expression(expression);
+    }
+
+    protected final String name(raftcart.sql.tree.QualifiedName name) {
+        return writer.expressions().name(name);
+    }
+
+    protected final String string(String text) {
+        return writer.expressions().string(text);
+    }
+
+    protected final void note(FindingCode code, Span span, String detail) {
+        context.notes().add(code, span, detail);
+    }
+
+    /** The statement. */
+    public final String statement(DdlStatement statement) {
+        if (statement instanceof CreateTable table) {
+            return tables.table(table);
+        }
+        if (statement instanceof DdlStatement.AlterTable alter) {
+            return alter(alter);
+        }
+        if (statement instanceof DdlStatement.CreateIndex index) {
+            return index(index);
+        }
+        if (statement instanceof DdlStatement.CreateView view) {
+            return view(view);
+        }
+        if (statement instanceof DdlStatement.CreateSequence sequence) {
+            require(SqlFeature.SEQUENCES, "a sequence");
+            return sequence(sequence);
+        }
+        if (statement instanceof DdlStatement.CreateSchema schema) {
+            require(SqlFeature.SCHEMAS, "a schema");
+            return schema(schema);
+        }
+        if (statement instanceof DdlStatement.CreateType type) {
+            return type(type);
+        }
+        if (statement instanceof DdlStatement.CreateDomain domain) {
+            return domain(domain);
+        }
+        if (statement instanceof DdlStatement.CreateSynonym synonym) {
+            require(SqlFeature.SYNONYMS, "a synonym");
+            return synonym(synonym);
+        }
+        if (statement instanceof DdlStatement.Drop drop) {
+            return drop(drop);
+        }
+        if (statement instanceof DdlStatement.Comment comment) {
+            return comment(comment);
+        }
+        return grant((DdlStatement.Grant) statement);
+    }
+
+    /** A column that the engine numbers; what follows its type. */
+    protected String identity(IdentityOptions options) {
+        require(SqlFeature.IDENTITY, "a column that the engine numbers");
+        String inner = sequenceOptions(options);
+        return "GENERATED " + (options.always() ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
+                + (inner.isEmpty() ? "" : " (" + inner.strip() + ")");
+    }
+
+    /** A column that is computed; what follows its type. */
+    protected String generated(ColumnDefinition column) {
+        boolean stored = column.stored() || !has(SqlFeature.GENERATED_COLUMNS);
+        require(
+                stored ? SqlFeature.STORED_GENERATED_COLUMNS : SqlFeature.GENERATED_COLUMNS,
+                "a computed column that is " + (stored ? "stored" : "not stored"));
+        return "GENERATED ALWAYS AS (" + text(column.generated().orElseThrow()) + ")" + (stored ? " STORED" : "");
+    }
+
+    /** The assignment of a column at every change of its row. */
+    protected String onUpdate(Expr value) {
+        return " ON UPDATE " + text(value);
+    }
+
+    /** A default. */
+    protected String defaultValue(Expr value) {
+        return "DEFAULT " + text(value);
+    }
+
+    /** What stands between CREATE and TABLE for a table that does not last. */
+    protected String temporary(Temporary temporary) {
+        if (temporary == Temporary.NO) {
+            return "";
+        }
+        boolean global = temporary == Temporary.GLOBAL || temporary == Temporary.GLOBAL_UNTIL_COMMIT;
+        if (global && has(SqlFeature.GLOBAL_TEMPORARY_TABLES)) {
+            return "GLOBAL TEMPORARY ";
+        }
+        require(SqlFeature.TEMPORARY_TABLES, "a temporary table");
+        return "TEMPORARY ";
+    }
+
+    /** What follows the columns of a table that does not last. */
+    protected String onCommit(Temporary temporary) {
+        return temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : "";
+    }
+
+    /** Options of sequences in the standard's words, with a blank before each. */
+    protected String sequenceOptions(IdentityOptions options) {
+        return number(" START WITH ", options.start())
+                + number(" INCREMENT BY ", options.increment())
+                + number(" MINVALUE ", options.min())
+                + number(" MAXVALUE ", options.max())
+                + number(" CACHE ", options.cache())
+                + (options.cycle() ? " CYCLE" : "");
+    }
+
+    protected static String number(String word, Optional<BigInteger> value) {
+        return value.map(v -> word + v).orElse("");
+    }
+
+    /** A sequence made or changed. */
+    protected String sequence(DdlStatement.CreateSequence sequence) {
+        String head = sequence.alter() ? "ALTER SEQUENCE " : "CREATE SEQUENCE " + ifNotExists(sequence.ifNotExists());
+        return head
+                + name(sequence.name())
+                + sequenceOptions(sequence.options())
+                + sequence.restart().map(r -> " RESTART WITH " + r).orElse("");
+    }
+
+    protected final String ifNotExists(boolean wanted) {
+        if (wanted) {
+            require(SqlFeature.IF_NOT_EXISTS, "IF NOT EXISTS");
+        }
+        return wanted ? "IF NOT EXISTS " : "";
+    }
+
+    protected final String ifExists(boolean wanted) {
+        if (wanted) {
+            require(SqlFeature.IF_EXISTS, "IF EXISTS");
+        }
+        return wanted ? "IF EXISTS " : "";
+    }
+
+    /** A schema. */
+    protected String schema(DdlStatement.CreateSchema schema) {
+        return "CREATE SCHEMA " + ifNotExists(schema.ifNotExists()) + language.write(schema.name());
+    }
+
+    private String index(DdlStatement.CreateIndex index) {
+        if (!index.kind().isEmpty()) {
+            return specialIndex(index);
+        }
+        if (index.where().isPresent()) {
+            require(SqlFeature.PARTIAL_INDEXES, "an index with a condition");
+        }
+        if (!index.include().isEmpty()) {
+            require(SqlFeature.INCLUDED_COLUMNS, "an index with included columns");
+        }
+        String name = index.name().map(n -> name(n) + " ").orElse("");
+        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + ifNotExists(index.ifNotExists()) + name
+                + "ON "
+                + name(index.table()) + method(index) + " ("
+                + index.parts().stream().map(this::indexPart).collect(Collectors.joining(", ")) + ")"
+                + (index.include().isEmpty()
+                        ? ""
+                        : " INCLUDE" + writer.queries().columns(index.include()))
+                + index.where().map(w -> " WHERE " + text(w)).orElse("");
+    }
+
+    /** USING and the method of an index, where it means something. */
+    protected String method(DdlStatement.CreateIndex index) {
+        return "";
+    }
+
+    /** An index of a kind of its own. */
+    protected String specialIndex(DdlStatement.CreateIndex index) {
+        throw cannot("an index of kind " + index.kind());
+    }
+
+    /** A part of an index. */
+    protected String indexPart(IndexPart part) {
+        String text = text(part.value());
+        if (part.prefix() > 0) {
+            require(SqlFeature.PREFIX_INDEXES, "an index on the beginning of a column");
+            text = text + "(" + part.prefix() + ")";
+        } else if (!(part.value() instanceof Expr.Column)) {
+            require(SqlFeature.EXPRESSION_INDEXES, "an index on an expression");
+            text = indexExpression(text);
+        }
+        return text + (part.descending() ? " DESC" : "") + nulls(part);
+    }
+
+    /** An expression as a part of an index. */
+    protected String indexExpression(String text) {
+        return "(" + text + ")";
+    }
+
+    private String nulls(IndexPart part) {
+        return switch (part.nulls()) {
+            case DEFAULT -> "";
+            case FIRST -> " NULLS FIRST";
+            case LAST -> " NULLS LAST";
+        };
+    }
+
+    private String view(DdlStatement.CreateView view) {
+        if (view.materialized()) {
+            require(SqlFeature.MATERIALIZED_VIEWS, "a materialized view");
+        }
+        if (view.temporary()) {
+            throw cannot("a temporary view");
+        }
+        String check =
+                switch (view.check()) {
+                    case NONE -> "";
+                    case READ_ONLY -> "\nWITH READ ONLY";
+                    case LOCAL -> "\nWITH LOCAL CHECK OPTION";
+                    case CASCADED -> "\nWITH CHECK OPTION";
+                };
+        if (view.check() == CheckOption.LOCAL || view.check() == CheckOption.CASCADED) {
+            require(SqlFeature.VIEW_CHECK_OPTION, "WITH CHECK OPTION");
+        }
+        return viewHead(view) + name(view.name()) + writer.queries().columns(view.columns()) + " AS\n"
+                + writer.query(view.query()) + check;
+    }
+
+    /** CREATE VIEW with everything before the name. */
+    protected String viewHead(DdlStatement.CreateView view) {
+        String replace = view.orReplace() && !view.materialized() ? "OR REPLACE " : "";
+        if (!replace.isEmpty()) {
+            require(SqlFeature.OR_REPLACE_VIEW, "CREATE OR REPLACE VIEW");
+        }
+        return "CREATE " + replace + (view.materialized() ? "MATERIALIZED " : "") + "VIEW "
+                + ifNotExists(view.ifNotExists());
+    }
+
+    /** An enumeration or a type of fields. */
+    protected String type(DdlStatement.CreateType type) {
+        throw cannot("a type of its own");
+    }
+
+    private String domain(DdlStatement.CreateDomain domain) {
+        require(SqlFeature.DOMAINS, "a domain");
+        return "CREATE DOMAIN " + name(domain.name()) + " AS " + writer.type(domain.type())
+                + domain.defaultValue().map(d -> " DEFAULT " + text(d)).orElse("")
+                + (domain.notNull() ? " NOT NULL" : "")
+                + domain.checks().stream().map(c -> " CHECK (" + text(c) + ")").collect(Collectors.joining());
+    }
+
+    /** Another name for an object. */
+    protected String synonym(DdlStatement.CreateSynonym synonym) {
+        return "CREATE " + (synonym.orReplace() ? "OR REPLACE " : "") + (synonym.common() ? "PUBLIC " : "") + "SYNONYM "
+                + name(synonym.name()) + " FOR " + name(synonym.target());
+    }
+
+    /** Objects removed. */
+    protected String drop(DdlStatement.Drop drop) {
+        String kind = drop.kind();
+        if (kind.equals("INDEX")) {
+            return dropIndex(drop);
+        }
+        if (kind.equals("SYNONYM")) {
+            require(SqlFeature.SYNONYMS, "a synonym");
+        }
+        boolean cascade = drop.cascade() && has(SqlFeature.CASCADE);
+        return drop.names().stream()
+                .map(n -> "DROP " + kind + " " + ifExists(drop.ifExists()) + name(n) + (cascade ? cascade() : ""))
+                .collect(Collectors.joining(";\n"));
+    }
+
+    /** CASCADE after DROP. */
+    protected String cascade() {
+        return " CASCADE";
+    }
+
+    /** Indexes removed. */
+    protected String dropIndex(DdlStatement.Drop drop) {
+        return drop.names().stream()
+                .map(n -> "DROP INDEX " + ifExists(drop.ifExists()) + name(n))
+                .collect(Collectors.joining(";\n"));
+    }
+
+    private String comment(DdlStatement.Comment comment) {
+        require(SqlFeature.COMMENT_ON, "COMMENT ON");
+        return "COMMENT ON " + comment.kind() + " " + name(comment.name()) + " IS "
+                + comment.text().map(this::string).orElse("NULL");
+    }
+
+    private String grant(DdlStatement.Grant grant) {
+        require(SqlFeature.GRANTS, "GRANT");
+        String kind = grant.kind().isEmpty() ? "" : grant.kind() + " ";
+        String objects = grant.objects().stream().map(this::name).collect(Collectors.joining(", "));
+        String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));
+        return (grant.revoke() ? "REVOKE " : "GRANT ") + String.join(", ", grant.privileges()) + " ON " + kind + objects
+                + (grant.revoke() ? " FROM " : " TO ") + people + (grant.withGrant() ? " WITH GRANT OPTION" : "");
+    }
+
+    private String grantee(String name) {
+        return name.equalsIgnoreCase("public") ? "PUBLIC" : language.write(raftcart.sql.tree.Name.of(name));
+    }
+
+    private String alter(DdlStatement.AlterTable alter) {
+        List<String> statements = new ArrayList<>();
+        String head = "ALTER TABLE " + ifExists(alter.ifExists()) + name(alter.name()) + " ";
+        for (AlterAction action : alter.actions()) {
+            statements.add(tables.alter(head, alter.name(), action));
+        }
+        return String.join(";\n", statements);
+    }
+
+    final boolean canAlter(AlterAction action) {
+        return !(action instanceof AlterAction.Physical);
+    }
+
+    /** ADD COLUMN and the column. */
+    protected String addColumn(String column) {
+        return "ADD COLUMN " + column;
+    }
+
+    /** Another type for a column. */
+    protected String setType(String column, String type, Optional<Expr> using) {
+        return "ALTER COLUMN " + column + " SET DATA TYPE " + type;
+    }
+
+    /** NULL allowed or not. The type is empty where it is not known. */
+    protected String setNullable(String column, boolean nullable) {
+        return "ALTER COLUMN " + column + (nullable ? " DROP NOT NULL" : " SET NOT NULL");
+    }
+
+    /** Another default, or none. */
+    protected String setDefault(String table, String column, Optional<Expr> value) {
+        return "ALTER COLUMN " + column
+                + value.map(v -> " SET DEFAULT " + text(v)).orElse(" DROP DEFAULT");
+    }
+
+    /** A column numbered from now on. */
+    protected String addIdentity(String column, IdentityOptions options) {
+        return "ALTER COLUMN " + column + " ADD " + identity(options);
+    }
+
+    /** Another name for a column; the whole statement. */
+    protected String renameColumn(String table, String from, String to) {
+        return "ALTER TABLE " + table + " RENAME COLUMN " + from + " TO " + to;
+    }
+
+    /** Another name for a table; the whole statement. */
+    protected String renameTable(String table, String to) {
+        return "ALTER TABLE " + table + " RENAME TO " + to;
+    }
+
+    /** A constraint removed. */
+    protected String dropConstraint(AlterAction.DropConstraint drop) {
+        if (drop.name().isEmpty()) {
+            return "DROP PRIMARY KEY";
+        }
+        return "DROP CONSTRAINT " + ifExists(drop.ifExists())
+                + language.write(drop.name().get()) + (drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "");
+    }
+
+    /** Several changes of one column as one definition; the whole action. */
+    protected Optional<String> changeColumn(String column, ColumnDefinition definition, String written) {
+        return Optional.empty();
+    }
+
+    /** Begin, commit and so on. */
+    protected String transaction(Statement.Transaction transaction) {
+        String name = transaction.name().map(language::write).orElse("");
+        return switch (transaction.kind()) {
+            case BEGIN -> begin();
+            case COMMIT -> "COMMIT";
+            case ROLLBACK -> "ROLLBACK";
+            case SAVEPOINT -> "SAVEPOINT " + name;
+            case ROLLBACK_TO -> "ROLLBACK TO SAVEPOINT " + name;
+            case RELEASE -> "RELEASE SAVEPOINT " + name;
+        };
+    }
+
+    /** The beginning of a transaction. */
+    protected String begin() {
+        return "START TRANSACTION";
+    }
+
+    /** The schema for names from here on. */
+    protected String useSchema(Statement.UseSchema use) {
+        return "SET SCHEMA " + language.write(use.schema());
+    }
+}

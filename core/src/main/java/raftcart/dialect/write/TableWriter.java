@@ -1,0 +1,221 @@
+package raftcart.dialect.write;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.Reference;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** Writes tables, their columns and constraints, and their changes. */
+final class TableWriter {
+    private final DdlWriter ddl;
+
+    TableWriter(DdlWriter ddl) {
+        this.ddl = ddl;
+    }
+
+    private String name(Name name) {
+        return ddl.language().write(name);
+    }
+
+    String table(CreateTable table) {
+        String head = "CREATE " + ddl.temporary(table.temporary()) + "TABLE " + ddl.ifNotExists(table.ifNotExists())
+                + ddl.name(table.name());
+        List<String> elements = new ArrayList<>();
+        for (ColumnDefinition column : table.columns()) {
+            elements.add(column(column));
+        }
+        for (TableConstraint constraint : table.constraints()) {
+            elements.add(constraint(constraint));
+        }
+        if (table.like().isPresent()) {
+            ddl.require(SqlFeature.CREATE_TABLE_LIKE, "CREATE TABLE ... LIKE");
+            return head + " LIKE " + ddl.name(table.like().get());
+        }
+        String body = elements.isEmpty() ? "" : " (\n    " + Layout.indent(String.join(",\n", elements)) + "\n)";
+        String comment = table.comment()
+                .filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS))
+                .map(c -> " COMMENT = " + ddl.string(c))
+                .orElse("");
+        String query = "";
+        if (table.query().isPresent()) {
+            ddl.require(SqlFeature.CREATE_TABLE_AS, "CREATE TABLE ... AS");
+            if (!table.withData()) {
+                throw ddl.cannot("CREATE TABLE ... AS without data");
+            }
+            query = " AS\n" + ddl.writer().query(table.query().get());
+        }
+        return head + body + ddl.onCommit(table.temporary()) + comment + query;
+    }
+
+    String column(ColumnDefinition column) {
+        StringBuilder text = new StringBuilder(name(column.name()));
+        column.type().ifPresent(t -> text.append(' ').append(ddl.writer().type(t)));
+        if (column.identity().isPresent()) {
+            String identity = ddl.identity(column.identity().get());
+            text.append(identity.isEmpty() ? "" : " " + identity);
+        }
+        column.defaultValue().ifPresent(d -> text.append(' ').append(ddl.defaultValue(d)));
+        if (column.generated().isPresent()) {
+            text.append(' ').append(ddl.generated(column));
+        }
+        column.notNull().ifPresent(n -> text.append(n ? " NOT NULL" : nullWord()));
+        column.onUpdate().ifPresent(u -> {
+            ddl.require(SqlFeature.ASSIGNS_ON_UPDATE, "an assignment at every change (ON UPDATE)");
+            text.append(ddl.onUpdate(u));
+        });
+        for (TableConstraint constraint : column.constraints()) {
+            text.append(' ').append(constraint(constraint));
+        }
+        column.comment().filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS)).ifPresent(c -> text.append(" COMMENT ")
+                .append(ddl.string(c)));
+        return text.toString();
+    }
+
+    private static String nullWord() {
+        return ""; // NULL is the default everywhere and not allowed everywhere
+    }
+
+    String constraint(TableConstraint constraint) {
+        String named = constraint.name().map(n -> "CONSTRAINT " + name(n) + " ").orElse("");
+        String columns = constraint.parts().isEmpty() ? "" : " (" + parts(constraint.parts()) + ")";
+        String body =
+                switch (constraint.kind()) {
+                    case PRIMARY_KEY -> "PRIMARY KEY" + columns;
+                    case UNIQUE -> "UNIQUE" + columns;
+                    case CHECK -> "CHECK (" + ddl.text(constraint.check().orElseThrow()) + ")";
+                    case FOREIGN_KEY ->
+                        (columns.isEmpty() ? "" : "FOREIGN KEY" + columns + " ") + reference(constraint);
+                    case INDEX -> throw ddl.cannot("an index inside of a table");
+                };
+        return named + body + deferrable(constraint);
+    }
+
+    private String parts(List<IndexPart> parts) {
+        return parts.stream()
+                .map(p -> {
+                    if (!(p.value() instanceof Expr.Column)) {
+                        throw ddl.cannot("a key on an expression");
+                    }
+                    return p.prefix() > 0 ? ddl.indexPart(p) : ddl.text(p.value());
+                })
+                .collect(Collectors.joining(", "));
+    }
+
+    private String reference(TableConstraint constraint) {
+        Reference reference = constraint.reference().orElseThrow();
+        String columns = reference.columns().isEmpty()
+                ? ""
+                : reference.columns().stream().map(this::name).collect(Collectors.joining(", ", " (", ")"));
+        return "REFERENCES " + ddl.name(reference.table()) + columns
+                + action(" ON DELETE ", reference.onDelete(), constraint)
+                + (ddl.has(SqlFeature.ON_UPDATE_ACTION) ? action(" ON UPDATE ", reference.onUpdate(), constraint) : "");
+    }
+
+    private String action(String word, String action, TableConstraint constraint) {
+        if (action.isEmpty() || action.equals("NO ACTION")) {
+            return "";
+        }
+        if (action.equals("RESTRICT") && !ddl.has(SqlFeature.RESTRICT_ACTION)) {
+            return "";
+        }
+        if (action.equals("SET DEFAULT") && !ddl.has(SqlFeature.SET_DEFAULT_ACTION)) {
+            ddl.note(FindingCode.SET_DEFAULT_ACTION, constraint.span(), "SET DEFAULT left out");
+            return "";
+        }
+        return word + action;
+    }
+
+    private String deferrable(TableConstraint constraint) {
+        if (!constraint.deferrable()) {
+            return "";
+        }
+        if (!ddl.has(SqlFeature.DEFERRABLE)) {
+            ddl.note(FindingCode.DEFERRABLE_LOST, constraint.span(), "checked at once");
+            return "";
+        }
+        return " DEFERRABLE" + (constraint.initiallyDeferred() ? " INITIALLY DEFERRED" : "");
+    }
+
+    String alter(String head, QualifiedName table, AlterAction action) {
+        if (action instanceof AlterAction.AddColumn add) {
+            return head + ddl.addColumn((add.ifNotExists() ? ddl.ifNotExists(true) : "") + column(add.column()));
+        }
+        if (action instanceof AlterAction.DropColumn drop) {
+            return head + "DROP COLUMN " + ddl.ifExists(drop.ifExists()) + name(drop.column())
+                    + (drop.cascade() && ddl.has(SqlFeature.CASCADE) ? " CASCADE" : "");
+        }
+        if (action instanceof AlterAction.RenameColumn rename) {
+            return ddl.renameColumn(ddl.name(table), name(rename.from()), name(rename.to()));
+        }
+        if (action instanceof AlterAction.RenameTable rename) {
+            return ddl.renameTable(ddl.name(table), name(rename.to().last()));
+        }
+        if (action instanceof AlterAction.AddConstraint add) {
+            ddl.require(SqlFeature.ADD_CONSTRAINT, "a constraint added to a table");
+            return head + "ADD " + constraint(add.constraint());
+        }
+        if (action instanceof AlterAction.DropConstraint drop) {
+            ddl.require(SqlFeature.ADD_CONSTRAINT, "a constraint removed from a table");
+            return head + ddl.dropConstraint(drop);
+        }
+        ddl.require(SqlFeature.ALTER_COLUMN, "a column changed");
+        return change(head, table, action);
+    }
+
+    private String change(String head, QualifiedName table, AlterAction action) {
+        if (action instanceof AlterAction.SetType set) {
+            return head + ddl.setType(name(set.column()), ddl.writer().type(set.type()), set.using());
+        }
+        if (action instanceof AlterAction.SetNullable set) {
+            return head + ddl.setNullable(name(set.column()), set.nullable());
+        }
+        if (action instanceof AlterAction.SetDefault set) {
+            return head + ddl.setDefault(ddl.name(table), name(set.column()), set.value());
+        }
+        if (action instanceof AlterAction.AddIdentity add) {
+            return head + ddl.addIdentity(name(add.column()), add.options());
+        }
+        if (action instanceof AlterAction.ChangeColumn change) {
+            return changed(head, table, change);
+        }
+        throw ddl.cannot("a physical setting of a table");
+    }
+
+    /** A column defined anew, in one action or in several. */
+    private String changed(String head, QualifiedName table, AlterAction.ChangeColumn change) {
+        ColumnDefinition definition = change.definition();
+        String column = name(change.column());
+        Optional<String> whole = ddl.changeColumn(column, definition, column(definition));
+        if (whole.isPresent()) {
+            return head + whole.get();
+        }
+        boolean simple = definition.generated().isEmpty()
+                && definition.identity().isEmpty()
+                && definition.constraints().stream().noneMatch(c -> c.kind() != ConstraintKind.CHECK);
+        if (!simple) {
+            throw ddl.cannot("a column that becomes computed, numbered or a key");
+        }
+        List<String> statements = new ArrayList<>();
+        definition
+                .type()
+                .ifPresent(t ->
+                        statements.add(head + ddl.setType(column, ddl.writer().type(t), Optional.empty())));
+        definition.notNull().ifPresent(n -> statements.add(head + ddl.setNullable(column, !n)));
+        definition
+                .defaultValue()
+                .ifPresent(d -> statements.add(head + ddl.setDefault(ddl.name(table), column, Optional.of(d))));
+        return String.join(";\n", statements);
+    }
+}

@@ -1,0 +1,2 @@
+/** Writes trees as text; dialects override what they spell differently. */
+package raftcart.dialect.write;

@@ -1,0 +1,417 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Assignment;
+import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.TableRef.Join;
+
+/** Adapts UPDATE, DELETE and MERGE: above all, how other tables come into them. */
+final class ChangeAdapter {
+    private final QueryAdapter adapter;
+
+    ChangeAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    List<Query.CommonTable> with(List<Query.CommonTable> tables) {
+        List<Query.CommonTable> adapted = new ArrayList<>();
+        for (Query.CommonTable table : tables) {
+            adapter.scope.addCommonTable(
+                    table.name(),
+                    adapter.finder.relation(table.name().text(), table.query(), table.columns(), adapter.scope));
+            adapted.add(
+                    new Query.CommonTable(table.name(), table.columns(), adapter.query(table.query()), table.hint()));
+        }
+        return adapted;
+    }
+
+    void enter(TableRef table) {
+        adapter.finder.addTable(table, adapter.scope);
+    }
+
+    List<Item> items(List<Item> items) {
+        return items.stream()
+                .map(i -> new Item(adapter.expr(unqualified(i.value())), i.alias()))
+                .toList();
+    }
+
+    /** INSERTED.c and DELETED.c name the row that was changed. */
+    private Expr unqualified(Expr e) {
+        if (e instanceof Expr.Column c
+                && c.name().parts().size() == 2
+                && c.name().parts().get(0).key().matches("inserted|deleted|old|new")) {
+            return new Expr.Column(new QualifiedName(List.of(c.name().last())), false, c.span());
+        }
+        if (e instanceof Expr.Star s
+                && s.table().isPresent()
+                && s.table().get().key().matches("inserted|deleted")) {
+            return new Expr.Star(Optional.empty(), List.of(), s.span());
+        }
+        return e;
+    }
+
+    List<Assignment> assignments(List<Assignment> assignments, Optional<KnownTable> table, boolean keepQualifier) {
+        List<Assignment> adapted = new ArrayList<>();
+        for (Assignment a : assignments) {
+            List<Expr> columns = a.columns().stream()
+                    .map(c -> keepQualifier ? c : bare((Expr.Column) c))
+                    .toList();
+            boolean rows = columns.size() > 1 && a.value() instanceof Expr.Row && !has(SqlFeature.ROW_ASSIGNMENT);
+            if (rows) {
+                List<Expr> values = ((Expr.Row) a.value()).items();
+                for (int i = 0; i < columns.size(); i++) {
+                    adapted.add(new Assignment(List.of(columns.get(i)), value(values.get(i), columns.get(i), table)));
+                }
+            } else {
+                adapted.add(new Assignment(columns, value(a.value(), columns.get(0), table)));
+            }
+        }
+        return adapted;
+    }
+
+    private static Expr bare(Expr.Column column) {
+        return new Expr.Column(new QualifiedName(List.of(column.name().last())), false, column.span());
+    }
+
+    private Expr value(Expr value, Expr column, Optional<KnownTable> table) {
+        Name name = ((Expr.Column) column).name().last();
+        Optional<KnownColumn> known = table.map(t -> t.columns().get(name.text().toLowerCase(Locale.ROOT)));
+        return new ValueAdapter(adapter).forColumn(value, known);
+    }
+
+    Statement update(Statement.Update update) {
+        if (adapter.same()) {
+            return plainUpdate(update, update.target(), update.from(), update.where(), true);
+        }
+        TableRef target = update.target();
+        List<TableRef> from = new ArrayList<>(update.from());
+        List<Expr> conditions = new ArrayList<>();
+        if (target instanceof Join) {
+            List<TableRef> tables = new ArrayList<>();
+            flatten(target, tables, conditions);
+            TableRef changed = changed(update, tables);
+            tables.remove(changed);
+            target = changed;
+            from.addAll(tables);
+        }
+        Optional<TableRef> aliased = namedInFrom(target, from, conditions);
+        target = aliased.orElse(target);
+        update.where().ifPresent(conditions::add);
+        if (from.isEmpty()) {
+            return plainUpdate(update, target, from, OldForms.and(conditions), false);
+        }
+        if (has(SqlFeature.UPDATE_FROM)) {
+            return plainUpdate(update, target, from, OldForms.and(conditions), false);
+        }
+        if (has(SqlFeature.UPDATE_JOIN)) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, update.span(), "the other tables joined to the changed one");
+            TableRef joined = target;
+            for (TableRef table : from) {
+                joined = new Join(Join.Kind.CROSS, joined, table, Optional.empty(), List.of(), update.span());
+            }
+            return plainUpdate(qualified(update, target), joined, List.of(), OldForms.and(conditions), true);
+        }
+        return updateByMerge(update, target, from, conditions);
+    }
+
+    /** Assignments that name their table, where several are joined. */
+    private static Statement.Update qualified(Statement.Update update, TableRef target) {
+        Name table = alias(target);
+        List<Assignment> assignments = update.assignments().stream()
+                .map(a -> new Assignment(
+                        a.columns().stream()
+                                .<Expr>map(c -> new Expr.Column(
+                                        new QualifiedName(List.of(
+                                                table, ((Expr.Column) c).name().last())),
+                                        false,
+                                        c.span()))
+                                .toList(),
+                        a.value()))
+                .toList();
+        return new Statement.Update(
+                update.with(),
+                update.target(),
+                assignments,
+                update.from(),
+                update.where(),
+                update.order(),
+                update.limit(),
+                update.returning(),
+                update.span());
+    }
+
+    static Name alias(TableRef table) {
+        TableRef.Table named = (TableRef.Table) table;
+        return named.alias().map(TableRef.Alias::name).orElse(named.name().last());
+    }
+
+    private Statement plainUpdate(
+            Statement.Update update,
+            TableRef target,
+            List<TableRef> from,
+            Optional<Expr> where,
+            boolean keepQualifier) {
+        enter(target);
+        from.forEach(this::enter);
+        Optional<KnownTable> known =
+                target instanceof TableRef.Table t ? adapter.knowledge.table(t.name()) : Optional.empty();
+        TableRef written = adapter.table(target);
+        List<TableRef> tables =
+                new ArrayList<>(from.stream().map(adapter::table).toList());
+        boolean alias = written instanceof TableRef.Table t && t.alias().isPresent();
+        if (alias && !has(SqlFeature.UPDATE_ALIAS)) {
+            tables.add(0, written);
+            written = TableRef.Table.of(new QualifiedName(List.of(alias(written))));
+        }
+        return new Statement.Update(
+                with(update.with()),
+                written,
+                assignments(update.assignments(), known, keepQualifier),
+                tables,
+                adapter.optionalCondition(where),
+                adapter.order(update.order()),
+                update.limit().map(adapter::expr),
+                items(update.returning()),
+                update.span());
+    }
+
+    /** The tables of inner joins, and their conditions. */
+    private static void flatten(TableRef table, List<TableRef> tables, List<Expr> conditions) {
+        if (!(table instanceof Join join)) {
+            tables.add(table);
+            return;
+        }
+        if ((join.kind() != Join.Kind.INNER && join.kind() != Join.Kind.CROSS)
+                || !join.using().isEmpty()) {
+            throw new Untranslatable("a change with an outer join or USING");
+        }
+        flatten(join.left(), tables, conditions);
+        flatten(join.right(), tables, conditions);
+        join.on().ifPresent(conditions::add);
+    }
+
+    /** The table whose columns an UPDATE over several tables changes. */
+    private TableRef changed(Statement.Update update, List<TableRef> tables) {
+        Expr.Column first = (Expr.Column) update.assignments().get(0).columns().get(0);
+        if (first.name().parts().size() == 1) {
+            for (TableRef table : tables) {
+                boolean owns = table instanceof TableRef.Table t
+                        && adapter.knowledge
+                                .table(t.name())
+                                .filter(k -> k.columns()
+                                        .containsKey(first.name().last().key()))
+                                .isPresent();
+                if (owns) {
+                    return table;
+                }
+            }
+            adapter.note(FindingCode.TYPES_UNKNOWN, update.span(), "the first table is taken for the changed one");
+            return tables.get(0);
+        }
+        Name wanted = first.name().parts().get(first.name().parts().size() - 2);
+        boolean several = update.assignments().stream()
+                .flatMap(a -> a.columns().stream())
+                .map(c -> ((Expr.Column) c).name())
+                .anyMatch(n -> n.parts().size() > 1
+                        && !n.parts().get(n.parts().size() - 2).matches(wanted));
+        if (several) {
+            throw new Untranslatable("an UPDATE that changes several tables");
+        }
+        return tables.stream()
+                .filter(t -> t instanceof TableRef.Table && alias(t).matches(wanted))
+                .findFirst()
+                .orElseThrow(
+                        () -> new Untranslatable("an UPDATE of " + wanted.text() + ", which is not among its tables"));
+    }
+
+    /** UPDATE a ... FROM t AS a: the target is a table of FROM under its alias. */
+    private static Optional<TableRef> namedInFrom(TableRef target, List<TableRef> from, List<Expr> conditions) {
+        if (from.isEmpty()
+                || !(target instanceof TableRef.Table named)
+                || named.alias().isPresent()) {
+            return Optional.empty();
+        }
+        List<TableRef> tables = new ArrayList<>();
+        List<Expr> joins = new ArrayList<>();
+        boolean outer = from.stream().anyMatch(ChangeAdapter::hasOuterJoin);
+        if (outer) {
+            return Optional.empty();
+        }
+        from.forEach(f -> flatten(f, tables, joins));
+        Optional<TableRef> found = tables.stream()
+                .filter(t -> t instanceof TableRef.Table
+                        && alias(t).matches(named.name().last()))
+                .findFirst();
+        if (found.isPresent()) {
+            tables.remove(found.get());
+            from.clear();
+            from.addAll(tables);
+            conditions.addAll(joins);
+        }
+        return found;
+    }
+
+    private static boolean hasOuterJoin(TableRef table) {
+        return table instanceof Join join
+                && (!join.using().isEmpty()
+                        || (join.kind() != Join.Kind.INNER && join.kind() != Join.Kind.CROSS)
+                        || hasOuterJoin(join.left())
+                        || hasOuterJoin(join.right()));
+    }
+
+    private Statement updateByMerge(
+            Statement.Update update, TableRef target, List<TableRef> from, List<Expr> conditions) {
+        if (!has(SqlFeature.MERGE)
+                || from.size() != 1
+                || conditions.isEmpty()
+                || !update.returning().isEmpty()
+                || update.limit().isPresent()) {
+            throw new Untranslatable("an UPDATE that reads other tables");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, update.span(), "an UPDATE that reads another table as MERGE");
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                update.span(),
+                "a row that matches several rows of the other table is an error");
+        Statement.MergeAction action = new Statement.MergeAction(
+                true,
+                false,
+                Optional.empty(),
+                Statement.MergeAction.Kind.UPDATE,
+                update.assignments(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+        return merge(new Statement.Merge(
+                update.with(),
+                target,
+                from.get(0),
+                OldForms.and(conditions).orElseThrow(),
+                List.of(action),
+                List.of(),
+                update.span()));
+    }
+
+    Statement delete(Statement.Delete delete) {
+        boolean several = delete.targets().size() > 1;
+        if (several && !adapter.same()) {
+            throw new Untranslatable("a DELETE from several tables");
+        }
+        boolean joined = !delete.using().isEmpty() || !delete.targets().isEmpty();
+        if (adapter.same() || !joined) {
+            return plainDelete(delete);
+        }
+        List<TableRef> tables = new ArrayList<>();
+        List<Expr> conditions = new ArrayList<>();
+        flatten(delete.table(), tables, conditions);
+        delete.using().forEach(u -> flatten(u, tables, conditions));
+        delete.where().ifPresent(conditions::add);
+        TableRef target = delete.targets().isEmpty()
+                ? tables.get(0)
+                : named(delete.targets().get(0), tables);
+        tables.remove(target);
+        if (tables.isEmpty()) {
+            return plainDelete(new Statement.Delete(
+                    delete.with(),
+                    List.of(),
+                    target,
+                    List.of(),
+                    OldForms.and(conditions),
+                    delete.order(),
+                    delete.limit(),
+                    delete.returning(),
+                    delete.span()));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE that reads other tables, with EXISTS");
+        QueryBody.Select select =
+                QueryBody.Select.of(List.of(Item.of(Expr.Literal.number(1))), tables, OldForms.and(conditions));
+        Expr exists = new Expr.Exists(Query.of(select), delete.span());
+        return plainDelete(new Statement.Delete(
+                delete.with(),
+                List.of(),
+                target,
+                List.of(),
+                Optional.of(exists),
+                delete.order(),
+                delete.limit(),
+                delete.returning(),
+                delete.span()));
+    }
+
+    private static TableRef named(QualifiedName name, List<TableRef> tables) {
+        return tables.stream()
+                .filter(t -> t instanceof TableRef.Table && alias(t).matches(name.last()))
+                .findFirst()
+                .orElseThrow(() -> new Untranslatable("a DELETE from " + name + ", which is not among its tables"));
+    }
+
+    private Statement plainDelete(Statement.Delete delete) {
+        enter(delete.table());
+        delete.using().forEach(this::enter);
+        TableRef table = adapter.table(delete.table());
+        List<QualifiedName> targets = delete.targets();
+        boolean alias = table instanceof TableRef.Table t && t.alias().isPresent();
+        if (alias && !has(SqlFeature.UPDATE_ALIAS) && targets.isEmpty()) {
+            targets = List.of(new QualifiedName(List.of(alias(table))));
+        }
+        return new Statement.Delete(
+                with(delete.with()),
+                targets,
+                table,
+                delete.using().stream().map(adapter::table).toList(),
+                adapter.optionalCondition(delete.where()),
+                adapter.order(delete.order()),
+                delete.limit().map(adapter::expr),
+                items(delete.returning()),
+                delete.span());
+    }
+
+    Statement merge(Statement.Merge merge) {
+        enter(merge.target());
+        enter(merge.source());
+        Optional<KnownTable> known =
+                merge.target() instanceof TableRef.Table t ? adapter.knowledge.table(t.name()) : Optional.empty();
+        List<Statement.MergeAction> actions = new ArrayList<>();
+        for (Statement.MergeAction a : merge.actions()) {
+            actions.add(new Statement.MergeAction(
+                    a.matched(),
+                    a.bySource(),
+                    adapter.optionalCondition(a.condition()),
+                    a.kind(),
+                    assignments(a.assignments(), known, false),
+                    a.columns(),
+                    new ValueAdapter(adapter).row(a.values(), a.columns(), known),
+                    adapter.optionalCondition(a.deleteWhere())));
+        }
+        Statement.Merge adapted = new Statement.Merge(
+                with(merge.with()),
+                adapter.table(merge.target()),
+                adapter.table(merge.source()),
+                adapter.condition(merge.on()),
+                actions,
+                items(merge.returning()),
+                merge.span());
+        return has(SqlFeature.MERGE) || adapter.same()
+                ? adapted
+                : new MergeAdapter(adapter, new UpsertAdapter(adapter)).insert(adapted);
+    }
+}

@@ -1,0 +1,195 @@
+package raftcart.rewrite;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import raftcart.dialect.Language;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.WriterContext;
+import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
+import raftcart.sql.Span;
+import raftcart.sql.script.Piece;
+import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Insert;
+
+/** Turns the lines of data after COPY ... FROM stdin into INSERT statements ("COPY": text format). */
+final class CopyData {
+    private static final Pattern COPY = Pattern.compile("(?is)\\s*copy\\s+(.+?)\\s+from\\s+stdin\\b(.*)");
+    private static final int ROWS = 100;
+
+    private final Language from;
+    private final Language to;
+    private final Knowledge knowledge;
+    private String target = "";
+    private int line;
+
+    CopyData(Language from, Language to, Knowledge knowledge) {
+        this.from = from;
+        this.to = to;
+        this.knowledge = knowledge;
+    }
+
+    private boolean keeps() {
+        return to.scripts().contains(ScriptFeature.COPY_DATA);
+    }
+
+    boolean begins(Piece piece) {
+        return from.scripts().contains(ScriptFeature.COPY_DATA)
+                && piece.text().length() < 4000
+                && COPY.matcher(piece.text()).matches();
+    }
+
+    void begin(Piece piece, Output output) throws IOException {
+        if (keeps()) {
+            output.verbatim(piece.text() + ";\n");
+            return;
+        }
+        Matcher m = COPY.matcher(piece.text());
+        m.matches();
+        if (m.group(2).toLowerCase(java.util.Locale.ROOT).matches("(?s).*\\b(csv|binary|delimiter|null)\\b.*")) {
+            target = "";
+        } else {
+            target = m.group(1);
+        }
+    }
+
+    void data(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {
+        if (keeps()) {
+            output.verbatim(piece.text() + (piece.separator().isEmpty() ? "" : piece.separator() + "\n"));
+            return;
+        }
+        line = piece.line();
+        List<List<Expr>> rows = new ArrayList<>();
+        for (String row : piece.text().split("\n", -1)) {
+            if (!row.isEmpty()) {
+                rows.add(values(row.endsWith("\r") ? row.substring(0, row.length() - 1) : row));
+            }
+            if (rows.size() == ROWS) {
+                insert(rows, output, listener);
+                rows = new ArrayList<>();
+            }
+            line++;
+        }
+        if (!rows.isEmpty()) {
+            insert(rows, output, listener);
+        }
+    }
+
+    private static List<Expr> values(String row) {
+        List<Expr> values = new ArrayList<>();
+        for (String field : row.split("\t", -1)) {
+            values.add(field.equals("\\N") ? Expr.Literal.ofNull() : Expr.Literal.string(unescaped(field)));
+        }
+        return values;
+    }
+
+    private static String unescaped(String field) {
+        if (field.indexOf('\\') < 0) {
+            return field;
+        }
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < field.length(); i++) {
+            char c = field.charAt(i);
+            if (c != '\\' || i + 1 == field.length()) {
+                text.append(c);
+                continue;
+            }
+            char next = field.charAt(++i);
+            text.append(
+                    switch (next) {
+                        case 'n' -> '\n';
+                        case 't' -> '\t';
+                        case 'r' -> '\r';
+                        case 'b' -> '\b';
+                        case 'f' -> '\f';
+                        case 'v' -> '\u000b';
+                        default -> next;
+                    });
+        }
+        return text.toString();
+    }
+
+    private void insert(List<List<Expr>> rows, Output output, Consumer<StatementResult> listener) throws IOException {
+        PlacedFinding finding;
+        String text;
+        Outcome outcome = Outcome.ADAPTED;
+        try {
+            if (target.isEmpty()) {
+                throw new Untranslatable("data in a format of its own");
+            }
+            text = written(rows);
+            finding = new PlacedFinding(FindingCode.SYNTAX_ADAPTED, line, 1, "lines of data as INSERT");
+        } catch (Untranslatable e) {
+            finding = new PlacedFinding(FindingCode.NO_COUNTERPART, line, 1, e.getMessage());
+            text = StatementRewriter.byHand(finding, rows.size() + " rows of data for " + target);
+            outcome = Outcome.BY_HAND;
+        }
+        StatementResult result = new StatementResult(line, 1, outcome, "COPY " + target, text, List.of(finding));
+        listener.accept(result);
+        output.statement(result, true);
+    }
+
+    private String written(List<List<Expr>> rows) {
+        AdaptNotes notes = new AdaptNotes();
+        raftcart.sql.parse.StatementParser.Result parsed = raftcart.sql.parse.StatementParser.parse(
+                "insert into " + target + " values (1)", from.grammar(), line, 1);
+        Optional<Statement> statement = parsed.statements().get(0).statement();
+        if (statement.isEmpty()) {
+            throw new Untranslatable("COPY of this form");
+        }
+        Insert insert = ((Insert) statement.get())
+                .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get()), Span.NONE)));
+        StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
+        List<Statement> adapted = adapter.adapt(insert);
+        return to.writer()
+                .apply(new WriterContext(to, adapter.expressions()::kindOf, notes::add))
+                .statement(adapted.get(0));
+    }
+
+    /** Numbers without quotes where the column is known to be one. */
+    private List<List<Expr>> rows(List<List<Expr>> rows, Insert insert) {
+        Optional<Knowledge.KnownTable> table = knowledge.table(insert.table());
+        if (table.isEmpty()) {
+            return rows;
+        }
+        List<Knowledge.KnownColumn> columns = insert.columns().isEmpty()
+                ? List.copyOf(table.get().columns().values())
+                : insert.columns().stream()
+                        .map(c -> table.get().columns().get(c.text().toLowerCase(java.util.Locale.ROOT)))
+                        .toList();
+        return rows.stream().map(r -> row(r, columns)).toList();
+    }
+
+    private static List<Expr> row(List<Expr> row, List<Knowledge.KnownColumn> columns) {
+        List<Expr> typed = new ArrayList<>();
+        for (int i = 0; i < row.size(); i++) {
+            Expr.Literal value = (Expr.Literal) row.get(i);
+            Knowledge.KnownColumn column = i < columns.size() ? columns.get(i) : null;
+            boolean known = column != null && column.type().isPresent() && value.kind() == LiteralKind.STRING;
+            boolean number = known
+                    && KindFinder.kind(column.type().get()).isNumber()
+                    && value.text().matches("-?\\d+(\\.\\d+)?(e[+-]?\\d+)?");
+            boolean bytes = known
+                    && KindFinder.kind(column.type().get()) == raftcart.sql.function.ValueKind.BYTES
+                    && value.text().matches("\\\\x([0-9a-f]{2})*");
+            typed.add(
+                    number
+                            ? new Expr.Literal(LiteralKind.NUMBER, value.text(), Span.NONE)
+                            : bytes
+                                    ? new Expr.Literal(
+                                            LiteralKind.BYTES, value.text().substring(2), Span.NONE)
+                                    : value);
+        }
+        return typed;
+    }
+}

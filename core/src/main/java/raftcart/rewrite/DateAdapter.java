@@ -1,0 +1,121 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Locale;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.UnaryOperator;
+import raftcart.type.LogicalType;
+
+/** Adapts sums and differences of dates, and their constants. */
+final class DateAdapter {
+    private final ExprAdapter adapter;
+
+    DateAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** A date with an interval added or taken away. */
+    Expr add(Expr date, ValueKind kind, Expr.Interval interval, boolean minus, Span span) {
+        Expr sum = adapter.expr(date);
+        boolean plain = adapter.to.has(SqlFeature.INTERVALS)
+                && interval.parts().stream()
+                        .allMatch(p -> p.unit().compareTo(DateUnit.SECOND) <= 0
+                                && p.unit() != DateUnit.WEEK
+                                && p.unit() != DateUnit.QUARTER);
+        boolean days = true;
+        for (Expr.IntervalPart part : interval.parts()) {
+            Expr amount = adapter.expr(part.amount());
+            days &= part.unit().compareTo(DateUnit.DAY) <= 0;
+            if (plain) {
+                Expr one = new Expr.Interval(List.of(new Expr.IntervalPart(amount, part.unit())), span);
+                sum = new Expr.Binary(minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD, sum, one, span);
+            } else {
+                sum = Expr.Call.of(function(part.unit()), sum, minus ? negative(amount) : amount)
+                        .at(span);
+            }
+        }
+        boolean becomesTimestamp = adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)
+                && !adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP);
+        return kind == ValueKind.DATE && days && becomesTimestamp
+                ? new Expr.Cast(sum, adapter.castType(new LogicalType.Date()), false, span)
+                : sum;
+    }
+
+    private static String function(DateUnit unit) {
+        if (!unit.isSpan() || unit == DateUnit.NANOSECOND) {
+            throw new Untranslatable("an interval in " + unit.word() + "s");
+        }
+        return "add_" + unit.name().toLowerCase(Locale.ROOT) + "s";
+    }
+
+    private static Expr negative(Expr amount) {
+        if (amount instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER) {
+            String text = l.text().startsWith("-") ? l.text().substring(1) : "-" + l.text();
+            return new Expr.Literal(LiteralKind.NUMBER, text, l.span());
+        }
+        return new Expr.Unary(UnaryOperator.MINUS, amount, amount.span());
+    }
+
+    /** A date and a number of days. */
+    Expr addDays(Expr.Binary binary, boolean dateFirst, ValueKind kind) {
+        Expr date = adapter.expr(dateFirst ? binary.left() : binary.right());
+        Expr days = adapter.expr(dateFirst ? binary.right() : binary.left());
+        boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
+        boolean plain = adapter.to.has(SqlFeature.DATE_PLUS_DAYS)
+                && (kind == ValueKind.DATE || !adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP));
+        if (plain) {
+            return new Expr.Binary(binary.operator(), date, days, binary.span());
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "days added to a date");
+        return Expr.Call.of("add_days", date, minus ? negative(days) : days).at(binary.span());
+    }
+
+    /** The days between two dates. */
+    Expr difference(Expr.Binary binary, ValueKind left, ValueKind right) {
+        Expr to = adapter.expr(binary.left());
+        Expr from = adapter.expr(binary.right());
+        boolean sourceDays = adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
+        boolean dates = left == ValueKind.DATE && right == ValueKind.DATE;
+        if (dates && sourceDays && adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
+            return new Expr.Binary(BinaryOperator.SUBTRACT, to, from, binary.span());
+        }
+        if (!sourceDays || !dates && adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)) {
+            throw new Untranslatable("a difference of times");
+        }
+        if (!dates) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS, binary.span(), "the difference of times in days loses its fraction");
+        }
+        return Expr.Call.of("days_between", from, to).at(binary.span());
+    }
+
+    /** A text beside a date is a constant of that type where the target has such constants. */
+    Expr constant(Expr e, ValueKind kind) {
+        boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
+        if (!text || !adapter.to.has(SqlFeature.TYPED_DATES)) {
+            return adapter.expr(e);
+        }
+        return typed((Expr.Literal) e, kind);
+    }
+
+    static Expr typed(Expr.Literal literal, ValueKind kind) {
+        String text = literal.text().strip();
+        boolean date = text.matches("\\d{4}-\\d\\d-\\d\\d");
+        boolean timestamp = text.matches("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
+        if (date && kind == ValueKind.DATE) {
+            return new Expr.Literal(LiteralKind.DATE, text, literal.span());
+        }
+        if (date && kind == ValueKind.TIMESTAMP) {
+            return new Expr.Literal(LiteralKind.TIMESTAMP, text + " 00:00:00", literal.span());
+        }
+        return timestamp ? new Expr.Literal(LiteralKind.TIMESTAMP, text.replace('T', ' '), literal.span()) : literal;
+    }
+}

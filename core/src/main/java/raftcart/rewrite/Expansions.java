@@ -1,0 +1,185 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Truth;
+
+/** Says functions that the target lacks with more basic means. */
+final class Expansions {
+    private final Language to;
+
+    Expansions(Language to) {
+        this.to = to;
+    }
+
+    /** The same in other words; empty where there are none. Arguments are adapted already. */
+    Optional<Expr> expand(Expr.Call call) {
+        List<Expr> a = call.arguments();
+        Expr expanded =
+                switch (call.function()) {
+                    case "decode" -> decode(a, call);
+                    case "if_null_else" ->
+                        Expr.Case.of(new Expr.Is(a.get(0), Truth.NULL, true, call.span()), a.get(1), a.get(2));
+                    case "is_null" -> new Expr.Is(a.get(0), Truth.NULL, false, call.span());
+                    case "zero_if_null" -> Expr.Call.of("coalesce", a.get(0), Expr.Literal.number(0));
+                    case "null_if_zero" -> Expr.Call.of("nullif", a.get(0), Expr.Literal.number(0));
+                    case "concat_skip_nulls" -> joined(a, call);
+                    case "square" -> new Expr.Binary(BinaryOperator.MULTIPLY, a.get(0), a.get(0), call.span());
+                    case "count_if" -> countIf(a.get(0), call);
+                    case "greatest", "least" -> extreme(call, a);
+                    default -> further(call, a);
+                };
+        return Optional.ofNullable(expanded);
+    }
+
+    private Expr further(Expr.Call call, List<Expr> a) {
+        return switch (call.function()) {
+            case "choose_text" -> chosen(a, call);
+            case "index_of_text" -> index(a, call);
+            case "truncate" -> writable("truncate_to", a.get(0), Expr.Literal.number(0));
+            case "round" -> writable("round_to", a.get(0), Expr.Literal.number(0));
+            case "left" -> writable("substring", a.get(0), Expr.Literal.number(1), a.size() > 1 ? a.get(1) : null);
+            case "lpad" -> writable("lpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
+            case "rpad" -> writable("rpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
+            case "space" -> writable("repeat", Expr.Literal.string(" "), a.get(0));
+            case "length_without_padding" -> writable("char_length", Expr.Call.of("rtrim", a.get(0)));
+            case "starts_with" -> found(a, BinaryOperator.EQUAL, 1, call);
+            case "contains" -> found(a, BinaryOperator.GREATER, 0, call);
+            case "extract_week" -> writable("extract_iso_week", a.get(0));
+            case "days_between" -> writable("diff_days", a.get(0), a.get(1));
+            case "add_quarters" -> writable("add_months", a.get(0), times(a.get(1), 3));
+            case "add_weeks" -> writable("add_days", a.get(0), times(a.get(1), 7));
+            case "add_years" -> writable("add_months", a.get(0), times(a.get(1), 12));
+            case "add_months_end_to_end" -> writable("add_months", a.get(0), a.get(1));
+            case "current_schema" -> writable("current_database");
+            case "any_value" -> Expr.Call.of("min", a.get(0));
+            case "log2" -> writable("log_base", Expr.Literal.number(2), a.get(0));
+            case "log10" -> writable("log_base", Expr.Literal.number(10), a.get(0));
+            case "greatest_skip_nulls", "least_skip_nulls" -> null;
+            case "int_of" ->
+                new Expr.Call(
+                        raftcart.sql.tree.QualifiedName.of("truncate"),
+                        true,
+                        a,
+                        raftcart.sql.tree.CallSuffix.NONE,
+                        call.span());
+            default -> null;
+        };
+    }
+
+    private Expr writable(String function, Expr... arguments) {
+        List<Expr> given = new ArrayList<>();
+        for (Expr argument : arguments) {
+            if (argument != null) {
+                given.add(argument);
+            }
+        }
+        boolean known = to.functions()
+                .write(function, given, e -> raftcart.sql.function.ValueKind.UNKNOWN)
+                .isPresent();
+        return known ? Expr.Call.of(function, given.toArray(Expr[]::new)) : null;
+    }
+
+    private static Expr times(Expr amount, int factor) {
+        if (amount instanceof Expr.Literal l && l.text().matches("-?\\d{1,6}")) {
+            return Expr.Literal.number(Long.parseLong(l.text()) * factor);
+        }
+        return new Expr.Binary(BinaryOperator.MULTIPLY, amount, Expr.Literal.number(factor), amount.span());
+    }
+
+    /** DECODE holds two NULLs equal, which CASE with a subject does not. */
+    private static Expr decode(List<Expr> a, Expr.Call call) {
+        List<Expr.When> branches = new ArrayList<>();
+        boolean nulls = false;
+        boolean constants = true;
+        for (int i = 1; i + 1 < a.size(); i += 2) {
+            boolean literal = a.get(i) instanceof Expr.Literal;
+            nulls |= literal && ((Expr.Literal) a.get(i)).kind() == LiteralKind.NULL;
+            constants &= literal;
+        }
+        for (int i = 1; i + 1 < a.size(); i += 2) {
+            Expr condition = constants && !nulls ? a.get(i) : same(a.get(0), a.get(i), call);
+            branches.add(new Expr.When(condition, a.get(i + 1)));
+        }
+        Optional<Expr> otherwise = a.size() % 2 == 0 ? Optional.of(a.get(a.size() - 1)) : Optional.empty();
+        if (branches.isEmpty()) {
+            return null;
+        }
+        Optional<Expr> subject = constants && !nulls ? Optional.of(a.get(0)) : Optional.empty();
+        return new Expr.Case(subject, branches, otherwise, call.span());
+    }
+
+    private static Expr same(Expr value, Expr other, Expr.Call call) {
+        if (other instanceof Expr.Literal literal) {
+            return literal.kind() == LiteralKind.NULL
+                    ? new Expr.Is(value, Truth.NULL, false, call.span())
+                    : new Expr.Binary(BinaryOperator.EQUAL, value, other, call.span());
+        }
+        return new Expr.Binary(BinaryOperator.SAME, value, other, call.span());
+    }
+
+    private Expr joined(List<Expr> a, Expr.Call call) {
+        List<Expr> parts = new ArrayList<>();
+        for (Expr part : a) {
+            boolean text = part instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
+            Expr converted = text ? part : writable("text_of", part);
+            parts.add(
+                    text
+                            ? part
+                            : Expr.Call.of("coalesce", converted == null ? part : converted, Expr.Literal.string("")));
+        }
+        return parts.size() == 1 ? parts.get(0) : new Expr.Concat(parts, false, call.span());
+    }
+
+    private static Expr countIf(Expr condition, Expr.Call call) {
+        Expr one = new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(condition, Expr.Literal.number(1))),
+                Optional.empty(),
+                call.span());
+        return new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of("count"), true, List.of(one), call.suffix(), call.span());
+    }
+
+    /** The greatest or least of values; NULL if one of them is. */
+    private static Expr extreme(Expr.Call call, List<Expr> a) {
+        if (a.size() != 2) {
+            return null;
+        }
+        BinaryOperator operator = call.is("greatest") ? BinaryOperator.GREATER_OR_EQUAL : BinaryOperator.LESS_OR_EQUAL;
+        Expr first = new Expr.Binary(operator, a.get(0), a.get(1), call.span());
+        BinaryOperator reverse = call.is("greatest") ? BinaryOperator.GREATER : BinaryOperator.LESS;
+        Expr second = new Expr.Binary(reverse, a.get(1), a.get(0), call.span());
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(first, a.get(0)), new Expr.When(second, a.get(1))),
+                Optional.empty(),
+                call.span());
+    }
+
+    private static Expr chosen(List<Expr> a, Expr.Call call) {
+        List<Expr.When> branches = new ArrayList<>();
+        for (int i = 1; i < a.size(); i++) {
+            branches.add(new Expr.When(Expr.Literal.number(i), a.get(i)));
+        }
+        return new Expr.Case(Optional.of(a.get(0)), branches, Optional.empty(), call.span());
+    }
+
+    private static Expr index(List<Expr> a, Expr.Call call) {
+        List<Expr.When> branches = new ArrayList<>();
+        for (int i = 1; i < a.size(); i++) {
+            branches.add(new Expr.When(a.get(i), Expr.Literal.number(i)));
+        }
+        return new Expr.Case(Optional.of(a.get(0)), branches, Optional.of(Expr.Literal.number(0)), call.span());
+    }
+
+    private Expr found(List<Expr> a, BinaryOperator operator, int place, Expr.Call call) {
+        Expr locate = writable("locate", a.get(0), a.get(1));
+        return locate == null ? null : new Expr.Binary(operator, locate, Expr.Literal.number(place), call.span());
+    }
+}

@@ -1,0 +1,362 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Scope.ColumnFacts;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.TypeNameParser;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.Truth;
+import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.UnaryOperator;
+import raftcart.type.LogicalType;
+
+/** Changes expressions so that they mean on the target what they mean on the source. */
+class ExprAdapter extends QueryMapper {
+    final Language from;
+    final Language to;
+    final Knowledge knowledge;
+    final AdaptNotes notes;
+    final KindFinder finder;
+    final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
+    private final FunctionAdapter functions;
+    Scope scope = new Scope(Optional.empty());
+
+    ExprAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
+        this.from = from;
+        this.to = to;
+        this.knowledge = knowledge;
+        this.notes = notes;
+        this.finder = new KindFinder(from, knowledge);
+        this.functions = new FunctionAdapter(this);
+    }
+
+    ValueKind kind(Expr e) {
+        return finder.kind(e, scope);
+    }
+
+    /** The kind of an expression that was adapted, for the writer. */
+    ValueKind kindOf(Expr adapted) {
+        ValueKind known = kinds.get(adapted);
+        return known == null ? ValueKind.UNKNOWN : known;
+    }
+
+    void note(FindingCode code, Span span, String detail) {
+        notes.add(code, span, detail);
+    }
+
+    /** True where only the source has a feature, so that something has to be done about it. */
+    boolean lost(SqlFeature feature) {
+        return from.has(feature) && !to.has(feature);
+    }
+
+    /** An expression where a value is wanted. */
+    @Override
+    public Expr expr(Expr e) {
+        ValueKind kind = kind(e);
+        Expr adapted = adapt(e);
+        boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+        if (KindFinder.isCondition(e) && number) {
+            note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");
+            adapted = asNumber(adapted, e.span());
+        }
+        kinds.put(adapted, kind);
+        return adapted;
+    }
+
+    /** 1, 0 or NULL for a condition. */
+    private static Expr asNumber(Expr condition, Span span) {
+        Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(condition, Expr.Literal.number(1)), new Expr.When(not, Expr.Literal.number(0))),
+                Optional.empty(),
+                span);
+    }
+
+    /** An expression where a condition is wanted. */
+    Expr condition(Expr e) {
+        ValueKind kind = kind(e);
+        if (KindFinder.isCondition(e)) {
+            return adapt(e);
+        }
+        if (e instanceof Expr.Literal literal && literal.kind() == LiteralKind.BOOLEAN) {
+            return to.has(SqlFeature.BOOLEAN_CONSTANTS) ? e : compare(Expr.Literal.number(1), truth(literal), e.span());
+        }
+        boolean plainNumber = kind.isNumber() && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        if (plainNumber && !to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+            note(FindingCode.CONDITION_ADAPTED, e.span(), "a number as a condition");
+            return new Expr.Binary(BinaryOperator.NOT_EQUAL, adapt(e), Expr.Literal.number(0), e.span());
+        }
+        Expr adapted = adapt(e);
+        boolean value = e instanceof Expr.Column
+                || e instanceof Expr.Case
+                || e instanceof Expr.Subquery
+                || e instanceof Expr.Parameter;
+        if (value && !to.has(SqlFeature.VALUES_ARE_CONDITIONS)) {
+            note(FindingCode.CONDITION_ADAPTED, e.span(), "a truth value as a condition");
+            return compare(adapted, Expr.Literal.number(1), e.span());
+        }
+        if (kind == ValueKind.UNKNOWN && value && lost(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+            note(FindingCode.TYPES_UNKNOWN, e.span(), "taken for a truth value, it may be a number");
+        }
+        return adapted;
+    }
+
+    private static Expr compare(Expr left, Expr right, Span span) {
+        return new Expr.Binary(BinaryOperator.EQUAL, left, right, span);
+    }
+
+    private static Expr truth(Expr.Literal literal) {
+        return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
+    }
+
+    Optional<Expr> optionalCondition(Optional<Expr> condition) {
+        return condition.map(this::condition);
+    }
+
+    private Expr adapt(Expr e) {
+        if (e instanceof Expr.Literal literal) {
+            return literal(literal);
+        }
+        if (e instanceof Expr.Call call) {
+            return functions.call(call);
+        }
+        if (e instanceof Expr.Binary binary) {
+            return new OperatorAdapter(this).binary(binary);
+        }
+        if (e instanceof Expr.Junction junction) {
+            return new Expr.Junction(
+                    junction.and(),
+                    junction.parts().stream().map(this::condition).toList(),
+                    junction.span());
+        }
+        if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.NOT) {
+            return new Expr.Unary(UnaryOperator.NOT, condition(unary.operand()), unary.span());
+        }
+        if (e instanceof Expr.Case choice) {
+            return choice(choice);
+        }
+        if (e instanceof Expr.Cast cast) {
+            return cast(cast);
+        }
+        if (e instanceof Expr.Concat concat) {
+            return new OperatorAdapter(this).concat(concat);
+        }
+        if (e instanceof Expr.InList || e instanceof Expr.Between || e instanceof Expr.Like) {
+            return new OperatorAdapter(this).predicate(e);
+        }
+        if (e instanceof Expr.Is is) {
+            return is(is);
+        }
+        if (e instanceof Expr.Collate collate) {
+            return collate(collate);
+        }
+        if (e instanceof Expr.Parameter parameter) {
+            return parameter(parameter);
+        }
+        return e instanceof Expr.Column column ? column(column) : super.expr(e);
+    }
+
+    private Expr literal(Expr.Literal literal) {
+        boolean empty = literal.kind() == LiteralKind.STRING && literal.text().isEmpty();
+        if (empty && lost(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            note(FindingCode.EMPTY_TEXT, literal.span(), "'' is NULL on the source, and is written as NULL");
+            return new Expr.Literal(LiteralKind.NULL, "", literal.span());
+        }
+        if (empty && !from.has(SqlFeature.EMPTY_TEXT_IS_NULL) && to.has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            note(FindingCode.EMPTY_TEXT, literal.span(), "'' is NULL on the target");
+        }
+        return literal;
+    }
+
+    /** A column, or a function that is written like one. */
+    Expr column(Expr.Column column) {
+        return functions.bare(column);
+    }
+
+    private Expr parameter(Expr.Parameter parameter) {
+        String text = parameter.text();
+        if (text.startsWith("&")) {
+            throw new Untranslatable("the substitution variable " + text + ", which the client replaces");
+        }
+        if (text.startsWith("@@")) {
+            return functions.systemVariable(parameter);
+        }
+        if (from.name().equals(to.name())) {
+            return parameter;
+        }
+        if (text.equals("?")) {
+            return Placeholders.marked(parameter);
+        }
+        boolean number = text.matches("[$:]\\d+");
+        if (number && !to.grammar().lexical().has(raftcart.sql.LexicalFeature.DOLLAR_QUOTES)) {
+            return new Expr.Parameter(":" + text.substring(1), parameter.span());
+        }
+        if (text.matches("@\\w+")) {
+            boolean variable = from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+            if (variable && !to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+                throw new Untranslatable("the session's variable " + text);
+            }
+            return to.has(SqlFeature.OUTPUT)
+                    ? parameter
+                    : new Expr.Parameter(":" + text.substring(1), parameter.span());
+        }
+        return parameter;
+    }
+
+    private Expr choice(Expr.Case choice) {
+        boolean searched = choice.subject().isEmpty();
+        return new Expr.Case(
+                choice.subject().map(this::expr),
+                choice.branches().stream()
+                        .map(b -> new Expr.When(
+                                searched ? condition(b.condition()) : expr(b.condition()), expr(b.result())))
+                        .toList(),
+                choice.otherwise().map(this::expr),
+                choice.span());
+    }
+
+    private Expr is(Expr.Is is) {
+        if (is.truth() == Truth.NULL) {
+            return new Expr.Is(expr(is.value()), Truth.NULL, is.negated(), is.span());
+        }
+        Expr condition = condition(is.value());
+        if (to.has(SqlFeature.IS_TRUE)) {
+            return new Expr.Is(condition, is.truth(), is.negated(), is.span());
+        }
+        note(FindingCode.SYNTAX_ADAPTED, is.span(), "IS " + is.truth() + " as a choice");
+        if (is.truth() == Truth.UNKNOWN) {
+            return new Expr.Is(asNumber(condition, is.span()), Truth.NULL, is.negated(), is.span());
+        }
+        Expr wanted = is.truth() == Truth.TRUE ? condition : new Expr.Unary(UnaryOperator.NOT, condition, is.span());
+        Expr number = Expr.Case.of(wanted, Expr.Literal.number(1), Expr.Literal.number(0));
+        return compare(number, Expr.Literal.number(is.negated() ? 0 : 1), is.span());
+    }
+
+    private Expr collate(Expr.Collate collate) {
+        if (from.name().equals(to.name())) {
+            return new Expr.Collate(expr(collate.value()), collate.collation(), collate.span());
+        }
+        note(FindingCode.CASE_OF_TEXT, collate.span(), "COLLATE " + collate.collation() + " left out");
+        return expr(collate.value());
+    }
+
+    private Expr cast(Expr.Cast cast) {
+        ValueKind kind = kind(cast.value());
+        Expr value = expr(cast.value());
+        if (from.name().equals(to.name())) {
+            return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
+        }
+        if (cast.type().name().matches("regclass|name|oid")) {
+            return value;
+        }
+        LogicalType type = finder.type(cast.type());
+        ValueKind wanted = KindFinder.kind(type);
+        if (type instanceof LogicalType.Opaque opaque) {
+            throw new Untranslatable("a cast to " + opaque.nativeName());
+        }
+        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
+        if (text && kind == ValueKind.BOOLEAN) {
+            note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");
+        }
+        if (text && kind == ValueKind.FLOAT) {
+            note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
+        }
+        boolean whole = wanted == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
+        if (whole && roundsCasts(from) != roundsCasts(to)) {
+            note(FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
+        }
+        if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            Expr zero = Expr.Literal.number(0);
+            Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
+            return asNumber(isTrue, cast.span());
+        }
+        return new Expr.Cast(value, castType(type), cast.safe(), cast.span());
+    }
+
+    /** Engines of one camp cut the fraction off where a number becomes whole, those of the other round. */
+    private static boolean roundsCasts(Language language) {
+        return !language.has(SqlFeature.OUTPUT)
+                && !language.has(SqlFeature.ROWID_KEYS)
+                && !language.has(SqlFeature.KEYS_SAY_NOT_NULL);
+    }
+
+    TypeName castType(LogicalType type) {
+        return written(to.types().castName(type));
+    }
+
+    /** A type as the target's table writes it; one with texts in it is taken apart so that they keep their case. */
+    TypeName written(String sql) {
+        return sql.indexOf('\'') >= 0 ? TypeNameParser.parse(sql, to.grammar().lexical()) : TypeName.of(sql);
+    }
+
+    @Override
+    public List<OrderItem> order(List<OrderItem> items) {
+        List<OrderItem> adapted = new ArrayList<>();
+        for (OrderItem item : items) {
+            adapted.addAll(orderItem(item, true));
+        }
+        return adapted;
+    }
+
+    /** The item with NULLs where the source puts them; {@code free} where a further expression may be sorted by. */
+    List<OrderItem> orderItem(OrderItem item, boolean free) {
+        Expr value = expr(item.value());
+        boolean sourceFirst =
+                item.nulls() == Nulls.DEFAULT ? from.nulls().first(item.descending()) : item.nulls() == Nulls.FIRST;
+        boolean same = to.nulls().first(item.descending()) == sourceFirst;
+        if (from.name().equals(to.name()) || (item.nulls() != Nulls.DEFAULT && to.has(SqlFeature.NULLS_ORDER))) {
+            return List.of(new OrderItem(value, item.descending(), item.nulls()));
+        }
+        if (same || finder.isNeverNull(item.value(), scope) || isRanked(item.value())) {
+            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
+        }
+        String where = sourceFirst ? "first" : "last";
+        note(FindingCode.NULL_ORDER, item.value().span(), "NULLs " + where);
+        if (to.has(SqlFeature.NULLS_ORDER)) {
+            return List.of(new OrderItem(value, item.descending(), sourceFirst ? Nulls.FIRST : Nulls.LAST));
+        }
+        if (!free || item.value() instanceof Expr.Literal) {
+            note(
+                    FindingCode.SYNTAX_CHECK,
+                    item.value().span(),
+                    "NULLs come " + (sourceFirst ? "last" : "first") + " on the target, " + where + " on the source");
+            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
+        }
+        Expr isNull = new Expr.Is(value, Truth.NULL, false, item.value().span());
+        Expr rank = Expr.Case.of(
+                isNull, Expr.Literal.number(sourceFirst ? 0 : 1), Expr.Literal.number(sourceFirst ? 1 : 0));
+        return List.of(
+                new OrderItem(rank, false, Nulls.DEFAULT), new OrderItem(value, item.descending(), Nulls.DEFAULT));
+    }
+
+    /** Counts and row numbers are never NULL. */
+    private static boolean isRanked(Expr e) {
+        return e instanceof Expr.Call call && call.function().matches("count|row_number|rank|dense_rank|count_rows");
+    }
+
+    /** What is known of a column, if the expression is one. */
+    Optional<ColumnFacts> facts(Expr e) {
+        return e instanceof Expr.Column column ? scope.column(column.name()) : Optional.empty();
+    }
+
+    @Override
+    public Query query(Query query) {
+        throw new IllegalStateException("queries are adapted by a subclass");
+    }
+}

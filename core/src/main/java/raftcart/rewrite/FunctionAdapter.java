@@ -1,0 +1,317 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.FunctionDictionary.Recognised;
+import raftcart.sql.function.Signature;
+import raftcart.sql.function.Signatures;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CallSuffix;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.Window;
+
+/** Finds out which function a call means, and says it with what the target has. */
+final class FunctionAdapter {
+    private final ExprAdapter adapter;
+    private final Language from;
+    private final Language to;
+
+    FunctionAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+        this.from = adapter.from;
+        this.to = adapter.to;
+    }
+
+    Expr call(Expr.Call call) {
+        if (from.name().equals(to.name())) {
+            return mapped(call, call.arguments());
+        }
+        boolean star = call.arguments().size() == 1
+                && call.arguments().get(0) instanceof Expr.Star
+                && call.function().matches("count|count_big");
+        if (star) {
+            return aggregate(call.with("count_rows", List.of()), call);
+        }
+        if (call.canonical()) {
+            return known(call, call);
+        }
+        if (call.arguments().stream().anyMatch(Expr.NamedArgument.class::isInstance)) {
+            return unknown(call);
+        }
+        Optional<Recognised> found =
+                from.functions().recognise(call.name().toString(), call.arguments(), adapter::kind);
+        if (found.isEmpty() && call.name().parts().size() > 1 && isSystemSchema(call)) {
+            found = from.functions().recognise(call.function(), call.arguments(), adapter::kind);
+        }
+        if (found.isEmpty()) {
+            found = guessed(call);
+        }
+        if (found.isEmpty()) {
+            return unknown(call);
+        }
+        Recognised recognised = found.get();
+        if (!recognised.check().isEmpty()) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    call.span(),
+                    recognised.signature().name() + ": " + recognised.check());
+        }
+        List<Expr> arguments = withDefaults(recognised, call);
+        return known(call.with(recognised.signature().name(), arguments).at(call.span()), call);
+    }
+
+    /** What the call means if arguments of an unknown kind are what its format mask, or else its use, suggests. */
+    private Optional<Recognised> guessed(Expr.Call call) {
+        boolean unknown = call.arguments().stream().anyMatch(a -> adapter.kind(a) == ValueKind.UNKNOWN);
+        if (!unknown) {
+            return Optional.empty();
+        }
+        Optional<String> mask = call.arguments().stream()
+                .filter(a -> a instanceof Expr.Literal l && l.kind() == LiteralKind.STRING)
+                .map(a -> ((Expr.Literal) a).text())
+                .findFirst();
+        boolean number = mask.isPresent() && mask.get().matches("(?i)(FM)?[09.,$LGDSMIPRB ]+");
+        ValueKind guess = number ? ValueKind.DECIMAL : ValueKind.DATE;
+        Optional<Recognised> found = from.functions().recognise(call.name().toString(), call.arguments(), a -> {
+            ValueKind kind = adapter.kind(a);
+            return kind == ValueKind.UNKNOWN ? guess : kind;
+        });
+        if (found.isPresent() && mask.isEmpty()) {
+            adapter.note(FindingCode.TYPES_UNKNOWN, call.span(), call.name() + " of a value that is taken for a date");
+        }
+        return found;
+    }
+
+    /** A function that is written without parentheses, such as USER. */
+    Expr bare(Expr.Column column) {
+        String word = column.name().last().key();
+        boolean function = column.name().parts().size() == 1
+                && !column.name().last().exact()
+                && word.matches(
+                        "user|current_user|session_user|system_user|current_schema|current_catalog|current_role")
+                && (from.reserved().contains(word) || word.startsWith("current_"))
+                && adapter.scope.column(column.name()).isEmpty();
+        if (!function || from.name().equals(to.name())) {
+            return column;
+        }
+        String canonical =
+                switch (word) {
+                    case "user", "current_role" -> "current_user";
+                    case "current_catalog" -> "current_database";
+                    default -> word;
+                };
+        Expr.Call call = Expr.Call.of(canonical).at(column.span());
+        return known(call, call);
+    }
+
+    private static boolean isSystemSchema(Expr.Call call) {
+        return call.name()
+                .parts()
+                .get(0)
+                .key()
+                .matches("pg_catalog|sys|sysibm|sysfun|public|dbo|standard|syslib|td_sysfnlib");
+    }
+
+    /** A separator that the source leaves out. */
+    private static List<Expr> withDefaults(Recognised recognised, Expr.Call call) {
+        boolean alone = recognised.signature().name().equals("string_agg")
+                && recognised.arguments().size() == 1;
+        if (!alone) {
+            return recognised.arguments();
+        }
+        String separator = call.function().equals("group_concat") ? "," : "";
+        return List.of(recognised.arguments().get(0), Expr.Literal.string(separator));
+    }
+
+    private Expr unknown(Expr.Call call) {
+        if (from.functions().knows(call.name().toString())) {
+            adapter.note(
+                    FindingCode.FUNCTION_UNKNOWN,
+                    call.span(),
+                    call.name() + " with these " + call.arguments().size() + " argument(s)");
+        } else if (!adapter.knowledge.isRoutine(call.name())) {
+            adapter.note(FindingCode.FUNCTION_UNKNOWN, call.span(), call.name().toString());
+        }
+        return mapped(call, call.arguments());
+    }
+
+    private Expr mapped(Expr.Call call, List<Expr> arguments) {
+        Expr.Call same = new Expr.Call(
+                call.name(), call.canonical(), adapter.exprs(arguments), suffix(call.suffix()), call.span());
+        return same;
+    }
+
+    private CallSuffix suffix(CallSuffix suffix) {
+        if (suffix == CallSuffix.NONE) {
+            return suffix;
+        }
+        List<OrderItem> order = new ArrayList<>();
+        suffix.order().forEach(o -> order.addAll(adapter.orderItem(o, !suffix.withinGroup())));
+        return new CallSuffix(
+                suffix.distinct(),
+                order,
+                suffix.withinGroup(),
+                suffix.filter().map(adapter::condition),
+                suffix.nulls(),
+                suffix.over().map(this::window));
+    }
+
+    Window window(Window window) {
+        return new Window(
+                window.base(), adapter.exprs(window.partition()), adapter.order(window.order()), window.frame());
+    }
+
+    /** A call of a canonical function, in words that the target has. */
+    private Expr known(Expr.Call call, Expr.Call original) {
+        String function = call.function();
+        switch (function) {
+            case "concat":
+                return concat(call);
+            case "if":
+                return choice(call);
+            case "new_value":
+                return call;
+            case "format_date", "parse_date", "parse_timestamp":
+                return new MaskTranslator(adapter).call(call);
+            case "convert_with_style":
+                return new StyleTranslator(adapter).convert(call);
+            case "cast_with_format":
+                throw new Untranslatable("a cast with a format");
+            default:
+        }
+        if (Signatures.find(function).map(Signature::group).orElse(Signature.Group.SCALAR)
+                == Signature.Group.AGGREGATE) {
+            return aggregate(call, original);
+        }
+        List<Expr> arguments = conditionsFirst(function)
+                ? List.of(adapter.condition(call.arguments().get(0)))
+                : adapter.exprs(call.arguments());
+        Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call.suffix()), call.span());
+        if (to.functions()
+                .write(function, adapted.arguments(), this::kindOfAdapted)
+                .isPresent()) {
+            rename(call, original);
+            return adapted;
+        }
+        Optional<Expr> expanded = new Expansions(to).expand(adapted);
+        if (expanded.isPresent()) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), function + " in other words");
+            return expanded.get();
+        }
+        return adapted; // the writer says that there is no counterpart
+    }
+
+    private static boolean conditionsFirst(String function) {
+        return function.equals("count_if") || function.equals("every") || function.equals("some");
+    }
+
+    ValueKind kindOfAdapted(Expr adapted) {
+        ValueKind kind = adapter.kindOf(adapted);
+        return kind == ValueKind.UNKNOWN ? adapter.kind(adapted) : kind;
+    }
+
+    private void rename(Expr.Call call, Expr.Call original) {
+        if (!original.canonical()) {
+            adapter.note(FindingCode.FUNCTION_RENAMED, call.span(), original.name() + " means " + call.function());
+        }
+    }
+
+    private Expr concat(Expr.Call call) {
+        boolean empty = from.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        return new OperatorAdapter(adapter).concat(new Expr.Concat(call.arguments(), empty, call.span()));
+    }
+
+    private Expr choice(Expr.Call call) {
+        Expr condition = adapter.condition(call.arguments().get(0));
+        Expr then = adapter.expr(call.arguments().get(1));
+        Expr otherwise = adapter.expr(call.arguments().get(2));
+        Expr.Call same = call.with("if", List.of(condition, then, otherwise)).at(call.span());
+        if (to.functions().write("if", same.arguments(), this::kindOfAdapted).isPresent()) {
+            return same;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a choice as CASE");
+        return Expr.Case.of(condition, then, otherwise);
+    }
+
+    private Expr aggregate(Expr.Call call, Expr.Call original) {
+        CallSuffix suffix = suffix(call.suffix());
+        List<Expr> arguments = conditionsFirst(call.function())
+                ? List.of(adapter.condition(call.arguments().get(0)))
+                : adapter.exprs(call.arguments());
+        String function = call.function();
+        if (suffix.filter().isPresent() && !to.has(SqlFeature.AGGREGATE_FILTER)) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "FILTER as a choice inside of the aggregate");
+            Expr.When only = new Expr.When(
+                    suffix.filter().get(), arguments.isEmpty() ? Expr.Literal.number(1) : arguments.get(0));
+            List<Expr> filtered = new ArrayList<>(arguments);
+            Expr choice = new Expr.Case(Optional.empty(), List.of(only), Optional.empty(), call.span());
+            if (filtered.isEmpty()) {
+                filtered.add(choice);
+                function = "count";
+            } else {
+                filtered.set(0, choice);
+            }
+            arguments = filtered;
+            suffix = suffix.withoutFilter();
+        }
+        Expr.Call adapted =
+                new Expr.Call(raftcart.sql.tree.QualifiedName.of(function), true, arguments, suffix, call.span());
+        if (to.functions().write(function, arguments, this::kindOfAdapted).isPresent()) {
+            rename(call, original);
+            return average(adapted, call);
+        }
+        Optional<Expr> expanded = new Expansions(to).expand(adapted);
+        expanded.ifPresent(
+                e -> adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), call.function() + " in other words"));
+        return expanded.orElse(adapted);
+    }
+
+    /** Some engines give a whole number for the average of whole numbers. */
+    private Expr average(Expr.Call adapted, Expr.Call call) {
+        boolean whole = adapted.is("avg") && adapter.kind(call.arguments().get(0)) == ValueKind.INTEGER;
+        boolean targetCuts = to.has(SqlFeature.WHOLE_DIVISION)
+                && (to.has(SqlFeature.OUTPUT) || to.has(SqlFeature.KEYS_SAY_NOT_NULL));
+        boolean sourceCuts = from.has(SqlFeature.WHOLE_DIVISION)
+                && (from.has(SqlFeature.OUTPUT) || from.has(SqlFeature.KEYS_SAY_NOT_NULL));
+        if (!whole || targetCuts == sourceCuts) {
+            return adapted;
+        }
+        if (targetCuts) {
+            adapter.note(FindingCode.DIVISION, call.span(), "an average with its fraction");
+            Expr one = new Expr.Literal(LiteralKind.NUMBER, "1.0", call.span());
+            Expr decimal = new Expr.Binary(
+                    raftcart.sql.tree.BinaryOperator.MULTIPLY,
+                    adapted.arguments().get(0),
+                    one,
+                    call.span());
+            return new Expr.Call(adapted.name(), true, List.of(decimal), adapted.suffix(), call.span());
+        }
+        adapter.note(
+                FindingCode.FUNCTION_DIFFERS, call.span(), "avg: the source cuts the fraction off for whole numbers");
+        return adapted;
+    }
+
+    /** {@code @@name}. */
+    Expr systemVariable(Expr.Parameter parameter) {
+        if (from.name().equals(to.name())) {
+            return parameter;
+        }
+        String function =
+                switch (parameter.text().toLowerCase(java.util.Locale.ROOT)) {
+                    case "@@rowcount" -> "row_count";
+                    case "@@identity" -> "last_identity";
+                    case "@@version" -> "version";
+                    case "@@spid" -> "connection_id";
+                    default -> throw new Untranslatable("the system variable " + parameter.text());
+                };
+        Expr.Call call = Expr.Call.of(function).at(parameter.span());
+        return known(call, call);
+    }
+}

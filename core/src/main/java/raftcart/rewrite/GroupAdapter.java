@@ -1,0 +1,128 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QueryBody.Grouping;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.QueryMapper;
+
+/** Adapts GROUP BY and HAVING: aliases and places in them, and columns that they leave out. */
+final class GroupAdapter {
+    private final ExprAdapter adapter;
+
+    GroupAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The groups with aliases and places replaced by what they stand for, where the target does not take them. */
+    List<Grouping> groups(Select select) {
+        if (adapter.to.has(SqlFeature.ALIAS_IN_GROUP_BY)) {
+            return select.groupBy();
+        }
+        return select.groupBy().stream().map(g -> replaced(g, select)).toList();
+    }
+
+    private Grouping replaced(Grouping grouping, Select select) {
+        List<Expr> items =
+                grouping.items().stream().map(i -> replaced(i, select)).toList();
+        return new Grouping(
+                grouping.kind(),
+                items,
+                grouping.sets().stream().map(s -> replaced(s, select)).toList());
+    }
+
+    private Expr replaced(Expr item, Select select) {
+        if (item instanceof Expr.Literal place
+                && place.kind() == LiteralKind.NUMBER
+                && place.text().matches("\\d{1,4}")) {
+            int index = Integer.parseInt(place.text()) - 1;
+            if (index >= 0 && index < select.items().size()) {
+                adapter.note(FindingCode.SYNTAX_ADAPTED, item.span(), "the expression for its place in GROUP BY");
+                return select.items().get(index).value();
+            }
+        }
+        return alias(item, select)
+                .map(e -> {
+                    adapter.note(FindingCode.SYNTAX_ADAPTED, item.span(), "the expression for its alias in GROUP BY");
+                    return e;
+                })
+                .orElse(item);
+    }
+
+    private Optional<Expr> alias(Expr item, Select select) {
+        if (!(item instanceof Expr.Column column) || column.name().parts().size() > 1) {
+            return Optional.empty();
+        }
+        if (adapter.scope.column(column.name()).isPresent()) {
+            return Optional.empty(); // a column of a table comes before an alias
+        }
+        return select.items().stream()
+                .filter(i ->
+                        i.alias().filter(a -> a.matches(column.name().last())).isPresent())
+                .map(Item::value)
+                .filter(v -> !v.equals(item))
+                .findFirst();
+    }
+
+    /** HAVING with aliases replaced where the target does not take them. */
+    Expr having(Expr having, Select select) {
+        if (!adapter.lost(SqlFeature.ALIAS_IN_HAVING)) {
+            return having;
+        }
+        return new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                return alias(e, select).orElseGet(() -> e instanceof Expr.Subquery ? e : super.expr(e));
+            }
+        }.expr(having);
+    }
+
+    /** Items that are neither grouped nor aggregated, where only the source takes any row's value for them. */
+    List<Item> loose(List<Item> adapted, Select select) {
+        if (!adapter.lost(SqlFeature.LOOSE_GROUP_BY)) {
+            return adapted;
+        }
+        List<Item> items = new ArrayList<>();
+        for (int i = 0; i < adapted.size(); i++) {
+            Item item = adapted.get(i);
+            Expr source = select.items().get(i).value();
+            if (source instanceof Expr.Column column
+                    && !isGrouped(select.items().get(i), i, select)) {
+                adapter.note(FindingCode.GROUPING_LOOSE, source.span(), "the least " + column.name());
+                Expr any = Expr.Call.of("min", item.value()).at(source.span());
+                items.add(new Item(
+                        any, Optional.of(item.alias().orElse(column.name().last()))));
+            } else {
+                items.add(item);
+            }
+        }
+        return items;
+    }
+
+    private static boolean isGrouped(Item item, int place, Select select) {
+        Expr.Column column = (Expr.Column) item.value();
+        for (Grouping grouping : select.groupBy()) {
+            if (grouping.kind() == Grouping.Kind.SETS) {
+                return true;
+            }
+            for (Expr e : grouping.items()) {
+                boolean byPlace = e instanceof Expr.Literal l && l.text().equals(String.valueOf(place + 1));
+                boolean byName = e instanceof Expr.Column c
+                        && (c.name().last().matches(column.name().last())
+                                || item.alias()
+                                        .filter(a -> a.matches(c.name().last()))
+                                        .isPresent());
+                if (byPlace || byName) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,407 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.rewrite.Scope.ColumnFacts;
+import raftcart.rewrite.Scope.Relation;
+import raftcart.sql.function.FunctionDictionary.Recognised;
+import raftcart.sql.function.Signature;
+import raftcart.sql.function.Signatures;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/** Finds out what kinds of value the expressions of the source have. */
+final class KindFinder {
+    private final Language language;
+    private final Knowledge knowledge;
+
+    KindFinder(Language language, Knowledge knowledge) {
+        this.language = language;
+        this.knowledge = knowledge;
+    }
+
+    static ValueKind kind(LogicalType type) {
+        return switch (type.getClass().getSimpleName()) {
+            case "Bool" -> ValueKind.BOOLEAN;
+            case "Int", "Year" -> ValueKind.INTEGER;
+            case "Decimal" -> ValueKind.DECIMAL;
+            case "Floating" -> ValueKind.FLOAT;
+            case "Char", "Varchar", "Text", "Enumeration", "Members", "Uuid", "Address" -> ValueKind.TEXT;
+            case "Binary", "Varbinary", "Blob", "Bits" -> ValueKind.BYTES;
+            case "Date" -> ValueKind.DATE;
+            case "Time", "Duration" -> ValueKind.TIME;
+            case "Timestamp" -> ValueKind.TIMESTAMP;
+            case "Json" -> ValueKind.JSON;
+            case "Array" -> ValueKind.ARRAY;
+            default -> ValueKind.UNKNOWN;
+        };
+    }
+
+    ValueKind kind(Expr e, Scope scope) {
+        if (e instanceof Expr.Literal literal) {
+            return literal(literal);
+        }
+        if (e instanceof Expr.Column column) {
+            return scope.column(column.name()).map(ColumnFacts::kind).orElseGet(() -> pseudo(column));
+        }
+        if (e instanceof Expr.Call call) {
+            return call(call, scope);
+        }
+        if (e instanceof Expr.Cast cast) {
+            return kind(type(cast.type()));
+        }
+        if (e instanceof Expr.Binary binary) {
+            return binary(binary, scope);
+        }
+        if (e instanceof Expr.Concat || e instanceof Expr.Collate) {
+            return ValueKind.TEXT;
+        }
+        if (e instanceof Expr.Unary unary) {
+            return unary.operator() == raftcart.sql.tree.UnaryOperator.NOT
+                    ? ValueKind.BOOLEAN
+                    : kind(unary.operand(), scope);
+        }
+        if (isCondition(e)) {
+            return ValueKind.BOOLEAN;
+        }
+        return further(e, scope);
+    }
+
+    private ValueKind further(Expr e, Scope scope) {
+        if (e instanceof Expr.Case choice) {
+            List<Expr> results = new ArrayList<>();
+            choice.branches().forEach(b -> results.add(b.result()));
+            choice.otherwise().ifPresent(results::add);
+            return common(results, scope);
+        }
+        if (e instanceof Expr.Subquery subquery) {
+            List<ColumnFacts> columns = columns(subquery.query(), scope);
+            return columns.size() == 1 ? columns.get(0).kind() : ValueKind.UNKNOWN;
+        }
+        if (e instanceof Expr.CurrentTime time) {
+            return switch (time.kind()) {
+                case DATE -> ValueKind.DATE;
+                case TIME -> ValueKind.TIME;
+                default -> ValueKind.TIMESTAMP;
+            };
+        }
+        if (e instanceof Expr.Interval) {
+            return ValueKind.INTERVAL;
+        }
+        if (e instanceof Expr.AtZone) {
+            return ValueKind.TIMESTAMP;
+        }
+        if (e instanceof Expr.SequenceValue) {
+            return ValueKind.INTEGER;
+        }
+        return e instanceof Expr.ArrayItems ? ValueKind.ARRAY : ValueKind.UNKNOWN;
+    }
+
+    private ValueKind pseudo(Expr.Column column) {
+        boolean number = language.has(SqlFeature.ROW_NUMBERS)
+                && column.name().last().key().matches("rownum|level");
+        return number ? ValueKind.INTEGER : ValueKind.UNKNOWN;
+    }
+
+    /** True for an expression that can be nothing but a condition. */
+    static boolean isCondition(Expr e) {
+        return e instanceof Expr.Junction
+                || e instanceof Expr.Between
+                || e instanceof Expr.InList
+                || e instanceof Expr.Like
+                || e instanceof Expr.Matches
+                || e instanceof Expr.Is
+                || e instanceof Expr.Exists
+                || e instanceof Expr.Quantified
+                || (e instanceof Expr.Binary b
+                        && (b.operator().compares() || b.operator() == raftcart.sql.tree.BinaryOperator.XOR))
+                || (e instanceof Expr.Unary u && u.operator() == raftcart.sql.tree.UnaryOperator.NOT);
+    }
+
+    private static ValueKind literal(Expr.Literal literal) {
+        return switch (literal.kind()) {
+            case NULL -> ValueKind.NULL;
+            case BOOLEAN -> ValueKind.BOOLEAN;
+            case NUMBER ->
+                literal.text().matches("-?\\d+")
+                        ? ValueKind.INTEGER
+                        : literal.text().matches("(?i).*e.*") ? ValueKind.FLOAT : ValueKind.DECIMAL;
+            case STRING -> ValueKind.TEXT;
+            case BYTES, BITS -> ValueKind.BYTES;
+            case DATE -> ValueKind.DATE;
+            case TIME -> ValueKind.TIME;
+            case TIMESTAMP, ZONED_TIMESTAMP -> ValueKind.TIMESTAMP;
+        };
+    }
+
+    private ValueKind call(Expr.Call call, Scope scope) {
+        Optional<Signature> signature;
+        List<Expr> arguments = call.arguments();
+        if (call.canonical()) {
+            signature = Signatures.find(call.function());
+        } else {
+            Optional<Recognised> known =
+                    language.functions().recognise(call.name().toString(), arguments, a -> kind(a, scope));
+            signature = known.map(Recognised::signature);
+            arguments = known.map(Recognised::arguments).orElse(arguments);
+        }
+        if (signature.isEmpty()) {
+            return ValueKind.UNKNOWN;
+        }
+        return switch (signature.get().name()) {
+            case "coalesce", "greatest", "least", "nullif", "coalesce_pair" -> common(arguments, scope);
+            case "if" -> common(arguments.subList(1, arguments.size()), scope);
+            case "sum", "avg", "round", "ceil", "floor", "truncate" ->
+                numeric(signature.get().name(), arguments, scope);
+            default ->
+                signature.get().resultOfFirst() && !arguments.isEmpty()
+                        ? kind(arguments.get(0), scope)
+                        : signature.get().result();
+        };
+    }
+
+    private ValueKind numeric(String function, List<Expr> arguments, Scope scope) {
+        ValueKind kind = arguments.isEmpty() ? ValueKind.UNKNOWN : kind(arguments.get(0), scope);
+        if (kind == ValueKind.INTEGER && function.equals("avg")) {
+            return language.has(SqlFeature.IGNORES_PADDING) && language.has(SqlFeature.WHOLE_DIVISION)
+                    ? ValueKind.INTEGER
+                    : ValueKind.DECIMAL;
+        }
+        return kind.isNumber() ? kind : ValueKind.DECIMAL;
+    }
+
+    private ValueKind common(List<Expr> expressions, Scope scope) {
+        ValueKind result = ValueKind.NULL;
+        for (Expr e : expressions) {
+            ValueKind kind = kind(e, scope);
+            if (kind == ValueKind.NULL || kind == result) {
+                continue;
+            }
+            if (result == ValueKind.NULL) {
+                result = kind;
+            } else if (result.isNumber() && kind.isNumber()) {
+                result = result == ValueKind.FLOAT || kind == ValueKind.FLOAT ? ValueKind.FLOAT : ValueKind.DECIMAL;
+            } else {
+                return ValueKind.UNKNOWN;
+            }
+        }
+        return result == ValueKind.NULL ? ValueKind.UNKNOWN : result;
+    }
+
+    private ValueKind binary(Expr.Binary binary, Scope scope) {
+        if (isCondition(binary)) {
+            return ValueKind.BOOLEAN;
+        }
+        ValueKind left = kind(binary.left(), scope);
+        ValueKind right = kind(binary.right(), scope);
+        return switch (binary.operator()) {
+            case ADD, SUBTRACT -> sum(left, right, binary);
+            case MULTIPLY, MODULO -> wider(left, right);
+            case DIVIDE ->
+                left == ValueKind.INTEGER && right == ValueKind.INTEGER && !language.has(SqlFeature.WHOLE_DIVISION)
+                        ? ValueKind.DECIMAL
+                        : wider(left, right);
+            case DIVIDE_WHOLE, BIT_AND, BIT_OR, BIT_XOR, SHIFT_LEFT, SHIFT_RIGHT -> ValueKind.INTEGER;
+            case DIVIDE_EXACT -> ValueKind.DECIMAL;
+            case POWER -> ValueKind.FLOAT;
+            case JSON_GET, JSON_PATH -> ValueKind.JSON;
+            case JSON_GET_TEXT, JSON_PATH_TEXT -> ValueKind.TEXT;
+            case CONTAINS, CONTAINED, OVERLAPS, TEXT_SEARCH -> ValueKind.BOOLEAN;
+            default -> ValueKind.UNKNOWN;
+        };
+    }
+
+    private ValueKind sum(ValueKind left, ValueKind right, Expr.Binary binary) {
+        boolean minus = binary.operator() == raftcart.sql.tree.BinaryOperator.SUBTRACT;
+        if (left.isDate() && right.isDate()) {
+            return minus ? ValueKind.DECIMAL : ValueKind.UNKNOWN;
+        }
+        if (left.isDate() || (right.isDate() && !minus)) {
+            return left.isDate() ? left : right;
+        }
+        boolean text = language.has(SqlFeature.PLUS_CONCATENATES) && !minus;
+        if (text && (left == ValueKind.TEXT || right == ValueKind.TEXT)) {
+            return ValueKind.TEXT;
+        }
+        return wider(left, right);
+    }
+
+    private static ValueKind wider(ValueKind left, ValueKind right) {
+        if (left == ValueKind.FLOAT || right == ValueKind.FLOAT) {
+            return ValueKind.FLOAT;
+        }
+        if (left == ValueKind.INTEGER && right == ValueKind.INTEGER) {
+            return ValueKind.INTEGER;
+        }
+        return left.isNumber() && right.isNumber() ? ValueKind.DECIMAL : ValueKind.UNKNOWN;
+    }
+
+    /** The meaning of a type's name, through domains and enumerations. */
+    LogicalType type(TypeName name) {
+        Optional<TypeName> base = knowledge.domain(name);
+        if (base.isPresent()) {
+            return type(base.get());
+        }
+        Optional<List<String>> values = knowledge.enumeration(name);
+        if (values.isPresent()) {
+            return new LogicalType.Enumeration("", values.get());
+        }
+        return language.types().read(name);
+    }
+
+    /** True where a value is certainly not NULL. */
+    boolean isNeverNull(Expr e, Scope scope) {
+        if (e instanceof Expr.Literal literal) {
+            return literal.kind() != raftcart.sql.tree.LiteralKind.NULL;
+        }
+        if (e instanceof Expr.Column column) {
+            return scope.column(column.name()).map(ColumnFacts::notNull).orElse(false);
+        }
+        if (e instanceof Expr.Call call && call.function().matches("coalesce|nvl|ifnull|isnull")) {
+            return call.arguments().stream().anyMatch(a -> isNeverNull(a, scope));
+        }
+        return e instanceof Expr.CurrentTime;
+    }
+
+    /** The columns that a query gives, as far as they are known; empty where a star hides them. */
+    List<ColumnFacts> columns(Query query, Scope outer) {
+        Scope with = new Scope(Optional.of(outer));
+        for (Query.CommonTable table : query.with()) {
+            with.addCommonTable(table.name(), relation(table.name().text(), table.query(), table.columns(), with));
+        }
+        return columns(query.body(), with);
+    }
+
+    private List<ColumnFacts> columns(QueryBody body, Scope outer) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return columns(set.left(), outer);
+        }
+        if (body instanceof QueryBody.Nested nested) {
+            return columns(nested.query(), outer);
+        }
+        if (body instanceof QueryBody.Values values) {
+            List<ColumnFacts> columns = new ArrayList<>();
+            for (Expr e : values.rows().get(0)) {
+                columns.add(new ColumnFacts(
+                        "column" + (columns.size() + 1), kind(e, outer), Optional.empty(), false, false));
+            }
+            return columns;
+        }
+        QueryBody.Select select = (QueryBody.Select) body;
+        Scope scope = new Scope(Optional.of(outer));
+        select.from().forEach(t -> addTable(t, scope));
+        List<ColumnFacts> columns = new ArrayList<>();
+        for (QueryBody.Item item : select.items()) {
+            if (item.value() instanceof Expr.Star star) {
+                if (!expand(star, scope, columns)) {
+                    return List.of();
+                }
+            } else {
+                columns.add(facts(item, scope));
+            }
+        }
+        return columns;
+    }
+
+    private ColumnFacts facts(QueryBody.Item item, Scope scope) {
+        Expr value = item.value();
+        String name = item.alias()
+                .map(Name::text)
+                .orElse(value instanceof Expr.Column c ? c.name().last().text() : "");
+        if (value instanceof Expr.Column column) {
+            Optional<ColumnFacts> known = scope.column(column.name());
+            if (known.isPresent()) {
+                ColumnFacts k = known.get();
+                return new ColumnFacts(name, k.kind(), k.type(), k.notNull(), k.ignoresCase());
+            }
+        }
+        return new ColumnFacts(name, kind(value, scope), Optional.empty(), isNeverNull(value, scope), false);
+    }
+
+    private static boolean expand(Expr.Star star, Scope scope, List<ColumnFacts> columns) {
+        for (Relation relation : scope.relations()) {
+            boolean wanted = star.table()
+                    .map(t -> t.last().text().equalsIgnoreCase(relation.name()))
+                    .orElse(true);
+            if (wanted && !relation.complete()) {
+                return false;
+            }
+            if (wanted) {
+                columns.addAll(relation.columns().values());
+            }
+        }
+        return true;
+    }
+
+    /** Adds what a table of FROM gives to a scope. */
+    void addTable(TableRef table, Scope scope) {
+        if (table instanceof TableRef.Table named) {
+            String name = named.alias()
+                    .map(a -> a.name().text())
+                    .orElse(named.name().last().text());
+            Optional<Relation> common = scope.commonTable(named.name());
+            scope.add(common.map(c -> new Relation(name, c.columns(), c.complete()))
+                    .or(() -> knowledge.table(named.name()).map(t -> relation(name, t)))
+                    .orElse(new Relation(name, Map.of(), false)));
+        } else if (table instanceof TableRef.Join join) {
+            addTable(join.left(), scope);
+            addTable(join.right(), scope);
+        } else if (table instanceof TableRef.Derived derived) {
+            String name = derived.alias().map(a -> a.name().text()).orElse("");
+            List<Name> columns = derived.alias().map(TableRef.Alias::columns).orElse(List.of());
+            scope.add(relation(name, derived.query(), columns, scope));
+        } else {
+            scope.add(new Relation(alias(table), Map.of(), false));
+        }
+    }
+
+    private static String alias(TableRef table) {
+        if (table instanceof TableRef.Function f) {
+            return f.alias().map(a -> a.name().text()).orElse("");
+        }
+        if (table instanceof TableRef.Pivot p) {
+            return p.alias().map(a -> a.name().text()).orElse("");
+        }
+        return ((TableRef.Unpivot) table).alias().map(a -> a.name().text()).orElse("");
+    }
+
+    static Relation relation(String name, Knowledge.KnownTable table) {
+        Map<String, ColumnFacts> columns = new LinkedHashMap<>();
+        table.columns()
+                .forEach((key, c) -> columns.put(
+                        key,
+                        new ColumnFacts(
+                                c.name().text(),
+                                c.type().map(KindFinder::kind).orElse(ValueKind.UNKNOWN),
+                                c.type(),
+                                c.notNull(),
+                                c.ignoresCase())));
+        return new Relation(name, columns, true);
+    }
+
+    Relation relation(String name, Query query, List<Name> names, Scope outer) {
+        List<ColumnFacts> given = columns(query, outer);
+        Map<String, ColumnFacts> columns = new LinkedHashMap<>();
+        for (int i = 0; i < given.size(); i++) {
+            ColumnFacts g = given.get(i);
+            String column = i < names.size() ? names.get(i).text() : g.name();
+            columns.put(
+                    column.toLowerCase(Locale.ROOT),
+                    new ColumnFacts(column, g.kind(), g.type(), g.notNull(), g.ignoresCase()));
+        }
+        boolean complete = !given.isEmpty() && !columns.containsKey("");
+        return new Relation(name, columns, complete);
+    }
+}

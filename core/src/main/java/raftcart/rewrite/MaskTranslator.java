@@ -1,0 +1,223 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.dialect.MaskStyle;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+
+/** Brings format masks of dates from one mask language to another. */
+final class MaskTranslator {
+    private final ExprAdapter adapter;
+
+    MaskTranslator(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** A field of a date with its spelling in each mask language; an empty one where it has none. */
+    private enum Field {
+        YEAR("YYYY", "%Y", "%Y", "yyyy"),
+        SHORT_YEAR("YY", "%y", "", "yy"),
+        ISO_YEAR("IYYY", "%x", "%G", "YYYY"),
+        MONTH("MM", "%m", "%m", "MM"),
+        MONTH_NAME("FMMonth", "%M", "%B", "MMMM"),
+        MONTH_SHORT("Mon", "%b", "%b", "MMM"),
+        DAY("DD", "%d", "%d", "dd"),
+        DAY_UNPADDED("FMDD", "%e", "%-d", "d"),
+        MONTH_UNPADDED("FMMM", "%c", "%-m", "M"),
+        DAY_OF_YEAR("DDD", "%j", "%j", "DDD"),
+        DAY_NAME("FMDay", "%W", "%A", "EEEE"),
+        DAY_SHORT("Dy", "%a", "%a", "EEE"),
+        HOUR("HH24", "%H", "%H", "HH"),
+        HOUR_12("HH12", "%h", "%I", "hh"),
+        MINUTE("MI", "%i", "%M", "mm"),
+        SECOND("SS", "%s", "%S", "ss"),
+        MILLISECOND("MS", "", "%g", "SSS"),
+        MICROSECOND("US", "%f", "%f", "SSSSSS"),
+        FRACTION("FF6", "%f", "%f", "SSSSSS"),
+        HALF("AM", "%p", "%p", "a"),
+        ISO_WEEK("IW", "%v", "%V", ""),
+        QUARTER("Q", "", "", "Q");
+
+        private final String[] spellings;
+
+        Field(String... spellings) {
+            this.spellings = spellings;
+        }
+
+        String in(MaskStyle style) {
+            return spellings[style.ordinal()];
+        }
+    }
+
+    /** Further spellings of fields in the language of words. */
+    private static final String[][] SYNONYMS = {
+        {"RRRR", "YYYY"},
+        {"RR", "YY"},
+        {"HH", "HH12"},
+        {"PM", "AM"},
+        {"A.M.", "AM"},
+        {"P.M.", "AM"},
+        {"MONTH", "FMMonth"},
+        {"FMMONTH", "FMMonth"},
+        {"MON", "Mon"},
+        {"FMDAY", "FMDay"},
+        {"DAY", "FMDay"},
+        {"DY", "Dy"},
+        {"FF3", "MS"},
+        {"FF", "FF6"},
+        {"FF9", "FF6"},
+        {"SSSSS", ""}
+    };
+
+    Expr call(Expr.Call call) {
+        Expr value = adapter.expr(call.arguments().get(0));
+        Expr mask = call.arguments().get(1);
+        Expr translated = adapter.expr(mask);
+        if (adapter.from.masks() != adapter.to.masks()) {
+            if (mask instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING) {
+                translated = Expr.Literal.string(translate(literal, call));
+            } else {
+                adapter.note(FindingCode.FORMAT_MASK, call.span(), "the mask is not a constant and was not translated");
+            }
+        }
+        return call.with(call.function(), List.of(value, translated)).at(call.span());
+    }
+
+    private String translate(Expr.Literal literal, Expr.Call call) {
+        String mask = literal.text();
+        MaskStyle source = adapter.from.masks();
+        MaskStyle target = adapter.to.masks();
+        StringBuilder text = new StringBuilder();
+        int position = 0;
+        while (position < mask.length()) {
+            Optional<Match> match = match(mask, position, source);
+            if (match.isEmpty()) {
+                position = literalPart(mask, position, source, target, text);
+                continue;
+            }
+            Field field = match.get().field();
+            String spelling = field.in(target);
+            if (spelling.isEmpty()) {
+                adapter.note(
+                        FindingCode.FORMAT_MASK,
+                        call.span(),
+                        "the field " + mask.substring(position, match.get().end()) + " has no counterpart");
+                spelling = mask.substring(position, match.get().end());
+            }
+            if (field == Field.MONTH_NAME
+                    || field == Field.DAY_NAME
+                    || field == Field.MONTH_SHORT
+                    || field == Field.DAY_SHORT) {
+                adapter.note(
+                        FindingCode.FORMAT_MASK,
+                        call.span(),
+                        "names of days and months can differ in language, case and padding");
+            }
+            text.append(spelling);
+            position = match.get().end();
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, literal.span(), "the mask " + mask + " is " + text);
+        return text.toString();
+    }
+
+    private record Match(Field field, int end) {}
+
+    /** The longest field that stands at a place. */
+    private static Optional<Match> match(String mask, int position, MaskStyle style) {
+        String upper = mask.toUpperCase(Locale.ROOT);
+        Match best = null;
+        for (Field field : Field.values()) {
+            for (String spelling : spellings(field, style)) {
+                boolean here = style == MaskStyle.WORDS
+                        ? upper.startsWith(spelling.toUpperCase(Locale.ROOT), position)
+                        : mask.startsWith(spelling, position);
+                if (!spelling.isEmpty() && here && (best == null || position + spelling.length() > best.end())) {
+                    best = new Match(field, position + spelling.length());
+                }
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private static List<String> spellings(Field field, MaskStyle style) {
+        List<String> all = new ArrayList<>(List.of(field.in(style)));
+        if (style == MaskStyle.WORDS) {
+            for (String[] synonym : SYNONYMS) {
+                if (synonym[1].equals(field.in(style))) {
+                    all.add(synonym[0]);
+                }
+            }
+        }
+        if (style == MaskStyle.PERCENT_I && field == Field.HOUR) {
+            all.add("%k");
+        }
+        if (style == MaskStyle.PERCENT_I && field == Field.HOUR_12) {
+            all.add("%I");
+            all.add("%l");
+        }
+        if (style == MaskStyle.PERCENT_I && field == Field.SECOND) {
+            all.add("%S");
+        }
+        return all;
+    }
+
+    /** Text that stands for itself: quoted where the language wants that. */
+    private int literalPart(String mask, int position, MaskStyle source, MaskStyle target, StringBuilder text) {
+        char c = mask.charAt(position);
+        char quote = source == MaskStyle.WORDS ? '"' : source == MaskStyle.LETTERS ? '\'' : 0;
+        if (c == '%'
+                && position + 1 < mask.length()
+                && (source == MaskStyle.PERCENT_I || source == MaskStyle.PERCENT_M)) {
+            String composed =
+                    switch (mask.substring(position, position + 2)) {
+                        case "%T" -> source == MaskStyle.PERCENT_I ? "%H:%i:%s" : "%H:%M:%S";
+                        case "%F" -> "%Y-%m-%d";
+                        case "%R" -> "%H:%M";
+                        case "%%" -> "";
+                        default -> null;
+                    };
+            if (composed != null && !composed.isEmpty()) {
+                text.append(plain(composed, source, target));
+                return position + 2;
+            }
+            text.append(mask, position, position + 2);
+            adapter.note(
+                    FindingCode.FORMAT_MASK,
+                    Expr.Literal.ofNull().span(),
+                    "the field " + mask.substring(position, position + 2) + " is not known");
+            return position + 2;
+        }
+        if (quote != 0 && c == quote) {
+            int end = mask.indexOf(quote, position + 1);
+            int until = end < 0 ? mask.length() : end;
+            text.append(quoted(mask.substring(position + 1, until), target));
+            return Math.min(mask.length(), until + 1);
+        }
+        boolean letter = Character.isLetter(c);
+        text.append(letter ? quoted(String.valueOf(c), target) : String.valueOf(c));
+        return position + 1;
+    }
+
+    private static String plain(String mask, MaskStyle source, MaskStyle target) {
+        StringBuilder text = new StringBuilder();
+        int position = 0;
+        while (position < mask.length()) {
+            Optional<Match> match = match(mask, position, source);
+            text.append(match.map(m -> m.field().in(target)).orElse(mask.substring(position, position + 1)));
+            position = match.map(Match::end).orElse(position + 1);
+        }
+        return text.toString();
+    }
+
+    private static String quoted(String text, MaskStyle target) {
+        return switch (target) {
+            case WORDS -> "\"" + text + "\"";
+            case LETTERS -> "'" + text + "'";
+            case PERCENT_I, PERCENT_M -> text;
+        };
+    }
+}

@@ -1,0 +1,366 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Scope.ColumnFacts;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
+
+/** Adapts operators: what they mean depends on the kinds of their operands. */
+final class OperatorAdapter {
+    private final ExprAdapter adapter;
+
+    OperatorAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    Expr binary(Expr.Binary binary) {
+        if (binary.operator().compares()) {
+            List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
+            return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
+        }
+        return switch (binary.operator()) {
+            case ADD, SUBTRACT -> sum(binary);
+            case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO -> division(binary);
+            case JSON_GET, JSON_GET_TEXT -> json(binary);
+            case XOR ->
+                adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS) && adapter.to.has(SqlFeature.INSERT_IGNORE)
+                        ? plain(binary)
+                        : new Expr.Binary(
+                                BinaryOperator.NOT_EQUAL,
+                                adapter.condition(binary.left()),
+                                adapter.condition(binary.right()),
+                                binary.span());
+            default -> plain(binary);
+        };
+    }
+
+    private Expr plain(Expr.Binary binary) {
+        return new Expr.Binary(
+                binary.operator(), adapter.expr(binary.left()), adapter.expr(binary.right()), binary.span());
+    }
+
+    private boolean same() {
+        return adapter.from.name().equals(adapter.to.name());
+    }
+
+    private Expr sum(Expr.Binary binary) {
+        if (same()) {
+            return plain(binary);
+        }
+        ValueKind left = adapter.kind(binary.left());
+        ValueKind right = adapter.kind(binary.right());
+        boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
+        if (binary.right() instanceof Expr.Interval interval) {
+            return new DateAdapter(adapter).add(binary.left(), left, interval, minus, binary.span());
+        }
+        if (binary.left() instanceof Expr.Interval interval && !minus) {
+            return new DateAdapter(adapter).add(binary.right(), right, interval, false, binary.span());
+        }
+        boolean half = minus
+                && adapter.from.has(SqlFeature.DATE_PLUS_DAYS)
+                && (left.isDate() && right == ValueKind.UNKNOWN && binary.right() instanceof Expr.Column
+                        || right.isDate() && left == ValueKind.UNKNOWN);
+        if (half) {
+            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for the days between two dates");
+            return new DateAdapter(adapter).difference(binary, ValueKind.DATE, ValueKind.DATE);
+        }
+        if (left.isDate() && right.isDate() && minus) {
+            return new DateAdapter(adapter).difference(binary, left, right);
+        }
+        boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
+        if (days || (!minus && right.isDate() && left.isNumber())) {
+            return new DateAdapter(adapter).addDays(binary, days, left);
+        }
+        if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
+            return plus(binary, left, right);
+        }
+        boolean unknown =
+                left == ValueKind.UNKNOWN && right == ValueKind.INTEGER && adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
+        if (unknown && !adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum of numbers, it may be a date and days");
+        }
+        return plain(binary);
+    }
+
+    /** A plus that puts texts together, or adds, by the kinds of what stands on both sides. */
+    private Expr plus(Expr.Binary binary, ValueKind left, ValueKind right) {
+        boolean text = left == ValueKind.TEXT || right == ValueKind.TEXT;
+        if (left.isNumber() || right.isNumber()) {
+            if (text) {
+                adapter.note(
+                        FindingCode.IMPLICIT_CAST,
+                        binary.span(),
+                        "a text and a number are added; the text is taken for a number");
+            }
+            return plain(binary);
+        }
+        if (text) {
+            List<Expr> parts = new ArrayList<>();
+            flatten(binary, parts);
+            adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "+ puts texts together");
+            return concat(new Expr.Concat(parts, false, binary.span()));
+        }
+        if (left == ValueKind.UNKNOWN && right == ValueKind.UNKNOWN && !adapter.to.has(SqlFeature.PLUS_CONCATENATES)) {
+            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum, it may put texts together");
+        }
+        return plain(binary);
+    }
+
+    private void flatten(Expr e, List<Expr> parts) {
+        boolean chain =
+                e instanceof Expr.Binary b && b.operator() == BinaryOperator.ADD && adapter.kind(b) == ValueKind.TEXT;
+        if (chain) {
+            flatten(((Expr.Binary) e).left(), parts);
+            parts.add(((Expr.Binary) e).right());
+        } else {
+            parts.add(e);
+        }
+    }
+
+    /** Texts put together: NULL as empty or not, and what is no text made one. */
+    Expr concat(Expr.Concat concat) {
+        boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        List<Expr> parts = new ArrayList<>();
+        boolean wrapped = false;
+        for (Expr part : concat.parts()) {
+            ValueKind kind = adapter.kind(part);
+            Expr adapted = asText(part, kind);
+            if (empty && !adapter.finder.isNeverNull(part, adapter.scope)) {
+                Expr none = Expr.Literal.string("");
+                Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);
+                adapted = Expr.Call.of("coalesce", text, none).at(part.span());
+                wrapped = true;
+            }
+            parts.add(adapted);
+        }
+        if (wrapped) {
+            adapter.note(FindingCode.EMPTY_TEXT, concat.span(), "NULL adds nothing to a text, as on the source");
+        }
+        boolean nullWins = !concat.nullIsEmpty() && !same() && adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        if (nullWins && concat.parts().stream().anyMatch(p -> !adapter.finder.isNeverNull(p, adapter.scope))) {
+            adapter.note(
+                    FindingCode.EMPTY_TEXT,
+                    concat.span(),
+                    "a NULL makes the whole NULL on the source, on the target it adds nothing");
+        }
+        return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
+    }
+
+    private Expr asText(Expr part, ValueKind kind) {
+        Expr adapted = adapter.expr(part);
+        if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
+            return adapted;
+        }
+        if (kind == ValueKind.BOOLEAN
+                || kind == ValueKind.FLOAT
+                || kind == ValueKind.TIMESTAMP
+                || kind == ValueKind.DATE) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    part.span(),
+                    "engines spell this kind of value as a text in different ways");
+        }
+        boolean wantsText =
+                adapter.to.has(SqlFeature.PLUS_CONCATENATES) || adapter.to.has(SqlFeature.KEYS_SAY_NOT_NULL);
+        return kind == ValueKind.UNKNOWN || !wantsText ? adapted : toText(adapted, kind);
+    }
+
+    private Expr toText(Expr adapted, ValueKind kind) {
+        if (kind == ValueKind.UNKNOWN && !(adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP))) {
+            return adapted;
+        }
+        if (kind == ValueKind.TEXT) {
+            return adapted;
+        }
+        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, adapted.span());
+    }
+
+    private Expr division(Expr.Binary binary) {
+        if (same()) {
+            return plain(binary);
+        }
+        Expr left = adapter.expr(binary.left());
+        Expr right = divisor(binary);
+        BinaryOperator operator = binary.operator();
+        if (operator != BinaryOperator.DIVIDE) {
+            return new Expr.Binary(operator, left, right, binary.span());
+        }
+        boolean sourceWhole = adapter.from.has(SqlFeature.WHOLE_DIVISION);
+        boolean targetWhole = adapter.to.has(SqlFeature.WHOLE_DIVISION);
+        if (sourceWhole == targetWhole) {
+            return new Expr.Binary(operator, left, right, binary.span());
+        }
+        ValueKind a = adapter.kind(binary.left());
+        ValueKind b = adapter.kind(binary.right());
+        boolean whole = a == ValueKind.INTEGER && b == ValueKind.INTEGER;
+        boolean never =
+                a == ValueKind.DECIMAL || a == ValueKind.FLOAT || b == ValueKind.DECIMAL || b == ValueKind.FLOAT;
+        if (never) {
+            return new Expr.Binary(operator, left, right, binary.span());
+        }
+        if (whole) {
+            adapter.note(FindingCode.DIVISION, binary.span(), sourceWhole ? "without a fraction" : "with its fraction");
+            BinaryOperator exact = sourceWhole ? BinaryOperator.DIVIDE_WHOLE : BinaryOperator.DIVIDE_EXACT;
+            return new Expr.Binary(exact, left, right, binary.span());
+        }
+        if (targetWhole) {
+            // With its fraction is right whatever the operands are.
+            adapter.note(FindingCode.DIVISION, binary.span(), "with its fraction");
+            return new Expr.Binary(BinaryOperator.DIVIDE_EXACT, left, right, binary.span());
+        }
+        adapter.note(
+                FindingCode.TYPES_UNKNOWN,
+                binary.span(),
+                "on the source a quotient of whole numbers is whole; it is not known whether these are");
+        return new Expr.Binary(operator, left, right, binary.span());
+    }
+
+    /** Where the source gives NULL for a division by zero and the target an error, zero becomes NULL first. */
+    private Expr divisor(Expr.Binary binary) {
+        Expr right = adapter.expr(binary.right());
+        boolean nonZero = binary.right() instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
+        if (nonZero || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
+            return right;
+        }
+        adapter.note(FindingCode.DIVISION, binary.span(), "NULL for a division by zero");
+        return Expr.Call.of("nullif", right, Expr.Literal.number(0))
+                .at(binary.right().span());
+    }
+
+    /** {@code ->} and {@code ->>} by what stands on the right: a name, a number, or a path. */
+    private Expr json(Expr.Binary binary) {
+        if (same()) {
+            return plain(binary);
+        }
+        boolean text = binary.operator() == BinaryOperator.JSON_GET_TEXT;
+        Expr document = adapter.expr(binary.left());
+        if (!(binary.right() instanceof Expr.Literal key)) {
+            throw new Untranslatable("a field of a JSON document that is not a constant");
+        }
+        String suffix = text ? "_text" : "";
+        if (key.kind() == LiteralKind.NUMBER) {
+            return Expr.Call.of("json_element" + suffix, document, key).at(binary.span());
+        }
+        String function = key.text().startsWith("$") ? "json_get" : "json_field";
+        return Expr.Call.of(function + suffix, document, key).at(binary.span());
+    }
+
+    Expr predicate(Expr e) {
+        if (e instanceof Expr.InList in) {
+            return inList(in);
+        }
+        if (e instanceof Expr.Between b) {
+            List<Expr> all = comparable(List.of(b.value(), b.low(), b.high()), b.span());
+            return new Expr.Between(all.get(0), all.get(1), all.get(2), b.symmetric(), b.negated(), b.span());
+        }
+        return like((Expr.Like) e);
+    }
+
+    private Expr inList(Expr.InList in) {
+        if (in.items().isEmpty()) {
+            // SQLite's empty list: nothing is in it.
+            Expr no = new Expr.Binary(
+                    BinaryOperator.EQUAL, Expr.Literal.number(in.negated() ? 1 : 0), Expr.Literal.number(1), in.span());
+            return adapter.from.name().equals(adapter.to.name()) ? in : no;
+        }
+        if (in.items().get(0) instanceof Expr.Subquery) {
+            return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
+        }
+        List<Expr> all = new ArrayList<>(List.of(in.value()));
+        all.addAll(in.items());
+        List<Expr> adapted = comparable(all, in.span());
+        return new Expr.InList(adapted.get(0), adapted.subList(1, adapted.size()), in.negated(), in.span());
+    }
+
+    private Expr like(Expr.Like like) {
+        textRules(List.of(like.value()), like.span());
+        Expr pattern = adapter.expr(like.pattern());
+        Optional<Expr> escape = like.escape().map(adapter::expr);
+        boolean backslash = like.pattern() instanceof Expr.Literal l && l.text().indexOf('\\') >= 0;
+        boolean sourceEscapes = adapter.from.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
+        if (escape.isEmpty() && backslash && !same()) {
+            if (sourceEscapes && !adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
+                adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash escapes, as on the source");
+                escape = Optional.of(Expr.Literal.string("\\"));
+            } else if (!sourceEscapes && adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
+                Expr.Literal text = (Expr.Literal) like.pattern();
+                adapter.note(
+                        FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash stands for itself, as on the source");
+                pattern = new Expr.Literal(LiteralKind.STRING, text.text().replace("\\", "\\\\"), text.span());
+            }
+        }
+        return new Expr.Like(
+                adapter.expr(like.value()), pattern, escape, like.ignoreCase(), like.negated(), like.span());
+    }
+
+    /** Expressions that are compared with each other, brought to one kind. */
+    private List<Expr> comparable(List<Expr> expressions, Span span) {
+        List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
+        if (!same()) {
+            mixedKinds(kinds, span);
+            textRules(expressions, span);
+        }
+        boolean bool = kinds.contains(ValueKind.BOOLEAN);
+        Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();
+        List<Expr> adapted = new ArrayList<>();
+        for (Expr e : expressions) {
+            if (bool && !same()) {
+                adapted.add(boolSide(e));
+            } else if (date.isPresent() && !same()) {
+                adapted.add(new DateAdapter(adapter).constant(e, date.get()));
+            } else {
+                adapted.add(adapter.expr(e));
+            }
+        }
+        return adapted;
+    }
+
+    /** 0 and 1 beside a boolean are FALSE and TRUE, and the other way round. */
+    private Expr boolSide(Expr e) {
+        if (e instanceof Expr.Literal literal && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            boolean one = literal.text().matches("1|t|true|y|yes|on");
+            boolean zero = literal.text().matches("0|f|false|n|no|off");
+            if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {
+                adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), literal.text() + " beside a truth value");
+                return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
+            }
+        }
+        return adapter.expr(e);
+    }
+
+    private void mixedKinds(List<ValueKind> kinds, Span span) {
+        boolean text = kinds.contains(ValueKind.TEXT);
+        boolean number = kinds.stream().anyMatch(ValueKind::isNumber);
+        if (text && number) {
+            adapter.note(FindingCode.IMPLICIT_CAST, span, "a text is compared with a number");
+        }
+    }
+
+    private void textRules(List<Expr> expressions, Span span) {
+        for (Expr e : expressions) {
+            Optional<ColumnFacts> facts = adapter.facts(e);
+            boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
+            if (text && adapter.lost(SqlFeature.IGNORES_CASE)) {
+                adapter.note(FindingCode.CASE_OF_TEXT, span, "");
+            }
+            boolean padded = text
+                    && facts.get()
+                            .type()
+                            .filter(LogicalType.Char.class::isInstance)
+                            .isPresent();
+            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING)) {
+                adapter.note(FindingCode.PADDING, span, "");
+            }
+        }
+    }
+}

@@ -1,0 +1,263 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Query.CommonTable;
+import raftcart.sql.tree.Query.Paging;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Grouping;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.TableRef;
+
+/** Changes queries so that they give on the target what they give on the source. */
+class QueryAdapter extends ExprAdapter {
+    QueryAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
+        super(from, to, knowledge, notes);
+    }
+
+    boolean same() {
+        return from.name().equals(to.name());
+    }
+
+    @Override
+    public Query query(Query original) {
+        Scope before = scope;
+        scope = new Scope(Optional.of(before));
+        try {
+            Query query = same() ? original : new OldForms(this).rewrite(original);
+            boolean recursive = query.recursive();
+            List<CommonTable> tables = new ArrayList<>();
+            for (CommonTable table : query.with()) {
+                scope.addCommonTable(
+                        table.name(), finder.relation(table.name().text(), table.query(), table.columns(), scope));
+                recursive |= mentions(table.query().body(), table);
+                tables.add(new CommonTable(table.name(), table.columns(), query(table.query()), table.hint()));
+            }
+            return body(query, tables, recursive);
+        } finally {
+            scope = before;
+        }
+    }
+
+    /** A common table that reads itself, in dialects that do not say so. */
+    private static boolean mentions(QueryBody body, CommonTable table) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return mentions(set.left(), table) || mentions(set.right(), table);
+        }
+        return body instanceof Select select && select.from().stream().anyMatch(t -> mentions(t, table));
+    }
+
+    private static boolean mentions(TableRef ref, CommonTable table) {
+        if (ref instanceof TableRef.Join join) {
+            return mentions(join.left(), table) || mentions(join.right(), table);
+        }
+        return ref instanceof TableRef.Table named
+                && named.name().parts().size() == 1
+                && named.name().last().matches(table.name());
+    }
+
+    private Query body(Query query, List<CommonTable> tables, boolean recursive) {
+        Optional<Paging> paging = query.paging()
+                .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
+        if (!(query.body() instanceof Select select)) {
+            List<OrderItem> order = new ArrayList<>();
+            query.order().forEach(o -> order.addAll(orderItem(o, false)));
+            return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
+        }
+        List<TableRef> from = enter(select);
+        Select adapted = select(select, from);
+        List<OrderItem> order = new ArrayList<>();
+        for (OrderItem item : query.order()) {
+            order.addAll(orderItem(item, !select.distinct() && !isAlias(item, select)));
+        }
+        Query result = new Query(tables, recursive, adapted, order, paging, query.locking(), query.span());
+        return new ChoiceAdapter(this).rewrite(result);
+    }
+
+    /** True for an item that names an alias or a place of the select list, which an expression cannot. */
+    private static boolean isAlias(OrderItem item, Select select) {
+        return item.value() instanceof Expr.Column c
+                && select.items().stream().anyMatch(i -> i.alias()
+                        .filter(a -> a.matches(c.name().last()))
+                        .isPresent());
+    }
+
+    /** Opens the scope of a SELECT and adapts what stands in FROM. */
+    private List<TableRef> enter(Select select) {
+        Scope own = new Scope(Optional.of(scope));
+        select.from().forEach(t -> finder.addTable(t, own));
+        scope = own;
+        return fromClause(select);
+    }
+
+    private List<TableRef> fromClause(Select select) {
+        boolean dummy =
+                !same() && select.from().size() == 1 && isDummy(select.from().get(0));
+        if (dummy) {
+            return List.of();
+        }
+        return select.from().stream().map(this::table).toList();
+    }
+
+    private boolean isDummy(TableRef table) {
+        if (!(table instanceof TableRef.Table named) || named.alias().isPresent()) {
+            return false;
+        }
+        String key = named.name().key();
+        return key.equalsIgnoreCase(from.dummyTable())
+                || key.matches("dual|sysibm\\.sysdummy1|sysdummy1|rdb\\$database");
+    }
+
+    @Override
+    protected QueryBody select(Select select) {
+        Scope before = scope;
+        try {
+            List<TableRef> from = enter(select);
+            Select adapted = select(select, from);
+            Query whole = new ChoiceAdapter(this).rewrite(Query.of(adapted));
+            return whole.body();
+        } finally {
+            scope = before;
+        }
+    }
+
+    private Select select(Select select, List<TableRef> from) {
+        List<Item> items = select.items().isEmpty()
+                ? List.of(Item.of(Expr.Literal.ofNull()))
+                : select.items().stream().map(this::item).toList();
+        List<Grouping> groups = same() ? select.groupBy() : new GroupAdapter(this).groups(select);
+        Optional<Expr> having =
+                select.having().map(h -> condition(same() ? h : new GroupAdapter(this).having(h, select)));
+        return new Select(
+                select.distinct(),
+                exprs(select.distinctOn()),
+                same() || select.groupBy().isEmpty() ? items : new GroupAdapter(this).loose(items, select),
+                from,
+                optionalCondition(select.where()),
+                select.hierarchy(),
+                groups.stream().map(this::grouping).toList(),
+                having,
+                select.windows().stream()
+                        .map(w -> new QueryBody.NamedWindow(w.name(), new FunctionAdapter(this).window(w.window())))
+                        .toList(),
+                optionalCondition(select.qualify()),
+                select.span());
+    }
+
+    private Item item(Item item) {
+        Expr value = expr(item.value());
+        // A column that was a call or literal keeps the name that the source gives it only if it says so.
+        return new Item(value, item.alias());
+    }
+
+    private Grouping grouping(Grouping grouping) {
+        return new Grouping(
+                grouping.kind(),
+                exprs(grouping.items()),
+                grouping.sets().stream().map(this::grouping).toList());
+    }
+
+    @Override
+    public TableRef table(TableRef table) {
+        if (table instanceof TableRef.Join join) {
+            return join(join);
+        }
+        if (table instanceof TableRef.Derived derived) {
+            TableRef adapted =
+                    new TableRef.Derived(query(derived.query()), derived.lateral(), derived.alias(), derived.span());
+            return same() ? adapted : derived(derived, (TableRef.Derived) adapted);
+        }
+        if (table instanceof TableRef.Table named && !same() && named.sample().isPresent()) {
+            note(FindingCode.SAMPLE_DIFFERS, named.span(), "");
+        }
+        if (table instanceof TableRef.Pivot pivot && !same()) {
+            return new PivotAdapter(this).pivot(pivot);
+        }
+        if (table instanceof TableRef.Unpivot unpivot && !same()) {
+            return new PivotAdapter(this).unpivot(unpivot);
+        }
+        return super.table(table);
+    }
+
+    private TableRef derived(TableRef.Derived original, TableRef.Derived adapted) {
+        boolean unordered = !adapted.query().order().isEmpty()
+                && adapted.query().paging().isEmpty()
+                && to.paging() == PagingStyle.TOP_OR_FETCH;
+        Query query = unordered ? adapted.query().withOrder(List.of()) : adapted.query();
+        Optional<TableRef.Alias> alias = adapted.alias();
+        if (alias.isEmpty()) {
+            // Most engines want a name for a query in FROM.
+            note(FindingCode.SYNTAX_ADAPTED, original.span(), "a name for the query in FROM");
+            alias = Optional.of(TableRef.Alias.of(
+                    "t_" + original.span().line() + "_" + original.span().column()));
+        }
+        return new TableRef.Derived(query, adapted.lateral(), alias, adapted.span());
+    }
+
+    private TableRef join(TableRef.Join join) {
+        TableRef left = table(join.left());
+        TableRef right = table(join.right());
+        Optional<Expr> on = optionalCondition(join.on());
+        TableRef.Join.Kind kind = join.kind();
+        boolean apply = kind == TableRef.Join.Kind.CROSS_APPLY || kind == TableRef.Join.Kind.OUTER_APPLY;
+        if (apply && !to.has(SqlFeature.APPLY) && to.has(SqlFeature.LATERAL)) {
+            note(FindingCode.SYNTAX_ADAPTED, join.span(), "APPLY as LATERAL");
+            right = lateral(right);
+            boolean outer = kind == TableRef.Join.Kind.OUTER_APPLY;
+            Expr always = new Expr.Binary(
+                    raftcart.sql.tree.BinaryOperator.EQUAL,
+                    Expr.Literal.number(1),
+                    Expr.Literal.number(1),
+                    join.span());
+            return new TableRef.Join(
+                    outer ? TableRef.Join.Kind.LEFT : TableRef.Join.Kind.CROSS,
+                    left,
+                    right,
+                    outer ? Optional.of(always) : Optional.empty(),
+                    List.of(),
+                    join.span());
+        }
+        boolean lateralQuery = right instanceof TableRef.Derived d && d.lateral();
+        if (lateralQuery && !to.has(SqlFeature.LATERAL) && to.has(SqlFeature.APPLY)) {
+            note(FindingCode.SYNTAX_ADAPTED, join.span(), "LATERAL as APPLY");
+            TableRef.Derived d = (TableRef.Derived) right;
+            boolean outer = kind == TableRef.Join.Kind.LEFT;
+            if (on.isPresent() && !isAlways(join.on().get())) {
+                throw new Untranslatable("LATERAL with a condition of its own");
+            }
+            return new TableRef.Join(
+                    outer ? TableRef.Join.Kind.OUTER_APPLY : TableRef.Join.Kind.CROSS_APPLY,
+                    left,
+                    new TableRef.Derived(d.query(), false, d.alias(), d.span()),
+                    Optional.empty(),
+                    List.of(),
+                    join.span());
+        }
+        return new TableRef.Join(kind, left, right, on, join.using(), join.span());
+    }
+
+    private static boolean isAlways(Expr on) {
+        return on instanceof Expr.Literal l && l.text().equals("true")
+                || on instanceof Expr.Binary b && b.left().equals(b.right());
+    }
+
+    private static TableRef lateral(TableRef table) {
+        if (table instanceof TableRef.Derived d) {
+            return new TableRef.Derived(d.query(), true, d.alias(), d.span());
+        }
+        if (table instanceof TableRef.Function f) {
+            return new TableRef.Function(f.call(), true, f.ordinality(), f.alias(), f.span());
+        }
+        throw new Untranslatable("APPLY of a table");
+    }
+}

@@ -1,0 +1,184 @@
+package raftcart.rewrite;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
+import raftcart.dialect.Languages;
+import raftcart.dialect.TypeTable;
+import raftcart.dialect.YamlTypes;
+import raftcart.error.RulesException;
+import raftcart.sql.function.DictionaryReader;
+import raftcart.sql.function.FunctionDictionary;
+import raftcart.sql.function.Signatures;
+
+/**
+ * A folder of rules that a team adds to the tool: {@code functions.yaml} with signatures of functions of its own,
+ * {@code functions-DIALECT.yaml} with spellings, {@code types-DIALECT.yaml} with types, {@code replace.yaml} with
+ * find-and-replace rules on tokens, and {@code dialect-NAME.yaml} with whole dialects that extend one of ours.
+ */
+public final class RulesFolder {
+    private static final YAMLMapper YAML = new YAMLMapper();
+
+    private final Optional<Path> folder;
+
+    private RulesFolder(Optional<Path> folder) {
+        this.folder = folder;
+    }
+
+    /** No folder. */
+    public static RulesFolder none() {
+        return new RulesFolder(Optional.empty());
+    }
+
+    /**
+     * Opens a folder.
+     *
+     * @throws RulesException if it is none, or if its list of functions is wrong
+     */
+    public static RulesFolder open(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            throw new RulesException(folder + " is not a folder", "Give the folder that holds the rules.", null);
+        }
+        RulesFolder rules = new RulesFolder(Optional.of(folder));
+        rules.yaml("functions.yaml").ifPresent(document -> document.properties().forEach(f -> {
+            try {
+                Signatures.add(f.getKey(), f.getValue().asText());
+            } catch (IllegalArgumentException e) {
+                throw rules.wrong("functions.yaml", e.getMessage());
+            }
+        }));
+        return rules;
+    }
+
+    private Optional<Path> file(String name) {
+        return folder.map(f -> f.resolve(name)).filter(Files::isRegularFile);
+    }
+
+    private Optional<JsonNode> yaml(String name) {
+        return file(name).map(f -> {
+            try {
+                return YAML.readTree(Files.readAllBytes(f));
+            } catch (IOException e) {
+                throw new RulesException(f + ": " + e.getMessage(), "Mend the YAML; see docs/rules.md.", e);
+            }
+        });
+    }
+
+    private RulesException wrong(String file, String message) {
+        String path = folder.map(f -> f.resolve(file).toString()).orElse(file);
+        return new RulesException(path + ": " + message, "Mend the entry; see docs/rules.md.", null);
+    }
+
+    /** The dialect of this name: one of the folder's own, or one of ours with what the folder adds. */
+    public Optional<Language> language(String name) {
+        Optional<JsonNode> own = yaml("dialect-" + name + ".yaml");
+        if (own.isEmpty()) {
+            return Languages.named(name).map(l -> extended(l, name));
+        }
+        String base = own.get().path("extends").asText("");
+        Language language = Languages.named(base)
+                .orElseThrow(() ->
+                        wrong("dialect-" + name + ".yaml", "extends names '" + base + "', which is not a dialect"));
+        Language extended = extended(language, base).named(name);
+        return Optional.of(extended(
+                extended,
+                own.get().has("functions") ? Optional.of(own.get().get("functions")) : Optional.empty(),
+                own.get().has("types") ? Optional.of(own.get().get("types")) : Optional.empty(),
+                "dialect-" + name + ".yaml"));
+    }
+
+    private Language extended(Language language, String name) {
+        String functions = "functions-" + name + ".yaml";
+        Optional<JsonNode> dictionary = yaml(functions);
+        if (dictionary.isPresent() && dictionary.get().has("functions")) {
+            throw wrong(functions, "the functions stand at the top, without the key functions");
+        }
+        return extended(language, dictionary, yaml("types-" + name + ".yaml"), functions);
+    }
+
+    private Language extended(Language language, Optional<JsonNode> functions, Optional<JsonNode> types, String file) {
+        if (functions.isEmpty() && types.isEmpty()) {
+            return language;
+        }
+        Supplier<FunctionDictionary> dictionary = language.dictionary();
+        if (functions.isPresent()) {
+            FunctionDictionary more = dictionary(functions.get(), file);
+            dictionary = () -> DictionaryReader.merged(language.functions(), more);
+        }
+        Supplier<TypeTable> table = language.typeTable();
+        if (types.isPresent()) {
+            YamlTypes more = YamlTypes.read(file, bytes(types.get()), n -> {
+                throw wrong(file, "types extend nothing here");
+            });
+            table = () -> more.over(language.types());
+        }
+        return language.with(memoized(dictionary), memoized(table));
+    }
+
+    private static <T> Supplier<T> memoized(Supplier<T> supplier) {
+        List<T> held = new ArrayList<>(1);
+        return () -> {
+            if (held.isEmpty()) {
+                held.add(supplier.get());
+            }
+            return held.get(0);
+        };
+    }
+
+    private FunctionDictionary dictionary(JsonNode functions, String file) {
+        JsonNode document = YAML.createObjectNode().set("functions", functions);
+        String path = folder.map(f -> f.resolve(file).toString()).orElse(file);
+        boolean whole = file.startsWith("functions-");
+        if (whole) {
+            // Read from the file itself, so that lines in errors are right.
+            return DictionaryReader.readEntries(path, bytes(file), LanguageResources::dictionary);
+        }
+        return DictionaryReader.read(path, bytes(document), LanguageResources::dictionary);
+    }
+
+    private ByteArrayInputStream bytes(String file) {
+        try {
+            return new ByteArrayInputStream(Files.readAllBytes(file(file).orElseThrow()));
+        } catch (IOException e) {
+            throw wrong(file, e.getMessage());
+        }
+    }
+
+    private static ByteArrayInputStream bytes(JsonNode node) {
+        try {
+            return new ByteArrayInputStream(YAML.writeValueAsString(node).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new IllegalStateException("YAML that was read cannot be written", e);
+        }
+    }
+
+    /** The find-and-replace rules for text in this dialect. */
+    public TokenRules tokenRules(String dialect) {
+        List<TokenRules.Rule> rules = new ArrayList<>();
+        for (JsonNode node : yaml("replace.yaml").orElse(YAML.createArrayNode())) {
+            if (!node.has("find") || !node.has("replace")) {
+                throw wrong("replace.yaml", "a rule has the keys find and replace");
+            }
+            boolean applies = !node.has("from") || node.get("from").asText().equals(dialect);
+            if (applies) {
+                rules.add(new TokenRules.Rule(
+                        node.path("name").asText(node.get("find").asText()),
+                        node.get("find").asText(),
+                        node.get("replace").asText(),
+                        node.path("example").path("before").asText(""),
+                        node.path("example").path("after").asText("")));
+            }
+        }
+        return new TokenRules(rules);
+    }
+}

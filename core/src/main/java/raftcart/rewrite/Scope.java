@@ -1,0 +1,74 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.type.LogicalType;
+
+/** The tables whose columns can be named at a place of a query, and those of the queries around it. */
+final class Scope {
+    private final Optional<Scope> outer;
+    private final List<Relation> relations = new ArrayList<>();
+    private final Map<String, Relation> commonTables = new LinkedHashMap<>();
+
+    Scope(Optional<Scope> outer) {
+        this.outer = outer;
+    }
+
+    /** What is known of a column. */
+    record ColumnFacts(String name, ValueKind kind, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
+
+    /** A table under the name by which it is called here; no columns are listed where none are known. */
+    record Relation(String name, Map<String, ColumnFacts> columns, boolean complete) {}
+
+    void add(Relation relation) {
+        relations.add(relation);
+    }
+
+    void addCommonTable(Name name, Relation relation) {
+        commonTables.put(name.text().toLowerCase(Locale.ROOT), relation);
+    }
+
+    Optional<Relation> commonTable(QualifiedName name) {
+        if (name.parts().size() > 1) {
+            return Optional.empty();
+        }
+        Relation own = commonTables.get(name.last().text().toLowerCase(Locale.ROOT));
+        return own != null ? Optional.of(own) : outer.flatMap(o -> o.commonTable(name));
+    }
+
+    List<Relation> relations() {
+        return relations;
+    }
+
+    /** The relation of this name here or further out. */
+    Optional<Relation> relation(String name) {
+        return relations.stream()
+                .filter(r -> r.name().equalsIgnoreCase(name))
+                .findFirst()
+                .or(() -> outer.flatMap(o -> o.relation(name)));
+    }
+
+    /** What is known of the column that a name means. */
+    Optional<ColumnFacts> column(QualifiedName name) {
+        String column = name.last().text().toLowerCase(Locale.ROOT);
+        if (name.parts().size() > 1) {
+            String table = name.parts().get(name.parts().size() - 2).text();
+            return relation(table).map(r -> r.columns().get(column));
+        }
+        for (Relation relation : relations) {
+            ColumnFacts facts = relation.columns().get(column);
+            if (facts != null) {
+                return Optional.of(facts);
+            }
+        }
+        boolean all = relations.stream().allMatch(Relation::complete);
+        return all ? outer.flatMap(o -> o.column(name)) : Optional.empty();
+    }
+}

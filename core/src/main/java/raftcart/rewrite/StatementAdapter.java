@@ -1,0 +1,217 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.Span;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Insert;
+import raftcart.sql.tree.TableRef;
+
+/** Changes a statement so that it does on the target what it does on the source; may become none or several. */
+final class StatementAdapter {
+    private final QueryAdapter adapter;
+
+    StatementAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
+        this.adapter = new QueryAdapter(from, to, knowledge, notes);
+    }
+
+    QueryAdapter expressions() {
+        return adapter;
+    }
+
+    List<Statement> adapt(Statement statement) {
+        if (statement instanceof Statement.QueryStatement query) {
+            return query(query);
+        }
+        if (statement instanceof Insert insert) {
+            return List.of(insert(insert));
+        }
+        if (statement instanceof Statement.MultiInsert multi) {
+            return multi(multi);
+        }
+        if (statement instanceof Statement.Update update) {
+            return List.of(new ChangeAdapter(adapter).update(update));
+        }
+        if (statement instanceof Statement.Delete delete) {
+            return List.of(new ChangeAdapter(adapter).delete(delete));
+        }
+        if (statement instanceof Statement.Merge merge) {
+            return List.of(new ChangeAdapter(adapter).merge(merge));
+        }
+        if (statement instanceof Statement.Truncate truncate) {
+            truncate.leftOut().forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, truncate.span(), c));
+            return List.of(truncate);
+        }
+        if (statement instanceof Statement.CallProcedure call) {
+            List<Expr> arguments = adapter.exprs(call.arguments());
+            return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
+        }
+        if (statement instanceof DdlStatement.CreateTable table) {
+            return new TableAdapter(adapter).create(table);
+        }
+        if (statement instanceof DdlStatement ddl) {
+            return new StructureAdapter(adapter).adapt(ddl);
+        }
+        return other(statement);
+    }
+
+    private List<Statement> other(Statement statement) {
+        if (statement instanceof Statement.NotTranslated not) {
+            throw new Untranslatable(not.what());
+        }
+        if (statement instanceof Statement.ClientCommand command && !adapter.same()) {
+            adapter.note(FindingCode.CLIENT_COMMAND, command.span(), command.text());
+            return List.of();
+        }
+        if (statement instanceof Statement.Transaction t
+                && t.kind() == Statement.Transaction.Kind.BEGIN
+                && !adapter.same()
+                && !has(SqlFeature.SELECT_WITHOUT_FROM)) {
+            adapter.note(FindingCode.CLIENT_COMMAND, t.span(), "BEGIN: a transaction begins by itself");
+            return List.of();
+        }
+        return List.of(statement);
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    private List<Statement> query(Statement.QueryStatement statement) {
+        if (isSessionSetting(statement.query()) && !adapter.same()) {
+            adapter.note(FindingCode.CLIENT_COMMAND, statement.span(), "set_config");
+            return List.of();
+        }
+        Query query = adapter.query(statement.query());
+        if (statement.into().isEmpty()) {
+            return List.of(new Statement.QueryStatement(query, Optional.empty(), false, statement.span()));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, statement.span(), "SELECT INTO as CREATE TABLE AS");
+        DdlStatement.CreateTable.Temporary temporary = statement.temporary()
+                ? DdlStatement.CreateTable.Temporary.SESSION
+                : DdlStatement.CreateTable.Temporary.NO;
+        return List.of(new DdlStatement.CreateTable(
+                statement.into().get(),
+                false,
+                temporary,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.of(query),
+                true,
+                Optional.empty(),
+                List.of(),
+                statement.span()));
+    }
+
+    /** A query that does nothing but set something for the session, as dumps have it. */
+    private static boolean isSessionSetting(Query query) {
+        return query.body() instanceof QueryBody.Select s
+                && s.items().size() == 1
+                && s.from().isEmpty()
+                && s.items().get(0).value() instanceof Expr.Call call
+                && call.function().equals("set_config");
+    }
+
+    private Statement insert(Insert insert) {
+        ChangeAdapter changes = new ChangeAdapter(adapter);
+        List<Query.CommonTable> with = changes.with(insert.with());
+        Optional<KnownTable> table = adapter.knowledge.table(insert.table());
+        Optional<Query> source = insert.source().map(q -> source(q, insert, table));
+        TableRef target = new TableRef.Table(insert.table(), insert.alias(), Optional.empty(), false, insert.span());
+        Optional<Statement.Upsert> upsert = insert.upsert().map(u -> {
+            changes.enter(target);
+            return new Statement.Upsert(
+                    u.target(),
+                    u.constraint(),
+                    changes.assignments(u.assignments(), table, false),
+                    adapter.optionalCondition(u.where()),
+                    u.anyKey());
+        });
+        changes.enter(target);
+        Insert adapted = new Insert(
+                with,
+                insert.mode(),
+                insert.table(),
+                insert.alias(),
+                insert.columns(),
+                source,
+                insert.overriding(),
+                upsert,
+                changes.items(insert.returning()),
+                insert.span());
+        return adapter.same() ? adapted : new UpsertAdapter(adapter).adapt(adapted);
+    }
+
+    private Query source(Query query, Insert insert, Optional<KnownTable> table) {
+        if (query.body() instanceof QueryBody.Values values
+                && query.order().isEmpty()
+                && query.paging().isEmpty()) {
+            List<List<Expr>> rows = new ArrayList<>(values.rows().size());
+            ValueAdapter forColumns = new ValueAdapter(adapter);
+            for (List<Expr> row : values.rows()) {
+                rows.add(forColumns.row(row, insert.columns(), table));
+            }
+            return query.withBody(new QueryBody.Values(rows, values.span()));
+        }
+        return adapter.query(query);
+    }
+
+    /** INSERT ALL as one INSERT for each table. */
+    private List<Statement> multi(Statement.MultiInsert multi) {
+        boolean conditions =
+                multi.branches().stream().anyMatch(b -> b.condition().isPresent() || b.otherwise());
+        if (multi.first() || (conditions && multi.branches().stream().anyMatch(Statement.Branch::otherwise))) {
+            throw new Untranslatable("INSERT FIRST, or INSERT ALL with ELSE");
+        }
+        if (adapter.same()) {
+            throw new Untranslatable("INSERT into several tables");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, multi.span(), "INSERT ALL as one INSERT for each table");
+        boolean constant = multi.source().body() instanceof QueryBody.Select s
+                && s.from().size() == 1
+                && s.from().get(0) instanceof TableRef.Table t
+                && t.name().key().equals("dual");
+        List<Statement> all = new ArrayList<>();
+        for (Statement.Branch branch : multi.branches()) {
+            all.add(insert(branch(branch, multi, constant)));
+        }
+        return all;
+    }
+
+    private static Insert branch(Statement.Branch branch, Statement.MultiInsert multi, boolean constant) {
+        Span span = multi.span();
+        Query source;
+        if (constant && branch.condition().isEmpty() && !branch.values().isEmpty()) {
+            source = Query.of(new QueryBody.Values(List.of(branch.values()), span));
+        } else {
+            List<QueryBody.Item> items = branch.values().isEmpty()
+                    ? List.of(QueryBody.Item.of(new Expr.Star(Optional.empty(), List.of(), span)))
+                    : branch.values().stream().map(QueryBody.Item::of).toList();
+            TableRef rows =
+                    new TableRef.Derived(multi.source(), false, Optional.of(TableRef.Alias.of("source_rows_")), span);
+            source = Query.of(QueryBody.Select.of(items, List.of(rows), branch.condition()));
+        }
+        return new Insert(
+                List.of(),
+                Insert.Mode.INSERT,
+                branch.table(),
+                Optional.empty(),
+                branch.columns(),
+                Optional.of(source),
+                "",
+                Optional.empty(),
+                List.of(),
+                span);
+    }
+}

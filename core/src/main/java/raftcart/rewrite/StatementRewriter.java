@@ -1,0 +1,187 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.error.SqlSyntaxException;
+import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
+import raftcart.sql.Lexer;
+import raftcart.sql.Token;
+import raftcart.sql.TokenKind;
+import raftcart.sql.parse.StatementParser;
+import raftcart.sql.tree.Statement;
+
+/** Translates the statements of one text; remembers what they make for those that follow. */
+public final class StatementRewriter {
+    private final Language from;
+    private final Language to;
+    private final Knowledge knowledge;
+    private final TokenRules rules;
+
+    public StatementRewriter(Language from, Language to, Knowledge knowledge, TokenRules rules) {
+        this.from = from;
+        this.to = to;
+        this.knowledge = knowledge;
+        this.rules = rules;
+    }
+
+    /** Translates a piece of text that begins at this line and column. */
+    public List<StatementResult> rewrite(String source, int line, int column) {
+        AdaptNotes ruled = new AdaptNotes();
+        String text =
+                rules.isEmpty() ? source : rules.apply(source, from.grammar().lexical(), line, column, ruled);
+        StatementParser.Result parsed = StatementParser.parse(text, from.grammar(), line, column);
+        List<StatementResult> results = new ArrayList<>();
+        for (StatementParser.Parsed one : parsed.statements()) {
+            AdaptNotes notes = new AdaptNotes();
+            ruled.all().forEach(n -> notes.add(n.code(), spanAt(n.line(), n.column()), n.detail()));
+            for (Token hint : parsed.hints()) {
+                if (hint.span().start() >= one.start()
+                        && hint.span().start() < one.end()
+                        && !from.name().equals(to.name())) {
+                    notes.add(FindingCode.HINT_DROPPED, hint.span(), shortened(hint.text()));
+                }
+            }
+            results.add(rewrite(one, text, parsed.comments(), notes, line, column));
+        }
+        return results;
+    }
+
+    private static raftcart.sql.Span spanAt(int line, int column) {
+        return new raftcart.sql.Span(0, 0, line, column);
+    }
+
+    private static String shortened(String text) {
+        String one = text.replaceAll("\\s+", " ");
+        return one.length() > 60 ? one.substring(0, 60) + "..." : one;
+    }
+
+    private StatementResult rewrite(
+            StatementParser.Parsed parsed, String text, List<Token> comments, AdaptNotes notes, int line, int column) {
+        String source = text.substring(parsed.start(), parsed.end());
+        int[] place = place(text, parsed.start(), line, column);
+        if (parsed.statement().isEmpty()) {
+            SqlSyntaxException failure = parsed.failure().orElseThrow();
+            PlacedFinding finding =
+                    new PlacedFinding(FindingCode.NOT_UNDERSTOOD, failure.line(), failure.column(), failure.reason());
+            return new StatementResult(
+                    place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
+        }
+        Statement statement = parsed.statement().get();
+        try {
+            String written = write(statement, notes);
+            return finished(parsed, source, written, comments, notes, place);
+        } catch (Untranslatable e) {
+            FindingCode code = statement instanceof Statement.NotTranslated n && n.routine()
+                    ? FindingCode.CODE_BY_HAND
+                    : FindingCode.NO_COUNTERPART;
+            PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
+            return new StatementResult(
+                    place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
+        }
+    }
+
+    private String write(Statement statement, AdaptNotes notes) {
+        StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
+        List<Statement> adapted = adapter.adapt(statement);
+        WriterContext context = new WriterContext(to, adapter.expressions()::kindOf, notes::add);
+        SqlWriter writer = to.writer().apply(context);
+        List<String> texts = new ArrayList<>();
+        for (Statement one : adapted) {
+            texts.add(writer.statement(one));
+        }
+        return Placeholders.plain(String.join(";\n", texts), notes, statement.span());
+    }
+
+    private StatementResult finished(
+            StatementParser.Parsed parsed,
+            String source,
+            String written,
+            List<Token> comments,
+            AdaptNotes notes,
+            int[] place) {
+        List<PlacedFinding> findings = new ArrayList<>();
+        Outcome outcome = Outcome.AS_IS;
+        for (AdaptNotes.Note note : notes.all()) {
+            PlacedFinding finding = new PlacedFinding(note.code(), note.line(), note.column(), note.detail());
+            findings.add(finding);
+            outcome = outcome.worse(finding.outcome());
+        }
+        boolean same = sameTokens(source, written);
+        if (same) {
+            // Nothing was changed, whatever was thought of on the way.
+            findings.removeIf(f -> f.outcome() == Outcome.ADAPTED);
+            Outcome rest = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.AS_IS, Outcome::worse);
+            return new StatementResult(place[0], place[1], rest, source, source, findings);
+        }
+        String inside = comments(parsed, comments);
+        return new StatementResult(
+                place[0], place[1], outcome.worse(Outcome.ADAPTED), source, inside + written, findings);
+    }
+
+    /** The comments that stand inside of a statement, to be put before it. */
+    private static String comments(StatementParser.Parsed parsed, List<Token> comments) {
+        StringBuilder text = new StringBuilder();
+        for (Token comment : comments) {
+            if (comment.span().start() > parsed.start() && comment.span().start() < parsed.end()) {
+                text.append(Comments.portable(comment.text())).append('\n');
+            }
+        }
+        return text.toString();
+    }
+
+    private boolean sameTokens(String source, String written) {
+        Optional<List<String>> a = tokens(source, from);
+        Optional<List<String>> b = tokens(written, to);
+        return a.isPresent() && a.equals(b);
+    }
+
+    /** The tokens that carry meaning; words in lower case. */
+    private static Optional<List<String>> tokens(String text, Language language) {
+        List<String> tokens = new ArrayList<>();
+        Lexer lexer = new Lexer(text, language.grammar().lexical());
+        try {
+            for (Token t = lexer.next(); t.kind() != TokenKind.END; t = lexer.next()) {
+                if (t.kind() == TokenKind.HINT) {
+                    return Optional.empty();
+                }
+                boolean noise = t.kind() == TokenKind.COMMENT || t.isAnyWord("AS", "INNER", "OUTER", "ASC");
+                if (!noise) {
+                    tokens.add(t.kind() == TokenKind.WORD ? t.text().toLowerCase(java.util.Locale.ROOT) : t.text());
+                }
+            }
+        } catch (SqlSyntaxException e) {
+            return Optional.empty(); // what cannot be cut into tokens is not the same as anything
+        }
+        return Optional.of(tokens);
+    }
+
+    /** The source as a comment, headed by the reason. */
+    static String byHand(PlacedFinding finding, String source) {
+        StringBuilder text = new StringBuilder("-- ")
+                .append(finding.message().replaceAll("\\s+", " "))
+                .append('\n');
+        for (String line : source.split("\\R", -1)) {
+            text.append("-- ").append(line).append('\n');
+        }
+        text.setLength(text.length() - 1);
+        return text.toString();
+    }
+
+    private static int[] place(String text, int offset, int line, int column) {
+        int atLine = line;
+        int lastBreak = -1;
+        for (int i = 0; i < offset; i++) {
+            if (text.charAt(i) == '\n') {
+                atLine++;
+                lastBreak = i;
+            }
+        }
+        return new int[] {atLine, lastBreak < 0 ? column + offset : offset - lastBreak};
+    }
+}

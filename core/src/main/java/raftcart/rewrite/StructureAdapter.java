@@ -1,0 +1,305 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableRef;
+import raftcart.type.LogicalType;
+
+/** Adapts statements that make, change and remove objects other than whole tables. */
+final class StructureAdapter {
+    private final QueryAdapter adapter;
+
+    StructureAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    /** True where the target can say IF EXISTS or IF NOT EXISTS; otherwise the loss is noted. */
+    boolean canSayIf(SqlFeature feature, Statement statement) {
+        if (!has(feature)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    statement.span(),
+                    "without IF " + (feature == SqlFeature.IF_EXISTS ? "" : "NOT ") + "EXISTS the statement can fail");
+        }
+        return has(feature);
+    }
+
+    private void leftOut(List<String> clauses, Statement statement) {
+        clauses.forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, statement.span(), c));
+    }
+
+    List<Statement> adapt(DdlStatement statement) {
+        if (statement instanceof DdlStatement.AlterTable alter) {
+            return new AlterAdapter(adapter, this).alter(alter);
+        }
+        if (statement instanceof DdlStatement.CreateIndex index) {
+            return index(index);
+        }
+        if (statement instanceof DdlStatement.CreateView view) {
+            return view(view);
+        }
+        if (statement instanceof DdlStatement.CreateSequence sequence) {
+            leftOut(sequence.leftOut(), sequence);
+            boolean ifNotExists = sequence.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, sequence);
+            return List.of(new DdlStatement.CreateSequence(
+                    sequence.name(),
+                    sequence.alter(),
+                    ifNotExists,
+                    sequence.type(),
+                    sequence.options(),
+                    sequence.restart(),
+                    List.of(),
+                    sequence.span()));
+        }
+        if (statement instanceof DdlStatement.CreateSchema schema) {
+            leftOut(schema.leftOut(), schema);
+            boolean ifNotExists = schema.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, schema);
+            return List.of(new DdlStatement.CreateSchema(
+                    schema.name(), ifNotExists, schema.database(), List.of(), schema.span()));
+        }
+        return further(statement);
+    }
+
+    private List<Statement> further(DdlStatement statement) {
+        if (statement instanceof DdlStatement.CreateType type) {
+            return type(type);
+        }
+        if (statement instanceof DdlStatement.CreateDomain domain) {
+            return domain(domain);
+        }
+        if (statement instanceof DdlStatement.CreateSynonym synonym) {
+            return synonym(synonym);
+        }
+        if (statement instanceof DdlStatement.Drop drop) {
+            return drop(drop);
+        }
+        if (statement instanceof DdlStatement.Comment comment && !has(SqlFeature.COMMENT_ON)) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, comment.span(), "the comment on " + comment.name());
+            return List.of();
+        }
+        return List.of(statement);
+    }
+
+    private List<Statement> type(DdlStatement.CreateType type) {
+        if (!type.values().isEmpty()) {
+            adapter.knowledge.addEnumeration(type.name(), type.values());
+            if (!adapter.same()) {
+                adapter.note(
+                        FindingCode.ENUMERATION_AS_TYPE, type.span(), type.name() + ": its columns get a check each");
+                return List.of();
+            }
+        }
+        return List.of(type);
+    }
+
+    private List<Statement> domain(DdlStatement.CreateDomain domain) {
+        adapter.knowledge.addDomain(domain.name(), domain.type());
+        if (adapter.same()) {
+            return List.of(domain);
+        }
+        if (!has(SqlFeature.DOMAINS)) {
+            boolean more = !domain.checks().isEmpty()
+                    || domain.notNull()
+                    || domain.defaultValue().isPresent();
+            if (more) {
+                throw new Untranslatable("a domain with a check, default or NOT NULL");
+            }
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, domain.span(), domain.name() + ": its columns get the type itself");
+            return List.of();
+        }
+        LogicalType type = adapter.finder.type(domain.type());
+        return List.of(new DdlStatement.CreateDomain(
+                domain.name(),
+                adapter.castType(type),
+                domain.notNull(),
+                domain.defaultValue().map(adapter::expr),
+                domain.checks().stream().map(adapter::condition).toList(),
+                domain.span()));
+    }
+
+    private List<Statement> synonym(DdlStatement.CreateSynonym synonym) {
+        if (has(SqlFeature.SYNONYMS)) {
+            return List.of(synonym);
+        }
+        adapter.note(FindingCode.SYNTAX_CHECK, synonym.span(), "a synonym as a view, which fits tables and views only");
+        QueryBody.Select all = QueryBody.Select.of(
+                List.of(QueryBody.Item.of(new Expr.Star(Optional.empty(), List.of(), synonym.span()))),
+                List.of(TableRef.Table.of(synonym.target())),
+                Optional.empty());
+        return List.of(new DdlStatement.CreateView(
+                synonym.name(),
+                synonym.orReplace() && has(SqlFeature.OR_REPLACE_VIEW),
+                false,
+                false,
+                false,
+                false,
+                List.of(),
+                Query.of(all),
+                CheckOption.NONE,
+                List.of(),
+                synonym.span()));
+    }
+
+    private List<Statement> drop(DdlStatement.Drop drop) {
+        if (drop.kind().equals("TABLE")) {
+            drop.names().forEach(adapter.knowledge::remove);
+        }
+        if (adapter.same()) {
+            return List.of(drop);
+        }
+        boolean ifExists = drop.ifExists() && canSayIf(SqlFeature.IF_EXISTS, drop);
+        if (drop.cascade() && !has(SqlFeature.CASCADE)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    drop.span(),
+                    "without CASCADE, objects that depend on it stay or hinder it");
+        }
+        String kind = drop.kind().equals("DATABASE") && has(SqlFeature.SCHEMAS) ? "SCHEMA" : drop.kind();
+        return List.of(new DdlStatement.Drop(kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.span()));
+    }
+
+    List<Statement> index(DdlStatement.CreateIndex index) {
+        if (adapter.same()) {
+            return List.of(index);
+        }
+        leftOut(index.leftOut(), index);
+        adapter.scope = new Scope(Optional.of(adapter.scope));
+        adapter.finder.addTable(TableRef.Table.of(index.table()), adapter.scope);
+        List<IndexPart> parts = new ArrayList<>();
+        for (IndexPart part : index.parts()) {
+            parts.add(part(part, index));
+        }
+        Optional<Expr> where = index.where();
+        if (where.isPresent() && !has(SqlFeature.PARTIAL_INDEXES) && !index.unique()) {
+            adapter.note(FindingCode.PARTIAL_INDEX, index.span(), "all rows are indexed");
+            where = Optional.empty();
+        }
+        boolean include = !index.include().isEmpty() && !has(SqlFeature.INCLUDED_COLUMNS);
+        if (include) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
+        }
+        String kind = index.kind().equals("BITMAP") ? "" : index.kind();
+        if (!kind.equals(index.kind())) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), index.kind());
+        }
+        if (!index.method().isEmpty() && !index.method().matches("BTREE")) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());
+        }
+        boolean ifNotExists = index.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, index);
+        return List.of(new DdlStatement.CreateIndex(
+                index.name(),
+                index.unique(),
+                kind,
+                ifNotExists,
+                index.table(),
+                parts,
+                include ? List.of() : index.include(),
+                where.map(adapter::condition),
+                index.method(),
+                List.of(),
+                index.span()));
+    }
+
+    private IndexPart part(IndexPart part, DdlStatement.CreateIndex index) {
+        leftOut(part.leftOut(), index);
+        Expr value = adapter.expr(part.value());
+        int prefix = part.prefix();
+        if (prefix > 0 && !has(SqlFeature.PREFIX_INDEXES)) {
+            boolean expression = has(SqlFeature.EXPRESSION_INDEXES);
+            adapter.note(
+                    FindingCode.PREFIX_INDEX,
+                    index.span(),
+                    expression ? "an expression that cuts the text" : "the whole column");
+            value = expression
+                    ? Expr.Call.of("substring", value, Expr.Literal.number(1), Expr.Literal.number(prefix))
+                    : value;
+            prefix = 0;
+        }
+        boolean descending = part.descending() && has(SqlFeature.DESCENDING_INDEXES);
+        Nulls nulls = Nulls.DEFAULT;
+        if (part.nulls() != Nulls.DEFAULT) {
+            boolean first = part.nulls() == Nulls.FIRST;
+            boolean keeps = has(SqlFeature.NULLS_ORDER) && has(SqlFeature.PARTIAL_INDEXES);
+            nulls = keeps && adapter.to.nulls().first(descending) != first ? part.nulls() : Nulls.DEFAULT;
+            if (!keeps) {
+                adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "NULLS " + part.nulls() + " of an index");
+            }
+        }
+        return new IndexPart(value, prefix, descending, nulls, List.of());
+    }
+
+    private List<Statement> view(DdlStatement.CreateView view) {
+        List<Scope.ColumnFacts> columns = adapter.finder.columns(view.query(), adapter.scope);
+        if (!columns.isEmpty()) {
+            List<Knowledge.KnownColumn> known = new ArrayList<>();
+            for (int i = 0; i < columns.size(); i++) {
+                Scope.ColumnFacts c = columns.get(i);
+                raftcart.sql.tree.Name name =
+                        i < view.columns().size() ? view.columns().get(i) : raftcart.sql.tree.Name.of(c.name());
+                known.add(new Knowledge.KnownColumn(name, c.type(), c.notNull(), c.ignoresCase()));
+            }
+            adapter.knowledge.add(view.name(), known, List.of());
+        }
+        Query query = adapter.query(view.query());
+        if (adapter.same()) {
+            return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists()));
+        }
+        leftOut(view.leftOut(), view);
+        List<Statement> all = new ArrayList<>();
+        boolean replace = view.orReplace() && has(SqlFeature.OR_REPLACE_VIEW);
+        if (view.orReplace() && !replace) {
+            boolean ifExists = has(SqlFeature.IF_EXISTS);
+            if (ifExists) {
+                all.add(new DdlStatement.Drop(
+                        "VIEW", List.of(view.name()), true, false, Optional.empty(), view.span()));
+            } else {
+                adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "OR REPLACE is left out; drop the view first");
+            }
+        }
+        CheckOption check = view.check();
+        if (check == CheckOption.READ_ONLY && !has(SqlFeature.VIEW_READ_ONLY)) {
+            adapter.note(FindingCode.PRIVILEGE, view.span(), "WITH READ ONLY: grant nothing but SELECT on the view");
+            check = CheckOption.NONE;
+        }
+        if ((check == CheckOption.LOCAL || check == CheckOption.CASCADED) && !has(SqlFeature.VIEW_CHECK_OPTION)) {
+            adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
+            check = CheckOption.NONE;
+        }
+        boolean ifNotExists = view.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, view);
+        all.add(with(view, query, replace, check, ifNotExists));
+        return all;
+    }
+
+    private static DdlStatement.CreateView with(
+            DdlStatement.CreateView view, Query query, boolean replace, CheckOption check, boolean ifNotExists) {
+        return new DdlStatement.CreateView(
+                view.name(),
+                replace,
+                ifNotExists,
+                view.materialized(),
+                view.temporary(),
+                view.recursive(),
+                view.columns(),
+                query,
+                check,
+                List.of(),
+                view.span());
+    }
+}

@@ -1,0 +1,92 @@
+package raftcart.rewrite;
+
+import raftcart.dialect.MaskStyle;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.TypeNameParser;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/** Translates CONVERT with a style number ("CAST and CONVERT (Transact-SQL)": date and time styles). */
+final class StyleTranslator {
+    private final ExprAdapter adapter;
+
+    StyleTranslator(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    Expr convert(Expr.Call call) {
+        Expr value = call.arguments().get(0);
+        String type = ((Expr.Literal) call.arguments().get(1)).text();
+        String style = ((Expr.Literal) call.arguments().get(2)).text();
+        LogicalType wanted = adapter.finder.type(
+                TypeNameParser.parse(type, adapter.from.grammar().lexical()));
+        ValueKind kind = KindFinder.kind(wanted);
+        String mask = mask(style);
+        if (kind == ValueKind.TEXT) {
+            Expr formatted = Expr.Call.of("format_date", adapter.expr(value), masked(mask, call))
+                    .at(call.span());
+            int length = wanted instanceof LogicalType.Varchar v ? v.length() : 0;
+            int natural = mask.replaceAll("HH24", "HH").length();
+            if (length > 0 && length < natural) {
+                return Expr.Call.of("left", formatted, Expr.Literal.number(length))
+                        .at(call.span());
+            }
+            return formatted;
+        }
+        if (kind.isDate()) {
+            String function = kind == ValueKind.DATE ? "parse_date" : "parse_timestamp";
+            return Expr.Call.of(function, adapter.expr(value), masked(mask, call))
+                    .at(call.span());
+        }
+        throw new Untranslatable("CONVERT with the style " + style);
+    }
+
+    private static String mask(String style) {
+        return switch (style) {
+            case "101" -> "MM/DD/YYYY";
+            case "102" -> "YYYY.MM.DD";
+            case "103" -> "DD/MM/YYYY";
+            case "104" -> "DD.MM.YYYY";
+            case "105" -> "DD-MM-YYYY";
+            case "108" -> "HH24:MI:SS";
+            case "110" -> "MM-DD-YYYY";
+            case "111" -> "YYYY/MM/DD";
+            case "112" -> "YYYYMMDD";
+            case "120" -> "YYYY-MM-DD HH24:MI:SS";
+            case "121" -> "YYYY-MM-DD HH24:MI:SS.MS";
+            case "23" -> "YYYY-MM-DD";
+            default -> throw new Untranslatable("CONVERT with the style " + style);
+        };
+    }
+
+    private Expr masked(String words, Expr.Call call) {
+        MaskStyle target = adapter.to.masks();
+        String mask =
+                switch (target) {
+                    case WORDS -> words;
+                    case LETTERS ->
+                        words.replace("YYYY", "yyyy")
+                                .replace("DD", "dd")
+                                .replace("HH24", "HH")
+                                .replace("MI", "mm")
+                                .replace("SS", "ss")
+                                .replace("MS", "SSS");
+                    case PERCENT_I -> percent(words).replace("MI", "%i").replace("SS", "%s");
+                    case PERCENT_M -> percent(words).replace("MI", "%M").replace("SS", "%S");
+                };
+        if (words.contains("MS")) {
+            adapter.note(FindingCode.FORMAT_MASK, call.span(), "milliseconds in a mask");
+        }
+        return Expr.Literal.string(mask);
+    }
+
+    private static String percent(String words) {
+        return words.replace("YYYY", "%Y")
+                .replace(".MS", "")
+                .replace("MM", "%m")
+                .replace("DD", "%d")
+                .replace("HH24", "%H");
+    }
+}

@@ -1,0 +1,80 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+
+/** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
+final class ValueAdapter {
+    private final ExprAdapter adapter;
+
+    ValueAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The values of a row for these columns; for all columns of the table where none are listed. */
+    List<Expr> row(List<Expr> values, List<Name> columns, Optional<KnownTable> table) {
+        List<KnownColumn> all =
+                table.map(t -> List.copyOf(t.columns().values())).orElse(List.of());
+        List<Expr> adapted = new ArrayList<>(values.size());
+        for (int i = 0; i < values.size(); i++) {
+            int index = i;
+            Optional<KnownColumn> known = columns.isEmpty()
+                    ? Optional.ofNullable(i < all.size() ? all.get(i) : null)
+                    : i < columns.size()
+                            ? table.map(t ->
+                                    t.columns().get(columns.get(index).text().toLowerCase(Locale.ROOT)))
+                            : Optional.empty();
+            adapted.add(forColumn(values.get(i), known));
+        }
+        return adapted;
+    }
+
+    /** A value in the form that its column takes. */
+    Expr forColumn(Expr value, Optional<KnownColumn> column) {
+        boolean same = adapter.from.name().equals(adapter.to.name());
+        if (same || column.isEmpty() || column.get().type().isEmpty() || !(value instanceof Expr.Literal literal)) {
+            return adapter.expr(value);
+        }
+        ValueKind kind = KindFinder.kind(column.get().type().get());
+        boolean text = literal.kind() == LiteralKind.STRING;
+        if (kind == ValueKind.BOOLEAN) {
+            return truth(literal);
+        }
+        if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
+            return DateAdapter.typed(literal, kind);
+        }
+        if (text && kind.isNumber() && literal.text().matches("-?\\d+(\\.\\d+)?")) {
+            return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
+        }
+        boolean number = literal.kind() == LiteralKind.BOOLEAN && kind.isNumber();
+        if (number) {
+            return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
+        }
+        return adapter.expr(value);
+    }
+
+    private Expr truth(Expr.Literal literal) {
+        boolean one = literal.text().toLowerCase(Locale.ROOT).matches("0*1|t|true|y|yes|on");
+        boolean zero = literal.text().toLowerCase(Locale.ROOT).matches("0+|f|false|n|no|off");
+        if (literal.kind() == LiteralKind.NULL || (!one && !zero)) {
+            return adapter.expr(literal);
+        }
+        if (adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            if (literal.kind() != LiteralKind.BOOLEAN) {
+                adapter.note(FindingCode.CONDITION_ADAPTED, literal.span(), literal.text() + " for a truth value");
+            }
+            return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", literal.span());
+        }
+        return Expr.Literal.number(one ? 1 : 0);
+    }
+}

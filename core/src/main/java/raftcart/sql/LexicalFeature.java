@@ -1,0 +1,31 @@
+package raftcart.sql;
+
+/** Ways of writing tokens that not all dialects have. */
+public enum LexicalFeature {
+    /** {@code "x"} is a string. */
+    DOUBLE_QUOTED_STRINGS,
+    /** A backslash in a plain string escapes the next character. */
+    BACKSLASH_ESCAPES,
+    /** {@code #} starts a comment. */
+    HASH_COMMENTS,
+    /** {@code //} starts a comment. */
+    SLASH_COMMENTS,
+    /** {@code $tag$...$tag$} is a string. */
+    DOLLAR_QUOTES,
+    /** Block comments nest. */
+    NESTED_COMMENTS,
+    /** {@code E'x'} is a string with backslash escapes. */
+    ESCAPE_STRINGS,
+    /** {@code q'[x]'} is a string. */
+    ALTERNATIVE_QUOTES,
+    /** What stands in a comment that begins with an exclamation mark is read like the rest. */
+    VERSION_COMMENTS,
+    /** Names may begin with {@code #}. */
+    NUMBER_SIGN_NAMES,
+    /** {@code --} starts a comment only before a blank. */
+    DASHES_BEFORE_BLANK,
+    /** Hexadecimal numbers are bytes rather than integers. */
+    HEX_NUMBERS_ARE_BYTES,
+    /** {@code &name} stands for a text that the client asks for. */
+    SUBSTITUTION_VARIABLES
+}

@@ -1,0 +1,73 @@
+package raftcart.sql.function;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** All canonical functions, from {@code functions.yaml} beside this class and from users' rules. */
+public final class Signatures {
+    private static final Map<String, Signature> ALL = new ConcurrentHashMap<>();
+
+    private Signatures() {}
+
+    private static synchronized Map<String, Signature> all() {
+        if (ALL.isEmpty()) {
+            try (InputStream in = Signatures.class.getResourceAsStream("functions.yaml")) {
+                Map<String, Signature> read = new LinkedHashMap<>();
+                JsonNode groups = new YAMLMapper().readTree(in);
+                groups.properties().forEach(group -> group.getValue()
+                        .properties()
+                        .forEach(f -> read.put(
+                                f.getKey(),
+                                Signature.parse(
+                                        f.getKey(),
+                                        group(group.getKey()),
+                                        f.getValue().asText()))));
+                ALL.putAll(read);
+            } catch (IOException e) {
+                throw new UncheckedIOException("the list of functions cannot be read", e);
+            }
+        }
+        return ALL;
+    }
+
+    private static Signature.Group group(String name) {
+        return switch (name.toLowerCase(Locale.ROOT)) {
+            case "aggregate" -> Signature.Group.AGGREGATE;
+            case "window" -> Signature.Group.WINDOW;
+            case "table" -> Signature.Group.TABLE;
+            default -> Signature.Group.SCALAR;
+        };
+    }
+
+    /** Adds a function of a user's. */
+    public static void add(String name, String signature) {
+        all().put(name, Signature.parse(name, Signature.Group.SCALAR, signature));
+    }
+
+    /** The names of all canonical functions. */
+    public static Set<String> names() {
+        return all().keySet();
+    }
+
+    /** The function of this name. */
+    public static Optional<Signature> find(String name) {
+        return Optional.ofNullable(all().get(name));
+    }
+
+    static Signature get(String name) {
+        Signature signature = all().get(name);
+        if (signature == null) {
+            throw new IllegalArgumentException("there is no canonical function " + name);
+        }
+        return signature;
+    }
+}

@@ -1,0 +1,311 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement.AlterTable;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TypeName;
+
+/** Reads ALTER TABLE. */
+final class AlterParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final ConstraintParser constraints;
+
+    AlterParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.constraints = new ConstraintParser(parsing);
+    }
+
+    /** What follows ALTER TABLE. */
+    Statement table(Span span) {
+        boolean ifExists = cursor.takeWords("IF", "EXISTS");
+        boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
+        QualifiedName name = parsing.qualifiedName();
+        if (only) {
+            cursor.takeSymbol("*");
+        }
+        List<AlterAction> actions = new ArrayList<>();
+        do {
+            action(actions);
+            while (atActionWithoutComma()) {
+                action(actions); // DB2 and Oracle write several without commas
+            }
+        } while (cursor.takeSymbol(","));
+        return new AlterTable(name, ifExists, actions, span);
+    }
+
+    private boolean atActionWithoutComma() {
+        return cursor.peek().isAnyWord("ADD", "MODIFY", "ALTER", "DROP")
+                && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+    }
+
+    private void action(List<AlterAction> actions) {
+        if (cursor.peek().isWord("WITH")
+                && cursor.peek(1).isAnyWord("CHECK", "NOCHECK")
+                && cursor.peek(2).isWord("ADD")) {
+            cursor.take();
+            cursor.take();
+        }
+        if (cursor.takeWords("ADD")) {
+            add(actions);
+        } else if (cursor.takeWords("DROP")) {
+            drop(actions);
+        } else if (cursor.takeWords("ALTER")) {
+            cursor.takeWords("COLUMN");
+            alterColumn(actions);
+        } else if (cursor.takeWords("MODIFY")) {
+            modify(actions);
+        } else if (cursor.takeWords("CHANGE")) {
+            cursor.takeWords("COLUMN");
+            Name from = parsing.name();
+            ColumnDefinition definition = new ColumnParser(parsing).column();
+            if (!from.matches(definition.name())) {
+                actions.add(new AlterAction.RenameColumn(from, definition.name()));
+            }
+            position(actions);
+            actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
+        } else if (cursor.takeWords("RENAME")) {
+            rename(actions);
+        } else if (actions.isEmpty() || !continuesAdd(actions)) {
+            actions.add(new AlterAction.Physical(restOfAction()));
+        }
+    }
+
+    /** T-SQL goes on after ADD with further columns and constraints, without saying ADD again. */
+    private boolean continuesAdd(List<AlterAction> actions) {
+        AlterAction last = actions.get(actions.size() - 1);
+        boolean adds = last instanceof AlterAction.AddColumn || last instanceof AlterAction.AddConstraint;
+        if (!adds || !cursor.peek().isName()) {
+            return false;
+        }
+        element(actions);
+        return true;
+    }
+
+    private void add(List<AlterAction> actions) {
+        boolean column = cursor.takeWords("COLUMN");
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        if (cursor.takeSymbol("(")) {
+            do {
+                element(actions);
+            } while (cursor.takeSymbol(","));
+            cursor.expectSymbol(")");
+            return;
+        }
+        if (cursor.peek().isAnyWord("PARTITION", "SUPPLEMENTAL")) {
+            actions.add(new AlterAction.Physical("ADD " + restOfAction()));
+            return;
+        }
+        if (column || ifNotExists) {
+            actions.add(new AlterAction.AddColumn(new ColumnParser(parsing).column(), ifNotExists));
+            position(actions);
+            return;
+        }
+        element(actions);
+    }
+
+    private void element(List<AlterAction> actions) {
+        if (isNamedDefault()) {
+            namedDefault(actions);
+        } else if (cursor.peek().isWord("DEFAULT") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            cursor.take();
+            defaultFor(actions);
+        } else if (constraints.atTableConstraint()) {
+            actions.add(new AlterAction.AddConstraint(constraints.tableConstraint()));
+        } else {
+            actions.add(new AlterAction.AddColumn(new ColumnParser(parsing).column(), false));
+            position(actions);
+        }
+    }
+
+    private boolean isNamedDefault() {
+        return cursor.peek().isWord("CONSTRAINT") && cursor.peek(2).isWord("DEFAULT");
+    }
+
+    private void namedDefault(List<AlterAction> actions) {
+        cursor.take();
+        parsing.name();
+        cursor.take();
+        defaultFor(actions);
+    }
+
+    private void defaultFor(List<AlterAction> actions) {
+        Expr value = parsing.expressions.expression();
+        cursor.expectWords("FOR");
+        actions.add(new AlterAction.SetDefault(parsing.name(), Optional.of(value)));
+    }
+
+    private void drop(List<AlterAction> actions) {
+        Token token = cursor.peek();
+        if (cursor.takeWords("PRIMARY", "KEY")) {
+            actions.add(new AlterAction.DropConstraint("PRIMARY KEY", Optional.empty(), false, cascade()));
+            return;
+        }
+        if (token.isAnyWord("CONSTRAINT", "FOREIGN", "INDEX", "KEY", "CHECK", "UNIQUE")
+                && !cursor.peek(1).isAnyWord("CASCADE")) {
+            cursor.take();
+            cursor.takeWords("KEY");
+            boolean ifExists = cursor.takeWords("IF", "EXISTS");
+            String kind = token.isAnyWord("FOREIGN", "UNIQUE")
+                    ? token.value().toUpperCase(java.util.Locale.ROOT) + (token.isWord("FOREIGN") ? " KEY" : "")
+                    : token.isAnyWord("INDEX", "KEY") ? "INDEX" : "CONSTRAINT";
+            do {
+                Name name = parsing.name();
+                actions.add(new AlterAction.DropConstraint(kind, Optional.of(name), ifExists, cascade()));
+            } while (cursor.takeSymbol(","));
+            return;
+        }
+        if (token.isWord("PARTITION")) {
+            throw cursor.error("dropping a partition removes rows and is for a person");
+        }
+        cursor.takeWords("COLUMN");
+        boolean ifExists = cursor.takeWords("IF", "EXISTS");
+        List<Name> names = cursor.peek().isSymbol("(") ? parsing.namesInParentheses() : List.of(parsing.name());
+        boolean cascade = cascade();
+        names.forEach(n -> actions.add(new AlterAction.DropColumn(n, ifExists, cascade)));
+    }
+
+    private boolean cascade() {
+        boolean cascade = cursor.takeWords("CASCADE");
+        cursor.takeAny("CONSTRAINTS", "RESTRICT");
+        return cascade;
+    }
+
+    private void alterColumn(List<AlterAction> actions) {
+        Name column = parsing.name();
+        if (cursor.takeWords("SET", "NOT", "NULL")) {
+            actions.add(new AlterAction.SetNullable(column, false));
+        } else if (cursor.takeWords("DROP", "NOT", "NULL")
+                || cursor.takeWords("SET", "NULL")
+                || cursor.takeWords("NULL")) {
+            actions.add(new AlterAction.SetNullable(column, true));
+        } else if (cursor.takeWords("NOT", "NULL")) {
+            actions.add(new AlterAction.SetNullable(column, false));
+        } else if (cursor.takeWords("SET", "DEFAULT")
+                || cursor.takeWords("DEFAULT")
+                || cursor.takeWords("SET", "WITH", "DEFAULT")) {
+            actions.add(new AlterAction.SetDefault(column, Optional.of(parsing.expressions.expression())));
+        } else if (cursor.takeWords("DROP", "DEFAULT")) {
+            actions.add(new AlterAction.SetDefault(column, Optional.empty()));
+        } else if (!furtherChange(column, actions)) {
+            cursor.takeWords("SET", "DATA");
+            boolean typeWord = cursor.takeWords("TYPE");
+            TypeName type = TypeNameParser.parse(cursor);
+            while (cursor.takeWords("COLLATE")) {
+                parsing.qualifiedName();
+            }
+            Optional<Expr> using =
+                    cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+            actions.add(new AlterAction.SetType(column, type, using));
+            if (!typeWord && cursor.takeWords("NOT", "NULL")) {
+                actions.add(new AlterAction.SetNullable(column, false));
+            } else if (!typeWord && cursor.takeWords("NULL")) {
+                actions.add(new AlterAction.SetNullable(column, true));
+            }
+        }
+    }
+
+    /** Changes other than of type, default and NULL; true for one of them. */
+    private boolean furtherChange(Name column, List<AlterAction> actions) {
+        if (cursor.takeWords("ADD", "GENERATED")) {
+            boolean always = cursor.takeWords("ALWAYS");
+            if (!always) {
+                cursor.expectWords("BY", "DEFAULT");
+            }
+            cursor.expectWords("AS", "IDENTITY");
+            boolean parenthesis = cursor.takeSymbol("(");
+            if (parenthesis && cursor.takeWords("SEQUENCE", "NAME")) {
+                parsing.qualifiedName();
+            }
+            List<String> leftOut = new ArrayList<>();
+            actions.add(new AlterAction.AddIdentity(column, new IdentityParser(parsing).options(always, leftOut)));
+            if (parenthesis) {
+                cursor.expectSymbol(")");
+            }
+        } else if (cursor.takeWords("RENAME", "TO")) {
+            actions.add(new AlterAction.RenameColumn(column, parsing.name()));
+        } else if (cursor.peek().isAnyWord("RESTART", "DROP", "SET") && !cursor.atWords("SET", "DATA", "TYPE")) {
+            actions.add(new AlterAction.Physical("ALTER COLUMN " + column.text() + " " + restOfAction()));
+        } else {
+            return false;
+        }
+        return true;
+    }
+
+    private void modify(List<AlterAction> actions) {
+        if (cursor.peek().isAnyWord("PARTITION", "LOB", "DEFAULT", "CONSTRAINT")) {
+            actions.add(new AlterAction.Physical("MODIFY " + restOfAction()));
+            return;
+        }
+        cursor.takeWords("COLUMN");
+        boolean parenthesis = cursor.takeSymbol("(");
+        do {
+            ColumnDefinition definition = new ColumnParser(parsing).column();
+            actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
+            position(actions);
+        } while (parenthesis && cursor.takeSymbol(","));
+        if (parenthesis) {
+            cursor.expectSymbol(")");
+        }
+    }
+
+    /** The place of a column among the others. */
+    private void position(List<AlterAction> actions) {
+        if (cursor.takeWords("FIRST")) {
+            actions.add(new AlterAction.Physical("FIRST"));
+        } else if (cursor.takeAny("AFTER", "BEFORE")) {
+            actions.add(new AlterAction.Physical(
+                    cursor.previous().text() + " " + parsing.name().text()));
+        }
+    }
+
+    private void rename(List<AlterAction> actions) {
+        if (cursor.peek().isAnyWord("CONSTRAINT", "INDEX", "KEY")) {
+            throw cursor.error("renaming a constraint or index is for a person");
+        }
+        if (cursor.takeWords("TO") || cursor.takeWords("AS")) {
+            actions.add(new AlterAction.RenameTable(parsing.qualifiedName()));
+            return;
+        }
+        cursor.takeWords("COLUMN");
+        Name from = parsing.name();
+        if (!cursor.takeWords("TO") && !cursor.takeWords("AS")) {
+            actions.add(new AlterAction.RenameTable(new QualifiedName(List.of(from))));
+            return;
+        }
+        actions.add(new AlterAction.RenameColumn(from, parsing.name()));
+    }
+
+    /** A setting that says nothing about meaning, as it was written; what is not known to be one is refused. */
+    private String restOfAction() {
+        boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
+        if (!known || cursor.peek().isAnyWord("INHERIT", "ATTACH")) {
+            throw cursor.unexpected("a change of a table");
+        }
+        StringBuilder text = new StringBuilder();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(",") && !cursor.peek().isSymbol(";")) {
+            if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                    && !text.isEmpty()
+                    && Keywords.startsStatement(cursor.peek())) {
+                break;
+            }
+            text.append(text.isEmpty() ? "" : " ");
+            text.append(
+                    cursor.peek().isSymbol("(")
+                            ? parsing.skipParentheses()
+                            : cursor.take().text());
+        }
+        return text.toString();
+    }
+}

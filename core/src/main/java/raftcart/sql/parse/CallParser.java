@@ -1,0 +1,392 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Lexer;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CallSuffix;
+import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.Window;
+
+/** Reads calls of functions, those with a syntax of their own too. */
+final class CallParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final ExprParser expressions;
+
+    CallParser(Parsing parsing, ExprParser expressions) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.expressions = expressions;
+    }
+
+    /** A call whose name is taken and whose parenthesis stands next. */
+    Expr call(QualifiedName name, Span span) {
+        return parsing.nested(() -> {
+            Expr special = name.parts().size() == 1 && !name.last().exact()
+                    ? special(name.last().key(), span)
+                    : null;
+            return special != null ? special : plain(name, span);
+        });
+    }
+
+    private Expr special(String name, Span span) {
+        return switch (name) {
+            case "cast", "safe_cast" -> cast(name.equals("safe_cast"), span);
+            case "try_cast" -> cast(true, span);
+            case "convert" -> convert(false, span);
+            case "try_convert" -> convert(true, span);
+            case "extract" -> extract(span);
+            case "trim" -> trim(span);
+            case "substring", "substr" -> substring(name, span);
+            case "position" -> position(span);
+            case "overlay" -> overlay(span);
+            case "now", "current_timestamp", "getdate", "sysdatetime" -> current(CurrentKind.TIMESTAMP, span);
+            case "localtimestamp" -> current(CurrentKind.LOCAL_TIMESTAMP, span);
+            case "curdate", "current_date" -> current(CurrentKind.DATE, span);
+            case "curtime", "current_time", "localtime" -> current(CurrentKind.TIME, span);
+            case "utc_timestamp", "getutcdate", "sysutcdatetime" -> current(CurrentKind.UTC_TIMESTAMP, span);
+            case "nextval", "currval", "lastval" -> sequence(name, span);
+            case "gen_id" -> generator(span);
+            case "grouping_id" -> null;
+            case "match" -> throw cursor.error("a full-text search is for a person");
+            case "cursor", "multiset", "xmlelement", "xmlforest", "xmlagg", "xmltable", "json_table", "treat" ->
+                throw cursor.error(name.toUpperCase(Locale.ROOT) + " is for a person");
+            case "json_object" -> jsonObject(span);
+            case "json_array" -> jsonArray(span);
+            default -> null;
+        };
+    }
+
+    private Expr cast(boolean safe, Span span) {
+        cursor.expectSymbol("(");
+        Expr value = expressions.expression();
+        cursor.expectWords("AS");
+        TypeName type = TypeNameParser.parse(cursor);
+        if (cursor.takeWords("CHARACTER", "SET") || cursor.takeWords("CHARSET")) {
+            cursor.take();
+        }
+        if (cursor.takeWords("FORMAT")) {
+            Expr mask = expressions.expression();
+            cursor.expectSymbol(")");
+            return new Expr.Call(
+                    QualifiedName.of("cast_with_format"),
+                    true,
+                    List.of(value, Expr.Literal.string(type.name()), mask),
+                    CallSuffix.NONE,
+                    span);
+        }
+        cursor.expectSymbol(")");
+        return new Expr.Cast(value, type, safe, span);
+    }
+
+    private Expr convert(boolean safe, Span span) {
+        cursor.expectSymbol("(");
+        if (parsing.has(GrammarFeature.CONVERT_TYPE_FIRST)) {
+            TypeName type = TypeNameParser.parse(cursor);
+            cursor.expectSymbol(",");
+            Expr value = expressions.expression();
+            if (cursor.takeSymbol(",")) {
+                String style = cursor.take().text();
+                cursor.expectSymbol(")");
+                return new Expr.Call(
+                        QualifiedName.of("convert_with_style"),
+                        true,
+                        List.of(value, Expr.Literal.string(type.name()), Expr.Literal.string(style)),
+                        CallSuffix.NONE,
+                        span);
+            }
+            cursor.expectSymbol(")");
+            return new Expr.Cast(value, type, safe, span);
+        }
+        Expr value = expressions.expression();
+        if (cursor.takeWords("USING")) {
+            cursor.take(); // texts are characters here, whatever their bytes
+            cursor.expectSymbol(")");
+            return value;
+        }
+        cursor.expectSymbol(",");
+        TypeName type = TypeNameParser.parse(cursor);
+        cursor.expectSymbol(")");
+        return new Expr.Cast(value, type, safe, span);
+    }
+
+    private Expr extract(Span span) {
+        cursor.expectSymbol("(");
+        Token field = cursor.take();
+        DateUnit unit = DateUnit.named(field.value())
+                .orElseThrow(() -> cursor.error("the field " + field.text() + " of a date is for a person"));
+        if (!cursor.takeWords("FROM")) {
+            cursor.expectSymbol(",");
+        }
+        Expr value = expressions.expression();
+        cursor.expectSymbol(")");
+        return Expr.Call.of("extract_" + unit.name().toLowerCase(Locale.ROOT), value)
+                .at(span);
+    }
+
+    private Expr trim(Span span) {
+        cursor.expectSymbol("(");
+        String side = cursor.takeWords("LEADING")
+                ? "ltrim"
+                : cursor.takeWords("TRAILING") ? "rtrim" : cursor.takeWords("BOTH") ? "trim" : "";
+        if (side.isEmpty()) {
+            Expr first = expressions.expression();
+            if (cursor.takeWords("FROM")) {
+                return trimmed("trim", expressions.expression(), Optional.of(first), span);
+            }
+            return cursor.takeSymbol(",")
+                    ? trimmed("trim", first, Optional.of(expressions.expression()), span)
+                    : trimmed("trim", first, Optional.empty(), span);
+        }
+        Optional<Expr> characters =
+                cursor.peek().isWord("FROM") ? Optional.empty() : Optional.of(expressions.expression());
+        if (cursor.takeWords("FROM")) {
+            return trimmed(side, expressions.expression(), characters, span);
+        }
+        return trimmed(side, characters.orElseThrow(), Optional.empty(), span);
+    }
+
+    private Expr trimmed(String function, Expr value, Optional<Expr> characters, Span span) {
+        cursor.expectSymbol(")");
+        return characters
+                .map(c -> Expr.Call.of(function + "_of", value, c))
+                .orElseGet(() -> Expr.Call.of(function, value))
+                .at(span);
+    }
+
+    private Expr substring(String name, Span span) {
+        int mark = cursor.mark();
+        cursor.expectSymbol("(");
+        Expr text = expressions.expression();
+        if (cursor.takeWords("SIMILAR")) {
+            throw cursor.error("SUBSTRING with a pattern is for a person");
+        }
+        Optional<Expr> from = cursor.takeWords("FROM") ? Optional.of(expressions.expression()) : Optional.empty();
+        Optional<Expr> length = cursor.takeWords("FOR") ? Optional.of(expressions.expression()) : Optional.empty();
+        if (from.isEmpty() && length.isEmpty()) {
+            cursor.reset(mark);
+            return null;
+        }
+        if (from.isPresent() && from.get() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
+            throw cursor.error("SUBSTRING with a pattern is for a person");
+        }
+        cursor.expectSymbol(")");
+        List<Expr> arguments = new ArrayList<>(List.of(text, from.orElse(Expr.Literal.number(1))));
+        length.ifPresent(arguments::add);
+        return new Expr.Call(QualifiedName.of("substring"), true, arguments, CallSuffix.NONE, span);
+    }
+
+    private Expr position(Span span) {
+        int mark = cursor.mark();
+        cursor.expectSymbol("(");
+        Expr part = expressions.expression(OperatorTable.OTHER);
+        if (!cursor.takeWords("IN")) {
+            cursor.reset(mark);
+            return null;
+        }
+        Expr text = expressions.expression();
+        cursor.expectSymbol(")");
+        return Expr.Call.of("locate", text, part).at(span);
+    }
+
+    private Expr overlay(Span span) {
+        cursor.expectSymbol("(");
+        List<Expr> arguments = new ArrayList<>(List.of(expressions.expression()));
+        cursor.expectWords("PLACING");
+        arguments.add(expressions.expression());
+        cursor.expectWords("FROM");
+        arguments.add(expressions.expression());
+        if (cursor.takeWords("FOR")) {
+            arguments.add(expressions.expression());
+        }
+        cursor.expectSymbol(")");
+        return new Expr.Call(QualifiedName.of("overlay"), true, arguments, CallSuffix.NONE, span);
+    }
+
+    private Expr current(CurrentKind kind, Span span) {
+        cursor.expectSymbol("(");
+        int precision = cursor.peek().isSymbol(")") ? -1 : parsing.wholeNumber().intValue();
+        cursor.expectSymbol(")");
+        return new Expr.CurrentTime(kind, precision, span);
+    }
+
+    private Expr sequence(String function, Span span) {
+        int mark = cursor.mark();
+        cursor.expectSymbol("(");
+        Token token = cursor.peek();
+        if (token.isString()) {
+            cursor.take();
+            if (cursor.takeSymbol("::")) {
+                TypeNameParser.parse(cursor);
+            }
+            if (cursor.takeSymbol(")") && !function.equals("lastval")) {
+                Parsing inner = new Parsing(
+                        new TokenCursor(Lexer.tokens(token.value(), parsing.grammar.lexical())), parsing.grammar);
+                return new Expr.SequenceValue(inner.qualifiedName(), function.equals("nextval"), span);
+            }
+        } else if (token.isName() && !function.equals("lastval")) {
+            QualifiedName name = parsing.qualifiedName();
+            if (cursor.takeSymbol(")")) {
+                return new Expr.SequenceValue(name, function.equals("nextval"), span);
+            }
+        }
+        cursor.reset(mark);
+        return null;
+    }
+
+    private Expr generator(Span span) {
+        cursor.expectSymbol("(");
+        QualifiedName name = parsing.qualifiedName();
+        cursor.expectSymbol(",");
+        java.math.BigInteger step = parsing.wholeNumber();
+        cursor.expectSymbol(")");
+        if (step.bitLength() > 1 || step.signum() < 0) {
+            throw cursor.error("GEN_ID with a step other than 0 and 1 is for a person");
+        }
+        return new Expr.SequenceValue(name, step.signum() == 1, span);
+    }
+
+    /** Keys and values in turn, however they are written. */
+    private Expr jsonObject(Span span) {
+        cursor.expectSymbol("(");
+        List<Expr> arguments = new ArrayList<>();
+        while (!cursor.peek().isSymbol(")")) {
+            boolean key = cursor.takeWords("KEY");
+            arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
+            if (cursor.peek().isAnyWord("NULL", "ABSENT") || cursor.takeWords("RETURNING")) {
+                throw cursor.error("NULL and RETURNING clauses of JSON functions are for a person");
+            }
+            boolean separated = cursor.takeSymbol(":") || cursor.takeWords("VALUE") || cursor.takeSymbol(",");
+            if (!separated && (key || !cursor.peek().isSymbol(")"))) {
+                throw cursor.unexpected("VALUE or ':'");
+            }
+            if (cursor.peek().isAnyWord("NULL", "ABSENT") && cursor.peek(1).isWord("ON")) {
+                throw cursor.error("NULL ON NULL clauses of JSON functions are for a person");
+            }
+        }
+        cursor.expectSymbol(")");
+        return new Expr.Call(QualifiedName.of("json_object"), true, arguments, CallSuffix.NONE, span);
+    }
+
+    private Expr jsonArray(Span span) {
+        cursor.expectSymbol("(");
+        List<Expr> arguments = cursor.peek().isSymbol(")") ? List.of() : expressions.list();
+        if (!cursor.peek().isSymbol(")")) {
+            throw cursor.error("NULL and RETURNING clauses of JSON functions are for a person");
+        }
+        cursor.expectSymbol(")");
+        return new Expr.Call(QualifiedName.of("json_array"), true, arguments, CallSuffix.NONE, span);
+    }
+
+    private Expr plain(QualifiedName name, Span span) {
+        cursor.expectSymbol("(");
+        boolean distinct = cursor.takeAny("DISTINCT", "UNIQUE");
+        if (!distinct && cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol(")")) {
+            cursor.take();
+        }
+        List<Expr> arguments = new ArrayList<>();
+        if (!cursor.peek().isSymbol(")")) {
+            arguments.addAll(parsing.list(this::argument));
+        }
+        List<OrderItem> order = List.of();
+        String nulls = nullTreatment();
+        if (cursor.takeWords("ORDER", "BY")) {
+            order = parsing.queries.orderItems();
+        }
+        if (cursor.takeWords("SEPARATOR")) {
+            arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
+        }
+        nulls = nulls.isEmpty() ? nullTreatment() : nulls;
+        if (arguments.size() == 2
+                && arguments.get(1) instanceof Expr.Interval
+                && name.last().key().matches("date_add|date_sub|adddate|subdate")) {
+            cursor.expectSymbol(")");
+            boolean minus = name.last().key().contains("sub");
+            BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;
+            return new Expr.Binary(operator, arguments.get(0), arguments.get(1), span);
+        }
+        if (cursor.peek().isAnyWord("ON", "LIMIT", "RETURNING")) {
+            throw cursor.error("the clause " + parsing.word() + " in a call is for a person");
+        }
+        cursor.expectSymbol(")");
+        return suffixed(name, arguments, distinct, order, nulls, span);
+    }
+
+    private Expr argument() {
+        Token token = cursor.peek();
+        if (token.isName() && (cursor.peek(1).isSymbol("=>") || cursor.peek(1).isSymbol(":="))) {
+            Name name = parsing.name();
+            cursor.take();
+            return new Expr.NamedArgument(name, expressions.expression(), token.span());
+        }
+        if (token.isAnyWord("SELECT", "WITH") && parsing.queries.startsQuery()) {
+            return new Expr.Subquery(parsing.queries.query(), token.span());
+        }
+        return expressions.expression();
+    }
+
+    private String nullTreatment() {
+        if (cursor.takeWords("IGNORE", "NULLS")) {
+            return "IGNORE NULLS";
+        }
+        return cursor.takeWords("RESPECT", "NULLS") ? "RESPECT NULLS" : "";
+    }
+
+    private Expr suffixed(
+            QualifiedName name,
+            List<Expr> arguments,
+            boolean distinct,
+            List<OrderItem> order,
+            String given,
+            Span span) {
+        String nulls = given;
+        List<OrderItem> sorted = order;
+        boolean within = false;
+        if (cursor.atWords("WITHIN", "GROUP") && cursor.peek(2).isSymbol("(")) {
+            cursor.expectWords("WITHIN", "GROUP");
+            cursor.expectSymbol("(");
+            cursor.expectWords("ORDER", "BY");
+            sorted = parsing.queries.orderItems();
+            cursor.expectSymbol(")");
+            within = true;
+        }
+        if (cursor.peek().isWord("KEEP") && cursor.peek(1).isSymbol("(")) {
+            throw cursor.error("KEEP (DENSE_RANK ...) is for a person");
+        }
+        Optional<Expr> filter = Optional.empty();
+        if (cursor.peek().isWord("FILTER") && cursor.peek(1).isSymbol("(")) {
+            cursor.take();
+            cursor.take();
+            cursor.expectWords("WHERE");
+            filter = Optional.of(expressions.expression());
+            cursor.expectSymbol(")");
+        }
+        if (cursor.takeWords("FROM", "FIRST")) {
+            nulls = nullTreatment();
+        }
+        nulls = nulls.isEmpty() ? nullTreatment() : nulls;
+        Optional<Window> over = Optional.empty();
+        if (cursor.peek().isWord("OVER")
+                && (cursor.peek(1).isSymbol("(") || cursor.peek(1).isName())) {
+            cursor.take();
+            over = Optional.of(new WindowParser(parsing).window());
+        }
+        boolean bare = !distinct && sorted.isEmpty() && filter.isEmpty() && nulls.isEmpty() && over.isEmpty();
+        CallSuffix suffix =
+                bare && !within ? CallSuffix.NONE : new CallSuffix(distinct, sorted, within, filter, nulls, over);
+        return new Expr.Call(name, false, arguments, suffix, span);
+    }
+}

@@ -1,0 +1,333 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.Reference;
+import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.sql.tree.TypeName;
+
+/** Reads the definition of a column. */
+final class ColumnParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final ConstraintParser constraints;
+
+    private Optional<Boolean> notNull = Optional.empty();
+    private Optional<Expr> defaultValue = Optional.empty();
+    private Optional<Expr> generated = Optional.empty();
+    private boolean stored;
+    private Optional<IdentityOptions> identity = Optional.empty();
+    private Optional<Expr> onUpdate = Optional.empty();
+    private Optional<String> collation = Optional.empty();
+    private Optional<String> comment = Optional.empty();
+    private final List<TableConstraint> own = new ArrayList<>();
+    private final List<String> leftOut = new ArrayList<>();
+
+    ColumnParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.constraints = new ConstraintParser(parsing);
+    }
+
+    ColumnDefinition column() {
+        Span span = cursor.peek().span();
+        return rest(parsing.name(), span);
+    }
+
+    /** What follows the column's name. */
+    ColumnDefinition rest(Name name, Span span) {
+        Optional<TypeName> type = Optional.empty();
+        if (!endsColumn() && cursor.peek().isName() && !startsOption()) {
+            type = Optional.of(TypeNameParser.parse(cursor));
+        }
+        while (!endsColumn()) {
+            option(name);
+        }
+        return new ColumnDefinition(
+                name,
+                type.map(this::withoutSerial),
+                notNull,
+                defaultValue,
+                generated,
+                stored,
+                identity,
+                onUpdate,
+                collation,
+                comment,
+                own,
+                leftOut,
+                span);
+    }
+
+    /** SERIAL and its kin are integers that the engine numbers. */
+    private TypeName withoutSerial(TypeName type) {
+        String plain =
+                switch (type.name()) {
+                    case "serial", "serial4" -> "integer";
+                    case "bigserial", "serial8" -> "bigint";
+                    case "smallserial", "serial2" -> "smallint";
+                    default -> null;
+                };
+        if (plain == null) {
+            return type;
+        }
+        identity = Optional.of(identity.orElse(IdentityOptions.DEFAULT));
+        notNull = Optional.of(true);
+        return TypeName.of(plain);
+    }
+
+    private boolean endsColumn() {
+        Token token = cursor.peek();
+        return token.kind() == TokenKind.END
+                || token.isSymbol(",")
+                || token.isSymbol(")")
+                || token.isSymbol(";")
+                || token.isAnyWord("FIRST", "AFTER", "BEFORE");
+    }
+
+    /** True at a word that begins an option and cannot be the name of a type. */
+    private boolean startsOption() {
+        return cursor.peek().isAnyWord(ClauseWords.COLUMN_OPTIONS)
+                || cursor.peek().isWord("IDENTITY") && parsing.has(GrammarFeature.UNTYPED_COLUMNS);
+    }
+
+    private void option(Name column) {
+        Span span = cursor.peek().span();
+        Optional<Name> name = Optional.empty();
+        if (cursor.takeWords("CONSTRAINT")) {
+            name = Optional.of(parsing.name());
+        }
+        if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
+            notNull = Optional.of(true);
+            cursor.takeAny("ENABLE");
+            cursor.takeWords("NOT", "DEFERRABLE");
+        } else if (cursor.takeWords("NULL")) {
+            notNull = Optional.of(false);
+        } else if (cursor.takeWords("DEFAULT") || cursor.takeWords("WITH", "DEFAULT")) {
+            defaultOption();
+        } else if (cursor.takeWords("PRIMARY", "KEY") || cursor.takeWords("PRIMARY")) {
+            key(ConstraintKind.PRIMARY_KEY, name, span);
+        } else if (cursor.takeWords("UNIQUE")) {
+            cursor.takeWords("KEY");
+            key(ConstraintKind.UNIQUE, name, span);
+        } else if (cursor.takeWords("CHECK")) {
+            List<String> physical = new ArrayList<>();
+            own.add(constraints.check(name, physical, span));
+        } else if (cursor.peek().isWord("REFERENCES") || cursor.atWords("FOREIGN", "KEY", "REFERENCES")) {
+            if (cursor.takeWords("FOREIGN")) {
+                cursor.take();
+            }
+            Reference reference = constraints.reference();
+            List<String> physical = new ArrayList<>();
+            ConstraintParser.Trailer trailer = constraints.trailer(physical);
+            own.add(new TableConstraint(
+                    ConstraintKind.FOREIGN_KEY,
+                    name,
+                    List.of(),
+                    Optional.empty(),
+                    Optional.of(reference),
+                    trailer.deferrable,
+                    trailer.deferred,
+                    trailer.disabled,
+                    physical,
+                    span));
+        } else if (!numbering() && !description() && !passedOver(column)) {
+            throw cursor.unexpected("an option of a column");
+        }
+    }
+
+    private void key(ConstraintKind kind, Optional<Name> name, Span span) {
+        List<String> physical = new ArrayList<>();
+        constraints.clustering(physical);
+        cursor.takeAny("ASC", "DESC");
+        if (cursor.takeWords("ON", "CONFLICT")) {
+            throw cursor.error("ON CONFLICT of a column is for a person");
+        }
+        ConstraintParser.Trailer trailer = constraints.trailer(physical);
+        own.add(new TableConstraint(
+                kind,
+                name,
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                trailer.deferrable,
+                trailer.deferred,
+                trailer.disabled,
+                physical,
+                span));
+    }
+
+    private void defaultOption() {
+        if (cursor.takeWords("ON", "NULL")) {
+            leftOut.add("DEFAULT ON NULL");
+        }
+        if (cursor.takeWords("AUTOINCREMENT")) {
+            identity = Optional.of(IdentityOptions.DEFAULT);
+            return;
+        }
+        if (endsColumn() || cursor.atWords("NOT", "NULL")) {
+            defaultValue = Optional.of(Expr.Call.of("default_of_type")); // DB2's WITH DEFAULT alone
+            return;
+        }
+        defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+    }
+
+    private boolean numbering() {
+        if (cursor.takeWords("GENERATED")) {
+            generatedOption();
+            return true;
+        }
+        if (cursor.takeAny("AUTO_INCREMENT", "AUTOINCREMENT")) {
+            if (identity.isEmpty()) {
+                identity = Optional.of(seedAfterAutoincrement());
+            }
+            return true;
+        }
+        if (cursor.takeWords("IDENTITY")) {
+            identity = Optional.of(new IdentityParser(parsing).seed());
+            return true;
+        }
+        if (cursor.peek().isWord("AS") && cursor.peek(1).isWord("IDENTITY")) {
+            cursor.take();
+            return numbering();
+        }
+        if (cursor.peek().isAnyWord("AS", "COMPUTED", "MATERIALIZED", "ALIAS")) {
+            cursor.take();
+            cursor.takeWords("BY");
+            computed();
+            return true;
+        }
+        return false;
+    }
+
+    private IdentityOptions seedAfterAutoincrement() {
+        if (cursor.peek().isSymbol("(")) {
+            return new IdentityParser(parsing).seed();
+        }
+        return cursor.peek().isAnyWord("START", "INCREMENT")
+                ? new IdentityParser(parsing).options(false, leftOut)
+                : IdentityOptions.DEFAULT;
+    }
+
+    private void generatedOption() {
+        boolean always = cursor.takeWords("ALWAYS");
+        if (!always) {
+            cursor.expectWords("BY", "DEFAULT");
+            if (cursor.takeWords("ON", "NULL")) {
+                leftOut.add("ON NULL");
+            }
+        }
+        if (cursor.atWords("FOR", "EACH", "ROW") || cursor.atWords("AS", "ROW")) {
+            throw cursor.error("columns that the engine sets at every change are for a person");
+        }
+        cursor.expectWords("AS");
+        if (!cursor.takeWords("IDENTITY")) {
+            computed();
+            return;
+        }
+        IdentityOptions options = IdentityOptions.DEFAULT;
+        boolean parenthesis = cursor.takeSymbol("(");
+        if (parenthesis && cursor.peek().kind() == TokenKind.NUMBER) {
+            java.math.BigInteger start = parsing.wholeNumber();
+            java.math.BigInteger step = cursor.takeSymbol(",") ? parsing.wholeNumber() : java.math.BigInteger.ONE;
+            options = IdentityOptions.of(start, step);
+        } else {
+            options = new IdentityParser(parsing).options(always, leftOut);
+        }
+        if (parenthesis) {
+            cursor.expectSymbol(")");
+        }
+        identity = Optional.of(new IdentityOptions(
+                always,
+                options.start(),
+                options.increment(),
+                options.min(),
+                options.max(),
+                options.cache(),
+                options.cycle()));
+    }
+
+    private void computed() {
+        boolean parenthesis = cursor.peek().isSymbol("(");
+        if (!parenthesis) {
+            throw cursor.unexpected("'('");
+        }
+        cursor.take();
+        generated = Optional.of(parsing.expressions.expression());
+        cursor.expectSymbol(")");
+        stored = cursor.takeAny("STORED", "PERSISTED", "PERSISTENT");
+        cursor.takeWords("VIRTUAL");
+    }
+
+    private boolean description() {
+        if (cursor.takeWords("COLLATE")) {
+            collation = Optional.of(parsing.qualifiedName().toString());
+            return true;
+        }
+        if (cursor.takeWords("COMMENT")) {
+            cursor.takeSymbol("=");
+            comment = Optional.of(parsing.string());
+            return true;
+        }
+        if (cursor.takeWords("ON", "UPDATE")) {
+            onUpdate = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+            return true;
+        }
+        return false;
+    }
+
+    /** Options about storage and presentation. */
+    private boolean passedOver(Name column) {
+        if (cursor.takeWords("CHARACTER", "SET") || cursor.takeAny("CHARSET", "CHARACTER_SET")) {
+            leftOut.add("CHARACTER SET " + cursor.take().text());
+            return true;
+        }
+        if (cursor.takeWords("NOT") && cursor.takeAny(ClauseWords.NEGATED_COLUMN_FLAGS)) {
+            leftOut.add("NOT " + cursor.previous().text());
+            return true;
+        }
+        if (cursor.takeAny(ClauseWords.COLUMN_FLAGS)) {
+            leftOut.add(cursor.previous().text());
+            return true;
+        }
+        if (cursor.takeWords("IMPLICITLY", "HIDDEN")) {
+            leftOut.add("IMPLICITLY HIDDEN");
+            return true;
+        }
+        if (cursor.takeAny(ClauseWords.COLUMN_CLAUSES)) {
+            leftOut.add(clause(cursor.previous().text()));
+            return true;
+        }
+        if (cursor.takeWords("FOR", "BIT", "DATA")) {
+            throw cursor.unexpected("FOR BIT DATA right after the type");
+        }
+        return false;
+    }
+
+    private String clause(String word) {
+        StringBuilder text = new StringBuilder(word);
+        if (cursor.takeWords("LENGTH")) {
+            text.append(" LENGTH");
+        }
+        boolean value = cursor.peek().isString()
+                || cursor.peek().kind() == TokenKind.NUMBER
+                || (!word.equalsIgnoreCase("compress") && cursor.peek().kind() == TokenKind.WORD && !startsOption());
+        if (value) {
+            text.append(' ').append(cursor.take().text());
+        }
+        if (cursor.peek().isSymbol("(")) {
+            text.append(' ').append(parsing.skipParentheses());
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,322 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.Reference;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** Reads keys, checks and the parts of indexes. */
+final class ConstraintParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    ConstraintParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** True where a constraint of a table begins. */
+    boolean atTableConstraint() {
+        Token next = cursor.peek(1);
+        return switch (parsing.word()) {
+            case "CONSTRAINT" -> true;
+            case "PRIMARY", "FOREIGN" -> next.isWord("KEY");
+            case "UNIQUE" ->
+                next.isSymbol("(")
+                        || next.isAnyWord("KEY", "INDEX", "CLUSTERED", "NONCLUSTERED", "NULLS")
+                        || next.isName();
+            case "CHECK" -> next.isSymbol("(");
+            case "KEY", "INDEX" ->
+                next.isSymbol("(")
+                        || (next.isName() && cursor.peek(2).isSymbol("("))
+                        || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED"));
+            case "FULLTEXT", "SPATIAL" -> next.isAnyWord("KEY", "INDEX") || next.isName() || next.isSymbol("(");
+            case "EXCLUDE" -> next.isAnyWord("USING") || next.isSymbol("(");
+            case "PERIOD" -> next.isWord("FOR");
+            default -> false;
+        };
+    }
+
+    TableConstraint tableConstraint() {
+        Span span = cursor.peek().span();
+        Optional<Name> name = Optional.empty();
+        if (cursor.takeWords("CONSTRAINT") && !cursor.peek().isAnyWord("PRIMARY", "UNIQUE", "FOREIGN", "CHECK")) {
+            name = Optional.of(parsing.qualifiedName().last());
+        }
+        return constraint(name, span);
+    }
+
+    private TableConstraint constraint(Optional<Name> name, Span span) {
+        List<String> leftOut = new ArrayList<>();
+        if (cursor.takeWords("PRIMARY", "KEY")) {
+            clustering(leftOut);
+            Optional<Name> own = name.isEmpty() ? indexName() : name;
+            return finished(ConstraintKind.PRIMARY_KEY, own, keyParts(), leftOut, span);
+        }
+        if (cursor.takeWords("UNIQUE")) {
+            cursor.takeAny("KEY", "INDEX");
+            clustering(leftOut);
+            if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
+                throw cursor.error("UNIQUE NULLS NOT DISTINCT is for a person");
+            }
+            Optional<Name> own = indexName();
+            return finished(ConstraintKind.UNIQUE, own.isPresent() ? own : name, keyParts(), leftOut, span);
+        }
+        if (cursor.takeWords("FOREIGN", "KEY")) {
+            Optional<Name> own = indexName();
+            List<IndexPart> parts = keyParts();
+            Reference reference = reference();
+            Trailer trailer = trailer(leftOut);
+            return new TableConstraint(
+                    ConstraintKind.FOREIGN_KEY,
+                    name.isPresent() ? name : own,
+                    parts,
+                    Optional.empty(),
+                    Optional.of(reference),
+                    trailer.deferrable,
+                    trailer.deferred,
+                    trailer.disabled,
+                    leftOut,
+                    span);
+        }
+        if (cursor.takeWords("CHECK")) {
+            return check(name, leftOut, span);
+        }
+        if (cursor.peek().isAnyWord("EXCLUDE", "PERIOD", "FULLTEXT", "SPATIAL")) {
+            throw cursor.error("a constraint of kind " + parsing.word() + " is for a person");
+        }
+        if (!cursor.takeAny("KEY", "INDEX")) {
+            throw cursor.unexpected("a constraint");
+        }
+        Optional<Name> own = indexName();
+        return finished(ConstraintKind.INDEX, own, keyParts(), leftOut, span);
+    }
+
+    TableConstraint check(Optional<Name> name, List<String> leftOut, Span span) {
+        cursor.takeWords("NOT", "FOR", "REPLICATION");
+        cursor.expectSymbol("(");
+        Expr condition = parsing.expressions.expression();
+        cursor.expectSymbol(")");
+        Trailer trailer = trailer(leftOut);
+        return new TableConstraint(
+                ConstraintKind.CHECK,
+                name,
+                List.of(),
+                Optional.of(condition),
+                Optional.empty(),
+                trailer.deferrable,
+                trailer.deferred,
+                trailer.disabled,
+                leftOut,
+                span);
+    }
+
+    private TableConstraint finished(
+            ConstraintKind kind, Optional<Name> name, List<IndexPart> parts, List<String> leftOut, Span span) {
+        Trailer trailer = trailer(leftOut);
+        return new TableConstraint(
+                kind,
+                name,
+                parts,
+                Optional.empty(),
+                Optional.empty(),
+                trailer.deferrable,
+                trailer.deferred,
+                trailer.disabled,
+                leftOut,
+                span);
+    }
+
+    private Optional<Name> indexName() {
+        Optional<Name> name = cursor.peek().isName() && !cursor.peek().isWord("USING")
+                ? Optional.of(parsing.name())
+                : Optional.empty();
+        if (cursor.takeWords("USING")) {
+            cursor.take(); // BTREE or HASH
+        }
+        return name;
+    }
+
+    void clustering(List<String> leftOut) {
+        if (cursor.takeAny("CLUSTERED", "NONCLUSTERED")) {
+            leftOut.add(cursor.previous().text());
+        }
+        if (cursor.takeWords("HASH")) {
+            leftOut.add("HASH");
+        }
+    }
+
+    /** The parts of a key or index in parentheses. */
+    List<IndexPart> keyParts() {
+        cursor.expectSymbol("(");
+        List<IndexPart> parts = parsing.list(this::keyPart);
+        cursor.expectSymbol(")");
+        return parts;
+    }
+
+    private IndexPart keyPart() {
+        List<String> leftOut = new ArrayList<>();
+        Expr value = keyValue();
+        int prefix = 0;
+        if (value instanceof Expr.Call call
+                && !call.canonical()
+                && call.arguments().size() == 1
+                && call.arguments().get(0) instanceof Expr.Literal length
+                && length.text().matches("[0-9]{1,5}")) {
+            // What looks like a call with a number is a column of which only the first characters count.
+            prefix = Integer.parseInt(length.text());
+            value = new Expr.Column(call.name(), false, call.span());
+        }
+        if (value instanceof Expr.Collate collate) {
+            leftOut.add("COLLATE " + collate.collation());
+            value = collate.value();
+        }
+        if (cursor.peek().isName() && !cursor.peek().isAnyWord("ASC", "DESC", "NULLS")) {
+            leftOut.add(parsing.qualifiedName().toString());
+        }
+        boolean descending = cursor.takeWords("DESC");
+        if (!descending) {
+            cursor.takeWords("ASC");
+        }
+        Nulls nulls = cursor.takeWords("NULLS", "FIRST")
+                ? Nulls.FIRST
+                : cursor.takeWords("NULLS", "LAST") ? Nulls.LAST : Nulls.DEFAULT;
+        return new IndexPart(value, prefix, descending, nulls, leftOut);
+    }
+
+    private Expr keyValue() {
+        return parsing.expressions.expression();
+    }
+
+    /** REFERENCES and what follows it. */
+    Reference reference() {
+        cursor.expectWords("REFERENCES");
+        QualifiedName table = parsing.qualifiedName();
+        List<Name> columns = parsing.namesInParentheses();
+        String onDelete = "";
+        String onUpdate = "";
+        String match = "";
+        while (true) {
+            if (cursor.takeWords("ON", "DELETE")) {
+                onDelete = action();
+            } else if (cursor.takeWords("ON", "UPDATE")) {
+                onUpdate = action();
+            } else if (cursor.takeWords("MATCH")) {
+                match = cursor.take().value().toUpperCase(java.util.Locale.ROOT);
+            } else {
+                return new Reference(table, columns, onDelete, onUpdate, match);
+            }
+        }
+    }
+
+    private String action() {
+        if (cursor.takeWords("NO", "ACTION")) {
+            return "NO ACTION";
+        }
+        if (cursor.takeWords("SET", "NULL")) {
+            return "SET NULL";
+        }
+        if (cursor.takeWords("SET", "DEFAULT")) {
+            return "SET DEFAULT";
+        }
+        if (cursor.takeAny("CASCADE", "RESTRICT")) {
+            return cursor.previous().value().toUpperCase(java.util.Locale.ROOT);
+        }
+        throw cursor.unexpected("NO ACTION, RESTRICT, CASCADE, SET NULL or SET DEFAULT");
+    }
+
+    /** When a constraint is checked and whether at all; the rest is about storage. */
+    Trailer trailer(List<String> leftOut) {
+        Trailer trailer = new Trailer();
+        while (true) {
+            if (cursor.takeWords("NOT", "DEFERRABLE") || cursor.takeWords("INITIALLY", "IMMEDIATE")) {
+                continue;
+            } else if (cursor.takeWords("DEFERRABLE")) {
+                trailer.deferrable = true;
+            } else if (cursor.takeWords("INITIALLY", "DEFERRED")) {
+                trailer.deferrable = true;
+                trailer.deferred = true;
+            } else if (cursor.takeWords("DISABLE") || cursor.takeWords("NOT", "ENFORCED")) {
+                trailer.disabled = true;
+                cursor.takeAny("VALIDATE", "NOVALIDATE");
+            } else if (cursor.takeWords("NOT", "VALID")
+                    || cursor.takeWords("NOVALIDATE")
+                    || cursor.takeWords("ENABLE", "NOVALIDATE")) {
+                leftOut.add("NOT VALID");
+            } else if (!physical(leftOut)) {
+                return trailer;
+            }
+        }
+    }
+
+    private boolean physical(List<String> leftOut) {
+        if (cursor.takeAny("ENABLE", "VALIDATE", "ENFORCED", "RELY", "NORELY", "VISIBLE")
+                || cursor.takeWords("NOT", "FOR", "REPLICATION")
+                || cursor.takeWords("NO", "INHERIT")) {
+            return true;
+        }
+        if (cursor.takeAny("INVISIBLE")) {
+            leftOut.add(cursor.previous().text());
+            return true;
+        }
+        if (cursor.peek().isWord("USING")
+                || cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")
+                || cursor.peek().isWord("ON") && !cursor.peek(1).isAnyWord("DELETE", "UPDATE")) {
+            leftOut.add(physicalClause());
+            return true;
+        }
+        if (cursor.peek().isAnyWord(ClauseWords.INDEX_CLAUSES)) {
+            leftOut.add(physicalClause());
+            return true;
+        }
+        return false;
+    }
+
+    /** One word with its value or parentheses. */
+    private String physicalClause() {
+        StringBuilder text = new StringBuilder(cursor.take().text());
+        if (cursor.takeWords("INDEX")) {
+            text.append(" INDEX");
+            if (cursor.peek().isAnyWord(ClauseWords.AFTER_USING_INDEX)) {
+                return text.toString();
+            }
+        }
+        if (cursor.takeSymbol("=")) {
+            text.append(" =");
+        }
+        Token token = cursor.peek();
+        boolean value = token.kind() == TokenKind.NUMBER
+                || token.isString()
+                || token.kind() == TokenKind.QUOTED_NAME
+                || token.kind() == TokenKind.WORD
+                        && !text.toString()
+                                .matches("(?i)WITH|STORAGE|COMPUTE|REVERSE|LOCAL"
+                                        + "|COMPRESS|NOCOMPRESS|LOGGING|NOLOGGING|NOPARALLEL|PARALLEL")
+                || token.isWord("STATISTICS");
+        if (value) {
+            text.append(' ').append(cursor.take().text());
+        }
+        if (cursor.peek().isSymbol("(")) {
+            text.append(' ').append(parsing.skipParentheses());
+        }
+        return text.toString();
+    }
+
+    /** When a constraint is checked, and whether. */
+    static final class Trailer {
+        boolean deferrable;
+        boolean deferred;
+        boolean disabled;
+    }
+}

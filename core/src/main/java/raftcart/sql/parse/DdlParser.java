@@ -1,0 +1,353 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TypeName;
+
+/** Reads CREATE; DROP, COMMENT and GRANT are read by {@link DropParser} and {@link GrantParser}. */
+final class DdlParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    DdlParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    Statement create() {
+        Span span = cursor.take().span();
+        boolean orReplace = cursor.takeWords("OR", "REPLACE") || cursor.takeWords("OR", "ALTER");
+        List<String> prefix = new ArrayList<>();
+        prefix(prefix);
+        Temporary temporary = temporary();
+        while (cursor.takeAny(ClauseWords.TABLE_KINDS)) {
+            if (cursor.previous().isAnyWord("FOREIGN", "EXTERNAL")) {
+                throw cursor.error("an external table is for a person");
+            }
+            prefix.add(cursor.previous().text());
+            temporary = temporary == Temporary.NO ? temporary() : temporary;
+        }
+        return created(orReplace, temporary, prefix, span);
+    }
+
+    private Statement created(boolean orReplace, Temporary temporary, List<String> prefix, Span span) {
+        String kind = parsing.word();
+        switch (kind) {
+            case "TABLE":
+                cursor.take();
+                prefix.addAll(orReplace && temporary == Temporary.NO ? List.of("OR REPLACE") : List.of());
+                return new TableDefinitionParser(parsing).table(temporary, prefix, span);
+            case "VIEW", "MATERIALIZED", "RECURSIVE", "FORCE", "NO", "NOFORCE", "SNAPSHOT":
+                return view(orReplace, temporary != Temporary.NO, prefix, span);
+            case "UNIQUE",
+                    "INDEX",
+                    "CLUSTERED",
+                    "NONCLUSTERED",
+                    "BITMAP",
+                    "FULLTEXT",
+                    "SPATIAL",
+                    "PRIMARY",
+                    "HASH",
+                    "COLUMNSTORE",
+                    "ASC",
+                    "DESC",
+                    "ASCENDING",
+                    "DESCENDING",
+                    "INVERTED":
+                return new IndexParser(parsing).index(span);
+            case "SEQUENCE", "GENERATOR":
+                cursor.take();
+                return sequence(false, span);
+            case "SCHEMA", "DATABASE":
+                return schema(span);
+            case "TYPE":
+                cursor.take();
+                return type(span);
+            case "DOMAIN":
+                cursor.take();
+                return domain(span);
+            case "SYNONYM", "PUBLIC", "ALIAS", "NICKNAME":
+                return synonym(orReplace, span);
+            case "EXTENSION":
+                return extension(span);
+            default:
+                return other(kind, span);
+        }
+    }
+
+    private void prefix(List<String> prefix) {
+        while (true) {
+            if (cursor.takeAny("EDITIONABLE", "NONEDITIONABLE")) {
+                continue;
+            }
+            if (cursor.takeWords("ALGORITHM")) {
+                cursor.expectSymbol("=");
+                prefix.add("ALGORITHM = " + cursor.take().text());
+            } else if (cursor.peek().isWord("DEFINER") && cursor.peek(1).isSymbol("=")) {
+                cursor.take();
+                cursor.take();
+                StringBuilder user = new StringBuilder(cursor.take().text());
+                if (cursor.peek().text().startsWith("@")) {
+                    user.append(cursor.take().text());
+                    if (cursor.previous().isSymbol("@")) {
+                        user.append(cursor.take().text());
+                    }
+                }
+                prefix.add("DEFINER = " + user);
+            } else if (cursor.takeWords("SQL", "SECURITY")) {
+                prefix.add("SQL SECURITY " + cursor.take().text());
+            } else {
+                return;
+            }
+        }
+    }
+
+    private Temporary temporary() {
+        if (cursor.takeWords("GLOBAL")) {
+            cursor.takeAny("TEMPORARY", "TEMP");
+            return Temporary.GLOBAL;
+        }
+        if (cursor.takeWords("PRIVATE", "TEMPORARY")) {
+            return Temporary.SESSION;
+        }
+        boolean session = cursor.peek().isAnyWord("LOCAL", "TEMPORARY", "TEMP", "VOLATILE", "SESSION")
+                || cursor.peek().isWord("DECLARE");
+        if (!session) {
+            return Temporary.NO;
+        }
+        while (cursor.takeAny("LOCAL", "TEMPORARY", "TEMP", "VOLATILE", "SESSION")) {
+            continue;
+        }
+        return Temporary.SESSION;
+    }
+
+    private Statement view(boolean orReplace, boolean temporary, List<String> leftOut, Span span) {
+        boolean materialized = false;
+        boolean recursive = false;
+        while (!cursor.takeWords("VIEW")) {
+            materialized |= cursor.peek().isAnyWord("MATERIALIZED", "SNAPSHOT");
+            recursive |= cursor.peek().isWord("RECURSIVE");
+            if (cursor.peek().isAnyWord("LOG", "QUERY")) {
+                throw cursor.error("a materialized view log is for a person");
+            }
+            if (!cursor.takeAny("MATERIALIZED", "RECURSIVE", "FORCE", "NO", "NOFORCE", "EDITIONABLE")) {
+                throw cursor.unexpected("VIEW");
+            }
+        }
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        QualifiedName name = parsing.qualifiedName();
+        if (cursor.takeWords("OF")) {
+            throw cursor.error("a view of objects is for a person");
+        }
+        List<Name> columns = viewColumns(leftOut);
+        while (!cursor.peek().isWord("AS")) {
+            leftOut.add(viewClause());
+        }
+        cursor.expectWords("AS");
+        Query query = parsing.queries.query();
+        CheckOption check = checkOption(leftOut);
+        while (cursor.peek().isAnyWord("WITH", "REFRESH", "DATA", "MAINTAINED", "ENABLE", "DISABLE")) {
+            leftOut.add(viewClause());
+        }
+        return new DdlStatement.CreateView(
+                name, orReplace, ifNotExists, materialized, temporary, recursive, columns, query, check, leftOut, span);
+    }
+
+    private CheckOption checkOption(List<String> leftOut) {
+        CheckOption check = CheckOption.NONE;
+        if (cursor.takeWords("WITH", "READ", "ONLY")) {
+            check = CheckOption.READ_ONLY;
+        } else if (cursor.takeWords("WITH", "LOCAL", "CHECK", "OPTION")) {
+            check = CheckOption.LOCAL;
+        } else if (cursor.takeWords("WITH", "CASCADED", "CHECK", "OPTION")
+                || cursor.takeWords("WITH", "CHECK", "OPTION")) {
+            check = CheckOption.CASCADED;
+        } else if (cursor.takeWords("WITH", "NO", "DATA") || cursor.takeWords("DATA", "INITIALLY", "DEFERRED")) {
+            leftOut.add("WITH NO DATA");
+        } else {
+            cursor.takeWords("WITH", "DATA");
+        }
+        if (check != CheckOption.NONE && cursor.takeWords("CONSTRAINT")) {
+            parsing.name();
+        }
+        return check;
+    }
+
+    /** Names of columns, with what may stand beside them passed over. */
+    private List<Name> viewColumns(List<String> leftOut) {
+        List<Name> columns = new ArrayList<>();
+        if (!cursor.takeSymbol("(")) {
+            return columns;
+        }
+        do {
+            columns.add(parsing.name());
+            if (cursor.takeWords("COMMENT")) {
+                leftOut.add("COMMENT " + cursor.take().text());
+            }
+        } while (cursor.takeSymbol(","));
+        cursor.expectSymbol(")");
+        return columns;
+    }
+
+    private String viewClause() {
+        StringBuilder text = new StringBuilder();
+        if (cursor.atEnd()) {
+            throw cursor.unexpected("AS");
+        }
+        do {
+            text.append(text.isEmpty() ? "" : " ");
+            text.append(
+                    cursor.peek().isSymbol("(")
+                            ? parsing.skipParentheses()
+                            : cursor.take().text());
+        } while (!cursor.atEnd()
+                && !cursor.peek().isSymbol(";")
+                && !cursor.peek().isWord("AS"));
+        return text.toString();
+    }
+
+    /** What follows CREATE SEQUENCE or ALTER SEQUENCE. */
+    Statement sequence(boolean alter, Span span) {
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        if (alter) {
+            cursor.takeWords("IF", "EXISTS");
+        }
+        QualifiedName name = parsing.qualifiedName();
+        Optional<TypeName> type = cursor.takeWords("AS") ? Optional.of(TypeNameParser.parse(cursor)) : Optional.empty();
+        List<String> leftOut = new ArrayList<>();
+        if (alter && cursor.takeWords("OWNER", "TO")) {
+            cursor.take();
+            return new Statement.ClientCommand("ALTER SEQUENCE ... OWNER TO", span);
+        }
+        IdentityParser identity = new IdentityParser(parsing);
+        IdentityOptions options = identity.options(true, leftOut);
+        return new DdlStatement.CreateSequence(
+                name, alter, ifNotExists, type, options, identity.restart(), leftOut, span);
+    }
+
+    private Statement schema(Span span) {
+        boolean database = cursor.take().isWord("DATABASE");
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        List<String> leftOut = new ArrayList<>();
+        if (cursor.takeWords("AUTHORIZATION")) {
+            return new DdlStatement.CreateSchema(parsing.name(), ifNotExists, database, leftOut, span);
+        }
+        Name name = parsing.qualifiedName().last();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+            leftOut.add(cursor.take().text());
+        }
+        if (cursor.peek().isAnyWord("CREATE", "GRANT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            throw cursor.error("a schema with its objects in one statement is for a person");
+        }
+        return new DdlStatement.CreateSchema(
+                name, ifNotExists, database, leftOut.isEmpty() ? leftOut : List.of(String.join(" ", leftOut)), span);
+    }
+
+    private Statement type(Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        if (cursor.takeWords("FROM")) {
+            TypeName base = TypeNameParser.parse(cursor);
+            boolean notNull = cursor.takeWords("NOT", "NULL");
+            cursor.takeWords("NULL");
+            return new DdlStatement.CreateDomain(name, base, notNull, Optional.empty(), List.of(), span);
+        }
+        if (cursor.takeWords("AS", "ENUM")) {
+            cursor.expectSymbol("(");
+            List<String> values = cursor.peek().isSymbol(")") ? List.of() : parsing.list(parsing::string);
+            cursor.expectSymbol(")");
+            return new DdlStatement.CreateType(name, values, List.of(), span);
+        }
+        if (cursor.takeWords("AS") && cursor.peek().isSymbol("(")) {
+            cursor.take();
+            List<ColumnDefinition> fields = parsing.list(() -> new ColumnParser(parsing).column());
+            cursor.expectSymbol(")");
+            return new DdlStatement.CreateType(name, List.of(), fields, span);
+        }
+        throw cursor.error("a type of this kind is for a person");
+    }
+
+    private Statement domain(Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        cursor.takeWords("AS");
+        TypeName type = TypeNameParser.parse(cursor);
+        boolean notNull = false;
+        Optional<Expr> defaultValue = Optional.empty();
+        List<Expr> checks = new ArrayList<>();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            if (cursor.takeWords("CONSTRAINT")) {
+                parsing.name();
+            }
+            if (cursor.takeWords("NOT", "NULL")) {
+                notNull = true;
+            } else if (cursor.takeWords("DEFAULT")) {
+                defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+            } else if (cursor.takeWords("CHECK")) {
+                cursor.expectSymbol("(");
+                checks.add(parsing.expressions.expression());
+                cursor.expectSymbol(")");
+            } else if (cursor.takeWords("COLLATE")) {
+                parsing.qualifiedName();
+            } else if (!cursor.takeWords("NULL")) {
+                throw cursor.unexpected("a clause of a domain");
+            }
+        }
+        return new DdlStatement.CreateDomain(name, type, notNull, defaultValue, checks, span);
+    }
+
+    private Statement synonym(boolean orReplace, Span span) {
+        boolean common = cursor.takeWords("PUBLIC");
+        if (!cursor.takeAny("SYNONYM", "ALIAS")) {
+            throw cursor.unexpected("SYNONYM");
+        }
+        QualifiedName name = parsing.qualifiedName();
+        cursor.expectWords("FOR");
+        return new DdlStatement.CreateSynonym(name, parsing.qualifiedName(), orReplace, common, span);
+    }
+
+    private Statement extension(Span span) {
+        cursor.take();
+        cursor.takeWords("IF", "NOT", "EXISTS");
+        Name name = parsing.name();
+        StatementParser.skipStatement(cursor);
+        return name.text().equals("plpgsql")
+                ? new Statement.ClientCommand("CREATE EXTENSION plpgsql", span)
+                : new Statement.NotTranslated("extension " + name.text(), false, span);
+    }
+
+    private Statement other(String kind, Span span) {
+        boolean routine = kind.matches("PROCEDURE|PROC|FUNCTION|TRIGGER|PACKAGE|EVENT|AGGREGATE|MACRO|RULE|JAVA|LIBRARY"
+                + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
+        if (!routine
+                && !kind.matches(
+                        "USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                                + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
+                                + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
+                                + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"
+                                + "|GLOBAL|DEFAULT|SHADOW|FILTER|HISTOGRAM|DIMENSION|OUTLINE|RESTORE|SPFILE|PFILE|CONTROLFILE|DISKGROUP"
+                                + "|EDITION|FLASHBACK|INDEXTYPE|INMEMORY|LOGFILE|RESOURCE|WORKLOAD|BLOB|REMOTE|SEARCH|SECURITY|SYMMETRIC"
+                                + "|ASYMMETRIC|CRYPTOGRAPHIC|BROKER|CONTRACT|ENDPOINT|ROUTE|APPLICATION|AVAILABILITY|COLUMN|MASTER|ERROR")) {
+            throw cursor.unexpected("the kind of object to create");
+        }
+        if (routine) {
+            while (!cursor.atEnd()) {
+                cursor.take(); // the text was cut at the end of the routine
+            }
+        }
+        StatementParser.skipStatement(cursor);
+        return new Statement.NotTranslated(kind.toLowerCase(Locale.ROOT), routine, span);
+    }
+}

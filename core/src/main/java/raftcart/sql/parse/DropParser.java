@@ -1,0 +1,128 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+
+/** Reads DROP, TRUNCATE and COMMENT. */
+final class DropParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    DropParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    Statement drop() {
+        Span span = cursor.take().span();
+        String kind = kind();
+        boolean ifExists = cursor.takeWords("IF", "EXISTS");
+        if (kind.matches("PROCEDURE|PROC|FUNCTION|TRIGGER|PACKAGE|PACKAGE BODY|TYPE BODY|EVENT|RULE|AGGREGATE|MACRO")) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.NotTranslated("DROP " + kind, true, span);
+        }
+        if (!kind.matches(
+                "TABLE|VIEW|MATERIALIZED VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|TYPE|DOMAIN|SYNONYM|GENERATOR")) {
+            if (kind.isEmpty()) {
+                throw cursor.unexpected("the kind of object to drop");
+            }
+            StatementParser.skipStatement(cursor);
+            return new Statement.NotTranslated("DROP " + kind, false, span);
+        }
+        cursor.takeWords("CONCURRENTLY");
+        List<QualifiedName> names = new ArrayList<>(parsing.list(parsing::qualifiedName));
+        Optional<QualifiedName> table = Optional.empty();
+        if (kind.equals("INDEX") && cursor.takeWords("ON")) {
+            table = Optional.of(parsing.qualifiedName());
+        } else if (kind.equals("INDEX")
+                && parsing.has(GrammarFeature.CONVERT_TYPE_FIRST)
+                && names.get(0).parts().size() > 1) {
+            table = Optional.of(new QualifiedName(names.get(0).qualifier()));
+            names.set(0, new QualifiedName(List.of(names.get(0).last())));
+        }
+        if (cursor.takeWords("IF", "EXISTS")) {
+            ifExists = true;
+        }
+        boolean cascade = cursor.takeWords("CASCADE");
+        cursor.takeAny("CONSTRAINTS", "RESTRICT");
+        cursor.takeAny("PURGE", "FORCE");
+        return new DdlStatement.Drop(
+                kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, span);
+    }
+
+    private String kind() {
+        if (cursor.takeWords("MATERIALIZED", "VIEW")) {
+            return "MATERIALIZED VIEW";
+        }
+        if (cursor.takeWords("PACKAGE", "BODY")) {
+            return "PACKAGE BODY";
+        }
+        cursor.takeAny("PUBLIC", "TEMPORARY");
+        String kind = parsing.word();
+        cursor.take();
+        return kind.equals("ALIAS") ? "SYNONYM" : kind;
+    }
+
+    Statement truncate() {
+        Span span = cursor.take().span();
+        cursor.takeWords("TABLE");
+        boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
+        List<QualifiedName> tables = parsing.list(parsing::qualifiedName);
+        boolean restart = false;
+        boolean cascade = false;
+        List<String> leftOut = new ArrayList<>();
+        while (true) {
+            if (cursor.takeWords("RESTART", "IDENTITY")) {
+                restart = true;
+            } else if (cursor.takeWords("CASCADE")) {
+                cascade = true;
+            } else if (cursor.takeWords("CONTINUE", "IDENTITY")
+                    || cursor.takeAny("RESTRICT", "IMMEDIATE")
+                    || only && cursor.takeSymbol("*")) {
+                continue;
+            } else if (cursor.takeAny("REUSE", "DROP", "PURGE", "PRESERVE")) {
+                leftOut.add(cursor.previous().text() + " " + cursor.take().text());
+            } else {
+                return new Statement.Truncate(tables, restart, cascade, leftOut, span);
+            }
+        }
+    }
+
+    Statement comment() {
+        Span span = cursor.take().span();
+        boolean on = cursor.takeWords("ON");
+        if (cursor.takeWords("MATERIALIZED", "VIEW")) {
+            return commentOn("VIEW", span);
+        }
+        String kind = parsing.word();
+        boolean known = kind.matches("TABLE|COLUMN|VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|DOMAIN|TYPE");
+        if (!known || !on) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.ClientCommand("COMMENT ON " + kind, span);
+        }
+        cursor.take();
+        return commentOn(kind, span);
+    }
+
+    private Statement commentOn(String kind, Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        if (!cursor.takeWords("IS") && !cursor.takeWords("AS")) {
+            cursor.takeSymbol("=");
+        }
+        if (cursor.takeWords("NULL")) {
+            return new DdlStatement.Comment(kind, name, Optional.empty(), span);
+        }
+        StringBuilder text = new StringBuilder();
+        do {
+            text.append(parsing.string());
+        } while (cursor.peek().isString());
+        return new DdlStatement.Comment(kind.toUpperCase(Locale.ROOT), name, Optional.of(text.toString()), span);
+    }
+}

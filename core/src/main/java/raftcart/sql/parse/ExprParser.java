@@ -1,0 +1,299 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Lexer;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Truth;
+import raftcart.sql.tree.UnaryOperator;
+
+/** Reads expressions: operators here, operands by {@link OperandParser}. */
+public final class ExprParser {
+    /** How many operators of one level may follow each other; each makes the tree one deeper. */
+    private static final int LONGEST_CHAIN = 1000;
+
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final OperandParser operands;
+
+    ExprParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.operands = new OperandParser(parsing, this);
+    }
+
+    /**
+     * Reads a text that is one expression.
+     *
+     * @throws raftcart.error.SqlSyntaxException if it is none
+     */
+    public static Expr parse(String text, Grammar grammar) {
+        Parsing parsing = new Parsing(new TokenCursor(Lexer.tokens(text, grammar.lexical())), grammar);
+        Expr expression = parsing.expressions.expression();
+        if (!parsing.cursor.atEnd()) {
+            throw parsing.cursor.unexpected("an operator or the end");
+        }
+        return expression;
+    }
+
+    Expr expression() {
+        return expression(OperatorTable.OR);
+    }
+
+    List<Expr> list() {
+        return parsing.list(this::expression);
+    }
+
+    /** An expression whose operators bind at least as tightly as this level. */
+    Expr expression(int level) {
+        return parsing.nested(() -> {
+            Expr left = prefix(level);
+            int chain = 0;
+            while (true) {
+                Expr next = infix(left, level);
+                if (next == null) {
+                    return left;
+                }
+                left = next;
+                if (++chain > LONGEST_CHAIN) {
+                    throw cursor.error("more than " + LONGEST_CHAIN + " operators in a row");
+                }
+            }
+        });
+    }
+
+    private Expr prefix(int level) {
+        Token token = cursor.peek();
+        boolean bang = token.isSymbol("!") && parsing.has(GrammarFeature.BANG_IS_NOT);
+        if ((token.isWord("NOT") || bang) && level <= OperatorTable.NOT) {
+            cursor.take();
+            return new Expr.Unary(UnaryOperator.NOT, expression(OperatorTable.NOT), token.span());
+        }
+        if (bang) {
+            cursor.take();
+            return new Expr.Unary(UnaryOperator.NOT, expression(OperatorTable.UNARY), token.span());
+        }
+        return operands.operand();
+    }
+
+    private Expr infix(Expr left, int level) {
+        Token token = cursor.peek();
+        if (token.kind() != TokenKind.SYMBOL && token.kind() != TokenKind.WORD) {
+            return null;
+        }
+        if (level <= OperatorTable.AND && isAnd(token)) {
+            return junction(left, true);
+        }
+        if (level <= OperatorTable.OR && isOr(token)) {
+            return junction(left, false);
+        }
+        if (token.isSymbol("||") && level <= parsing.grammar.concatLevel()) {
+            return concat(left);
+        }
+        BinaryOperator operator = OperatorTable.at(cursor, parsing.grammar);
+        if (operator != null) {
+            int own = OperatorTable.level(operator, parsing.grammar);
+            return own < level ? null : binary(left, operator, own);
+        }
+        return level <= OperatorTable.COMPARISON ? predicate(left, token) : null;
+    }
+
+    private boolean isAnd(Token token) {
+        return token.isWord("AND") || (token.isSymbol("&&") && parsing.has(GrammarFeature.AMPERSANDS_ARE_AND));
+    }
+
+    private boolean isOr(Token token) {
+        return token.isWord("OR") || (token.isSymbol("||") && parsing.has(GrammarFeature.PIPES_ARE_OR));
+    }
+
+    private Expr junction(Expr first, boolean and) {
+        List<Expr> parts = new ArrayList<>(List.of(first));
+        while (and ? isAnd(cursor.peek()) : isOr(cursor.peek())) {
+            cursor.take();
+            parts.add(expression(and ? OperatorTable.NOT : OperatorTable.XOR));
+        }
+        return new Expr.Junction(and, parts, first.span());
+    }
+
+    private Expr concat(Expr first) {
+        List<Expr> parts = new ArrayList<>(List.of(first));
+        while (cursor.takeSymbol("||")) {
+            parts.add(expression(parsing.grammar.concatLevel() + 1));
+        }
+        return new Expr.Concat(parts, parsing.has(GrammarFeature.NULL_CONCATENATES_AS_EMPTY), first.span());
+    }
+
+    private Expr binary(Expr left, BinaryOperator operator, int own) {
+        Span span = cursor.take().span();
+        if (operator.compares() && cursor.peek().isAnyWord("ANY", "SOME", "ALL")) {
+            if (cursor.peek(1).isSymbol("(")) {
+                boolean all = cursor.take().isWord("ALL");
+                return new Expr.Quantified(operator, left, all, operands.parenthesised(), span);
+            }
+        }
+        return new Expr.Binary(operator, left, expression(own + 1), span);
+    }
+
+    private Expr predicate(Expr left, Token token) {
+        Span span = token.span();
+        Expr special = specialOperator(left, token);
+        if (special != null) {
+            return special;
+        }
+        boolean negated = token.isWord("NOT");
+        Token word = negated ? cursor.peek(1) : token;
+        if (!word.isAnyWord(ClauseWords.PREDICATES)) {
+            return null;
+        }
+        int mark = cursor.mark();
+        if (negated) {
+            cursor.take();
+        }
+        Expr read = negatable(left, negated, span);
+        if (read == null) {
+            cursor.reset(mark);
+        }
+        return read;
+    }
+
+    private Expr negatable(Expr left, boolean negated, Span span) {
+        if (cursor.takeWords("IN")) {
+            return new Expr.InList(left, operands.inItems(), negated, span);
+        }
+        if (cursor.takeWords("BETWEEN")) {
+            boolean symmetric = cursor.takeWords("SYMMETRIC");
+            cursor.takeWords("ASYMMETRIC");
+            Expr low = expression(OperatorTable.OTHER);
+            cursor.expectWords("AND");
+            return new Expr.Between(left, low, expression(OperatorTable.OTHER), symmetric, negated, span);
+        }
+        if (cursor.peek().isAnyWord("LIKE", "ILIKE")) {
+            return like(left, cursor.take().isWord("ILIKE"), negated, span);
+        }
+        boolean regex = parsing.has(GrammarFeature.WORD_OPERATORS);
+        if (regex && cursor.takeAny("REGEXP", "RLIKE")) {
+            cursor.takeWords("BINARY");
+            return new Expr.Matches(left, expression(OperatorTable.OTHER), false, negated, span);
+        }
+        if (cursor.takeWords("ISNULL") || (negated && cursor.takeWords("NULL"))) {
+            return new Expr.Is(left, Truth.NULL, negated, span);
+        }
+        if (!negated && cursor.takeWords("NOTNULL")) {
+            return new Expr.Is(left, Truth.NULL, true, span);
+        }
+        if (!negated && cursor.takeWords("IS")) {
+            return is(left, span);
+        }
+        return furtherPredicate(left, negated, span);
+    }
+
+    private Expr furtherPredicate(Expr left, boolean negated, Span span) {
+        if (cursor.takeWords("SIMILAR", "TO")) {
+            return negate(
+                    Expr.Call.of("matches_similar", left, expression(OperatorTable.OTHER))
+                            .at(span),
+                    negated);
+        }
+        if (cursor.takeAny("GLOB")) {
+            return negate(
+                    Expr.Call.of("matches_glob", left, expression(OperatorTable.OTHER))
+                            .at(span),
+                    negated);
+        }
+        if (cursor.takeWords("STARTING", "WITH") || cursor.takeWords("STARTING")) {
+            return negate(
+                    Expr.Call.of("starts_with", left, expression(OperatorTable.OTHER))
+                            .at(span),
+                    negated);
+        }
+        if (cursor.takeWords("CONTAINING")) {
+            Expr part = expression(OperatorTable.OTHER);
+            return negate(Expr.Call.of("contains_ignoring_case", left, part).at(span), negated);
+        }
+        if (cursor.takeWords("OVERLAPS")) {
+            throw cursor.error("OVERLAPS between periods is for a person");
+        }
+        return null;
+    }
+
+    private static Expr negate(Expr condition, boolean negated) {
+        return negated ? new Expr.Unary(UnaryOperator.NOT, condition, condition.span()) : condition;
+    }
+
+    /** Operators that stand for a predicate. */
+    private Expr specialOperator(Expr left, Token token) {
+        if (token.kind() == TokenKind.SYMBOL) {
+            switch (token.text()) {
+                case "~", "!~", "~*", "!~*":
+                    cursor.take();
+                    boolean not = token.text().startsWith("!");
+                    Expr pattern = expression(OperatorTable.OTHER + 1);
+                    return new Expr.Matches(left, pattern, token.text().endsWith("*"), not, token.span());
+                case "~~", "!~~", "~~*", "!~~*":
+                    cursor.take();
+                    boolean ignoring = token.text().endsWith("*");
+                    return like(left, ignoring, token.text().startsWith("!"), token.span());
+                default:
+                    return null;
+            }
+        }
+        return null;
+    }
+
+    private Expr like(Expr left, boolean ignoreCase, boolean negated, Span span) {
+        if (cursor.peek().isAnyWord("ANY", "SOME", "ALL") && cursor.peek(1).isSymbol("(")) {
+            return likeAny(left, ignoreCase, negated, span);
+        }
+        cursor.takeWords("BINARY");
+        Expr pattern = expression(OperatorTable.OTHER);
+        Optional<Expr> escape =
+                cursor.takeWords("ESCAPE") ? Optional.of(expression(OperatorTable.OTHER)) : Optional.empty();
+        return new Expr.Like(left, pattern, escape, ignoreCase, negated, span);
+    }
+
+    /** LIKE ANY (a, b) is LIKE a OR LIKE b. */
+    private Expr likeAny(Expr left, boolean ignoreCase, boolean negated, Span span) {
+        boolean all = cursor.take().isWord("ALL");
+        cursor.expectSymbol("(");
+        if (cursor.peek().isAnyWord("SELECT", "ARRAY", "WITH")) {
+            throw cursor.error("LIKE with a query or array on its right is for a person");
+        }
+        List<Expr> parts = new ArrayList<>();
+        for (Expr pattern : list()) {
+            parts.add(new Expr.Like(left, pattern, Optional.empty(), ignoreCase, negated, span));
+        }
+        cursor.expectSymbol(")");
+        return parts.size() == 1 ? parts.get(0) : new Expr.Junction(all, parts, span);
+    }
+
+    private Expr is(Expr left, Span span) {
+        boolean negated = cursor.takeWords("NOT");
+        if (cursor.takeWords("DISTINCT", "FROM")) {
+            BinaryOperator operator = negated ? BinaryOperator.SAME : BinaryOperator.DIFFERENT;
+            return new Expr.Binary(operator, left, expression(OperatorTable.OTHER), span);
+        }
+        for (Truth truth : Truth.values()) {
+            if (cursor.takeWords(truth.name())) {
+                return new Expr.Is(left, truth, negated, span);
+            }
+        }
+        if (cursor.takeWords("JSON")) {
+            String kind = cursor.takeAny("VALUE", "OBJECT", "ARRAY", "SCALAR")
+                    ? cursor.previous().value().toLowerCase(java.util.Locale.ROOT)
+                    : "value";
+            return negate(Expr.Call.of("is_json_" + kind, left).at(span), negated);
+        }
+        if (cursor.peek().isAnyWord(ClauseWords.DOUBTFUL_TESTS)) {
+            throw cursor.error("IS " + cursor.peek().text().toUpperCase(java.util.Locale.ROOT) + " is for a person");
+        }
+        // Where IS compares any two values, NULL equals NULL.
+        BinaryOperator operator = negated ? BinaryOperator.DIFFERENT : BinaryOperator.SAME;
+        return new Expr.Binary(operator, left, expression(OperatorTable.OTHER), span);
+    }
+}

@@ -1,0 +1,43 @@
+package raftcart.sql.parse;
+
+/** Ways in which dialects read the same text differently. */
+public enum GrammarFeature {
+    /** {@code ||} joins conditions. */
+    PIPES_ARE_OR,
+    /** {@code &&} joins conditions. */
+    AMPERSANDS_ARE_AND,
+    /** {@code ^} is a power rather than an exclusive or. */
+    CARET_IS_POWER,
+    /** {@code #} is an exclusive or. */
+    NUMBER_SIGN_IS_XOR,
+    /** A NULL among texts that are put together is an empty text. */
+    NULL_CONCATENATES_AS_EMPTY,
+    /** {@code +} puts texts together. */
+    PLUS_CONCATENATES,
+    /** DIV, MOD, XOR, REGEXP and RLIKE are operators. */
+    WORD_OPERATORS,
+    /** MOD is an operator. */
+    MOD_OPERATOR,
+    /** {@code alias = value} in a select list. */
+    ALIAS_BY_EQUALS,
+    /** {@code value DAYS}. */
+    LABELLED_DURATIONS,
+    /** {@code column:path.of.fields}. */
+    COLON_PATHS,
+    /** Statements may follow each other with nothing between. */
+    STATEMENTS_WITHOUT_SEPARATOR,
+    /** The type comes first in CONVERT. */
+    CONVERT_TYPE_FIRST,
+    /** REPLACE is a statement. */
+    REPLACE_STATEMENT,
+    /** {@code !} before a condition is NOT. */
+    BANG_IS_NOT,
+    /** A column definition may do without a type. */
+    UNTYPED_COLUMNS,
+    /** A number counts as a condition. */
+    NUMBERS_ARE_CONDITIONS,
+    /** {@code {name: value}} and {@code [a, b]} are values. */
+    BRACKET_VALUES,
+    /** {@code SEL} is SELECT, and so on. */
+    SHORT_VERBS
+}

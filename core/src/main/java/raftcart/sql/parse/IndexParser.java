@@ -1,0 +1,111 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.IndexPart;
+
+/** Reads CREATE INDEX. */
+final class IndexParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final List<String> leftOut = new ArrayList<>();
+    private boolean unique;
+    private String kind = "";
+    private String method = "";
+    private List<IndexPart> parts = List.of();
+
+    IndexParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** What follows CREATE. */
+    Statement index(Span span) {
+        kinds();
+        if (cursor.takeWords("CONCURRENTLY")) {
+            leftOut.add("CONCURRENTLY");
+        }
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        Optional<QualifiedName> name = Optional.empty();
+        if (!cursor.peek().isWord("ON") && !cursor.peek().isSymbol("(")) {
+            name = Optional.of(parsing.qualifiedName());
+        }
+        using();
+        if (cursor.peek().isSymbol("(")) {
+            parts = new ConstraintParser(parsing).keyParts(); // Teradata names the columns first
+        }
+        cursor.expectWords("ON");
+        cursor.takeWords("ONLY");
+        QualifiedName table = parsing.qualifiedName();
+        using();
+        parts();
+        using();
+        List<Name> include =
+                cursor.takeWords("INCLUDE") || cursor.takeWords("STORING") ? parsing.namesInParentheses() : List.of();
+        if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
+            throw cursor.error("NULLS NOT DISTINCT is for a person");
+        }
+        cursor.takeWords("NULLS", "DISTINCT");
+        if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
+            cursor.take();
+            leftOut.add("WITH " + parsing.skipParentheses());
+        }
+        Optional<Expr> where =
+                cursor.takeWords("WHERE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        new ConstraintParser(parsing).trailer(leftOut);
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+            leftOut.add(
+                    cursor.peek().isSymbol("(")
+                            ? parsing.skipParentheses()
+                            : cursor.take().text());
+        }
+        return new DdlStatement.CreateIndex(
+                name, unique, kind, ifNotExists, table, parts, include, where, method, leftOut, span);
+    }
+
+    private void kinds() {
+        while (!cursor.takeWords("INDEX")) {
+            if (cursor.takeWords("UNIQUE")) {
+                unique = true;
+            } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
+                leftOut.add(cursor.previous().text());
+            } else if (cursor.peek().isAnyWord("DESC", "DESCENDING")) {
+                throw cursor.error("a descending index of this form is for a person");
+            } else if (cursor.takeAny(ClauseWords.INDEX_KINDS)) {
+                kind = cursor.previous().value().toUpperCase(Locale.ROOT);
+            } else {
+                throw cursor.unexpected("INDEX");
+            }
+        }
+    }
+
+    private void parts() {
+        if (!parts.isEmpty()) {
+            return;
+        }
+        if (cursor.takeWords("COMPUTED", "BY")) {
+            cursor.expectSymbol("(");
+            Expr value = parsing.expressions.expression();
+            cursor.expectSymbol(")");
+            parts = List.of(new IndexPart(value, 0, false, Nulls.DEFAULT, List.of()));
+        } else {
+            parts = new ConstraintParser(parsing).keyParts();
+        }
+    }
+
+    private void using() {
+        if (cursor.takeWords("USING")) {
+            method = cursor.take().value().toUpperCase(Locale.ROOT);
+        }
+    }
+}

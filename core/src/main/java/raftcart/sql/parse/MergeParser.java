@@ -1,0 +1,165 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Query.CommonTable;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Assignment;
+import raftcart.sql.tree.Statement.MergeAction;
+import raftcart.sql.tree.Statement.MergeAction.Kind;
+import raftcart.sql.tree.TableRef;
+
+/** Reads MERGE, also the short form with KEY. */
+final class MergeParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final DmlParser changes;
+
+    MergeParser(Parsing parsing, DmlParser changes) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.changes = changes;
+    }
+
+    Statement merge(List<CommonTable> with, Span span) {
+        cursor.take();
+        cursor.takeWords("INTO");
+        int mark = cursor.mark();
+        QualifiedName name = parsing.qualifiedName();
+        if (cursor.peek().isSymbol("(") || cursor.peek().isAnyWord("KEY", "VALUES")) {
+            Optional<Statement> keyed = keyed(name, span);
+            if (keyed.isPresent()) {
+                return keyed.get();
+            }
+        }
+        cursor.reset(mark);
+        TableRef target = parsing.queries.table();
+        cursor.expectWords("USING");
+        TableRef source = parsing.queries.table();
+        cursor.expectWords("ON");
+        Expr on = parsing.expressions.expression();
+        List<MergeAction> actions = new ArrayList<>();
+        while (cursor.takeWords("WHEN")) {
+            actions.add(action());
+        }
+        if (actions.isEmpty()) {
+            throw cursor.unexpected("WHEN");
+        }
+        List<QueryBody.Item> returning = changes.returning(changes.output());
+        if (cursor.peek().isWord("LOG")) {
+            throw cursor.error("LOG ERRORS is for a person");
+        }
+        return new Statement.Merge(with, target, source, on, actions, returning, span);
+    }
+
+    /** H2's MERGE INTO t (a, b) KEY (a) VALUES (1, 2). */
+    private Optional<Statement> keyed(QualifiedName table, Span span) {
+        List<Name> columns = parsing.namesInParentheses();
+        List<Name> keys = cursor.takeWords("KEY") ? parsing.namesInParentheses() : List.of();
+        if (!parsing.queries.startsQuery()) {
+            return Optional.empty();
+        }
+        Query source = parsing.queries.query();
+        if (keys.isEmpty() || columns.isEmpty()) {
+            throw cursor.error("MERGE INTO without columns or KEY is for a person");
+        }
+        List<Assignment> assignments = new ArrayList<>();
+        List<Expr> target = new ArrayList<>();
+        for (Name column : columns) {
+            Expr reference = new Expr.Column(new QualifiedName(List.of(column)), false, span);
+            if (keys.stream().anyMatch(k -> k.matches(column))) {
+                target.add(reference);
+            } else {
+                assignments.add(new Assignment(List.of(reference), Expr.Call.of("new_value", reference)));
+            }
+        }
+        Statement.Upsert upsert = new Statement.Upsert(target, Optional.empty(), assignments, Optional.empty(), false);
+        return Optional.of(new Statement.Insert(
+                List.of(),
+                Statement.Insert.Mode.INSERT,
+                table,
+                Optional.empty(),
+                columns,
+                Optional.of(source),
+                "",
+                Optional.of(upsert),
+                List.of(),
+                span));
+    }
+
+    private MergeAction action() {
+        boolean matched = !cursor.takeWords("NOT");
+        cursor.expectWords("MATCHED");
+        boolean bySource = false;
+        if (cursor.takeWords("BY")) {
+            bySource = cursor.takeWords("SOURCE");
+            if (!bySource) {
+                cursor.expectWords("TARGET");
+            }
+        }
+        Optional<Expr> condition =
+                cursor.takeWords("AND") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        cursor.expectWords("THEN");
+        if (cursor.takeWords("DELETE")) {
+            return of(matched, bySource, condition, Kind.DELETE, List.of(), Optional.empty());
+        }
+        if (cursor.takeWords("DO", "NOTHING")) {
+            return of(matched, bySource, condition, Kind.NOTHING, List.of(), Optional.empty());
+        }
+        if (cursor.takeWords("UPDATE")) {
+            cursor.expectWords("SET");
+            List<Assignment> assignments = changes.assignments();
+            Optional<Expr> both = and(condition, where());
+            Optional<Expr> delete = Optional.empty();
+            if (cursor.takeWords("DELETE")) {
+                delete = where();
+            }
+            return of(matched, bySource, both, Kind.UPDATE, assignments, delete);
+        }
+        cursor.expectWords("INSERT");
+        List<Name> columns = new ArrayList<>();
+        if (cursor.takeSymbol("(")) {
+            columns.addAll(parsing.list(() -> parsing.qualifiedName().last()));
+            cursor.expectSymbol(")");
+        }
+        List<Expr> values = List.of();
+        if (!cursor.takeWords("DEFAULT", "VALUES")) {
+            cursor.expectWords("VALUES");
+            cursor.expectSymbol("(");
+            values = parsing.expressions.list();
+            cursor.expectSymbol(")");
+        }
+        return new MergeAction(
+                matched, bySource, and(condition, where()), Kind.INSERT, List.of(), columns, values, Optional.empty());
+    }
+
+    private static MergeAction of(
+            boolean matched,
+            boolean bySource,
+            Optional<Expr> condition,
+            Kind kind,
+            List<Assignment> assignments,
+            Optional<Expr> delete) {
+        return new MergeAction(matched, bySource, condition, kind, assignments, List.of(), List.of(), delete);
+    }
+
+    private Optional<Expr> where() {
+        return cursor.takeWords("WHERE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+    }
+
+    private static Optional<Expr> and(Optional<Expr> a, Optional<Expr> b) {
+        if (a.isPresent() && b.isPresent()) {
+            return Optional.of(
+                    new Expr.Junction(true, List.of(a.get(), b.get()), a.get().span()));
+        }
+        return a.isPresent() ? a : b;
+    }
+}

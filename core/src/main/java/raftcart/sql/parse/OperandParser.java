@@ -1,0 +1,470 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.UnaryOperator;
+
+/** Reads what stands between operators: constants, names, choices and anything in parentheses. */
+final class OperandParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final ExprParser expressions;
+    private final NameParser names;
+    private final IntervalParser intervals;
+
+    OperandParser(Parsing parsing, ExprParser expressions) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.expressions = expressions;
+        this.names = new NameParser(parsing, new CallParser(parsing, expressions));
+        this.intervals = new IntervalParser(parsing, expressions);
+    }
+
+    Expr operand() {
+        Expr operand = primary();
+        while (true) {
+            Expr next = postfix(operand);
+            if (next == null) {
+                return operand;
+            }
+            operand = next;
+        }
+    }
+
+    private Expr postfix(Expr operand) {
+        Token token = cursor.peek();
+        if (token.kind() == TokenKind.SYMBOL) {
+            return switch (token.text()) {
+                case "::" -> {
+                    cursor.take();
+                    yield new Expr.Cast(operand, TypeNameParser.parse(cursor), false, token.span());
+                }
+                case "[" -> subscript(operand, token.span());
+                case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
+                case "." -> cursor.peek(1).isName() && !(operand instanceof Expr.Literal) ? field(operand) : null;
+                default -> null;
+            };
+        }
+        if (token.kind() == TokenKind.QUOTED_NAME
+                && token.text().startsWith("[")
+                && operand instanceof Expr.Column
+                && parsing.has(GrammarFeature.BRACKET_VALUES)) {
+            return null;
+        }
+        if (token.kind() != TokenKind.WORD) {
+            return null;
+        }
+        if (token.isWord("COLLATE")) {
+            cursor.take();
+            return new Expr.Collate(operand, parsing.qualifiedName(), token.span());
+        }
+        if (cursor.takeWords("AT", "TIME", "ZONE")) {
+            return new Expr.AtZone(operand, expressions.expression(OperatorTable.UNARY), token.span());
+        }
+        if (cursor.takeWords("AT", "LOCAL")) {
+            throw cursor.error("AT LOCAL is for a person");
+        }
+        boolean labelled = parsing.has(GrammarFeature.LABELLED_DURATIONS)
+                && token.value().toLowerCase(Locale.ROOT).matches("(year|month|day|hour|minute|second|microsecond)s?");
+        if (labelled) {
+            cursor.take();
+            DateUnit unit = DateUnit.named(token.value()).orElseThrow();
+            return new Expr.Interval(List.of(new Expr.IntervalPart(operand, unit)), token.span());
+        }
+        return null;
+    }
+
+    private Expr field(Expr operand) {
+        Span span = cursor.take().span();
+        Name name = parsing.name();
+        if (cursor.peek().isSymbol("(")) {
+            throw cursor.error("a method call is for a person");
+        }
+        return Expr.Call.of("field", operand, Expr.Literal.string(name.text())).at(span);
+    }
+
+    private Expr path(Expr operand, Span span) {
+        cursor.take();
+        StringBuilder path = new StringBuilder("$");
+        do {
+            path.append('.').append(parsing.name().text());
+            while (cursor.takeSymbol("[")) {
+                path.append('[').append(cursor.take().value()).append(']');
+                cursor.expectSymbol("]");
+            }
+        } while (cursor.takeSymbol("."));
+        return Expr.Call.of("json_get", operand, Expr.Literal.string(path.toString()))
+                .at(span);
+    }
+
+    private Expr subscript(Expr array, Span span) {
+        cursor.take();
+        Optional<Expr> index = Optional.empty();
+        if (!cursor.peek().isSymbol(":")) {
+            index = Optional.of(expressions.expression());
+        }
+        boolean slice = cursor.takeSymbol(":");
+        Optional<Expr> end = Optional.empty();
+        if (slice && !cursor.peek().isSymbol("]")) {
+            end = Optional.of(expressions.expression());
+        }
+        cursor.expectSymbol("]");
+        return new Expr.Subscript(array, index, end, slice, span);
+    }
+
+    private Expr primary() {
+        Token token = cursor.peek();
+        return switch (token.kind()) {
+            case NUMBER -> literal(number(token));
+            case STRING -> string();
+            case HEX_STRING -> literal(LiteralKind.BYTES);
+            case BIT_STRING -> literal(LiteralKind.BITS);
+            case PARAMETER -> parameter(token);
+            case SYMBOL -> symbol(token);
+            case WORD -> word(token);
+            case QUOTED_NAME -> names.name();
+            case COMMENT, HINT, END -> throw cursor.unexpected("an expression");
+        };
+    }
+
+    private Expr parameter(Token token) {
+        cursor.take();
+        Expr parameter = new Expr.Parameter(token.text(), token.span());
+        return cursor.takeSymbol(":=")
+                ? new Expr.Assignment(parameter, expressions.expression(), token.span())
+                : parameter;
+    }
+
+    private LiteralKind number(Token token) {
+        return token.text().startsWith("0x") || token.text().startsWith("0X") ? LiteralKind.BYTES : LiteralKind.NUMBER;
+    }
+
+    private Expr literal(LiteralKind kind) {
+        Token token = cursor.take();
+        if (token.kind() == TokenKind.NUMBER && kind == LiteralKind.BYTES) {
+            // Elsewhere 0x10 is the number 16.
+            java.math.BigInteger value = new java.math.BigInteger(token.value(), 16);
+            return new Expr.Literal(LiteralKind.NUMBER, value.toString(), token.span());
+        }
+        String text = token.value();
+        return new Expr.Literal(kind, text, token.span());
+    }
+
+    /** Strings that stand beside each other are one. */
+    private Expr string() {
+        Token token = cursor.take();
+        if (!cursor.peek().isString()) {
+            return new Expr.Literal(LiteralKind.STRING, token.value(), token.span());
+        }
+        StringBuilder text = new StringBuilder(token.value());
+        while (cursor.peek().isString()) {
+            text.append(cursor.take().value());
+        }
+        return new Expr.Literal(LiteralKind.STRING, text.toString(), token.span());
+    }
+
+    private Expr symbol(Token token) {
+        switch (token.text()) {
+            case "(":
+                return parsing.nested(this::parenthesis);
+            case "*":
+                cursor.take();
+                return new Expr.Star(Optional.empty(), names.starExceptions(), token.span());
+            case "{":
+                return escape();
+            case "[":
+                if (parsing.has(GrammarFeature.BRACKET_VALUES)) {
+                    cursor.take();
+                    return arrayItems(token.span());
+                }
+                throw cursor.unexpected("an expression");
+            case "-":
+                cursor.take();
+                return signed(UnaryOperator.MINUS, token.span());
+            case "+":
+                cursor.take();
+                return signed(UnaryOperator.PLUS, token.span());
+            case "~":
+                cursor.take();
+                return signed(UnaryOperator.BIT_NOT, token.span());
+            default:
+                throw cursor.unexpected("an expression");
+        }
+    }
+
+    private Expr signed(UnaryOperator operator, Span span) {
+        boolean number = cursor.peek().kind() == TokenKind.NUMBER;
+        Expr operand = expressions.expression(OperatorTable.UNARY);
+        if (operator == UnaryOperator.MINUS
+                && number
+                && operand instanceof Expr.Literal literal
+                && literal.kind() == LiteralKind.NUMBER
+                && !literal.text().startsWith("-")) {
+            return new Expr.Literal(LiteralKind.NUMBER, "-" + literal.text(), span);
+        }
+        return operator == UnaryOperator.PLUS ? operand : new Expr.Unary(operator, operand, span);
+    }
+
+    /** What stands in parentheses: an expression, several as a row, or a query. */
+    Expr parenthesised() {
+        return parsing.nested(this::parenthesis);
+    }
+
+    private Expr parenthesis() {
+        Span span = cursor.peek().span();
+        if (parsing.queries.startsQueryInParentheses()) {
+            int mark = cursor.mark();
+            cursor.take();
+            raftcart.sql.tree.Query query = parsing.queries.query();
+            if (cursor.takeSymbol(")")) {
+                return new Expr.Subquery(query, span);
+            }
+            cursor.reset(mark);
+        }
+        cursor.expectSymbol("(");
+        if (cursor.peek().isSymbol("+") && cursor.peek(1).isSymbol(")")) {
+            throw cursor.unexpected("an expression");
+        }
+        if (cursor.takeSymbol(")")) {
+            return new Expr.Row(List.of(), span);
+        }
+        Expr first = expressions.expression();
+        if (!cursor.peek().isSymbol(",")) {
+            cursor.expectSymbol(")");
+            return first;
+        }
+        List<Expr> items = new ArrayList<>(List.of(first));
+        while (cursor.takeSymbol(",")) {
+            items.add(expressions.expression());
+        }
+        cursor.expectSymbol(")");
+        return new Expr.Row(items, span);
+    }
+
+    /** The right side of IN. */
+    List<Expr> inItems() {
+        if (!cursor.peek().isSymbol("(")) {
+            return List.of(operand());
+        }
+        Span span = cursor.peek().span();
+        if (parsing.queries.startsQueryInParentheses()) {
+            int mark = cursor.mark();
+            cursor.take();
+            raftcart.sql.tree.Query query = parsing.queries.query();
+            if (cursor.takeSymbol(")")) {
+                return List.of(new Expr.Subquery(query, span));
+            }
+            cursor.reset(mark);
+        }
+        cursor.expectSymbol("(");
+        if (cursor.takeSymbol(")")) {
+            return List.of();
+        }
+        List<Expr> items = expressions.list();
+        cursor.expectSymbol(")");
+        return items;
+    }
+
+    /** The escapes of JDBC and ODBC: {@code {d '...'}}, {@code {ts '...'}}, {@code {t '...'}}, {@code {fn f(x)}}. */
+    private Expr escape() {
+        Token open = cursor.take();
+        Token word = cursor.take();
+        Expr inner =
+                switch (word.value().toLowerCase(Locale.ROOT)) {
+                    case "d" -> new Expr.Literal(LiteralKind.DATE, parsing.string(), open.span());
+                    case "t" -> new Expr.Literal(LiteralKind.TIME, parsing.string(), open.span());
+                    case "ts" -> new Expr.Literal(LiteralKind.TIMESTAMP, parsing.string(), open.span());
+                    case "fn" -> expressions.expression();
+                    default -> throw cursor.unexpected("an escape such as {d '2026-01-31'}");
+                };
+        cursor.expectSymbol("}");
+        return inner;
+    }
+
+    private Expr word(Token token) {
+        String word = token.value().toLowerCase(Locale.ROOT);
+        Token next = cursor.peek(1);
+        if (next.isString()) {
+            Expr typed = typedLiteral(word, token);
+            if (typed != null) {
+                return typed;
+            }
+        }
+        switch (word) {
+            case "null":
+                cursor.take();
+                return new Expr.Literal(LiteralKind.NULL, "", token.span());
+            case "true", "false":
+                cursor.take();
+                return new Expr.Literal(LiteralKind.BOOLEAN, word, token.span());
+            case "case":
+                return parsing.nested(this::choice);
+            case "exists":
+                return exists(token);
+            default:
+                return furtherWord(word, token, next);
+        }
+    }
+
+    private Expr furtherWord(String word, Token token, Token next) {
+        switch (word) {
+            case "interval":
+                return next.isString()
+                                || next.isSymbol("(")
+                                || next.kind() == TokenKind.NUMBER
+                                || next.isName()
+                                || next.kind() == TokenKind.PARAMETER
+                                || next.isSymbol("-")
+                        ? intervals.interval()
+                        : names.name();
+            case "array":
+                return array(token, next);
+            case "row":
+                return row(token, next);
+            case "default":
+                return next.isSymbol("(") ? names.name() : defaultValue(token);
+            case "prior", "connect_by_root":
+                cursor.take();
+                UnaryOperator operator = word.equals("prior") ? UnaryOperator.PRIOR : UnaryOperator.ROOT;
+                return new Expr.Unary(operator, expressions.expression(OperatorTable.UNARY), token.span());
+            case "next", "previous", "prev":
+                return sequenceValue(token, next);
+            case "binary":
+                return next.isSymbol("(") || !isOperandStart(next) ? names.name() : binaryText(token);
+            default:
+                return names.name();
+        }
+    }
+
+    private static boolean isOperandStart(Token token) {
+        return token.isName() && !Keywords.endsExpression(token) || token.isString();
+    }
+
+    /** BINARY before a text compares its bytes. */
+    private Expr binaryText(Token token) {
+        cursor.take();
+        return Expr.Call.of("as_bytes", expressions.expression(OperatorTable.UNARY))
+                .at(token.span());
+    }
+
+    private Expr defaultValue(Token token) {
+        cursor.take();
+        return new Expr.Default(token.span());
+    }
+
+    private Expr exists(Token token) {
+        cursor.take();
+        cursor.expectSymbol("(");
+        Expr exists = new Expr.Exists(parsing.nested(parsing.queries::query), token.span());
+        cursor.expectSymbol(")");
+        return exists;
+    }
+
+    private Expr array(Token token, Token next) {
+        if (next.isSymbol("[")) {
+            cursor.take();
+            cursor.take();
+            return arrayItems(token.span());
+        }
+        if (next.isSymbol("(") && cursor.peek(2).isAnyWord("SELECT", "WITH", "VALUES")) {
+            cursor.take();
+            return Expr.Call.of("array_of_query", parenthesised()).at(token.span());
+        }
+        return names.name();
+    }
+
+    private Expr arrayItems(Span span) {
+        List<Expr> items = cursor.peek().isSymbol("]") ? List.of() : parsing.list(this::arrayItem);
+        cursor.expectSymbol("]");
+        return new Expr.ArrayItems(items, span);
+    }
+
+    private Expr arrayItem() {
+        if (cursor.peek().isSymbol("[")) {
+            Span span = cursor.take().span();
+            return parsing.nested(() -> arrayItems(span));
+        }
+        return expressions.expression();
+    }
+
+    private Expr row(Token token, Token next) {
+        if (!next.isSymbol("(")) {
+            return names.name();
+        }
+        cursor.take();
+        Expr inner = parenthesised();
+        return inner instanceof Expr.Row ? inner : new Expr.Row(List.of(inner), token.span());
+    }
+
+    private Expr sequenceValue(Token token, Token next) {
+        boolean value = next.isAnyWord("VALUE", "VALUEOF") && cursor.peek(2).isWord("FOR");
+        if (!value) {
+            return names.name();
+        }
+        cursor.take();
+        cursor.take();
+        cursor.take();
+        Expr sequence = new Expr.SequenceValue(parsing.qualifiedName(), token.isWord("NEXT"), token.span());
+        if (cursor.peek().isWord("OVER")) {
+            throw cursor.error("numbers of a sequence in an order of their own are for a person");
+        }
+        return sequence;
+    }
+
+    private Expr typedLiteral(String word, Token token) {
+        LiteralKind kind =
+                switch (word) {
+                    case "date" -> LiteralKind.DATE;
+                    case "time" -> LiteralKind.TIME;
+                    case "timestamp", "datetime" -> LiteralKind.TIMESTAMP;
+                    case "timestamptz" -> LiteralKind.ZONED_TIMESTAMP;
+                    default -> null;
+                };
+        if (kind != null) {
+            cursor.take();
+            String text = cursor.take().value();
+            boolean zoned =
+                    kind == LiteralKind.TIMESTAMP && text.matches("(?s).*:\\d\\d(\\.\\d+)?\\s*([+-]\\d|[A-Za-z]).*");
+            return new Expr.Literal(zoned ? LiteralKind.ZONED_TIMESTAMP : kind, text, token.span());
+        }
+        if (word.startsWith("_") && !word.equals("_")) {
+            cursor.take(); // a character set before a string, such as _utf8mb4'x': the text is decoded already
+            return string();
+        }
+        if (word.matches(
+                "bool(ean)?|int[248]?|integer|bigint|numeric|decimal|float[48]?|uuid|jsonb?|inet|bytea|text")) {
+            cursor.take();
+            return new Expr.Cast(string(), TypeName.of(word), false, token.span());
+        }
+        return null;
+    }
+
+    private Expr choice() {
+        Span span = cursor.take().span();
+        Optional<Expr> subject =
+                cursor.peek().isWord("WHEN") ? Optional.empty() : Optional.of(expressions.expression());
+        List<Expr.When> branches = new ArrayList<>();
+        while (cursor.takeWords("WHEN")) {
+            Expr condition = expressions.expression();
+            cursor.expectWords("THEN");
+            branches.add(new Expr.When(condition, expressions.expression()));
+        }
+        if (branches.isEmpty()) {
+            throw cursor.unexpected("WHEN");
+        }
+        Optional<Expr> otherwise = cursor.takeWords("ELSE") ? Optional.of(expressions.expression()) : Optional.empty();
+        cursor.expectWords("END");
+        return new Expr.Case(subject, branches, otherwise, span);
+    }
+}

@@ -1,0 +1,106 @@
+package raftcart.sql.parse;
+
+import java.util.Optional;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Query.Paging;
+
+/** Reads which rows of a result are wanted, in all spellings. */
+final class PagingParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    PagingParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    private Optional<Expr> offset = Optional.empty();
+    private Optional<Expr> limit = Optional.empty();
+    private boolean percent;
+    private boolean ties;
+
+    /** What follows a SELECT, together with a TOP or FIRST that stood in it. */
+    Optional<Paging> after(Optional<Paging> top) {
+        offset = Optional.empty();
+        limit = Optional.empty();
+        percent = false;
+        ties = false;
+        boolean any = false;
+        while (clause()) {
+            any = true;
+        }
+        if (!any) {
+            return top;
+        }
+        Optional<Expr> most = limit.isPresent() ? limit : top.flatMap(Paging::limit);
+        return Optional.of(new Paging(offset, most, percent, ties));
+    }
+
+    private boolean clause() {
+        if (cursor.takeWords("LIMIT")) {
+            if (!cursor.takeWords("ALL")) {
+                limit = Optional.of(amount());
+                percent = cursor.takeSymbol("%") || cursor.takeWords("PERCENT");
+            }
+            if (cursor.takeSymbol(",")) {
+                offset = limit;
+                limit = Optional.of(amount());
+            }
+            return true;
+        }
+        if (cursor.peek().isWord("OFFSET") && limitless()) {
+            cursor.take();
+            offset = Optional.of(amount());
+            cursor.takeAny("ROW", "ROWS");
+            return true;
+        }
+        if (cursor.atWords("FETCH", "FIRST") || cursor.atWords("FETCH", "NEXT")) {
+            fetch();
+            return true;
+        }
+        if (cursor.peek().isWord("ROWS") && !cursor.peek(1).isAnyWord("BETWEEN", "UNBOUNDED")) {
+            throw cursor.error("ROWS m TO n is for a person; write OFFSET and FETCH");
+        }
+        return false;
+    }
+
+    private void fetch() {
+        cursor.take();
+        cursor.take();
+        boolean one = cursor.peek().isAnyWord("ROW", "ROWS");
+        limit = Optional.of(one ? Expr.Literal.number(1) : amount());
+        percent = cursor.takeWords("PERCENT");
+        cursor.takeAny("ROW", "ROWS");
+        ties = cursor.takeWords("WITH", "TIES");
+        if (!ties) {
+            cursor.takeWords("ONLY");
+        }
+    }
+
+    private boolean limitless() {
+        return !cursor.peek(1).isSymbol(".");
+    }
+
+    private Expr amount() {
+        return parsing.expressions.expression(OperatorTable.OTHER);
+    }
+
+    /** Advice to the optimizer at the end of a query. */
+    void passOver() {
+        while (true) {
+            if (cursor.takeWords("OPTIMIZE", "FOR")) {
+                parsing.wholeNumber();
+                cursor.takeAny("ROW", "ROWS");
+            } else if (cursor.peek().isWord("WITH") && cursor.peek(1).isAnyWord("UR", "CS", "RS", "RR")) {
+                cursor.take();
+                cursor.take();
+            } else if (cursor.peek().isWord("OPTION") && cursor.peek(1).isSymbol("(")) {
+                cursor.take();
+                parsing.skipParentheses();
+            } else {
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+
+/** One text being read: the cursor, the grammar, and the parsers for each kind of thing. */
+final class Parsing {
+    /** How deep parentheses, queries and choices may be nested. */
+    static final int DEEPEST = 300;
+
+    final TokenCursor cursor;
+    final Grammar grammar;
+    final ExprParser expressions;
+    final QueryParser queries;
+    private int depth;
+
+    Parsing(TokenCursor cursor, Grammar grammar) {
+        this.cursor = cursor;
+        this.grammar = grammar;
+        this.expressions = new ExprParser(this);
+        this.queries = new QueryParser(this);
+    }
+
+    boolean has(GrammarFeature feature) {
+        return grammar.has(feature);
+    }
+
+    /** Reads something that may contain itself. */
+    <T> T nested(Supplier<T> reader) {
+        if (++depth > DEEPEST) {
+            throw cursor.error("nested more than " + DEEPEST + " deep");
+        }
+        try {
+            return reader.get();
+        } finally {
+            depth--;
+        }
+    }
+
+    /** A name, quoted or not. */
+    Name name() {
+        Token token = cursor.peek();
+        if (!token.isName() && !isTextAsName(token)) {
+            throw cursor.unexpected("a name");
+        }
+        return nameOf(cursor.take());
+    }
+
+    /** Some dialects let a text stand where an alias is wanted. */
+    private static boolean isTextAsName(Token token) {
+        return token.isString();
+    }
+
+    Name nameOf(Token token) {
+        return token.kind() == TokenKind.WORD
+                ? Name.of(token.value())
+                : grammar.names().quoted(token.value());
+    }
+
+    /** A name with points in it. An empty part between two points is the default schema. */
+    QualifiedName qualifiedName() {
+        List<Name> parts = new ArrayList<>();
+        parts.add(name());
+        while (cursor.peek().isSymbol(".") || cursor.peek().isSymbol("..")) {
+            cursor.take();
+            parts.add(name());
+        }
+        if (cursor.peek().isSymbol("@") && cursor.peek(1).isName()) {
+            throw cursor.error("a database link: objects of another database are for a person");
+        }
+        return new QualifiedName(parts);
+    }
+
+    /** Names in parentheses, if they stand next. */
+    List<Name> namesInParentheses() {
+        List<Name> names = new ArrayList<>();
+        if (cursor.takeSymbol("(")) {
+            do {
+                names.add(name());
+            } while (cursor.takeSymbol(","));
+            cursor.expectSymbol(")");
+        }
+        return names;
+    }
+
+    <T> List<T> list(Supplier<T> reader) {
+        List<T> items = new ArrayList<>();
+        do {
+            items.add(reader.get());
+        } while (cursor.takeSymbol(","));
+        return items;
+    }
+
+    /** Passes over what stands in parentheses, and gives its text. */
+    String skipParentheses() {
+        StringBuilder text = new StringBuilder("(");
+        cursor.expectSymbol("(");
+        int open = 1;
+        while (open > 0) {
+            if (cursor.atEnd()) {
+                throw cursor.unexpected("')'");
+            }
+            Token token = cursor.take();
+            open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
+            text.append(text.length() > 1 && !token.isSymbol(")") ? " " : "").append(token.text());
+        }
+        return text.toString();
+    }
+
+    /** The word that stands next in upper case, or the empty text. */
+    String word() {
+        Token token = cursor.peek();
+        return token.kind() == TokenKind.WORD ? token.value().toUpperCase(java.util.Locale.ROOT) : "";
+    }
+
+    /** A text constant. */
+    String string() {
+        if (!cursor.peek().isString()) {
+            throw cursor.unexpected("a text");
+        }
+        return cursor.take().value();
+    }
+
+    /** A whole number, perhaps with a sign. */
+    java.math.BigInteger wholeNumber() {
+        boolean negative = cursor.takeSymbol("-");
+        cursor.takeSymbol("+");
+        Token token = cursor.peek();
+        if (token.kind() != TokenKind.NUMBER || !token.text().matches("[0-9]{1,40}")) {
+            throw cursor.unexpected("a whole number");
+        }
+        java.math.BigInteger value = new java.math.BigInteger(cursor.take().text());
+        return negative ? value.negate() : value;
+    }
+
+    Optional<Name> optionalName(boolean present) {
+        return present ? Optional.of(name()) : Optional.empty();
+    }
+}

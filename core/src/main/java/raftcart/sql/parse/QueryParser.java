@@ -1,0 +1,246 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Query.CommonTable;
+import raftcart.sql.tree.Query.Paging;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.SetOperation;
+import raftcart.sql.tree.TableRef;
+
+/** Reads queries: what stands around SELECT here, SELECT itself by {@link SelectParser}. */
+final class QueryParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final SelectParser selects;
+    private final PagingParser pagings;
+
+    QueryParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.selects = new SelectParser(parsing);
+        this.pagings = new PagingParser(parsing);
+    }
+
+    /** True where a query may begin, perhaps in parentheses. */
+    boolean startsQuery() {
+        int ahead = 0;
+        while (cursor.peek(ahead).isSymbol("(")) {
+            ahead++;
+        }
+        return startsPlainQuery(ahead);
+    }
+
+    /** True where a parenthesis stands that may hold a query. */
+    boolean startsQueryInParentheses() {
+        return cursor.peek().isSymbol("(") && startsQuery();
+    }
+
+    private boolean startsPlainQuery(int ahead) {
+        Token token = cursor.peek(ahead);
+        Token next = cursor.peek(ahead + 1);
+        boolean select = token.isWord("SELECT") || (token.isWord("SEL") && parsing.has(GrammarFeature.SHORT_VERBS));
+        return select
+                || (token.isWord("WITH") && next.isName())
+                || (token.isWord("VALUES") && (next.isSymbol("(") || !next.isSymbol(")")) && !next.isSymbol("."))
+                || (token.isWord("TABLE")
+                        && next.isName()
+                        && !cursor.peek(ahead + 2).isSymbol("("))
+                || (token.isWord("FROM") && next.isName() && parsing.has(GrammarFeature.BRACKET_VALUES));
+    }
+
+    Query query() {
+        return parsing.nested(this::readQuery);
+    }
+
+    private Query readQuery() {
+        Span span = cursor.peek().span();
+        List<CommonTable> with = new ArrayList<>();
+        boolean recursive = with(with);
+        QueryBody body = setOperation(0);
+        List<OrderItem> order = List.of();
+        if (cursor.atWords("ORDER", "BY")) {
+            cursor.expectWords("ORDER", "BY");
+            order = orderItems();
+        } else if (cursor.atWords("ORDER", "SIBLINGS", "BY")) {
+            cursor.expectWords("ORDER", "SIBLINGS", "BY");
+            body = selects.withSiblings(body, orderItems());
+        }
+        Optional<Paging> paging = pagings.after(selects.takeTop());
+        Optional<Query.Locking> locking = new LockingParser(parsing).locking();
+        if (paging.isEmpty()) {
+            paging = pagings.after(Optional.empty());
+        }
+        pagings.passOver();
+        return new Query(with, recursive, body, order, paging, locking, span);
+    }
+
+    /** Reads WITH if it stands next; true for one that is said to be recursive. */
+    boolean with(List<CommonTable> tables) {
+        if (!cursor.peek().isWord("WITH") || !cursor.peek(1).isName()) {
+            return false;
+        }
+        cursor.take();
+        boolean recursive = cursor.peek(1).isName() && cursor.takeWords("RECURSIVE");
+        do {
+            tables.add(commonTable());
+        } while (cursor.takeSymbol(","));
+        return recursive;
+    }
+
+    private CommonTable commonTable() {
+        Name name = parsing.name();
+        List<Name> columns = parsing.namesInParentheses();
+        cursor.expectWords("AS");
+        String hint = cursor.takeWords("MATERIALIZED")
+                ? "MATERIALIZED"
+                : cursor.takeWords("NOT", "MATERIALIZED") ? "NOT MATERIALIZED" : "";
+        cursor.expectSymbol("(");
+        if (!startsQuery()) {
+            throw cursor.error("a WITH that changes rows is for a person");
+        }
+        Query query = query();
+        cursor.expectSymbol(")");
+        if (cursor.peek().isAnyWord("SEARCH", "CYCLE")) {
+            throw cursor.error("SEARCH and CYCLE clauses are for a person");
+        }
+        return new CommonTable(name, columns, query, hint);
+    }
+
+    /** Level 0 is UNION and EXCEPT, level 1 INTERSECT, which binds tighter. */
+    private QueryBody setOperation(int level) {
+        QueryBody left = level == 0 ? setOperation(1) : body();
+        int chain = 0;
+        while (true) {
+            SetOperation.Kind kind = kindAt(level);
+            if (kind == null) {
+                return left;
+            }
+            if (++chain > 1000) {
+                throw cursor.error("more than 1000 queries in a row");
+            }
+            Span span = cursor.take().span();
+            boolean all = cursor.takeWords("ALL");
+            cursor.takeWords("DISTINCT");
+            if (cursor.peek().isAnyWord("CORRESPONDING", "BY")) {
+                throw cursor.error(kind + " by name is for a person");
+            }
+            selects.refuseTop();
+            left = new SetOperation(kind, all, left, level == 0 ? setOperation(1) : body(), span);
+        }
+    }
+
+    private SetOperation.Kind kindAt(int level) {
+        Token token = cursor.peek();
+        if (level == 1) {
+            return token.isWord("INTERSECT") ? SetOperation.Kind.INTERSECT : null;
+        }
+        if (token.isWord("UNION")) {
+            return SetOperation.Kind.UNION;
+        }
+        return token.isAnyWord("EXCEPT", "MINUS") ? SetOperation.Kind.EXCEPT : null;
+    }
+
+    private QueryBody body() {
+        Token token = cursor.peek();
+        if (token.isSymbol("(")) {
+            cursor.take();
+            Query inner = query();
+            cursor.expectSymbol(")");
+            return isBare(inner) ? inner.body() : new QueryBody.Nested(inner, token.span());
+        }
+        if (token.isWord("VALUES")) {
+            return values();
+        }
+        if (token.isWord("TABLE")) {
+            cursor.take();
+            QualifiedName name = parsing.qualifiedName();
+            return QueryBody.Select.of(
+                    List.of(QueryBody.Item.of(new Expr.Star(Optional.empty(), List.of(), token.span()))),
+                    List.of(TableRef.Table.of(name)),
+                    Optional.empty());
+        }
+        return selects.select();
+    }
+
+    private static boolean isBare(Query query) {
+        return query.with().isEmpty()
+                && query.order().isEmpty()
+                && query.paging().isEmpty()
+                && query.locking().isEmpty()
+                && !(query.body() instanceof SetOperation);
+    }
+
+    /** The table that the query read last goes into. */
+    Optional<QualifiedName> takeInto() {
+        return selects.takeInto();
+    }
+
+    /** An item as in a select list. */
+    QueryBody.Item item() {
+        return selects.item();
+    }
+
+    /** A table as in FROM. */
+    TableRef table() {
+        return new TableParser(parsing).table();
+    }
+
+    QueryBody.Values values() {
+        Span span = cursor.take().span();
+        List<List<Expr>> rows = new ArrayList<>();
+        do {
+            rows.add(valuesRow());
+        } while (cursor.takeSymbol(","));
+        return new QueryBody.Values(rows, span);
+    }
+
+    private List<Expr> valuesRow() {
+        if (cursor.peek().isWord("ROW") && cursor.peek(1).isSymbol("(")) {
+            cursor.take();
+        }
+        if (!cursor.peek().isSymbol("(")) {
+            return List.of(parsing.expressions.expression());
+        }
+        cursor.take();
+        if (cursor.takeSymbol(")")) {
+            return List.of();
+        }
+        List<Expr> row = parsing.expressions.list();
+        cursor.expectSymbol(")");
+        return row;
+    }
+
+    List<OrderItem> orderItems() {
+        return parsing.list(this::orderItem);
+    }
+
+    private OrderItem orderItem() {
+        Expr value = parsing.expressions.expression();
+        if (cursor.peek().isWord("USING") && cursor.peek(1).kind() == TokenKind.SYMBOL) {
+            throw cursor.error("ORDER BY ... USING is for a person");
+        }
+        boolean descending = cursor.takeAny("DESC", "DESCENDING");
+        if (!descending) {
+            cursor.takeAny("ASC", "ASCENDING");
+        }
+        Nulls nulls = Nulls.DEFAULT;
+        if (cursor.takeWords("NULLS", "FIRST")) {
+            nulls = Nulls.FIRST;
+        } else if (cursor.takeWords("NULLS", "LAST")) {
+            nulls = Nulls.LAST;
+        }
+        return new OrderItem(value, descending, nulls);
+    }
+}

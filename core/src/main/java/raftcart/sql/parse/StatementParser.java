@@ -1,0 +1,325 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.error.SqlSyntaxException;
+import raftcart.sql.Lexer;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+
+/** Reads statements, one or several of a text, and goes on after those that it cannot read. */
+public final class StatementParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    private StatementParser(TokenCursor cursor, Grammar grammar) {
+        this.parsing = new Parsing(cursor, grammar);
+        this.cursor = cursor;
+    }
+
+    /**
+     * What was read of one statement: the statement, or why it could not be read.
+     *
+     * @param start the offset of its first character
+     * @param end the offset after its last, without a separator
+     */
+    public record Parsed(Optional<Statement> statement, Optional<SqlSyntaxException> failure, int start, int end) {}
+
+    /** A text that was read, with the comments and hints that stood in it. */
+    public record Result(List<Parsed> statements, List<Token> comments, List<Token> hints) {}
+
+    /** Reads all statements of a text that begins at this line and column of its file. */
+    public static Result parse(String text, Grammar grammar, int line, int column) {
+        List<Token> tokens = new ArrayList<>();
+        List<Token> comments = new ArrayList<>();
+        List<Token> hints = new ArrayList<>();
+        Lexer lexer = new Lexer(text, grammar.lexical(), line, column);
+        try {
+            for (Token token = lexer.next(); ; token = lexer.next()) {
+                if (token.kind() == TokenKind.COMMENT) {
+                    comments.add(token);
+                } else if (token.kind() == TokenKind.HINT) {
+                    hints.add(token);
+                } else {
+                    tokens.add(token);
+                    if (token.kind() == TokenKind.END) {
+                        break;
+                    }
+                }
+            }
+        } catch (SqlSyntaxException e) {
+            Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length());
+            return new Result(List.of(failed), comments, hints);
+        }
+        List<Parsed> statements = new StatementParser(new TokenCursor(tokens), grammar).statements();
+        return new Result(statements, comments, hints);
+    }
+
+    private List<Parsed> statements() {
+        List<Parsed> all = new ArrayList<>();
+        while (true) {
+            while (cursor.takeSymbol(";")) {
+                continue;
+            }
+            if (cursor.atEnd()) {
+                return all;
+            }
+            all.add(one());
+        }
+    }
+
+    private Parsed one() {
+        int mark = cursor.mark();
+        int start = cursor.peek().span().start();
+        try {
+            Statement statement = new StatementParser(cursor, parsing.grammar).statement();
+            boolean separated = cursor.atEnd()
+                    || cursor.peek().isSymbol(";")
+                    || (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                            && Keywords.startsStatement(cursor.peek()));
+            if (!separated) {
+                throw cursor.unexpected("the end of the statement");
+            }
+            return new Parsed(
+                    Optional.of(statement),
+                    Optional.empty(),
+                    start,
+                    cursor.previous().span().end());
+        } catch (SqlSyntaxException e) {
+            cursor.reset(mark);
+            recover();
+            return new Parsed(
+                    Optional.empty(),
+                    Optional.of(e),
+                    start,
+                    cursor.previous().span().end());
+        }
+    }
+
+    /** Goes to the end of the statement at the cursor. */
+    private void recover() {
+        boolean loose = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+        int open = 0;
+        Token last = cursor.take();
+        boolean block = last.isAnyWord("IF", "WHILE", "BEGIN", "DECLARE");
+        while (!cursor.atEnd()) {
+            Token token = cursor.peek();
+            if (open <= 0 && token.isSymbol(";") && !block) {
+                return;
+            }
+            boolean newLine =
+                    token.span().line() > last.span().line() && token.span().column() <= 2;
+            if (loose && open <= 0 && newLine && Keywords.startsStatement(token) && !block) {
+                return;
+            }
+            open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
+            last = cursor.take();
+        }
+    }
+
+    /** Goes to the end of a statement that is not read in detail. */
+    static void skipStatement(TokenCursor cursor) {
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            cursor.take();
+        }
+    }
+
+    private Statement statement() {
+        Token token = cursor.peek();
+        Span span = token.span();
+        if (token.isSymbol("(")) {
+            return new DmlParser(parsing).statement();
+        }
+        if (token.isSymbol("{") && cursor.peek(1).isAnyWord("CALL")
+                || token.isSymbol("{") && cursor.peek(1).isSymbol("?")) {
+            throw cursor.error("an escaped call is for a person");
+        }
+        if (token.kind() != TokenKind.WORD) {
+            throw cursor.unexpected("a statement");
+        }
+        return switch (token.value().toUpperCase(Locale.ROOT)) {
+            case "SELECT",
+                    "SEL",
+                    "INSERT",
+                    "INS",
+                    "UPDATE",
+                    "UPD",
+                    "DELETE",
+                    "DEL",
+                    "MERGE",
+                    "WITH",
+                    "VALUES",
+                    "TABLE",
+                    "FROM" -> new DmlParser(parsing).statement();
+            case "REPLACE" ->
+                parsing.has(GrammarFeature.REPLACE_STATEMENT) ? new DmlParser(parsing).statement() : replaceObject();
+            default -> structure(token, span);
+        };
+    }
+
+    private Statement structure(Token token, Span span) {
+        return switch (token.value().toUpperCase(Locale.ROOT)) {
+            case "CREATE", "RECREATE" -> new DdlParser(parsing).create();
+            case "ALTER" -> alter(span);
+            case "DROP" -> new DropParser(parsing).drop();
+            case "TRUNCATE" -> new DropParser(parsing).truncate();
+            case "COMMENT" -> new DropParser(parsing).comment();
+            case "GRANT", "REVOKE" -> new GrantParser(parsing).grant();
+            case "RENAME" -> rename(span);
+            case "CALL", "EXEC", "EXECUTE" -> call(span);
+            case "BEGIN", "START", "COMMIT", "ROLLBACK", "SAVEPOINT", "RELEASE", "SAVE", "END", "BT", "ET", "ABORT" ->
+                new TransactionParser(parsing).transaction();
+            case "DECLARE" -> declare(span);
+            case "IF",
+                    "WHILE",
+                    "DO",
+                    "LOOP",
+                    "FOR",
+                    "RETURN",
+                    "RAISERROR",
+                    "THROW",
+                    "OPEN",
+                    "FETCH",
+                    "CLOSE",
+                    "DEALLOCATE",
+                    "WAITFOR",
+                    "BLOCK" -> code(span);
+            default -> new FurnitureParser(parsing).command();
+        };
+    }
+
+    private Statement replaceObject() {
+        if (cursor.peek(1).isAnyWord("VIEW", "RECURSIVE")) {
+            return new DdlParser(parsing).create();
+        }
+        skipStatement(cursor);
+        return new Statement.NotTranslated("routine", true, cursor.previous().span());
+    }
+
+    private Statement declare(Span span) {
+        if (cursor.peek(1).isWord("GLOBAL") || cursor.peek(1).isWord("LOCAL")) {
+            return new DdlParser(parsing).create();
+        }
+        return code(span);
+    }
+
+    private Statement code(Span span) {
+        Optional<Statement> guarded = new FurnitureParser(parsing).guardedDrop();
+        if (guarded.isPresent()) {
+            return guarded.get();
+        }
+        while (!cursor.atEnd()) {
+            cursor.take();
+        }
+        return new Statement.NotTranslated("block of code", true, span);
+    }
+
+    private Statement alter(Span span) {
+        cursor.take();
+        if (cursor.takeWords("TABLE") || cursor.takeWords("FOREIGN", "TABLE")) {
+            return new AlterParser(parsing).table(span);
+        }
+        if (cursor.takeAny("SEQUENCE")) {
+            return new DdlParser(parsing).sequence(true, span);
+        }
+        if (cursor.takeWords("SESSION", "SET", "CURRENT_SCHEMA")) {
+            cursor.expectSymbol("=");
+            return new Statement.UseSchema(parsing.name(), span);
+        }
+        String kind = parsing.word();
+        skipStatement(cursor);
+        boolean furniture =
+                kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"
+                        + "|FUNCTION|PROCEDURE|TRIGGER|USER|ROLE|EXTENSION|TABLESPACE|LARGE|PACKAGE|AUTHORIZATION");
+        if (!furniture) {
+            throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind + " is for a person");
+        }
+        boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION");
+        return physical || mentionsOwner()
+                ? new Statement.ClientCommand("ALTER " + kind, span)
+                : new Statement.NotTranslated("ALTER " + kind, false, span);
+    }
+
+    /** True where the statement just passed over ended in OWNER TO somebody. */
+    private boolean mentionsOwner() {
+        int mark = cursor.mark();
+        cursor.reset(Math.max(0, mark - 3));
+        boolean owner = cursor.atWords("OWNER", "TO")
+                || cursor.atWords("COMPILE")
+                || cursor.peek(2).isWord("COMPILE");
+        cursor.reset(mark);
+        return owner;
+    }
+
+    private Statement rename(Span span) {
+        cursor.take();
+        cursor.takeWords("TABLE");
+        raftcart.sql.tree.QualifiedName from = parsing.qualifiedName();
+        cursor.expectWords("TO");
+        raftcart.sql.tree.QualifiedName to = parsing.qualifiedName();
+        if (cursor.peek().isSymbol(",")) {
+            throw cursor.error("several tables renamed in one statement are for a person");
+        }
+        return new DdlStatement.AlterTable(
+                from, false, List.of(new raftcart.sql.tree.AlterAction.RenameTable(to)), span);
+    }
+
+    private Statement call(Span span) {
+        Token verb = cursor.take();
+        if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
+            throw cursor.error("EXECUTE " + parsing.word() + " is for a person");
+        }
+        if (!cursor.peek().isName()) {
+            throw cursor.unexpected("the name of a procedure");
+        }
+        raftcart.sql.tree.QualifiedName name = parsing.qualifiedName();
+        if (name.key().matches("(master\\.)?(dbo\\.|sys\\.)?sp_(addextendedproperty|settriggerorder|tableoption)")) {
+            skipToNext();
+            return new Statement.ClientCommand("EXEC " + name, span);
+        }
+        List<Expr> arguments = new ArrayList<>();
+        if (cursor.takeSymbol("(")) {
+            if (!cursor.takeSymbol(")")) {
+                arguments.addAll(parsing.list(this::argument));
+                cursor.expectSymbol(")");
+            }
+        } else if (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            arguments.addAll(parsing.list(this::argument));
+        }
+        return new Statement.CallProcedure(name, arguments, span);
+    }
+
+    private void skipToNext() {
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+            cursor.take();
+        }
+    }
+
+    private Expr argument() {
+        Token token = cursor.peek();
+        boolean named = (token.isName() || token.kind() == TokenKind.PARAMETER)
+                && (cursor.peek(1).isSymbol("=>")
+                        || cursor.peek(1).isSymbol(":=")
+                        || (token.kind() == TokenKind.PARAMETER
+                                && cursor.peek(1).isSymbol("=")));
+        if (named) {
+            cursor.take();
+            cursor.take();
+            String text = token.text().startsWith("@") ? token.text().substring(1) : token.value();
+            return new Expr.NamedArgument(Name.of(text), parsing.expressions.expression(), token.span());
+        }
+        Expr value = parsing.expressions.expression();
+        if (cursor.peek().isAnyWord("OUT", "OUTPUT")) {
+            throw cursor.error("a call with output arguments is for a person");
+        }
+        return value;
+    }
+}

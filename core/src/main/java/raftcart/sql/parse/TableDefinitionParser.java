@@ -1,0 +1,185 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** Reads CREATE TABLE. */
+final class TableDefinitionParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final List<ColumnDefinition> columns = new ArrayList<>();
+    private final List<TableConstraint> constraints = new ArrayList<>();
+    private final List<String> leftOut = new ArrayList<>();
+    private Optional<QualifiedName> like = Optional.empty();
+    private Optional<Query> query = Optional.empty();
+    private Optional<String> comment = Optional.empty();
+    private boolean withData = true;
+    private boolean untilCommit;
+
+    TableDefinitionParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** What follows CREATE ... TABLE. */
+    Statement table(Temporary given, List<String> prefix, Span span) {
+        leftOut.addAll(prefix);
+        boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
+        QualifiedName name = parsing.qualifiedName();
+        if (cursor.takeWords("OF") || cursor.atWords("PARTITION", "OF")) {
+            throw cursor.error("a table of a type, or a partition made on its own, is for a person");
+        }
+        while (cursor.takeSymbol(",")) {
+            leftOut.add(clause()); // Teradata puts options between the name and the columns
+        }
+        if (cursor.takeAny("LIKE", "CLONE")) {
+            like = Optional.of(parsing.qualifiedName());
+        } else if (cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
+            elements();
+        }
+        rest();
+        if (columns.isEmpty() && like.isEmpty() && query.isEmpty()) {
+            throw cursor.unexpected("columns or a query");
+        }
+        Temporary temporary = name.last().text().startsWith("#") ? Temporary.SESSION : given;
+        if (untilCommit) {
+            temporary = temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
+        }
+        return new CreateTable(
+                name, ifNotExists, temporary, columns, constraints, like, query, withData, comment, leftOut, span);
+    }
+
+    private void elements() {
+        cursor.expectSymbol("(");
+        ConstraintParser keys = new ConstraintParser(parsing);
+        do {
+            if (cursor.peek().isSymbol(")")) {
+                break; // a comma before the end, which some dialects allow
+            }
+            if (cursor.takeWords("LIKE")) {
+                if (!columns.isEmpty() || !constraints.isEmpty()) {
+                    throw cursor.error("LIKE among other columns is for a person");
+                }
+                like = Optional.of(parsing.qualifiedName());
+                while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
+                    leftOut.add(cursor.previous().text() + " " + cursor.take().text());
+                }
+            } else if (keys.atTableConstraint()) {
+                constraints.add(keys.tableConstraint());
+            } else {
+                columns.add(new ColumnParser(parsing).column());
+            }
+        } while (cursor.takeSymbol(","));
+        cursor.expectSymbol(")");
+    }
+
+    private void rest() {
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            if (cursor.peek().isWord("AS") || startsQueryHere()) {
+                cursor.takeWords("AS");
+                asQuery();
+            } else if (cursor.takeWords("COMMENT")) {
+                cursor.takeSymbol("=");
+                comment = Optional.of(parsing.string());
+            } else if (cursor.takeWords("ON", "COMMIT")) {
+                untilCommit = cursor.takeWords("DELETE", "ROWS") || cursor.takeWords("DELETE");
+                if (!untilCommit && !cursor.takeWords("PRESERVE", "ROWS") && !cursor.takeWords("DROP")) {
+                    cursor.takeWords("PRESERVE");
+                }
+            } else if (cursor.takeWords("INHERITS")) {
+                throw cursor.error("a table that inherits is for a person");
+            } else if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                    && Keywords.startsStatement(cursor.peek())
+                    && !cursor.peek().isWord("WITH")) {
+                return;
+            } else {
+                leftOut.add(clause());
+            }
+        }
+    }
+
+    private boolean startsQueryHere() {
+        return columns.isEmpty()
+                && like.isEmpty()
+                && query.isEmpty()
+                && parsing.queries.startsQuery()
+                && !cursor.peek().isAnyWord("WITH", "TABLE");
+    }
+
+    private void asQuery() {
+        if (parsing.queries.startsQuery()) {
+            boolean parenthesis = cursor.peek().isSymbol("(");
+            int mark = cursor.mark();
+            if (parenthesis) {
+                cursor.take();
+                Query inner = parsing.queries.query();
+                if (cursor.takeSymbol(")") && !cursor.peek().isAnyWord("UNION", "INTERSECT", "EXCEPT", "MINUS")) {
+                    query = Optional.of(inner);
+                } else {
+                    cursor.reset(mark);
+                    query = Optional.of(parsing.queries.query());
+                }
+            } else {
+                query = Optional.of(parsing.queries.query());
+            }
+        } else {
+            query = Optional.of(Query.of(raftcart.sql.tree.QueryBody.Select.of(
+                    List.of(raftcart.sql.tree.QueryBody.Item.of(new raftcart.sql.tree.Expr.Star(
+                            Optional.empty(), List.of(), cursor.peek().span()))),
+                    List.of(raftcart.sql.tree.TableRef.Table.of(parsing.qualifiedName())),
+                    Optional.empty())));
+        }
+        if (cursor.takeWords("WITH", "NO", "DATA") || cursor.takeWords("DEFINITION", "ONLY")) {
+            withData = false;
+        } else {
+            cursor.takeWords("WITH", "DATA");
+        }
+    }
+
+    /** A clause about storage: words, values and parentheses up to where the next one seems to begin. */
+    private String clause() {
+        StringBuilder text = new StringBuilder();
+        boolean first = true;
+        while (!cursor.atEnd()) {
+            Token token = cursor.peek();
+            if (token.isSymbol(",") || token.isSymbol(";")) {
+                if (!first && token.isSymbol(",") && !parsing.has(GrammarFeature.SHORT_VERBS)) {
+                    cursor.take();
+                }
+                break;
+            }
+            if (!first
+                    && (token.isWord("AS") || token.isWord("COMMENT") || token.isAnyWord(ClauseWords.TABLE_CLAUSES))
+                    && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=")) {
+                break;
+            }
+            if (!first && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) && Keywords.startsStatement(token)) {
+                break;
+            }
+            if (token.isSymbol("(")) {
+                text.append(' ').append(parsing.skipParentheses());
+            } else if (token.kind() == TokenKind.SYMBOL && token.text().equals(")")) {
+                throw cursor.unexpected("the end of the statement");
+            } else {
+                text.append(first ? "" : " ").append(cursor.take().text());
+            }
+            first = false;
+        }
+        if (text.isEmpty()) {
+            throw cursor.unexpected("a clause of a table");
+        }
+        return text.toString();
+    }
+}

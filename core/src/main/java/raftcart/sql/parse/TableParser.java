@@ -1,0 +1,335 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.TableRef.Alias;
+import raftcart.sql.tree.TableRef.Join;
+import raftcart.sql.tree.TypeName;
+
+/** Reads what stands in FROM. */
+final class TableParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    TableParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** A table with everything that is joined to it. */
+    TableRef table() {
+        return parsing.nested(() -> {
+            TableRef left = primary();
+            int chain = 0;
+            while (true) {
+                Token token = cursor.peek();
+                Join.Kind kind = joinKind();
+                if (kind == null) {
+                    return left;
+                }
+                if (++chain > 300) {
+                    throw cursor.error("more than 300 joined tables");
+                }
+                left = join(left, kind, token.span());
+            }
+        });
+    }
+
+    private TableRef join(TableRef left, Join.Kind kind, Span span) {
+        TableRef right = primary();
+        // a JOIN b JOIN c ON ... ON ...: the inner join is read first.
+        while (cursor.peek().isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL") && needsCondition(kind)) {
+            Token token = cursor.peek();
+            Join.Kind inner = joinKind();
+            if (inner == null) {
+                break;
+            }
+            right = join(right, inner, token.span());
+        }
+        if (needsCondition(kind)) {
+            if (cursor.takeWords("ON")) {
+                Optional<Expr> on = Optional.of(parsing.expressions.expression());
+                return new Join(kind, left, right, on, List.of(), span);
+            }
+            if (cursor.peek().isWord("USING") && cursor.peek(1).isSymbol("(")) {
+                cursor.take();
+                return new Join(kind, left, right, Optional.empty(), parsing.namesInParentheses(), span);
+            }
+            boolean loose = kind == Join.Kind.INNER;
+            if (!loose) {
+                throw cursor.unexpected("ON or USING");
+            }
+            return new Join(Join.Kind.CROSS, left, right, Optional.empty(), List.of(), span);
+        }
+        if (kind == Join.Kind.CROSS && cursor.takeWords("ON")) {
+            Optional<Expr> on = Optional.of(parsing.expressions.expression());
+            return new Join(Join.Kind.INNER, left, right, on, List.of(), span);
+        }
+        return new Join(kind, left, right, Optional.empty(), List.of(), span);
+    }
+
+    private static boolean needsCondition(Join.Kind kind) {
+        return kind == Join.Kind.INNER || kind == Join.Kind.LEFT || kind == Join.Kind.RIGHT || kind == Join.Kind.FULL;
+    }
+
+    private Join.Kind joinKind() {
+        if (cursor.takeWords("JOIN") || cursor.takeWords("INNER", "JOIN") || cursor.takeWords("STRAIGHT_JOIN")) {
+            return Join.Kind.INNER;
+        }
+        if (cursor.takeWords("CROSS", "JOIN")) {
+            return Join.Kind.CROSS;
+        }
+        if (cursor.takeWords("CROSS", "APPLY")) {
+            return Join.Kind.CROSS_APPLY;
+        }
+        if (cursor.takeWords("OUTER", "APPLY")) {
+            return Join.Kind.OUTER_APPLY;
+        }
+        if (cursor.peek().isAnyWord("ASOF", "ANTI", "SEMI", "POSITIONAL")
+                && cursor.peek(1).isAnyWord("JOIN", "LEFT")) {
+            throw cursor.error(parsing.word() + " JOIN is for a person");
+        }
+        boolean natural = cursor.peek().isWord("NATURAL")
+                && cursor.peek(1).isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL")
+                && cursor.takeWords("NATURAL");
+        if (natural && (cursor.takeWords("JOIN") || cursor.takeWords("INNER", "JOIN"))) {
+            return Join.Kind.NATURAL;
+        }
+        String side = parsing.word();
+        if (!side.matches("LEFT|RIGHT|FULL")) {
+            return null;
+        }
+        int outer = cursor.peek(1).isWord("OUTER") ? 2 : 1;
+        int hint = cursor.peek(outer).isAnyWord("HASH", "LOOP", "MERGE") ? outer + 1 : outer;
+        if (!cursor.peek(hint).isWord("JOIN")) {
+            return null;
+        }
+        for (int i = 0; i <= hint; i++) {
+            cursor.take();
+        }
+        return Join.Kind.valueOf((natural ? "NATURAL_" : "") + side);
+    }
+
+    private TableRef primary() {
+        Token token = cursor.peek();
+        TableRef table = unpivoted(token);
+        while (true) {
+            if (cursor.peek().isWord("PIVOT") && cursor.peek(1).isSymbol("(")) {
+                table = new PivotParser(parsing, this).pivot(table);
+            } else if (cursor.peek().isWord("UNPIVOT") && cursor.peek(1).isAnyWord("INCLUDE", "EXCLUDE")
+                    || cursor.peek().isWord("UNPIVOT") && cursor.peek(1).isSymbol("(")) {
+                table = new PivotParser(parsing, this).unpivot(table);
+            } else {
+                return table;
+            }
+        }
+    }
+
+    private TableRef unpivoted(Token token) {
+        boolean lateral = cursor.takeWords("LATERAL");
+        if (cursor.peek().isSymbol("(")) {
+            return inParentheses(lateral, token.span());
+        }
+        if (cursor.peek().isAnyWord("TABLE", "THE") && cursor.peek(1).isSymbol("(")) {
+            return tableOf(lateral, token.span());
+        }
+        if (cursor.takeWords("ROWS", "FROM")) {
+            throw cursor.error("ROWS FROM is for a person");
+        }
+        if (cursor.peek().isAnyWord("FINAL", "OLD", "NEW") && cursor.peek(1).isWord("TABLE")) {
+            throw cursor.error("a change whose rows are read is for a person");
+        }
+        boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
+        Span span = cursor.peek().span();
+        int mark = cursor.mark();
+        if (cursor.peek().isString()) {
+            throw cursor.error("a file as a table is for a person");
+        }
+        if (Keywords.endsExpression(cursor.peek())) {
+            throw cursor.unexpected("a table");
+        }
+        QualifiedName name = parsing.qualifiedName();
+        if (cursor.peek().isSymbol("(") && !isTableHint()) {
+            cursor.reset(mark);
+            Expr call = parsing.expressions.expression(OperatorTable.POSTFIX);
+            return function(call, lateral, span);
+        }
+        cursor.takeSymbol("*");
+        return named(name, only, span);
+    }
+
+    private TableRef named(QualifiedName name, boolean only, Span span) {
+        if (cursor.peek().isWord("PARTITION") && cursor.peek(1).isSymbol("(")) {
+            throw cursor.error("a query on one partition is for a person");
+        }
+        if (cursor.atWords("FOR", "SYSTEM_TIME")
+                || cursor.atWords("AS", "OF")
+                || cursor.atWords("VERSIONS", "BETWEEN")) {
+            throw cursor.error("a query on rows of another time is for a person");
+        }
+        Optional<TableRef.Sample> sample = sample();
+        hints();
+        Optional<Alias> alias = alias();
+        hints();
+        if (sample.isEmpty()) {
+            sample = sample();
+        }
+        return new TableRef.Table(name, alias, sample, only, span);
+    }
+
+    private TableRef tableOf(boolean lateral, Span span) {
+        cursor.take();
+        if (parsing.queries.startsQueryInParentheses()) {
+            return inParentheses(true, span);
+        }
+        cursor.expectSymbol("(");
+        Expr call = parsing.expressions.expression();
+        cursor.expectSymbol(")");
+        return function(call, lateral, span);
+    }
+
+    private TableRef function(Expr call, boolean lateral, Span span) {
+        boolean ordinality = cursor.takeWords("WITH", "ORDINALITY") || cursor.takeWords("WITH", "OFFSET");
+        if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
+            throw cursor.error("a table function with a schema of its own is for a person");
+        }
+        return new TableRef.Function(call, lateral, ordinality, alias(), span);
+    }
+
+    private TableRef inParentheses(boolean lateral, Span span) {
+        int mark = cursor.mark();
+        if (parsing.queries.startsQuery()) {
+            cursor.take();
+            Query query = parsing.queries.query();
+            if (cursor.takeSymbol(")")) {
+                Optional<TableRef.Sample> sample = sample();
+                if (sample.isPresent()) {
+                    throw cursor.error("a sample of a query is for a person");
+                }
+                return new TableRef.Derived(query, lateral, alias(), span);
+            }
+            cursor.reset(mark);
+        }
+        cursor.expectSymbol("(");
+        TableRef inner = table();
+        cursor.expectSymbol(")");
+        Optional<Alias> alias = alias();
+        if (alias.isPresent()) {
+            throw cursor.error("an alias for a join is for a person");
+        }
+        return inner;
+    }
+
+    /** An alias with or without AS, perhaps with names and types of columns. */
+    Optional<Alias> alias() {
+        boolean as = cursor.takeWords("AS");
+        if (as && cursor.peek().isSymbol("(")) {
+            Alias columns = columns(Name.of("t"));
+            return Optional.of(columns);
+        }
+        if (!as && !Keywords.mayBeAlias(cursor.peek(), parsing.grammar)) {
+            return Optional.empty();
+        }
+        return Optional.of(columns(parsing.name()));
+    }
+
+    private Alias columns(Name name) {
+        List<Name> columns = new ArrayList<>();
+        List<TypeName> types = new ArrayList<>();
+        if (cursor.peek().isSymbol("(") && cursor.peek(1).isName() && !isTableHint()) {
+            cursor.take();
+            do {
+                columns.add(parsing.name());
+                if (!cursor.peek().isSymbol(",") && !cursor.peek().isSymbol(")")) {
+                    types.add(TypeNameParser.parse(cursor));
+                }
+            } while (cursor.takeSymbol(","));
+            cursor.expectSymbol(")");
+        }
+        return new Alias(name, columns, types);
+    }
+
+    /** The old form of hints in T-SQL: {@code FROM t (NOLOCK)}. */
+    private boolean isTableHint() {
+        return cursor.peek(1).isAnyWord(ClauseWords.LOCK_HINTS);
+    }
+
+    /** Advice to the optimizer, which says nothing about meaning. */
+    private void hints() {
+        while (true) {
+            boolean with = cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(");
+            if (with) {
+                cursor.take();
+                parsing.skipParentheses();
+            } else if (cursor.peek().isSymbol("(") && isTableHint()) {
+                parsing.skipParentheses();
+            } else if (cursor.peek().isAnyWord("USE", "FORCE", "IGNORE")
+                    && cursor.peek(1).isAnyWord("INDEX", "KEY")) {
+                cursor.take();
+                cursor.take();
+                if (cursor.takeWords("FOR")) {
+                    while (!cursor.peek().isSymbol("(") && !cursor.atEnd()) {
+                        cursor.take();
+                    }
+                }
+                parsing.skipParentheses();
+                cursor.takeSymbol(",");
+            } else if (cursor.takeWords("INDEXED", "BY")) {
+                parsing.name();
+            } else if (!cursor.takeWords("NOT", "INDEXED")) {
+                return;
+            }
+        }
+    }
+
+    private Optional<TableRef.Sample> sample() {
+        boolean standard = cursor.takeWords("TABLESAMPLE");
+        boolean short_ = !standard
+                && cursor.peek().isWord("SAMPLE")
+                && (cursor.peek(1).isSymbol("(")
+                        || cursor.peek(1).isWord("BLOCK")
+                        || cursor.peek(1).kind() == TokenKind.NUMBER);
+        if (!standard && !short_) {
+            return Optional.empty();
+        }
+        if (short_) {
+            cursor.take();
+        }
+        String method = cursor.takeAny("BERNOULLI", "SYSTEM", "BLOCK", "RESERVOIR", "ROW")
+                ? cursor.previous().value().toUpperCase(java.util.Locale.ROOT)
+                : "";
+        boolean parentheses = cursor.takeSymbol("(");
+        Expr amount = parsing.expressions.expression(OperatorTable.UNARY);
+        boolean rows = cursor.takeWords("ROWS");
+        boolean percent = cursor.takeWords("PERCENT") || cursor.takeSymbol("%");
+        if (parentheses) {
+            cursor.expectSymbol(")");
+        }
+        Optional<Expr> seed = Optional.empty();
+        if (cursor.takeAny("REPEATABLE", "SEED")) {
+            cursor.expectSymbol("(");
+            seed = Optional.of(parsing.expressions.expression());
+            cursor.expectSymbol(")");
+        }
+        boolean fraction = short_ && !parentheses && !percent;
+        return Optional.of(new TableRef.Sample(method, amount, rows || fraction, seed));
+    }
+
+    Item aliased() {
+        Expr value = parsing.expressions.expression();
+        boolean as = cursor.takeWords("AS");
+        boolean alias = as || Keywords.mayBeAlias(cursor.peek(), parsing.grammar);
+        return new Item(value, parsing.optionalName(alias));
+    }
+}

@@ -1,0 +1,166 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import raftcart.sql.Lexer;
+import raftcart.sql.LexicalRules;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.TypeName;
+
+/** Reads names of types, also those of several words and with parameters in their midst. */
+public final class TypeNameParser {
+    private static final Set<String> FURTHER_WORDS = Set.of(
+            "varying", "precision", "unsigned", "signed", "zerofill", "large", "object", "byte", "local", "zone");
+    private static final Set<String> WITHOUT_MEANING = Set.of("zerofill", "signed");
+    private static final Set<String> FIELDS = Set.of("year", "month", "day", "hour", "minute", "second");
+
+    private TypeNameParser() {}
+
+    /** Reads a text that is the name of a type. */
+    public static TypeName parse(String text, LexicalRules rules) {
+        TokenCursor cursor = new TokenCursor(Lexer.tokens(text, rules));
+        TypeName name = parse(cursor);
+        return cursor.atEnd() ? name : TypeName.of(text);
+    }
+
+    /** Reads the name of a type at the cursor. */
+    public static TypeName parse(TokenCursor cursor) {
+        StringBuilder name = new StringBuilder(nameWord(cursor));
+        while (cursor.takeSymbol(".")) {
+            name.append('.').append(nameWord(cursor));
+        }
+        List<Integer> parameters = new ArrayList<>();
+        List<String> values = new ArrayList<>();
+        while (true) {
+            if (cursor.peek().isSymbol("(") && parameters.isEmpty() && values.isEmpty() && !isQueryNext(cursor)) {
+                parameters(cursor, name, parameters, values);
+            } else if (!furtherWords(cursor, name)) {
+                break;
+            }
+        }
+        return new TypeName(name.toString(), parameters, values, arrays(cursor));
+    }
+
+    private static boolean isQueryNext(TokenCursor cursor) {
+        return cursor.peek(1).isAnyWord("SELECT", "WITH");
+    }
+
+    private static boolean furtherWords(TokenCursor cursor, StringBuilder name) {
+        Token token = cursor.peek();
+        if (token.kind() != TokenKind.WORD) {
+            return false;
+        }
+        String word = token.value().toLowerCase(Locale.ROOT);
+        if (FURTHER_WORDS.contains(word)) {
+            cursor.take();
+            append(name, word);
+            return true;
+        }
+        boolean zoned = cursor.atWords("WITH", "TIME", "ZONE") || cursor.atWords("WITHOUT", "TIME", "ZONE");
+        if (zoned || cursor.atWords("WITH", "LOCAL", "TIME", "ZONE") || cursor.atWords("WITH", "TIMEZONE")) {
+            takeWords(
+                    cursor,
+                    name,
+                    cursor.peek(1).isWord("LOCAL") ? 4 : cursor.peek(1).isWord("TIMEZONE") ? 2 : 3);
+            return true;
+        }
+        if (cursor.atWords("FOR", "BIT", "DATA")) {
+            takeWords(cursor, name, 3);
+            return true;
+        }
+        if (name.toString().startsWith("interval") && (FIELDS.contains(word) || word.equals("to"))) {
+            takeWords(cursor, name, 1);
+            return true;
+        }
+        return false;
+    }
+
+    private static void takeWords(TokenCursor cursor, StringBuilder name, int count) {
+        for (int i = 0; i < count; i++) {
+            append(name, cursor.take().value().toLowerCase(Locale.ROOT));
+        }
+    }
+
+    private static void append(StringBuilder name, String word) {
+        if (!WITHOUT_MEANING.contains(word)) {
+            name.append(' ').append(word);
+        }
+    }
+
+    private static int arrays(TokenCursor cursor) {
+        int arrays = 0;
+        while (cursor.peek().isSymbol("[") || cursor.peek().isWord("ARRAY")) {
+            boolean word = cursor.takeWords("ARRAY");
+            if (cursor.takeSymbol("[")) {
+                if (cursor.peek().kind() == TokenKind.NUMBER) {
+                    cursor.take();
+                }
+                cursor.expectSymbol("]");
+            } else if (!word) {
+                break;
+            }
+            arrays++;
+        }
+        return arrays;
+    }
+
+    private static String nameWord(TokenCursor cursor) {
+        if (!cursor.peek().isName()) {
+            throw cursor.unexpected("the name of a type");
+        }
+        return cursor.take().value();
+    }
+
+    private static void parameters(
+            TokenCursor cursor, StringBuilder name, List<Integer> parameters, List<String> values) {
+        cursor.expectSymbol("(");
+        do {
+            Token token = cursor.peek();
+            boolean negative = cursor.takeSymbol("-");
+            token = negative ? cursor.peek() : token;
+            if (token.kind() == TokenKind.STRING) {
+                values.add(cursor.take().value());
+            } else if (token.kind() == TokenKind.NUMBER && token.text().matches("[0-9]{1,9}")) {
+                int number = Integer.parseInt(cursor.take().text());
+                parameters.add((negative ? -number : number) * multiplier(cursor));
+                cursor.takeAny("BYTE", "CHAR", "BYTES", "CHARACTERS", "OCTETS", "CODEUNITS32", "CODEUNITS16");
+            } else if (token.isWord("MAX") || token.isSymbol("*")) {
+                cursor.take();
+                parameters.add(TypeName.MAX);
+            } else {
+                // A type inside, as in STRUCT(...) or GEOGRAPHY(POINT): part of the name.
+                name.append('(').append(innerText(cursor)).append(')');
+                return;
+            }
+        } while (cursor.takeSymbol(","));
+        cursor.expectSymbol(")");
+    }
+
+    /** K, M and G after a length. */
+    private static int multiplier(TokenCursor cursor) {
+        if (cursor.takeWords("K")) {
+            return 1024;
+        }
+        return cursor.takeWords("M") ? 1024 * 1024 : 1;
+    }
+
+    private static String innerText(TokenCursor cursor) {
+        StringBuilder text = new StringBuilder();
+        int open = 1;
+        while (true) {
+            if (cursor.atEnd()) {
+                throw cursor.unexpected("')'");
+            }
+            Token token = cursor.take();
+            open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
+            if (open == 0) {
+                return text.toString();
+            }
+            text.append(text.isEmpty() ? "" : " ").append(token.text());
+        }
+    }
+}

@@ -1,0 +1,412 @@
+package raftcart.sql.script;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+
+/** Reads a script piece by piece; never holds more than one statement, and of a very long one only a part. */
+public final class ScriptReader {
+    /** The longest statement that is read as one. */
+    public static final int LONGEST = 4_000_000;
+
+    /** An INSERT longer than this is cut between two rows. */
+    static final int CUT = 200_000;
+
+    private static final Pattern CODE = Pattern.compile(
+            "(?is)^(create\\s+(or\\s+(replace|alter)\\s+)?(force\\s+)?((non)?editionable\\s+)?(definer\\s*=\\s*\\S+\\s+)?"
+                    + "(aggregate\\s+)?(temp(orary)?\\s+)?(function|procedure|proc|trigger|package|type\\s+body|event|macro)\\b"
+                    + "|(alter|recreate)\\s+(function|procedure|proc|trigger)\\b|declare\\b(?!\\s+(global|local))"
+                    + "|begin\\b(?!\\s*(;|tran|work|immediate|deferred|exclusive|isolation|read|$))|execute\\s+block\\b).*");
+    private static final Pattern CLIENT_LINE = Pattern.compile(
+            "(?i)^(set\\s+(?!transaction|constraint|role)\\w+(?!\\s*=)\\b|prompt|spool|rem|remark|whenever|show\\s+err|column\\s|col\\s|define\\s|undefine"
+                    + "|accept\\s|ttitle|btitle|break\\s+on|clear\\s|host\\s|pause|variable\\s|exit|quit|connect\\s|conn\\s|disconnect"
+                    + "|start\\s+(?!with)|timing|@|!|store\\s|exec\\s|print\\s).*");
+
+    private final ScriptInput input;
+    private final LexicalRules rules;
+    private final Set<ScriptFeature> features;
+    private final StringBuilder text;
+    private String delimiter = ";";
+    private int startLine = 1;
+    private int startColumn = 1;
+    private boolean dataFollows;
+    private final CodeDepth depth = new CodeDepth();
+    private boolean code;
+    private boolean codeKnown;
+    private String head = "";
+    private int parentheses;
+    private boolean tooLong;
+    private boolean resuming;
+
+    public ScriptReader(Reader in, LexicalRules rules, Set<ScriptFeature> features) {
+        this.input = new ScriptInput(in, rules);
+        this.text = input.text;
+        this.rules = rules;
+        this.features = Set.copyOf(features);
+    }
+
+    private boolean has(ScriptFeature feature) {
+        return features.contains(feature);
+    }
+
+    /** The next piece; empty at the end. */
+    public Optional<Piece> next() throws IOException {
+        if (dataFollows) {
+            dataFollows = false;
+            return Optional.of(data());
+        }
+        if (head.isEmpty() && !tooLong) {
+            mark();
+            Optional<Piece> blank = blank();
+            if (blank.isPresent()) {
+                return blank;
+            }
+            mark();
+            if (input.peek() < 0) {
+                return Optional.empty();
+            }
+        }
+        Optional<Piece> client = head.isEmpty() && !tooLong ? clientLine() : Optional.empty();
+        return client.isPresent() ? client : Optional.of(statement());
+    }
+
+    private void mark() {
+        startLine = input.line();
+        startColumn = input.column();
+    }
+
+    private Piece piece(Piece.Kind kind, String separator) {
+        String body = text.toString();
+        text.setLength(0);
+        return new Piece(kind, body, startLine, startColumn, separator);
+    }
+
+    /** White space, comments and stray separators. */
+    private Optional<Piece> blank() throws IOException {
+        while (true) {
+            int c = input.peek();
+            if (c >= 0 && (Character.isWhitespace(c) || c == '\ufeff')) {
+                input.take();
+            } else if (c == '-' || c == '/' || c == '#') {
+                if (!input.comment()) {
+                    break;
+                }
+            } else {
+                break;
+            }
+        }
+        return text.isEmpty() ? Optional.empty() : Optional.of(piece(Piece.Kind.BLANK, ""));
+    }
+
+    /** A line that is for the client, if one begins here. */
+    private Optional<Piece> clientLine() throws IOException {
+        int c = input.peek();
+        boolean backslash = c == '\\' && has(ScriptFeature.BACKSLASH_COMMANDS);
+        boolean dot = c == '.' && has(ScriptFeature.DOT_COMMANDS);
+        if (backslash || dot) {
+            input.restOfLine();
+            return Optional.of(piece(Piece.Kind.CLIENT, ""));
+        }
+        boolean word = has(ScriptFeature.CLIENT_WORDS)
+                || has(ScriptFeature.DELIMITER_COMMAND)
+                || has(ScriptFeature.TERM_COMMAND)
+                || has(ScriptFeature.GO_LINES)
+                || has(ScriptFeature.SLASH_LINES);
+        if (!word) {
+            return Optional.empty();
+        }
+        String ahead = input.lineAhead();
+        if (has(ScriptFeature.SLASH_LINES) && ahead.strip().equals("/")) {
+            input.restOfLine();
+            return Optional.of(piece(Piece.Kind.CLIENT, ""));
+        }
+        if (has(ScriptFeature.GO_LINES) && isGo(ahead)) {
+            input.restOfLine();
+            return Optional.of(piece(Piece.Kind.CLIENT, ""));
+        }
+        Optional<String> other = newDelimiter(ahead);
+        if (other.isPresent()) {
+            input.restOfLine();
+            delimiter = other.get();
+            return Optional.of(piece(Piece.Kind.CLIENT, ""));
+        }
+        boolean client = has(ScriptFeature.CLIENT_WORDS)
+                && CLIENT_LINE.matcher(ahead).matches()
+                && !ahead.stripTrailing().endsWith(",");
+        if (!client) {
+            return Optional.empty();
+        }
+        input.restOfLine();
+        return Optional.of(piece(Piece.Kind.CLIENT, ""));
+    }
+
+    static boolean isGo(String line) {
+        return line.strip().matches("(?i)go(\\s+\\d+)?(\\s*--.*)?");
+    }
+
+    private Optional<String> newDelimiter(String ahead) {
+        if (has(ScriptFeature.DELIMITER_COMMAND)) {
+            Matcher m = Pattern.compile("(?i)delimiter\\s+(\\S+).*").matcher(ahead.strip());
+            if (m.matches()) {
+                return Optional.of(m.group(1));
+            }
+        }
+        if (has(ScriptFeature.TERM_COMMAND)) {
+            Matcher m = Pattern.compile("(?i)set\\s+term\\s+(\\S+?)\\s*\\Q" + delimiter + "\\E?\\s*")
+                    .matcher(ahead.strip());
+            if (m.matches()) {
+                return Optional.of(m.group(1));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Piece statement() throws IOException {
+        if (tooLong) {
+            return rest();
+        }
+        if (head.isEmpty()) {
+            depth.reset();
+            code = false;
+            codeKnown = false;
+            parentheses = 0;
+        } else {
+            text.append(head).append(' ');
+        }
+        boolean lineStart = false;
+        while (true) {
+            int c = input.peek();
+            if (c < 0) {
+                head = "";
+                return piece(Piece.Kind.STATEMENT, "");
+            }
+            if (!codeKnown && (text.length() > 400 || c == ';' || c == '\n' && text.length() > 120)) {
+                decideCode();
+            }
+            if (lineStart && endsByLine()) {
+                head = "";
+                return piece(Piece.Kind.STATEMENT, "");
+            }
+            if (atDelimiter(c)) {
+                return separated();
+            }
+            lineStart = step(c, lineStart);
+            if (text.length() > CUT && !head.equals("-") && cutHere()) {
+                return rows();
+            }
+            if (text.length() > LONGEST) {
+                tooLong = true;
+                head = "";
+                return piece(Piece.Kind.TOO_LONG, "");
+            }
+        }
+    }
+
+    private void decideCode() {
+        codeKnown = true;
+        code = CODE.matcher(text).matches();
+        if (code) {
+            depth.scan(text.toString());
+        }
+    }
+
+    private Piece rest() throws IOException {
+        while (input.peek() >= 0 && text.length() < LONGEST) {
+            if (atDelimiter(input.peek()) && delimiter.equals(";")) {
+                input.take();
+                text.setLength(text.length() - 1);
+                tooLong = false;
+                return piece(Piece.Kind.TOO_LONG, ";");
+            }
+            input.take();
+        }
+        tooLong = input.peek() >= 0;
+        return piece(Piece.Kind.TOO_LONG, "");
+    }
+
+    /** True where the line that begins here ends the statement by itself. */
+    private boolean endsByLine() throws IOException {
+        int c = input.peek();
+        if (c == '/' && has(ScriptFeature.SLASH_LINES)) {
+            return input.lineAhead().strip().equals("/");
+        }
+        if ((c == 'g' || c == 'G') && has(ScriptFeature.GO_LINES)) {
+            return isGo(input.lineAhead());
+        }
+        return false;
+    }
+
+    private boolean atDelimiter(int c) throws IOException {
+        if (c != delimiter.charAt(0)) {
+            return false;
+        }
+        for (int i = 1; i < delimiter.length(); i++) {
+            if (input.ahead(i) != delimiter.charAt(i)) {
+                return false;
+            }
+        }
+        if (!delimiter.equals(";")) {
+            return true;
+        }
+        if (!codeKnown) {
+            decideCode();
+        }
+        boolean byLine = has(ScriptFeature.SLASH_LINES) || has(ScriptFeature.GO_LINES);
+        return !code || (!byLine && depth.isClosed());
+    }
+
+    private Piece separated() throws IOException {
+        int length = text.length();
+        for (int i = 0; i < delimiter.length(); i++) {
+            input.take();
+        }
+        text.setLength(length);
+        head = "";
+        boolean copy = has(ScriptFeature.COPY_DATA)
+                && text.length() < 4000
+                && text.toString().toLowerCase(Locale.ROOT).matches("(?s)\\s*copy\\b.*\\bfrom\\s+stdin\\b.*");
+        dataFollows = copy;
+        return piece(Piece.Kind.STATEMENT, delimiter);
+    }
+
+    /** Takes one character, or a whole string, name or comment; true after the end of a line. */
+    private boolean step(int c, boolean lineStart) throws IOException {
+        switch (c) {
+            case '\'':
+                input.string('\'', rules.has(LexicalFeature.BACKSLASH_ESCAPES) || isEscapeString());
+                return false;
+            case '"', '`':
+                input.string((char) c, c == '"' && rules.has(LexicalFeature.DOUBLE_QUOTED_STRINGS));
+                return false;
+            case '-', '#':
+                if (!commentInside()) {
+                    input.take();
+                }
+                return false;
+            case '/':
+                if (!commentInside()) {
+                    input.take();
+                }
+                return false;
+            case '$':
+                input.dollar();
+                return false;
+            case '(':
+                parentheses++;
+                input.take();
+                return false;
+            case ')':
+                parentheses--;
+                input.take();
+                return false;
+            case '\n':
+                input.take();
+                return true;
+            default:
+                return word(c, lineStart);
+        }
+    }
+
+    private boolean isEscapeString() {
+        int length = text.length();
+        return length > 0
+                && rules.has(LexicalFeature.ESCAPE_STRINGS)
+                && (text.charAt(length - 1) == 'E' || text.charAt(length - 1) == 'e');
+    }
+
+    private boolean commentInside() throws IOException {
+        boolean hint = input.peek() == '/' && input.ahead(1) == '*';
+        if (hint) {
+            input.blockComment();
+            return true;
+        }
+        return input.comment();
+    }
+
+    private boolean word(int c, boolean lineStart) throws IOException {
+        if (!Character.isLetter(c)) {
+            input.take();
+            return lineStart && Character.isWhitespace(c);
+        }
+        int start = text.length();
+        while (input.peek() >= 0
+                && (Character.isLetterOrDigit(input.peek())
+                        || input.peek() == '_'
+                        || input.peek() == '$'
+                        || input.peek() == '#')) {
+            if (text.length() > LONGEST) {
+                break;
+            }
+            input.take();
+        }
+        if (code) {
+            depth.word(text.substring(start));
+        } else if (!codeKnown && text.length() - start == 1 && "qQ".indexOf(text.charAt(start)) >= 0) {
+            input.alternativeQuote();
+        }
+        return false;
+    }
+
+    /** True after a comma between two rows of an INSERT. */
+    private boolean cutHere() {
+        int last = text.length() - 1;
+        if (parentheses != 0 || text.charAt(last) != ',') {
+            return false;
+        }
+        if (head.isEmpty()) {
+            head = insertHead();
+        }
+        return !head.equals("-");
+    }
+
+    /** The beginning of the INSERT up to VALUES, or a dash where the statement is none that can be cut. */
+    private String insertHead() {
+        String start = text.substring(0, Math.min(text.length(), 20_000));
+        Matcher m = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()")
+                .matcher(start);
+        return m.find() ? m.group() : "-";
+    }
+
+    private Piece rows() {
+        text.setLength(text.length() - 1);
+        Piece rows = piece(Piece.Kind.ROWS, ";");
+        mark();
+        return rows;
+    }
+
+    /** The lines of data up to the one that ends them. */
+    private Piece data() throws IOException {
+        if (!resuming) {
+            input.restOfLine(); // the rest of the line with the statement
+            input.take();
+            text.setLength(0);
+        }
+        resuming = false;
+        mark();
+        int lineBegin = 0;
+        while (input.peek() >= 0) {
+            int c = input.take();
+            if (c == '\n') {
+                if (text.length() - lineBegin == 3
+                        && text.charAt(lineBegin) == '\\'
+                        && text.charAt(lineBegin + 1) == '.') {
+                    text.setLength(lineBegin);
+                    return piece(Piece.Kind.DATA, "\\.");
+                }
+                lineBegin = text.length();
+                if (text.length() > CUT) {
+                    dataFollows = true;
+                    resuming = true;
+                    return piece(Piece.Kind.DATA, "");
+                }
+            }
+        }
+        return piece(Piece.Kind.DATA, "");
+    }
+}

@@ -1,0 +1,2 @@
+/** Cuts scripts into statements, with everything that the clients of engines put between them. */
+package raftcart.sql.script;

@@ -1,0 +1,44 @@
+package raftcart.sql.tree;
+
+import java.util.Optional;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** One change of a table. */
+public sealed interface AlterAction {
+    /** A further column. */
+    record AddColumn(ColumnDefinition column, boolean ifNotExists) implements AlterAction {}
+
+    /** A column less. */
+    record DropColumn(Name column, boolean ifExists, boolean cascade) implements AlterAction {}
+
+    /** A column as it is from now on; its type is empty where that stays. */
+    record ChangeColumn(Name column, ColumnDefinition definition) implements AlterAction {}
+
+    /** Another type. */
+    record SetType(Name column, TypeName type, Optional<Expr> using) implements AlterAction {}
+
+    /** Another default, or none any more. */
+    record SetDefault(Name column, Optional<Expr> value) implements AlterAction {}
+
+    /** NULL allowed, or not. */
+    record SetNullable(Name column, boolean nullable) implements AlterAction {}
+
+    /** A column numbered by the engine from now on. */
+    record AddIdentity(Name column, TableParts.IdentityOptions options) implements AlterAction {}
+
+    /** A further constraint. */
+    record AddConstraint(TableConstraint constraint) implements AlterAction {}
+
+    /** A constraint less; the kind is CONSTRAINT, PRIMARY KEY, FOREIGN KEY, UNIQUE or INDEX. */
+    record DropConstraint(String kind, Optional<Name> name, boolean ifExists, boolean cascade) implements AlterAction {}
+
+    /** Another name for a column. */
+    record RenameColumn(Name from, Name to) implements AlterAction {}
+
+    /** Another name for the table. */
+    record RenameTable(QualifiedName to) implements AlterAction {}
+
+    /** A setting that says nothing about meaning. */
+    record Physical(String text) implements AlterAction {}
+}

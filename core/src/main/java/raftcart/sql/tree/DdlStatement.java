@@ -1,0 +1,144 @@
+package raftcart.sql.tree;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** Statements that make, change and remove objects. {@code leftOut} lists physical clauses as written. */
+public sealed interface DdlStatement extends Statement {
+    /** A new table. */
+    record CreateTable(
+            QualifiedName name,
+            boolean ifNotExists,
+            Temporary temporary,
+            List<ColumnDefinition> columns,
+            List<TableConstraint> constraints,
+            Optional<QualifiedName> like,
+            Optional<Query> query,
+            boolean withData,
+            Optional<String> comment,
+            List<String> leftOut,
+            Span span)
+            implements DdlStatement {
+        /** How long a table and its rows live. */
+        public enum Temporary {
+            NO,
+            /** The table is this session's own. */
+            SESSION,
+            /** The table is there for all, its rows are the session's own. */
+            GLOBAL,
+            /** The same, and the rows go at the end of the transaction. */
+            GLOBAL_UNTIL_COMMIT,
+            SESSION_UNTIL_COMMIT;
+
+            /** True where rows go at the end of the transaction. */
+            public boolean untilCommit() {
+                return this == GLOBAL_UNTIL_COMMIT || this == SESSION_UNTIL_COMMIT;
+            }
+        }
+    }
+
+    /** A changed table. */
+    record AlterTable(QualifiedName name, boolean ifExists, List<AlterAction> actions, Span span)
+            implements DdlStatement {}
+
+    /** A new index. The kind is empty or such as FULLTEXT or BITMAP. */
+    record CreateIndex(
+            Optional<QualifiedName> name,
+            boolean unique,
+            String kind,
+            boolean ifNotExists,
+            QualifiedName table,
+            List<IndexPart> parts,
+            List<Name> include,
+            Optional<Expr> where,
+            String method,
+            List<String> leftOut,
+            Span span)
+            implements DdlStatement {}
+
+    /** A new view. */
+    record CreateView(
+            QualifiedName name,
+            boolean orReplace,
+            boolean ifNotExists,
+            boolean materialized,
+            boolean temporary,
+            boolean recursive,
+            List<Name> columns,
+            Query query,
+            CheckOption check,
+            List<String> leftOut,
+            Span span)
+            implements DdlStatement {
+        /** What changes through the view are allowed. */
+        public enum CheckOption {
+            NONE,
+            LOCAL,
+            CASCADED,
+            READ_ONLY
+        }
+    }
+
+    /** A new sequence, or a changed one. */
+    record CreateSequence(
+            QualifiedName name,
+            boolean alter,
+            boolean ifNotExists,
+            Optional<TypeName> type,
+            IdentityOptions options,
+            Optional<Long> restart,
+            List<String> leftOut,
+            Span span)
+            implements DdlStatement {}
+
+    /** A new schema. */
+    record CreateSchema(Name name, boolean ifNotExists, boolean database, List<String> leftOut, Span span)
+            implements DdlStatement {}
+
+    /** A new enumeration, or a new type of fields where it has no values. */
+    record CreateType(QualifiedName name, List<String> values, List<ColumnDefinition> fields, Span span)
+            implements DdlStatement {}
+
+    /** A new domain; its checks name VALUE. */
+    record CreateDomain(
+            QualifiedName name,
+            TypeName type,
+            boolean notNull,
+            Optional<Expr> defaultValue,
+            List<Expr> checks,
+            Span span)
+            implements DdlStatement {}
+
+    /** Another name for an object. */
+    record CreateSynonym(QualifiedName name, QualifiedName target, boolean orReplace, boolean common, Span span)
+            implements DdlStatement {}
+
+    /** Objects removed. The kind is in upper case, such as TABLE or MATERIALIZED VIEW. */
+    record Drop(
+            String kind,
+            List<QualifiedName> names,
+            boolean ifExists,
+            boolean cascade,
+            Optional<QualifiedName> table,
+            Span span)
+            implements DdlStatement {}
+
+    /** A comment on an object; for a column the name ends in the column's. */
+    record Comment(String kind, QualifiedName name, Optional<String> text, Span span) implements DdlStatement {}
+
+    /** Rights given or taken. Privileges are as written; {@code kind} is empty for a table. */
+    record Grant(
+            boolean revoke,
+            List<String> privileges,
+            String kind,
+            List<QualifiedName> objects,
+            List<String> grantees,
+            boolean withGrant,
+            Span span)
+            implements DdlStatement {}
+}

@@ -1,0 +1,165 @@
+package raftcart.sql.tree;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.tree.Query.CommonTable;
+import raftcart.sql.tree.TableRef.Alias;
+
+/** A statement of a script. {@code leftOut} lists clauses as written that say nothing about meaning. */
+public sealed interface Statement permits DdlStatement, Statement.Dml, Statement.Other {
+    /** Where it was read. */
+    Span span();
+
+    /** Statements that read or change rows. */
+    sealed interface Dml extends Statement {}
+
+    /** Statements around the others. */
+    sealed interface Other extends Statement {}
+
+    /** A query; its rows go into a new table where there is one to go into. */
+    record QueryStatement(Query query, Optional<QualifiedName> into, boolean temporary, Span span) implements Dml {}
+
+    /**
+     * New rows. Without a source, a row of defaults.
+     *
+     * @param mode what happens to rows whose key is there already, unless {@code upsert} says it
+     */
+    record Insert(
+            List<CommonTable> with,
+            Mode mode,
+            QualifiedName table,
+            Optional<Alias> alias,
+            List<Name> columns,
+            Optional<Query> source,
+            String overriding,
+            Optional<Upsert> upsert,
+            List<QueryBody.Item> returning,
+            Span span)
+            implements Dml {
+        /** What happens to rows whose key is there already. */
+        public enum Mode {
+            INSERT,
+            IGNORE,
+            REPLACE
+        }
+
+        /** The same with another source. */
+        public Insert withSource(Query other) {
+            return new Insert(
+                    with, mode, table, alias, columns, Optional.of(other), overriding, upsert, returning, span);
+        }
+    }
+
+    /** What to do with a row whose key is there already: nothing where no assignments are given. */
+    record Upsert(
+            List<Expr> target,
+            Optional<Name> constraint,
+            List<Assignment> assignments,
+            Optional<Expr> where,
+            boolean anyKey) {}
+
+    /** Columns that get a value; several columns get those of a row. */
+    record Assignment(List<Expr> columns, Expr value) {
+        /** The same with another value. */
+        public Assignment withValue(Expr other) {
+            return new Assignment(columns, other);
+        }
+    }
+
+    /** One query whose rows go to several tables. */
+    record MultiInsert(boolean first, List<Branch> branches, Query source, Span span) implements Dml {}
+
+    /** Where a row goes under which condition; without one always, {@code otherwise} if no other did. */
+    record Branch(
+            Optional<Expr> condition, boolean otherwise, QualifiedName table, List<Name> columns, List<Expr> values) {}
+
+    /** Changed rows. */
+    record Update(
+            List<CommonTable> with,
+            TableRef target,
+            List<Assignment> assignments,
+            List<TableRef> from,
+            Optional<Expr> where,
+            List<OrderItem> order,
+            Optional<Expr> limit,
+            List<QueryBody.Item> returning,
+            Span span)
+            implements Dml {}
+
+    /** Removed rows: those of {@code targets} among the joined tables, or of the one table. */
+    record Delete(
+            List<CommonTable> with,
+            List<QualifiedName> targets,
+            TableRef table,
+            List<TableRef> using,
+            Optional<Expr> where,
+            List<OrderItem> order,
+            Optional<Expr> limit,
+            List<QueryBody.Item> returning,
+            Span span)
+            implements Dml {}
+
+    /** Rows merged into a table. */
+    record Merge(
+            List<CommonTable> with,
+            TableRef target,
+            TableRef source,
+            Expr on,
+            List<MergeAction> actions,
+            List<QueryBody.Item> returning,
+            Span span)
+            implements Dml {}
+
+    /**
+     * What happens to a row that is matched or not.
+     *
+     * @param bySource true for rows of the target that the source does not have
+     */
+    record MergeAction(
+            boolean matched,
+            boolean bySource,
+            Optional<Expr> condition,
+            Kind kind,
+            List<Assignment> assignments,
+            List<Name> columns,
+            List<Expr> values,
+            Optional<Expr> deleteWhere) {
+        /** Kinds of action. */
+        public enum Kind {
+            UPDATE,
+            DELETE,
+            INSERT,
+            NOTHING
+        }
+    }
+
+    /** All rows removed at once. */
+    record Truncate(List<QualifiedName> tables, boolean restart, boolean cascade, List<String> leftOut, Span span)
+            implements Dml {}
+
+    /** A procedure called. */
+    record CallProcedure(QualifiedName name, List<Expr> arguments, Span span) implements Dml {}
+
+    /** Begin, commit and so on; the name is that of a savepoint. */
+    record Transaction(Kind kind, Optional<Name> name, Span span) implements Other {
+        /** Kinds of statement. */
+        public enum Kind {
+            BEGIN,
+            COMMIT,
+            ROLLBACK,
+            SAVEPOINT,
+            ROLLBACK_TO,
+            RELEASE
+        }
+    }
+
+    /** The schema in which names are looked up from here on. */
+    record UseSchema(Name schema, Span span) implements Other {}
+
+    /** A command of a client or a setting of a session, which has no meaning on another engine. */
+    record ClientCommand(String text, Span span) implements Other {}
+
+    /** Something that was understood only as far as to say what it is, and why a person has to look at it. */
+    record NotTranslated(String what, boolean routine, Span span) implements Other {}
+}

@@ -1,0 +1,116 @@
+package raftcart.sql.tree;
+
+import java.math.BigInteger;
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.tree.OrderItem.Nulls;
+
+/** The parts of a table's definition. */
+public final class TableParts {
+    private TableParts() {}
+
+    /**
+     * A column.
+     *
+     * @param type empty where the dialect wants none
+     * @param notNull true where NULL is refused, empty where nothing is said
+     * @param constraints those written with the column
+     */
+    public record ColumnDefinition(
+            Name name,
+            Optional<TypeName> type,
+            Optional<Boolean> notNull,
+            Optional<Expr> defaultValue,
+            Optional<Expr> generated,
+            boolean stored,
+            Optional<IdentityOptions> identity,
+            Optional<Expr> onUpdate,
+            Optional<String> collation,
+            Optional<String> comment,
+            List<TableConstraint> constraints,
+            List<String> leftOut,
+            Span span) {
+        public ColumnDefinition {
+            constraints = List.copyOf(constraints);
+            leftOut = List.copyOf(leftOut);
+        }
+    }
+
+    /** How numbers are given out; what is not said is empty. */
+    public record IdentityOptions(
+            boolean always,
+            Optional<BigInteger> start,
+            Optional<BigInteger> increment,
+            Optional<BigInteger> min,
+            Optional<BigInteger> max,
+            Optional<BigInteger> cache,
+            boolean cycle) {
+        /** Nothing said. */
+        public static final IdentityOptions DEFAULT = new IdentityOptions(
+                false, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), false);
+
+        /** From this number on in such steps. */
+        public static IdentityOptions of(BigInteger start, BigInteger increment) {
+            return new IdentityOptions(
+                    true,
+                    Optional.of(start),
+                    Optional.of(increment),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    false);
+        }
+    }
+
+    /** Kinds of constraint. {@code INDEX} is an index written among the constraints. */
+    public enum ConstraintKind {
+        PRIMARY_KEY,
+        UNIQUE,
+        FOREIGN_KEY,
+        CHECK,
+        INDEX
+    }
+
+    /** A constraint; parts that its kind does not have are empty. */
+    public record TableConstraint(
+            ConstraintKind kind,
+            Optional<Name> name,
+            List<IndexPart> parts,
+            Optional<Expr> check,
+            Optional<Reference> reference,
+            boolean deferrable,
+            boolean initiallyDeferred,
+            boolean disabled,
+            List<String> leftOut,
+            Span span) {
+        public TableConstraint {
+            parts = List.copyOf(parts);
+            leftOut = List.copyOf(leftOut);
+        }
+    }
+
+    /** What a foreign key refers to. Actions are in upper case and empty where nothing is said. */
+    public record Reference(QualifiedName table, List<Name> columns, String onDelete, String onUpdate, String match) {
+        public Reference {
+            columns = List.copyOf(columns);
+        }
+    }
+
+    /** A part of a key or index; the prefix is a number of characters, 0 for all. */
+    public record IndexPart(Expr value, int prefix, boolean descending, Nulls nulls, List<String> leftOut) {
+        public IndexPart {
+            leftOut = List.copyOf(leftOut);
+        }
+
+        /** A column in rising order. */
+        public static IndexPart of(Name column) {
+            return new IndexPart(
+                    new Expr.Column(new QualifiedName(List.of(column)), false, Span.NONE),
+                    0,
+                    false,
+                    Nulls.DEFAULT,
+                    List.of());
+        }
+    }
+}

@@ -1,0 +1,83 @@
+package raftcart.sql.tree;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+
+/** Something that gives rows in FROM. */
+public sealed interface TableRef {
+    /** Where it was read. */
+    Span span();
+
+    /** A table or view. The sample is empty or the percentage with its method; {@code only} without heirs. */
+    record Table(QualifiedName name, Optional<Alias> alias, Optional<Sample> sample, boolean only, Span span)
+            implements TableRef {
+        /** A table without more. */
+        public static Table of(QualifiedName name) {
+            return new Table(name, Optional.empty(), Optional.empty(), false, Span.NONE);
+        }
+    }
+
+    /** A query in parentheses. */
+    record Derived(Query query, boolean lateral, Optional<Alias> alias, Span span) implements TableRef {}
+
+    /** A function that gives rows. */
+    record Function(Expr call, boolean lateral, boolean ordinality, Optional<Alias> alias, Span span)
+            implements TableRef {}
+
+    /** Two tables joined. */
+    record Join(Kind kind, TableRef left, TableRef right, Optional<Expr> on, List<Name> using, Span span)
+            implements TableRef {
+        /** How they are joined. */
+        public enum Kind {
+            INNER,
+            LEFT,
+            RIGHT,
+            FULL,
+            CROSS,
+            NATURAL,
+            NATURAL_LEFT,
+            NATURAL_RIGHT,
+            NATURAL_FULL,
+            CROSS_APPLY,
+            OUTER_APPLY;
+
+            /** True where rows of the left side may appear without one of the right. */
+            public boolean keepsLeft() {
+                return this == LEFT || this == FULL || this == NATURAL_LEFT || this == NATURAL_FULL;
+            }
+        }
+    }
+
+    /** Rows turned into columns. */
+    record Pivot(
+            TableRef source,
+            List<QueryBody.Item> aggregates,
+            List<Expr> by,
+            List<QueryBody.Item> values,
+            Optional<Alias> alias,
+            Span span)
+            implements TableRef {}
+
+    /** Columns turned into rows. */
+    record Unpivot(
+            TableRef source,
+            Name value,
+            Name by,
+            List<QueryBody.Item> columns,
+            boolean withNulls,
+            Optional<Alias> alias,
+            Span span)
+            implements TableRef {}
+
+    /** A name for a table and perhaps for its columns, whose types follow where a function wants them. */
+    record Alias(Name name, List<Name> columns, List<TypeName> types) {
+        /** A name alone. */
+        public static Alias of(String name) {
+            return new Alias(Name.of(name), List.of(), List.of());
+        }
+    }
+
+    /** A part of a table's rows; the seed makes it the same every time. */
+    record Sample(String method, Expr amount, boolean rows, Optional<Expr> seed) {}
+}
