@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.FunctionDictionary;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.script.ScriptFeature;
@@ -74,8 +75,11 @@ public record Language(
         return quotes.charAt(0) + stored.replace(String.valueOf(close), "" + close + close) + close;
     }
 
-    private static boolean isRegular(String text) {
-        if (text.isEmpty() || !(Character.isLetter(text.charAt(0)) || text.charAt(0) == '_' || text.charAt(0) == '#')) {
+    private boolean isRegular(String text) {
+        if (text.isEmpty()
+                || !(Character.isLetter(text.charAt(0))
+                        || text.charAt(0) == '_'
+                        || (text.charAt(0) == '#' && grammar.lexical().has(LexicalFeature.NUMBER_SIGN_NAMES)))) {
             return false;
         }
         for (int i = 1; i < text.length(); i++) {

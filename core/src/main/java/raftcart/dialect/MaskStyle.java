@@ -8,6 +8,8 @@ public enum MaskStyle {
     PERCENT_I,
     /** %Y-%m-%d %H:%M:%S. */
     PERCENT_M,
+    /** The same, where %f is the second with its fraction. */
+    PERCENT_F,
     /** yyyy-MM-dd HH:mm:ss. */
     LETTERS
 }

@@ -147,6 +147,20 @@ public enum SqlFeature {
     KEYS_SAY_NOT_NULL,
     /** A column that the engine numbers is written INTEGER PRIMARY KEY. */
     ROWID_KEYS,
+    /** A cast to CHAR or BINARY without a length keeps the whole value. */
+    CAST_KEEPS_LENGTH,
+    /** The complement of a number has no sign. */
+    UNSIGNED_BITS,
+    /** A recursive common table has to name its columns. */
+    RECURSION_NAMES_COLUMNS,
+    /** The order of a UNION names its columns by their places. */
+    UNION_ORDER_BY_PLACE,
+    /** An alias of a query in FROM may name its columns. */
+    DERIVED_COLUMN_NAMES,
+    /** A quotient has four digits more than the dividend. */
+    FOUR_DIGITS_OF_DIVISION,
+    /** A negative start of SUBSTR counts from the end. */
+    NEGATIVE_SUBSTRING,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

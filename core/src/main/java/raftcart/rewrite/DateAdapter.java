@@ -1,7 +1,9 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -20,6 +22,28 @@ final class DateAdapter {
 
     DateAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** The interval that an expression is, or that a number times an interval is. */
+    static Optional<Expr.Interval> interval(Expr e) {
+        if (e instanceof Expr.Interval interval) {
+            return Optional.of(interval);
+        }
+        if (!(e instanceof Expr.Binary b) || b.operator() != BinaryOperator.MULTIPLY) {
+            return Optional.empty();
+        }
+        Expr factor = b.left() instanceof Expr.Interval ? b.right() : b.left();
+        Expr other = factor == b.left() ? b.right() : b.left();
+        if (!(other instanceof Expr.Interval interval)) {
+            return Optional.empty();
+        }
+        List<Expr.IntervalPart> parts = new ArrayList<>();
+        for (Expr.IntervalPart part : interval.parts()) {
+            boolean one = part.amount() instanceof Expr.Literal l && l.text().equals("1");
+            Expr amount = one ? factor : new Expr.Binary(BinaryOperator.MULTIPLY, factor, part.amount(), b.span());
+            parts.add(new Expr.IntervalPart(amount, part.unit()));
+        }
+        return Optional.of(new Expr.Interval(parts, interval.span()));
     }
 
     /** A date with an interval added or taken away. */

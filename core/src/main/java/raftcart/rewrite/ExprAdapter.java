@@ -79,7 +79,7 @@ class ExprAdapter extends QueryMapper {
     }
 
     /** 1, 0 or NULL for a condition. */
-    private static Expr asNumber(Expr condition, Span span) {
+    static Expr asNumber(Expr condition, Span span) {
         Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
         return new Expr.Case(
                 Optional.empty(),
@@ -147,6 +147,9 @@ class ExprAdapter extends QueryMapper {
         }
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.NOT) {
             return new Expr.Unary(UnaryOperator.NOT, condition(unary.operand()), unary.span());
+        }
+        if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.BIT_NOT) {
+            return new OperatorAdapter(this).complement(unary);
         }
         if (e instanceof Expr.Case choice) {
             return choice(choice);
@@ -265,7 +268,10 @@ class ExprAdapter extends QueryMapper {
         if (cast.type().name().matches("regclass|name|oid")) {
             return value;
         }
-        LogicalType type = finder.type(cast.type());
+        boolean whole = cast.type().parameters().isEmpty() && from.has(SqlFeature.CAST_KEEPS_LENGTH);
+        LogicalType type = whole && cast.type().name().matches("n?char|character")
+                ? new LogicalType.Text(0)
+                : whole && cast.type().name().equals("binary") ? new LogicalType.Blob(0) : finder.type(cast.type());
         ValueKind wanted = KindFinder.kind(type);
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
@@ -277,8 +283,8 @@ class ExprAdapter extends QueryMapper {
         if (text && kind == ValueKind.FLOAT) {
             note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }
-        boolean whole = wanted == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
-        if (whole && roundsCasts(from) != roundsCasts(to)) {
+        boolean cuts = wanted == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
+        if (cuts && roundsCasts(from) != roundsCasts(to)) {
             note(FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
         }
         if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !to.has(SqlFeature.BOOLEAN_CONSTANTS)) {

@@ -190,9 +190,14 @@ final class FunctionAdapter {
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);
         }
+        Optional<Expr> fromEnd = function.equals("substring") ? fromEnd(call) : Optional.empty();
+        if (fromEnd.isPresent()) {
+            return fromEnd.get();
+        }
+        caseOfTexts(call);
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
-                : adapter.exprs(call.arguments());
+                : arguments(call);
         Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call.suffix()), call.span());
         if (to.functions()
                 .write(function, adapted.arguments(), this::kindOfAdapted)
@@ -208,6 +213,71 @@ final class FunctionAdapter {
         return adapted; // the writer says that there is no counterpart
     }
 
+    /** The arguments, with texts as constants of dates where dates are wanted. */
+    private List<Expr> arguments(Expr.Call call) {
+        Signature signature = Signatures.find(call.function()).orElseThrow();
+        List<Expr> arguments = new ArrayList<>();
+        for (int i = 0; i < call.arguments().size(); i++) {
+            Expr argument = call.arguments().get(i);
+            boolean date = i < signature.parameters().size()
+                    && signature.parameters().get(i).kind().isDate();
+            boolean text = i < signature.parameters().size()
+                    && signature.parameters().get(i).kind() == ValueKind.TEXT
+                    && adapter.kind(argument).isNumber()
+                    && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
+            if (text) {
+                adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
+                raftcart.sql.tree.TypeName type = adapter.castType(new raftcart.type.LogicalType.Text(0));
+                arguments.add(new Expr.Cast(adapter.expr(argument), type, false, argument.span()));
+                continue;
+            }
+            arguments.add(
+                    date
+                                    && argument instanceof Expr.Literal l
+                                    && l.kind() == LiteralKind.STRING
+                                    && to.has(SqlFeature.TYPED_DATES)
+                            ? DateAdapter.typed(
+                                    l, l.text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE)
+                            : adapter.expr(argument));
+        }
+        return arguments;
+    }
+
+    /** A negative start counts from the end on some engines only. */
+    private Optional<Expr> fromEnd(Expr.Call call) {
+        boolean negative =
+                call.arguments().get(1) instanceof Expr.Literal l && l.text().matches("-\\d{1,9}");
+        if (!negative || !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
+            return Optional.empty();
+        }
+        String count = ((Expr.Literal) call.arguments().get(1)).text().substring(1);
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a start from the end as RIGHT");
+        Expr right = Expr.Call.of(
+                        "right", adapter.expr(call.arguments().get(0)), Expr.Literal.number(Long.parseLong(count)))
+                .at(call.span());
+        return Optional.of(
+                call.arguments().size() < 3
+                        ? right
+                        : Expr.Call.of(
+                                        "left",
+                                        right,
+                                        adapter.expr(call.arguments().get(2)))
+                                .at(call.span()));
+    }
+
+    /** Functions that compare texts, where only one of the engines ignores case. */
+    private void caseOfTexts(Expr.Call call) {
+        boolean compares = call.function()
+                .matches("greatest|least|locate|starts_with|ends_with|contains|position_in_list|index_of_text"
+                        + "|text_compare|nullif|decode|min|max");
+        boolean differs = from.has(SqlFeature.IGNORES_CASE) != to.has(SqlFeature.IGNORES_CASE);
+        boolean text =
+                !call.arguments().isEmpty() && adapter.kind(call.arguments().get(0)) == ValueKind.TEXT;
+        if (compares && differs && text) {
+            adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
+        }
+    }
+
     private static boolean conditionsFirst(String function) {
         return function.equals("count_if") || function.equals("every") || function.equals("some");
     }
@@ -218,7 +288,7 @@ final class FunctionAdapter {
     }
 
     private void rename(Expr.Call call, Expr.Call original) {
-        if (!original.canonical()) {
+        if (!original.canonical() && !call.function().startsWith(original.function())) {
             adapter.note(FindingCode.FUNCTION_RENAMED, call.span(), original.name() + " means " + call.function());
         }
     }
@@ -242,6 +312,15 @@ final class FunctionAdapter {
 
     private Expr aggregate(Expr.Call call, Expr.Call original) {
         CallSuffix suffix = suffix(call.suffix());
+        boolean truths = call.function().matches("sum|avg")
+                && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
+                && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        if (truths) {
+            adapter.note(FindingCode.CONDITION_ADAPTED, call.span(), "truth values as numbers");
+            Expr number =
+                    ExprAdapter.asNumber(adapter.condition(call.arguments().get(0)), call.span());
+            return new Expr.Call(call.name(), true, List.of(number), suffix, call.span());
+        }
         List<Expr> arguments = conditionsFirst(call.function())
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : adapter.exprs(call.arguments());

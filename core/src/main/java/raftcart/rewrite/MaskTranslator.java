@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.MaskStyle;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 
@@ -36,8 +38,8 @@ final class MaskTranslator {
         MINUTE("MI", "%i", "%M", "mm"),
         SECOND("SS", "%s", "%S", "ss"),
         MILLISECOND("MS", "", "%g", "SSS"),
-        MICROSECOND("US", "%f", "%f", "SSSSSS"),
-        FRACTION("FF6", "%f", "%f", "SSSSSS"),
+        MICROSECOND("US", "%f", "", "SSSSSS"),
+        FRACTION("FF6", "%f", "", "SSSSSS"),
         HALF("AM", "%p", "%p", "a"),
         ISO_WEEK("IW", "%v", "%V", ""),
         QUARTER("Q", "", "", "Q");
@@ -49,7 +51,12 @@ final class MaskTranslator {
         }
 
         String in(MaskStyle style) {
-            return spellings[style.ordinal()];
+            return switch (style) {
+                case WORDS -> spellings[0];
+                case PERCENT_I -> spellings[1];
+                case PERCENT_M, PERCENT_F -> spellings[2];
+                case LETTERS -> spellings[3];
+            };
         }
     }
 
@@ -74,7 +81,16 @@ final class MaskTranslator {
     };
 
     Expr call(Expr.Call call) {
-        Expr value = adapter.expr(call.arguments().get(0));
+        Expr given = call.arguments().get(0);
+        boolean constant = call.is("format_date")
+                && given instanceof Expr.Literal text
+                && text.kind() == LiteralKind.STRING
+                && adapter.to.has(SqlFeature.TYPED_DATES);
+        Expr value = constant
+                ? DateAdapter.typed(
+                        (Expr.Literal) given,
+                        ((Expr.Literal) given).text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE)
+                : adapter.expr(given);
         Expr mask = call.arguments().get(1);
         Expr translated = adapter.expr(mask);
         if (adapter.from.masks() != adapter.to.masks()) {
@@ -169,9 +185,7 @@ final class MaskTranslator {
     private int literalPart(String mask, int position, MaskStyle source, MaskStyle target, StringBuilder text) {
         char c = mask.charAt(position);
         char quote = source == MaskStyle.WORDS ? '"' : source == MaskStyle.LETTERS ? '\'' : 0;
-        if (c == '%'
-                && position + 1 < mask.length()
-                && (source == MaskStyle.PERCENT_I || source == MaskStyle.PERCENT_M)) {
+        if (c == '%' && position + 1 < mask.length() && (source != MaskStyle.WORDS && source != MaskStyle.LETTERS)) {
             String composed =
                     switch (mask.substring(position, position + 2)) {
                         case "%T" -> source == MaskStyle.PERCENT_I ? "%H:%i:%s" : "%H:%M:%S";
@@ -217,7 +231,7 @@ final class MaskTranslator {
         return switch (target) {
             case WORDS -> "\"" + text + "\"";
             case LETTERS -> "'" + text + "'";
-            case PERCENT_I, PERCENT_M -> text;
+            case PERCENT_I, PERCENT_M, PERCENT_F -> text;
         };
     }
 }

@@ -23,6 +23,10 @@ final class OperatorAdapter {
     }
 
     Expr binary(Expr.Binary binary) {
+        boolean rows = binary.left() instanceof Expr.Row && binary.right() instanceof Expr.Row;
+        if (rows && !adapter.to.has(SqlFeature.ROW_VALUES) && binary.operator() == BinaryOperator.EQUAL) {
+            return pairwise((Expr.Row) binary.left(), (Expr.Row) binary.right(), binary.span());
+        }
         if (binary.operator().compares()) {
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
@@ -31,6 +35,11 @@ final class OperatorAdapter {
             case ADD, SUBTRACT -> sum(binary);
             case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO -> division(binary);
             case JSON_GET, JSON_GET_TEXT -> json(binary);
+            case BIT_AND -> bits(binary, "bit_and");
+            case BIT_OR -> bits(binary, "bit_or");
+            case BIT_XOR -> bits(binary, "bit_xor");
+            case SHIFT_LEFT -> bits(binary, "shift_left");
+            case SHIFT_RIGHT -> bits(binary, "shift_right");
             case XOR ->
                 adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS) && adapter.to.has(SqlFeature.INSERT_IGNORE)
                         ? plain(binary)
@@ -41,6 +50,35 @@ final class OperatorAdapter {
                                 binary.span());
             default -> plain(binary);
         };
+    }
+
+    /** Two rows are equal where all their values are. */
+    private Expr pairwise(Expr.Row left, Expr.Row right, Span span) {
+        List<Expr> parts = new ArrayList<>();
+        for (int i = 0; i < Math.min(left.items().size(), right.items().size()); i++) {
+            parts.add(binary(new Expr.Binary(
+                    BinaryOperator.EQUAL, left.items().get(i), right.items().get(i), span)));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "rows compared value by value");
+        return new Expr.Junction(true, parts, span);
+    }
+
+    /** Operators on bits as the functions that not all dialects spell as operators. */
+    private Expr bits(Expr.Binary binary, String function) {
+        return same()
+                ? plain(binary)
+                : Expr.Call.of(function, adapter.expr(binary.left()), adapter.expr(binary.right()))
+                        .at(binary.span());
+    }
+
+    Expr complement(Expr.Unary unary) {
+        if (same()) {
+            return new Expr.Unary(unary.operator(), adapter.expr(unary.operand()), unary.span());
+        }
+        if (adapter.from.has(SqlFeature.UNSIGNED_BITS) != adapter.to.has(SqlFeature.UNSIGNED_BITS)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, unary.span(), "the complement has a sign on one engine only");
+        }
+        return Expr.Call.of("bit_not", adapter.expr(unary.operand())).at(unary.span());
     }
 
     private Expr plain(Expr.Binary binary) {
@@ -59,11 +97,13 @@ final class OperatorAdapter {
         ValueKind left = adapter.kind(binary.left());
         ValueKind right = adapter.kind(binary.right());
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
-        if (binary.right() instanceof Expr.Interval interval) {
-            return new DateAdapter(adapter).add(binary.left(), left, interval, minus, binary.span());
+        Optional<Expr.Interval> after = DateAdapter.interval(binary.right());
+        if (after.isPresent()) {
+            return new DateAdapter(adapter).add(binary.left(), left, after.get(), minus, binary.span());
         }
-        if (binary.left() instanceof Expr.Interval interval && !minus) {
-            return new DateAdapter(adapter).add(binary.right(), right, interval, false, binary.span());
+        Optional<Expr.Interval> before = DateAdapter.interval(binary.left());
+        if (before.isPresent() && !minus) {
+            return new DateAdapter(adapter).add(binary.right(), right, before.get(), false, binary.span());
         }
         boolean half = minus
                 && adapter.from.has(SqlFeature.DATE_PLUS_DAYS)
@@ -83,13 +123,23 @@ final class OperatorAdapter {
         if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
             return plus(binary, left, right);
         }
+        uncertain(binary, left, right);
+        return plain(binary);
+    }
+
+    /** Says what is not certain about a sum. */
+    private void uncertain(Expr.Binary binary, ValueKind left, ValueKind right) {
+        boolean texts =
+                (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
+        if (texts) {
+            adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");
+        }
         boolean unknown =
                 left == ValueKind.UNKNOWN && right == ValueKind.INTEGER && adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
         if (unknown && !adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
             adapter.note(
                     FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum of numbers, it may be a date and days");
         }
-        return plain(binary);
     }
 
     /** A plus that puts texts together, or adds, by the kinds of what stands on both sides. */
@@ -195,6 +245,11 @@ final class OperatorAdapter {
         if (operator != BinaryOperator.DIVIDE) {
             return new Expr.Binary(operator, left, right, binary.span());
         }
+        return new DivisionDigits(adapter).keep(binary, quotient(binary, left, right));
+    }
+
+    private Expr quotient(Expr.Binary binary, Expr left, Expr right) {
+        BinaryOperator operator = binary.operator();
         boolean sourceWhole = adapter.from.has(SqlFeature.WHOLE_DIVISION);
         boolean targetWhole = adapter.to.has(SqlFeature.WHOLE_DIVISION);
         if (sourceWhole == targetWhole) {

@@ -9,6 +9,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
@@ -40,13 +41,43 @@ class QueryAdapter extends ExprAdapter {
             for (CommonTable table : query.with()) {
                 scope.addCommonTable(
                         table.name(), finder.relation(table.name().text(), table.query(), table.columns(), scope));
-                recursive |= mentions(table.query().body(), table);
-                tables.add(new CommonTable(table.name(), table.columns(), query(table.query()), table.hint()));
+                boolean own = mentions(table.query().body(), table);
+                recursive |= own;
+                List<Name> columns = own && table.columns().isEmpty() ? recursiveColumns(table) : table.columns();
+                tables.add(new CommonTable(table.name(), columns, query(table.query()), table.hint()));
             }
             return body(query, tables, recursive);
         } finally {
             scope = before;
         }
+    }
+
+    /** The columns of a recursive common table, where the target wants them named. */
+    private List<Name> recursiveColumns(CommonTable table) {
+        if (same() || !to.has(SqlFeature.RECURSION_NAMES_COLUMNS)) {
+            return table.columns();
+        }
+        List<Name> names = finder.columns(table.query(), scope).stream()
+                .map(c -> Name.of(c.name()))
+                .toList();
+        if (names.isEmpty() || names.stream().anyMatch(n -> n.text().isEmpty())) {
+            throw new Untranslatable("a recursive query whose columns are not named");
+        }
+        return names;
+    }
+
+    /** An item of the order of a UNION, by its place where the target wants that. */
+    private OrderItem placed(OrderItem item, QueryBody body) {
+        if (same() || !to.has(SqlFeature.UNION_ORDER_BY_PLACE) || !(item.value() instanceof Expr.Column column)) {
+            return item;
+        }
+        List<Scope.ColumnFacts> columns = finder.columns(Query.of(body), scope);
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).name().equalsIgnoreCase(column.name().last().text())) {
+                return item.withValue(Expr.Literal.number(i + 1));
+            }
+        }
+        return item;
     }
 
     /** A common table that reads itself, in dialects that do not say so. */
@@ -71,8 +102,12 @@ class QueryAdapter extends ExprAdapter {
                 .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
-            query.order().forEach(o -> order.addAll(orderItem(o, false)));
+            query.order().forEach(o -> order.addAll(orderItem(placed(o, query.body()), false)));
             return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
+        }
+        boolean rollup = select.groupBy().stream().anyMatch(g -> g.kind() == Grouping.Kind.ROLLUP);
+        if (rollup && !same() && !to.has(SqlFeature.ROLLUP) && !query.order().isEmpty()) {
+            throw new Untranslatable("ROLLUP together with ORDER BY");
         }
         List<TableRef> from = enter(select);
         Select adapted = select(select, from);
@@ -110,6 +145,13 @@ class QueryAdapter extends ExprAdapter {
     }
 
     private boolean isDummy(TableRef table) {
+        boolean oneRow = table instanceof TableRef.Derived d
+                && d.alias().isEmpty()
+                && d.query().body() instanceof QueryBody.Values values
+                && values.rows().size() == 1;
+        if (oneRow) {
+            return true;
+        }
         if (!(table instanceof TableRef.Table named) || named.alias().isPresent()) {
             return false;
         }
@@ -201,7 +243,40 @@ class QueryAdapter extends ExprAdapter {
             alias = Optional.of(TableRef.Alias.of(
                     "t_" + original.span().line() + "_" + original.span().column()));
         }
+        boolean named = !alias.get().columns().isEmpty() && !to.has(SqlFeature.DERIVED_COLUMN_NAMES);
+        if (named) {
+            note(FindingCode.SYNTAX_ADAPTED, original.span(), "the names of columns inside of the query");
+            query = query.withBody(withNames(query.body(), alias.get().columns()));
+            alias = Optional.of(new TableRef.Alias(alias.get().name(), List.of(), List.of()));
+        }
         return new TableRef.Derived(query, adapted.lateral(), alias, adapted.span());
+    }
+
+    /** The body with these names for its columns. */
+    private static QueryBody withNames(QueryBody body, List<Name> names) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return new QueryBody.SetOperation(
+                    set.kind(), set.all(), withNames(set.left(), names), set.right(), set.span());
+        }
+        if (body instanceof Select select && select.items().size() == names.size()) {
+            List<Item> items = new ArrayList<>();
+            for (int i = 0; i < names.size(); i++) {
+                items.add(new Item(select.items().get(i).value(), Optional.of(names.get(i))));
+            }
+            return select.withItems(items);
+        }
+        if (body instanceof QueryBody.Values values) {
+            QueryBody all = null;
+            for (List<Expr> row : values.rows()) {
+                QueryBody one =
+                        withNames(Select.of(row.stream().map(Item::of).toList(), List.of(), Optional.empty()), names);
+                all = all == null
+                        ? one
+                        : new QueryBody.SetOperation(QueryBody.SetOperation.Kind.UNION, true, all, one, values.span());
+            }
+            return all;
+        }
+        throw new Untranslatable("names for the columns of a query in FROM");
     }
 
     private TableRef join(TableRef.Join join) {

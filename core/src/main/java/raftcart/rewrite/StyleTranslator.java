@@ -27,7 +27,11 @@ final class StyleTranslator {
         if (kind == ValueKind.TEXT) {
             Expr formatted = Expr.Call.of("format_date", adapter.expr(value), masked(mask, call))
                     .at(call.span());
-            int length = wanted instanceof LogicalType.Varchar v ? v.length() : 0;
+            int length = type.indexOf('(') < 0
+                    ? 0
+                    : wanted instanceof LogicalType.Varchar v
+                            ? v.length()
+                            : wanted instanceof LogicalType.Char c ? c.length() : 0;
             int natural = mask.replaceAll("HH24", "HH").length();
             if (length > 0 && length < natural) {
                 return Expr.Call.of("left", formatted, Expr.Literal.number(length))
@@ -74,7 +78,8 @@ final class StyleTranslator {
                                 .replace("SS", "ss")
                                 .replace("MS", "SSS");
                     case PERCENT_I -> percent(words).replace("MI", "%i").replace("SS", "%s");
-                    case PERCENT_M -> percent(words).replace("MI", "%M").replace("SS", "%S");
+                    case PERCENT_M, PERCENT_F ->
+                        percent(words).replace("MI", "%M").replace("SS", "%S");
                 };
         if (words.contains("MS")) {
             adapter.note(FindingCode.FORMAT_MASK, call.span(), "milliseconds in a mask");

@@ -8,9 +8,12 @@ import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
@@ -189,7 +192,7 @@ final class TableAdapter {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
         }
-        Optional<LogicalType> type = column.type().map(adapter.finder::type);
+        Optional<LogicalType> type = column.type().map(adapter.finder::type).or(() -> missingType(column));
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key || keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
@@ -242,6 +245,27 @@ final class TableAdapter {
             }
         }
         return own;
+    }
+
+    /** The type of a column that says none: that of its expression, if it is computed. */
+    private Optional<LogicalType> missingType(ColumnDefinition column) {
+        if (adapter.to.grammar().has(GrammarFeature.UNTYPED_COLUMNS)
+                || (column.generated().isPresent() && has(SqlFeature.OUTPUT))) {
+            return Optional.empty();
+        }
+        ValueKind kind = column.generated().map(adapter::kind).orElse(ValueKind.UNKNOWN);
+        return Optional.of(
+                switch (kind) {
+                    case INTEGER -> new LogicalType.Int(64, false);
+                    case DECIMAL -> new LogicalType.Decimal(38, 10, false);
+                    case FLOAT -> new LogicalType.Floating(64);
+                    case TEXT -> new LogicalType.Text(0);
+                    case DATE -> new LogicalType.Date();
+                    case TIMESTAMP -> new LogicalType.Timestamp(6, false);
+                    case BOOLEAN -> new LogicalType.Bool();
+                    default ->
+                        throw new Untranslatable("the column " + column.name().text() + " without a type");
+                });
     }
 
     private static boolean isPrimary(ColumnDefinition column, CreateTable table) {

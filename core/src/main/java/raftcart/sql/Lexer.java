@@ -9,9 +9,9 @@ public final class Lexer {
     private static final String[] OPERATORS = {
         "!~~*", "!~~", "~~*", "!~*", "->>", "#>>", "<=>", "@-@", "<->", "||/", "**=", "~~", "~*", "!~", "::", "||",
         "<=", ">=", "<>", "!=", "^=", "~=", "<<", ">>", "->", "#>", "#-", "@>", "<@", "&&", "@@", ":=", "=>", "!<",
-        "!>", "??", "**", "==", "|/", "&<", "&>", "-|", ".."
+        "!>", "??", "**", "==", "|/", "&<", "&>", "-|", "..", "//"
     };
-    private static final String OPERATOR_STARTS = "!~-#<@*:|>=^&?.";
+    private static final String OPERATOR_STARTS = "!~-#<@*:|>=^&?./";
     private static final String STRING_PREFIXES = "xXbBeEnNuUqQ";
 
     private final String text;

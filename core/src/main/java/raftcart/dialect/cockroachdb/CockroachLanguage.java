@@ -39,6 +39,7 @@ public final class CockroachLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -42,6 +42,8 @@ public final class Db2Language {
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.RECURSION_NAMES_COLUMNS,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.KEYS_SAY_NOT_NULL,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -31,6 +31,11 @@ public final class Db2Writers {
         }
 
         @Override
+        protected String exactType() {
+            return "DECIMAL(31, 10)";
+        }
+
+        @Override
         protected String ordered(String call, String order) {
             return call + " WITHIN GROUP (" + order + ")";
         }

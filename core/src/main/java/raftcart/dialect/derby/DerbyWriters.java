@@ -6,6 +6,7 @@ import raftcart.dialect.write.ExprWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -30,6 +31,28 @@ public final class DerbyWriters {
     private static final class Expressions extends ExprWriter {
         Expressions(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String exactType() {
+            return "DECIMAL(31, 10)";
+        }
+
+        /** Numbers become texts by way of CHAR, texts become floating numbers by way of DECIMAL ("CAST function"). */
+        @Override
+        public String visitCast(Expr.Cast cast) {
+            ValueKind kind = context().kinds().of(cast.value());
+            String name = cast.type().name();
+            if (kind.isNumber() && name.startsWith("varchar")) {
+                return "TRIM(CAST(CAST(" + text(cast.value()) + " AS CHAR(40)) AS " + typeText(cast) + "))";
+            }
+            if (kind == ValueKind.TEXT && name.matches("double|real|float")) {
+                return "CAST(CAST(" + text(cast.value()) + " AS DECIMAL(31, 10)) AS " + typeText(cast) + ")";
+            }
+            if (kind == ValueKind.TEXT && name.matches("blob.*|.*bit data")) {
+                throw cannot("a text as bytes");
+            }
+            return super.visitCast(cast);
         }
 
         @Override

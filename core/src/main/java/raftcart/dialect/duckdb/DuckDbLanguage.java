@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
@@ -51,7 +52,7 @@ public final class DuckDbLanguage {
                     SqlFeature.UPDATE_FROM,
                     SqlFeature.DELETE_USING,
                     SqlFeature.ROW_ASSIGNMENT,
-                    SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,
                     SqlFeature.ILIKE,

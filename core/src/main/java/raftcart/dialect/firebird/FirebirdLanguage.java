@@ -41,6 +41,7 @@ public final class FirebirdLanguage {
                     SqlFeature.WHOLE_DIVISION,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.KEYS_SAY_NOT_NULL,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -26,6 +26,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
@@ -47,6 +48,8 @@ public final class H2Language {
                     SqlFeature.ILIKE,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.RECURSION_NAMES_COLUMNS,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

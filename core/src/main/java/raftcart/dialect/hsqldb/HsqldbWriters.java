@@ -6,6 +6,7 @@ import raftcart.dialect.write.ExprWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
@@ -30,6 +31,15 @@ public final class HsqldbWriters {
     private static final class Expressions extends ExprWriter {
         Expressions(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        public String visitCast(Expr.Cast cast) {
+            boolean bytes = cast.type().name().matches(".*(binary|blob).*");
+            if (bytes && context().kinds().of(cast.value()) == ValueKind.TEXT) {
+                throw cannot("a text as bytes");
+            }
+            return super.visitCast(cast);
         }
 
         @Override

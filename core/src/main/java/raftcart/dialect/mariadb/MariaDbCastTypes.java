@@ -18,7 +18,8 @@ final class MariaDbCastTypes implements TypeVisitor<String> {
 
     @Override
     public String visitDecimal(LogicalType.Decimal type) {
-        return type.precision() == 0 ? "DECIMAL(65,30)" : "DECIMAL(" + type.precision() + "," + type.scale() + ")";
+        boolean fits = type.precision() > 0 && type.precision() <= 65 && type.scale() <= 30;
+        return fits ? "DECIMAL(" + type.precision() + "," + type.scale() + ")" : "DECIMAL(65,30)";
     }
 
     @Override

@@ -47,6 +47,10 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FOUR_DIGITS_OF_DIVISION,
+                    SqlFeature.CAST_KEEPS_LENGTH,
+                    SqlFeature.UNSIGNED_BITS,
+                    SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.RECURSIVE_WORD,

@@ -47,6 +47,10 @@ public final class MySqlLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FOUR_DIGITS_OF_DIVISION,
+                    SqlFeature.CAST_KEEPS_LENGTH,
+                    SqlFeature.UNSIGNED_BITS,
+                    SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.RECURSIVE_WORD,
@@ -80,6 +84,7 @@ public final class MySqlLanguage {
                     SqlFeature.GENERATED_COLUMNS,
                     SqlFeature.ASSIGNS_ON_UPDATE,
                     SqlFeature.CREATE_TABLE_LIKE,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.LATERAL,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.SET_OPERATION_ALL),

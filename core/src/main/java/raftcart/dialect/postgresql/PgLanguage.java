@@ -43,6 +43,7 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.RECURSIVE_WORD,
             SqlFeature.IS_TRUE,
             SqlFeature.IS_DISTINCT_FROM,

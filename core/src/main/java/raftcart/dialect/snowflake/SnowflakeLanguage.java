@@ -32,6 +32,7 @@ public final class SnowflakeLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
@@ -55,6 +56,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.ILIKE,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

@@ -32,6 +32,19 @@ public final class SqliteWriters {
             super(context);
         }
 
+        /** Casts to dates would take the number at the beginning of the text ("CAST expressions"). */
+        @Override
+        public String visitCast(Expr.Cast cast) {
+            String name = cast.type().name();
+            if (name.startsWith("timestamp") || name.startsWith("datetime")) {
+                return "DATETIME(" + text(cast.value()) + ")";
+            }
+            if (name.equals("date")) {
+                return "DATE(" + text(cast.value()) + ")";
+            }
+            return name.startsWith("time") ? "TIME(" + text(cast.value()) + ")" : super.visitCast(cast);
+        }
+
         @Override
         protected String modulo(Expr.Binary binary) {
             return closed(binary.left()) + " % " + closed(binary.right());

@@ -58,6 +58,7 @@ public final class SqlServerLanguage {
                     SqlFeature.PLUS_CONCATENATES,
                     SqlFeature.CONVERTS_SILENTLY,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.IF_EXISTS,

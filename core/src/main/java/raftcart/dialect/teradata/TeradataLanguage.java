@@ -41,6 +41,8 @@ public final class TeradataLanguage {
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.CONVERTS_SILENTLY,
                     SqlFeature.COMMENT_ON,
+                    SqlFeature.RECURSION_NAMES_COLUMNS,
+                    SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.KEYS_SAY_NOT_NULL,
                     SqlFeature.RECURSIVE_WORD,

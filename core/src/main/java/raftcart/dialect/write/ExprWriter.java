@@ -232,6 +232,9 @@ public class ExprWriter extends CallWriter {
 
     @Override
     public String visitRow(Expr.Row row) {
+        if (!has(SqlFeature.ROW_VALUES)) {
+            throw cannot("several values as one");
+        }
         return "(" + list(row.items()) + ")";
     }
 

@@ -43,8 +43,7 @@ final class Levels {
         if (e instanceof Expr.Concat
                 || e instanceof Expr.AtZone
                 || e instanceof Expr.Collate
-                || e instanceof Expr.Assignment
-                || e instanceof Expr.Interval) {
+                || e instanceof Expr.Assignment) {
             return ODD;
         }
         return CLOSED;

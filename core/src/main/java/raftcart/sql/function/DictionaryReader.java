@@ -150,7 +150,7 @@ public final class DictionaryReader {
                     .orElseThrow(() -> new IllegalArgumentException("'" + read.asText() + "' is not a plain call")));
         }
         if (!value.has("read") && write.isPresent()) {
-            CallPattern.of(write.get().source()).ifPresent(patterns::add);
+            CallPattern.of(value.get("write").asText()).ifPresent(patterns::add);
         }
         String parameter = "";
         ValueKind kind = ValueKind.UNKNOWN;
@@ -173,7 +173,8 @@ public final class DictionaryReader {
 
     /** A template all of whose names are parameters. */
     private static Template checked(Signature signature, String text) {
-        Template template = Template.parse(text);
+        // Of several words that are read, the first is written.
+        Template template = Template.parse(text.replaceAll("\\b([A-Za-z_]+)(\\|[A-Za-z_]+)+", "$1"));
         for (String name : template.mentioned()) {
             if (signature.indexOf(name) < 0) {
                 throw new IllegalArgumentException(

@@ -10,11 +10,9 @@ import java.util.Set;
  * {@code [...]} for a part that is there only if its arguments are.
  */
 public final class Template {
-    private final String source;
     private final List<Part> parts;
 
-    private Template(String source, List<Part> parts) {
-        this.source = source;
+    private Template(List<Part> parts) {
         this.parts = List.copyOf(parts);
     }
 
@@ -31,11 +29,7 @@ public final class Template {
     static Template parse(String source) {
         Reader reader = new Reader(source);
         List<Part> parts = reader.parts(false);
-        return new Template(source, parts);
-    }
-
-    String source() {
-        return source;
+        return new Template(parts);
     }
 
     List<Part> parts() {

@@ -41,6 +41,6 @@ public enum ValueKind {
 
     /** True where a condition of a dictionary on this kind holds for another. */
     boolean covers(ValueKind other) {
-        return this == other || (this == DECIMAL && other.isNumber()) || (this == DATE && other.isDate());
+        return this == other || (this == DECIMAL && other.isNumber()) || (this == TIMESTAMP && other.isDate());
     }
 }

@@ -45,7 +45,7 @@ final class CallParser {
     private Expr special(String name, Span span) {
         return switch (name) {
             case "cast", "safe_cast" -> cast(name.equals("safe_cast"), span);
-            case "try_cast" -> cast(true, span);
+            case "try_cast", "trycast" -> cast(true, span);
             case "convert" -> convert(false, span);
             case "try_convert" -> convert(true, span);
             case "extract" -> extract(span);
@@ -101,10 +101,11 @@ final class CallParser {
             if (cursor.takeSymbol(",")) {
                 String style = cursor.take().text();
                 cursor.expectSymbol(")");
+                String length = type.parameters().isEmpty() ? "" : "(" + type.parameter(0, 0) + ")";
                 return new Expr.Call(
                         QualifiedName.of("convert_with_style"),
                         true,
-                        List.of(value, Expr.Literal.string(type.name()), Expr.Literal.string(style)),
+                        List.of(value, Expr.Literal.string(type.name() + length), Expr.Literal.string(style)),
                         CallSuffix.NONE,
                         span);
             }

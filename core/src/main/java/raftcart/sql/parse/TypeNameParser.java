@@ -68,6 +68,10 @@ public final class TypeNameParser {
                     cursor.peek(1).isWord("LOCAL") ? 4 : cursor.peek(1).isWord("TIMEZONE") ? 2 : 3);
             return true;
         }
+        if (word.equals("sub_type")) {
+            takeWords(cursor, name, 2);
+            return true;
+        }
         if (cursor.atWords("FOR", "BIT", "DATA")) {
             takeWords(cursor, name, 3);
             return true;

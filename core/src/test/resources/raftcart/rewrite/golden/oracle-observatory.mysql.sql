@@ -1,0 +1,98 @@
+-- to: postgresql mysql sqlserver
+CREATE TABLE obs_log (
+    id decimal(10,0) NOT NULL,
+    star_id decimal(10,0),
+    note varchar(200),
+    amount decimal(65,30),
+    taken datetime(0) DEFAULT LOCALTIMESTAMP NOT NULL,
+    flag char(1) DEFAULT 'N' CHECK (flag IN ('Y', 'N')),
+    CONSTRAINT fk_star FOREIGN KEY (star_id) REFERENCES star (id) ON DELETE CASCADE,
+    CONSTRAINT pk_obs PRIMARY KEY (id)
+);
+-- RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
+-- CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1 NOCACHE NOCYCLE
+-- RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
+-- INSERT INTO obs_log (id, note, taken) VALUES (obs_seq.NEXTVAL, '', TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'))
+SELECT a.id, b.name
+FROM obs_log a
+LEFT JOIN star b ON a.star_id = b.id
+WHERE a.amount > 3
+LIMIT 10;
+SELECT * FROM (SELECT id, note FROM obs_log ORDER BY taken DESC LIMIT 5) t_17_15;
+SELECT
+    CASE flag WHEN 'Y' THEN 'yes' WHEN 'N' THEN 'no' ELSE '?' END,
+    COALESCE(note, 'none'),
+    DATE_ADD(taken, INTERVAL 1 DAY),
+    DATEDIFF(taken, DATE '2026-01-01'),
+    CAST(DATE(taken) AS DATETIME),
+    DATE_FORMAT(taken, '%d.%m.%Y'),
+    CONCAT(COALESCE(note, ''), '-', id)
+FROM obs_log;
+WITH RECURSIVE tree_ AS (
+    SELECT node.*, 1 AS depth_ FROM node node WHERE parent_id IS NULL
+    UNION ALL
+    SELECT node.*, tree_.depth_ + 1
+    FROM node node
+    JOIN tree_ ON tree_.id = node.parent_id
+)
+SELECT id, parent_id, depth_ AS level
+FROM tree_ node;
+SELECT GROUP_CONCAT(name ORDER BY name SEPARATOR ',') FROM star GROUP BY kind;
+-- RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
+-- MERGE INTO star s USING (SELECT 1 AS id, 'x' AS name FROM dual) n ON (s.id = n.id) WHEN MATCHED THEN UPDATE SET s.name = n.name WHEN NOT MATCHED THEN INSERT (id, name) VALUES (n.id, n.name)
+INSERT INTO a (x) VALUES (1);
+INSERT INTO b (y) VALUES (2);
+SELECT LOCALTIMESTAMP, CURRENT_TIMESTAMP, CURRENT_USER();
+SELECT a FROM t1
+EXCEPT
+SELECT b FROM t2;
+-- RC0603 by hand: Code is not translated: trigger
+-- CREATE OR REPLACE TRIGGER trg BEFORE INSERT ON obs_log FOR EACH ROW
+-- BEGIN
+--   :NEW.id := obs_seq.NEXTVAL;
+-- END;
+SELECT 'it''s' FROM a FOR UPDATE NOWAIT;
+SELECT *
+FROM (
+    SELECT SUM(CASE WHEN dept = 'A' THEN amt END) AS a, SUM(CASE WHEN dept = 'B' THEN amt END) AS b
+    FROM (SELECT dept, amt FROM sales) t_31_15
+) pivoted_;
+CREATE OR REPLACE VIEW v AS
+SELECT id FROM star;
+
+-- findings
+-- 2:1: RC0604 adapted: Client command left out: SET DEFINE OFF;
+-- 3:1: RC0604 adapted: Client command left out: PROMPT Creating tables
+-- 4:1: RC0502 adapted: Storage clauses left out: TABLESPACE users PCTFREE 10
+-- 4:1: RC0502 adapted: Storage clauses left out: STORAGE (INITIAL 64 K NEXT 1 M) LOGGING
+-- 8:3: RC0110 check: Number without precision is bounded: amount: number without precision as decimal(65,30)
+-- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
+-- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
+-- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note
+-- 14:1: RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
+-- 15:1: RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
+-- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
+-- 16:1: RC0609 adapted: Said in other words: ROWNUM as a limit
+-- 17:1: RC0609 adapted: Said in other words: ROWNUM as a limit
+-- 17:15: RC0609 adapted: Said in other words: a name for the query in FROM
+-- 18:8: RC0612 check: Comparison may ignore case on the source: decode
+-- 18:8: RC0609 adapted: Said in other words: decode in other words
+-- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
+-- 18:75: RC0609 adapted: Said in other words: days added to a date
+-- 18:86: RC0607 check: Function with a difference: the difference of times in days loses its fraction
+-- 18:136: RC0609 adapted: Said in other words: the mask DD.MM.YYYY is %d.%m.%Y
+-- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
+-- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
+-- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
+-- 19:1: RC0610 check: Types are not known: taken for a sum of numbers, it may be a date and days
+-- 20:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 20:50: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
+-- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 21:1: RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
+-- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
+-- 25:1: RC0603 by hand: Code is not translated: trigger
+-- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
+-- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
+-- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM
+-- 32:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
+-- 33:1: RC0604 adapted: Client command left out: EXIT

@@ -1,0 +1,68 @@
+-- to: postgresql mysql db2
+DROP TABLE IF EXISTS dbo.Star;
+CREATE TABLE dbo.Star (
+    Id integer GENERATED ALWAYS AS IDENTITY (START WITH 1 INCREMENT BY 1) NOT NULL,
+    Name character varying(80) NOT NULL,
+    Active boolean DEFAULT TRUE NOT NULL,
+    Seen timestamp(3) without time zone DEFAULT CURRENT_TIMESTAMP,
+    Token uuid DEFAULT GEN_RANDOM_UUID(),
+    Total bigint GENERATED ALWAYS AS (Id * 2) STORED,
+    CONSTRAINT PK_Star PRIMARY KEY (Id)
+);
+INSERT INTO dbo.Star (Name) VALUES ('Kestra');
+INSERT INTO dbo.Star (Name, Active) VALUES ('Ridgel', FALSE);
+SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
+FROM dbo.Star
+WHERE Name = 'x'
+ORDER BY Seen DESC NULLS LAST
+LIMIT 5;
+SELECT
+    Name || ' ' || LEFT(TO_CHAR(Seen, 'YYYY-MM-DD HH24:MI:SS'), 10),
+    CHAR_LENGTH(Name),
+    STRPOS(Name, 'e'),
+    (CAST(CURRENT_TIMESTAMP AS date) - CAST(Seen AS date))
+FROM dbo.Star;
+SELECT COUNT(*) AS Total, MAX(Seen) AS "max seen" FROM dbo.Star;
+UPDATE dbo.Star s SET Name = r.Name FROM dbo.Renamed r WHERE r.Id = s.Id AND r.Ok = 1;
+DELETE FROM dbo.Star s WHERE EXISTS (SELECT 1 FROM dbo.Renamed r WHERE r.Id = s.Id);
+SELECT s.Name, x.Note
+FROM dbo.Star s
+CROSS JOIN LATERAL (SELECT Note FROM dbo.Reading r WHERE r.StarId = s.Id ORDER BY r.Id NULLS FIRST LIMIT 1) x;
+SELECT Name FROM dbo.Star ORDER BY Id LIMIT 5 OFFSET 10;
+MERGE INTO dbo.Star t
+USING (SELECT 1 AS Id, 'n' AS Name) s
+ON t.Id = s.Id
+WHEN MATCHED THEN UPDATE SET Name = s.Name
+WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name);
+-- RC0603 by hand: Code is not translated: procedure
+-- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
+CREATE TEMPORARY TABLE "#tmp" AS
+SELECT * FROM dbo.Star;
+-- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
+-- SELECT IIF(Active = 1, 'yes', 'no'), TRY_CAST(Name AS int), 7/2, Id % 3 FROM dbo.Star
+
+-- findings
+-- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
+-- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
+-- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
+-- 11:43: RC0608 adapted: Function spelled otherwise: newid means new_uuid
+-- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
+-- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value
+-- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 19:91: RC0612 check: Comparison may ignore case on the source
+-- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 20:19: RC0609 adapted: Said in other words: + puts texts together
+-- 20:54: RC0607 check: Function with a difference: char_length: trailing blanks do not count
+-- 20:54: RC0608 adapted: Function spelled otherwise: LEN means char_length
+-- 20:65: RC0612 check: Comparison may ignore case on the source: locate
+-- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
+-- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 23:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 24:120: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 24:39: RC0609 adapted: Said in other words: APPLY as LATERAL
+-- 28:1: RC0603 by hand: Code is not translated: procedure
+-- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 31:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql

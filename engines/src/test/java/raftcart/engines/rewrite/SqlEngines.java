@@ -1,0 +1,122 @@
+package raftcart.engines.rewrite;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import raftcart.demo.servers.DatabaseServer;
+import raftcart.demo.servers.TestServers;
+
+/** Connections to every engine that runs here, and rows in a form in which they compare. */
+final class SqlEngines implements AutoCloseable {
+    private final Map<String, Connection> connections = new LinkedHashMap<>();
+
+    SqlEngines() throws SQLException {
+        connections.put("postgresql", server(TestServers.postgresql()));
+        connections.put("mariadb", server(TestServers.mariadb()));
+        connections.put("sqlite", DriverManager.getConnection("jdbc:sqlite::memory:"));
+        connections.put("h2", DriverManager.getConnection("jdbc:h2:mem:" + System.nanoTime()));
+        connections.put("hsqldb", DriverManager.getConnection("jdbc:hsqldb:mem:r" + System.nanoTime(), "SA", ""));
+        System.setProperty("derby.stream.error.field", "java.lang.System.err");
+        connections.put(
+                "derby", DriverManager.getConnection("jdbc:derby:memory:r" + System.nanoTime() + ";create=true"));
+        connections.put("duckdb", DriverManager.getConnection("jdbc:duckdb:"));
+    }
+
+    private static Connection server(DatabaseServer server) throws SQLException {
+        return server.connect(TestServers.newDatabase(server, "rewrite"));
+    }
+
+    List<String> names() {
+        return List.copyOf(connections.keySet());
+    }
+
+    void execute(String engine, String sql) throws SQLException {
+        try (Statement statement = connections.get(engine).createStatement()) {
+            statement.execute(sql);
+        }
+    }
+
+    /** The rows of a query as texts; sorted where the query has no order of its own. */
+    List<String> rows(String engine, String sql) throws SQLException {
+        try (Statement statement = connections.get(engine).createStatement();
+                ResultSet result = statement.executeQuery(sql)) {
+            List<String> rows = new ArrayList<>();
+            int columns = result.getMetaData().getColumnCount();
+            while (result.next()) {
+                List<String> row = new ArrayList<>();
+                for (int i = 1; i <= columns; i++) {
+                    row.add(text(result.getObject(i)));
+                }
+                rows.add(String.join(" | ", row));
+            }
+            if (!sql.toLowerCase(java.util.Locale.ROOT).matches("(?s).*order\\s+by(?!.*\\)).*")) {
+                rows.sort(null);
+            }
+            return rows;
+        }
+    }
+
+    /** Numbers to nine significant digits, truth values as numbers, times without what only the driver adds. */
+    private static String text(Object value) {
+        if (value == null) {
+            return "NULL";
+        }
+        if (value instanceof Boolean truth) {
+            return truth ? "1" : "0";
+        }
+        if (value instanceof Number number && !value.toString().matches("NaN|-?Infinity")) {
+            BigDecimal decimal = new BigDecimal(number.toString()).setScale(5, RoundingMode.HALF_UP);
+            return decimal.signum() == 0 ? "0" : decimal.stripTrailingZeros().toPlainString();
+        }
+        if (value instanceof byte[] bytes) {
+            return java.util.HexFormat.of().formatHex(bytes);
+        }
+        if (value instanceof java.sql.Clob clob) {
+            return text(whole(clob));
+        }
+        if (value instanceof java.sql.Blob blob) {
+            return text(whole(blob));
+        }
+        String text = value.toString().stripTrailing();
+        if (text.startsWith("{") || text.startsWith("[")) {
+            return text.replace(" ", "");
+        }
+        if (text.matches("-?\\d+\\.\\d+")) {
+            return text(new BigDecimal(text));
+        }
+        return text.replaceFirst("^(\\d{4}-\\d\\d-\\d\\d)[T ](\\d\\d:\\d\\d)(:\\d\\d)?(\\.0+)?Z?$", "$1 $2$3")
+                .replaceFirst("^(\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d)$", "$1:00")
+                .replaceFirst(" 00:00:00$", "");
+    }
+
+    private static String whole(java.sql.Clob clob) {
+        try {
+            return clob.getSubString(1, (int) clob.length());
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static byte[] whole(java.sql.Blob blob) {
+        try {
+            return blob.getBytes(1, (int) blob.length());
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void close() throws SQLException {
+        for (Connection connection : connections.values()) {
+            connection.close();
+        }
+    }
+}

@@ -1,0 +1,10 @@
+SELECT name, planets / 2, planets // 2 FROM star ORDER BY id;
+SELECT name FROM star ORDER BY magnitude DESC, id;
+SELECT kind, COUNT(*) FROM star GROUP BY ALL ORDER BY kind;
+SELECT name, planets FROM star QUALIFY ROW_NUMBER() OVER (PARTITION BY kind ORDER BY planets DESC) = 1 ORDER BY name;
+SELECT STRFTIME(taken, '%Y-%m-%d') FROM reading ORDER BY id;
+SELECT joined + INTERVAL 2 MONTH FROM observer ORDER BY id;
+SELECT STRING_AGG(name, '|' ORDER BY id) FROM star;
+SELECT IFNULL(kind, 'x'), LENGTH(name), UPPER(name) FROM star ORDER BY id;
+SELECT DATE_DIFF('month', joined, DATE '2026-03-01') FROM observer ORDER BY id;
+FROM star SELECT name ORDER BY id;

@@ -1,0 +1,12 @@
+SELECT name, planets / 3, MOD(planets, 3) FROM star ORDER BY id;
+SELECT DATEADD(DAY, 10, joined), DATEDIFF(DAY, joined, DATE '2026-03-01') FROM observer ORDER BY id;
+SELECT name FROM star ORDER BY magnitude, id FETCH FIRST 3 ROWS ONLY;
+SELECT LISTAGG(name, '/') WITHIN GROUP (ORDER BY id) FROM star;
+SELECT name, ROW_NUMBER() OVER (PARTITION BY kind ORDER BY id) AS n FROM star QUALIFY n = 1 ORDER BY name;
+SELECT IFNULL(kind, 'none'), NVL2(kind, 1, 0), CASEWHEN(planets > 3, 1, 0) FROM star ORDER BY id;
+SELECT DECODE(kind, 'dwarf', 1, 'giant', 2, 0) FROM star ORDER BY id;
+SELECT FORMATDATETIME(taken, 'yyyy-MM-dd HH:mm') FROM reading ORDER BY id;
+SELECT name FROM observer WHERE active = TRUE ORDER BY id;
+SELECT * FROM star WHERE name ILIKE '%EL' ORDER BY id;
+SELECT EXTRACT(YEAR FROM joined), MONTH(joined), DAY_OF_WEEK(joined) FROM observer ORDER BY id;
+SELECT CONCAT(name, kind) FROM star ORDER BY id;

@@ -1,0 +1,12 @@
+SELECT name, planets / 3, planets % 3 FROM star ORDER BY id;
+SELECT name || '-' || planets FROM star ORDER BY id;
+SELECT name FROM star ORDER BY magnitude DESC, id;
+SELECT IFNULL(kind, '?'), IIF(planets > 3, 'many', 'few') FROM star ORDER BY id;
+SELECT GROUP_CONCAT(name, ',') FROM (SELECT name FROM star ORDER BY id) t;
+SELECT SUBSTR(name, -2), INSTR(name, 'e'), LENGTH(name) FROM star ORDER BY id;
+SELECT name FROM observer WHERE active ORDER BY id;
+SELECT MAX(planets, 4), MIN(planets, 4) FROM star ORDER BY id;
+SELECT name FROM star WHERE kind IS NOT 'dwarf' ORDER BY id;
+SELECT name FROM star LIMIT 2 OFFSET 3;
+SELECT CAST(magnitude AS INTEGER) FROM star WHERE magnitude > 1 ORDER BY id;
+SELECT TOTAL(planets) FROM star;

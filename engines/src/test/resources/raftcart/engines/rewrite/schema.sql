@@ -1,0 +1,6 @@
+CREATE TABLE observer (id integer PRIMARY KEY, name varchar(40) NOT NULL, chief_id integer, active boolean NOT NULL, joined date NOT NULL);
+CREATE TABLE star (id integer PRIMARY KEY, name varchar(40) NOT NULL, kind varchar(10), magnitude numeric(6,2), planets integer NOT NULL);
+CREATE TABLE reading (id integer PRIMARY KEY, star_id integer NOT NULL REFERENCES star (id), observer_id integer REFERENCES observer (id), taken timestamp NOT NULL, value double precision, note varchar(80));
+INSERT INTO observer (id, name, chief_id, active, joined) VALUES (1, 'Ada Rook', NULL, TRUE, '2019-04-01'), (2, 'Bram Ostler', 1, TRUE, '2020-11-15'), (3, 'Cleo Marsh', 1, FALSE, '2021-02-28'), (4, 'Dov Quill', 2, TRUE, '2024-02-29');
+INSERT INTO star (id, name, kind, magnitude, planets) VALUES (1, 'Kestra', 'dwarf', 4.83, 8), (2, 'Ridgel', 'giant', -1.46, 0), (3, 'Ambel', 'dwarf', NULL, 3), (4, 'Tovan', NULL, 0.03, 7), (5, 'Ulsar', 'pulsar', 12.50, 2);
+INSERT INTO reading (id, star_id, observer_id, taken, value, note) VALUES (1, 1, 1, '2026-01-31 22:15:00', 1.5, 'clear'), (2, 1, 2, '2026-02-01 01:30:30', 2.25, NULL), (3, 2, 2, '2026-02-15 23:59:59', -3, 'haze'), (4, 3, NULL, '2026-03-01 00:00:00', NULL, 'clouds 100%'), (5, 4, 4, '2025-12-31 12:00:00', 7.75, 'it''s faint'), (6, 5, 1, '2026-01-31 22:15:00', 0, 'pulse_train');
