@@ -1,5 +1,7 @@
 package raftcart.cli;
 
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /**
@@ -7,11 +9,24 @@ import java.util.List;
  * commands start faster (class-data sharing).
  */
 public final class StartupTraining {
+    private static final String SQL = "CREATE TABLE star (id int AUTO_INCREMENT PRIMARY KEY, name varchar(9));"
+            + "INSERT INTO star (name) VALUES ('a');"
+            + "SELECT IFNULL(name, 'x'), DATE_ADD(NOW(), INTERVAL 1 DAY) FROM star s LEFT JOIN star t ON s.id = t.id"
+            + " WHERE s.id IN (1, 2) GROUP BY name ORDER BY name LIMIT 3; UPDATE star SET name = 'b'; nonsense;";
+
     private StartupTraining() {}
 
     /** Runs the commands; what they print does not matter. */
     public static void main(String[] arguments) {
-        List.of("engines", "engines --json", "explain RC0101", "status -C nowhere", "--help", "run --nonsense")
+        System.setIn(new ByteArrayInputStream(SQL.getBytes(StandardCharsets.UTF_8)));
+        List.of(
+                        "engines",
+                        "engines --json",
+                        "explain RC0101",
+                        "status -C nowhere",
+                        "--help",
+                        "run --nonsense",
+                        "rewrite --from mysql --to postgresql")
                 .forEach(line -> Main.run(line.split(" ")));
     }
 }

@@ -19,6 +19,7 @@ public final class ScriptRewriter {
     private final Language to;
     private final StatementRewriter statements;
     private final Knowledge knowledge;
+    private boolean tooLong;
 
     public ScriptRewriter(Language from, Language to, Knowledge knowledge, TokenRules rules) {
         this.from = from;
@@ -104,6 +105,12 @@ public final class ScriptRewriter {
     }
 
     private void tooLong(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {
+        boolean goesOn = tooLong;
+        tooLong = piece.separator().isEmpty();
+        if (goesOn) {
+            output.verbatim(StatementRewriter.commented(piece.text()) + "\n");
+            return;
+        }
         PlacedFinding finding = new PlacedFinding(
                 FindingCode.NOT_UNDERSTOOD,
                 piece.line(),

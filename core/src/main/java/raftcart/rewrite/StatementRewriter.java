@@ -163,13 +163,15 @@ public final class StatementRewriter {
 
     /** The source as a comment, headed by the reason. */
     static String byHand(PlacedFinding finding, String source) {
-        StringBuilder text = new StringBuilder("-- ")
-                .append(finding.message().replaceAll("\\s+", " "))
-                .append('\n');
+        return "-- " + finding.message().replaceAll("\\s+", " ") + "\n" + commented(source);
+    }
+
+    /** Each line of a text as a comment. */
+    static String commented(String source) {
+        StringBuilder text = new StringBuilder();
         for (String line : source.split("\\R", -1)) {
-            text.append("-- ").append(line).append('\n');
+            text.append(text.isEmpty() ? "-- " : "\n-- ").append(line);
         }
-        text.setLength(text.length() - 1);
         return text.toString();
     }
 

@@ -53,6 +53,33 @@ public final class TextSource {
                 1 << 16);
     }
 
+    /** The line, from 1, of the first bytes that are no characters of the encoding; 1 if there are none. */
+    public static int firstBadLine(InputStream bytes, Charset encoding) throws IOException {
+        BufferedInputStream in = new BufferedInputStream(bytes, 1 << 16);
+        java.io.ByteArrayOutputStream line = new java.io.ByteArrayOutputStream();
+        int number = 1;
+        for (int b = in.read(); b >= 0; b = in.read()) {
+            line.write(b);
+            if (b == '\n' || line.size() > 1 << 20) {
+                if (!isText(line.toByteArray(), encoding)) {
+                    return number;
+                }
+                number += b == '\n' ? 1 : 0;
+                line.reset();
+            }
+        }
+        return isText(line.toByteArray(), encoding) ? 1 : number;
+    }
+
+    private static boolean isText(byte[] bytes, Charset encoding) {
+        try {
+            encoding.newDecoder().decode(java.nio.ByteBuffer.wrap(bytes));
+            return true;
+        } catch (java.nio.charset.CharacterCodingException e) {
+            return false; // that is the question
+        }
+    }
+
     private static boolean starts(byte[] bytes, int... marks) {
         if (bytes.length < marks.length) {
             return false;

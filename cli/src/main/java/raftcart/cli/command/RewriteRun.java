@@ -105,17 +105,30 @@ final class RewriteRun {
                 view.statement(input.name(), result);
             });
         } catch (CharacterCodingException e) {
-            unreadable(input, summary, "the text is not in " + encoding + "; say what it is in with --encoding");
+            unreadable(
+                    input,
+                    summary,
+                    badLine(input),
+                    "the text is not in " + encoding + "; say what it is in with --encoding");
         } catch (TextSource.NotText e) {
-            unreadable(input, summary, e.getMessage());
+            unreadable(input, summary, 1, e.getMessage());
         }
         all.add(summary);
     }
 
-    private void unreadable(Input input, Summary summary, String reason) {
+    private int badLine(Input input) throws IOException {
+        if (input.file().isEmpty()) {
+            return 1;
+        }
+        try (InputStream bytes = Files.newInputStream(input.file().get())) {
+            return TextSource.firstBadLine(bytes, encoding);
+        }
+    }
+
+    private void unreadable(Input input, Summary summary, int line, String reason) {
         summary.add(Outcome.BY_HAND);
-        PlacedFinding finding = new PlacedFinding(FindingCode.NOT_UNDERSTOOD, 1, 1, reason);
-        view.statement(input.name(), new StatementResult(1, 1, Outcome.BY_HAND, "", "", List.of(finding)));
+        PlacedFinding finding = new PlacedFinding(FindingCode.NOT_UNDERSTOOD, line, 1, reason);
+        view.statement(input.name(), new StatementResult(line, 1, Outcome.BY_HAND, "", "", List.of(finding)));
     }
 
     private Writer writer(Input input) throws IOException {
