@@ -1,5 +1,7 @@
 package raftcart.dialect;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
@@ -44,7 +46,8 @@ public record Language(
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(grammar, "grammar");
         reserved = Set.copyOf(reserved);
-        features = Set.copyOf(features);
+        features = Collections.unmodifiableSet(
+                features.isEmpty() ? EnumSet.noneOf(SqlFeature.class) : EnumSet.copyOf(features));
         scripts = Set.copyOf(scripts);
     }
 

@@ -159,6 +159,8 @@ public enum SqlFeature {
     DERIVED_COLUMN_NAMES,
     /** A quotient has four digits more than the dividend. */
     FOUR_DIGITS_OF_DIVISION,
+    /** Brackets in a LIKE pattern hold characters. */
+    LIKE_RANGES,
     /** A negative start of SUBSTR counts from the end. */
     NEGATIVE_SUBSTRING,
     /** ROWNUM and LEVEL are columns of every query. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.Language;
+import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -92,6 +93,13 @@ final class FunctionAdapter {
     /** A function that is written without parentheses, such as USER. */
     Expr bare(Expr.Column column) {
         String word = column.name().last().key();
+        boolean pseudo = from.has(SqlFeature.ROW_NUMBERS)
+                && !to.has(SqlFeature.ROW_NUMBERS)
+                && word.matches("rownum|rowid|level|connect_by_isleaf|connect_by_iscycle")
+                && adapter.scope.column(column.name()).isEmpty();
+        if (pseudo) {
+            return pseudoColumn(word, column);
+        }
         boolean function = column.name().parts().size() == 1
                 && !column.name().last().exact()
                 && word.matches(
@@ -109,6 +117,21 @@ final class FunctionAdapter {
                 };
         Expr.Call call = Expr.Call.of(canonical).at(column.span());
         return known(call, call);
+    }
+
+    /** ROWNUM counts the rows as they come; others have no counterpart. */
+    private Expr pseudoColumn(String word, Expr.Column column) {
+        if (!word.equals("rownum") || to.paging() == PagingStyle.TOP_OR_FETCH) {
+            throw new Untranslatable("the column " + word.toUpperCase(java.util.Locale.ROOT));
+        }
+        adapter.note(FindingCode.SYNTAX_CHECK, column.span(), "ROWNUM as ROW_NUMBER(): rows are counted as they come");
+        Window window = new Window(Optional.empty(), List.of(), List.of(), Optional.empty());
+        return new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of("row_number"),
+                true,
+                List.of(),
+                CallSuffix.NONE.withOver(window),
+                column.span());
     }
 
     private static boolean isSystemSchema(Expr.Call call) {

@@ -135,7 +135,7 @@ final class KindFinder {
             case NULL -> ValueKind.NULL;
             case BOOLEAN -> ValueKind.BOOLEAN;
             case NUMBER ->
-                literal.text().matches("-?\\d+")
+                isWhole(literal.text())
                         ? ValueKind.INTEGER
                         : literal.text().matches("(?i).*e.*") ? ValueKind.FLOAT : ValueKind.DECIMAL;
             case STRING -> ValueKind.TEXT;
@@ -144,6 +144,16 @@ final class KindFinder {
             case TIME -> ValueKind.TIME;
             case TIMESTAMP, ZONED_TIMESTAMP -> ValueKind.TIMESTAMP;
         };
+    }
+
+    /** True for digits, perhaps after a sign; asked of every number of a script. */
+    private static boolean isWhole(String text) {
+        for (int i = text.startsWith("-") ? 1 : 0; i < text.length(); i++) {
+            if (text.charAt(i) < '0' || text.charAt(i) > '9') {
+                return false;
+            }
+        }
+        return !text.isEmpty();
     }
 
     private ValueKind call(Expr.Call call, Scope scope) {

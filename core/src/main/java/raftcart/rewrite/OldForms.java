@@ -43,7 +43,7 @@ final class OldForms {
             select = joined(select);
             result = result.withBody(select);
         }
-        return adapter.from.has(SqlFeature.ROW_NUMBERS) ? numbered(result, select) : result;
+        return adapter.lost(SqlFeature.ROW_NUMBERS) ? numbered(result, select) : result;
     }
 
     static List<Expr> conjuncts(Expr condition) {
@@ -197,6 +197,9 @@ final class OldForms {
                 rest.add(part);
             }
         }
+        if (rest.stream().anyMatch(OldForms::mentionsRowNumber)) {
+            throw new Untranslatable("ROWNUM in a condition of this form");
+        }
         if (limit.isEmpty()) {
             return query;
         }
@@ -220,6 +223,18 @@ final class OldForms {
             return query.withBody(select.withFrom(List.of(inner)).withWhere(Optional.empty()));
         }
         return query.withBody(select.withWhere(and(rest))).withPaging(paging);
+    }
+
+    private static boolean mentionsRowNumber(Expr condition) {
+        boolean[] found = new boolean[1];
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                found[0] |= e instanceof Expr.Column c && c.name().key().equals("rownum");
+                return e instanceof Expr.Subquery ? e : super.expr(e);
+            }
+        }.expr(condition);
+        return found[0];
     }
 
     private static Optional<Expr> most(Expr condition) {

@@ -338,6 +338,10 @@ final class OperatorAdapter {
     }
 
     private Expr like(Expr.Like like) {
+        boolean ranges = adapter.from.has(SqlFeature.LIKE_RANGES) != adapter.to.has(SqlFeature.LIKE_RANGES);
+        if (ranges && like.pattern() instanceof Expr.Literal l && l.text().indexOf('[') >= 0) {
+            throw new Untranslatable("a LIKE pattern with brackets");
+        }
         textRules(List.of(like.value()), like.span());
         Expr pattern = adapter.expr(like.pattern());
         Optional<Expr> escape = like.escape().map(adapter::expr);

@@ -125,7 +125,10 @@ final class TableAdapter {
             }
         }
         for (TableConstraint constraint : table.constraints()) {
-            if (constraint.kind() == ConstraintKind.INDEX) {
+            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL"));
+            if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
+                adapter.note(FindingCode.SYNTAX_CHECK, constraint.span(), "a full-text or spatial index is left out");
+            } else if (constraint.kind() == ConstraintKind.INDEX) {
                 after.addAll(new StructureAdapter(adapter).index(index(constraint, table)));
             } else {
                 constraint(constraint).ifPresent(constraints::add);
@@ -175,7 +178,7 @@ final class TableAdapter {
         return new DdlStatement.CreateIndex(
                 Optional.of(name),
                 false,
-                "",
+                constraint.leftOut().contains("FULLTEXT") ? "FULLTEXT" : "",
                 false,
                 table.name(),
                 constraint.parts(),
@@ -192,7 +195,9 @@ final class TableAdapter {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
         }
-        Optional<LogicalType> type = column.type().map(adapter.finder::type).or(() -> missingType(column));
+        Optional<LogicalType> type = column.type()
+                .map(adapter.finder::type)
+                .or(() -> table.columns().contains(column) ? missingType(column) : Optional.empty());
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key || keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));

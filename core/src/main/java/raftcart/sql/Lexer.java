@@ -69,7 +69,7 @@ public final class Lexer {
         if (c == '\'' || (c == '"' && closing == 0 && rules.has(LexicalFeature.DOUBLE_QUOTED_STRINGS))) {
             return quoted(TokenKind.STRING, start, c, rules.has(LexicalFeature.BACKSLASH_ESCAPES));
         }
-        if (closing != 0 && (c != '[' || startsBracketName())) {
+        if (closing != 0) {
             return quoted(TokenKind.QUOTED_NAME, start, closing, false);
         }
         if (prefixesString(c)) {
@@ -148,12 +148,6 @@ public final class Lexer {
         }
         position = quotes.endOfComment(position);
         return token(text.charAt(start + 2) == '+' ? TokenKind.HINT : TokenKind.COMMENT, start, "");
-    }
-
-    /** In an array type or subscript the bracket opens no name: it stands right after a name or closing bracket. */
-    private boolean startsBracketName() {
-        char next = peek(1);
-        return next != ']' && !CharClass.isDigit(next);
     }
 
     private Token quoted(TokenKind kind, int start, char closing, boolean backslash) {

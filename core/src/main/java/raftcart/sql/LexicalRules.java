@@ -1,5 +1,7 @@
 package raftcart.sql;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
@@ -11,7 +13,8 @@ import java.util.Set;
 public record LexicalRules(List<String> nameQuotes, Set<LexicalFeature> features) {
     public LexicalRules {
         nameQuotes = List.copyOf(nameQuotes);
-        features = Set.copyOf(features);
+        features = Collections.unmodifiableSet(
+                features.isEmpty() ? EnumSet.noneOf(LexicalFeature.class) : EnumSet.copyOf(features));
     }
 
     /** Rules with these features. */

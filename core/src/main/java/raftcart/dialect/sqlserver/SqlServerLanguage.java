@@ -59,6 +59,7 @@ public final class SqlServerLanguage {
                     SqlFeature.CONVERTS_SILENTLY,
                     SqlFeature.SEQUENCES,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.LIKE_RANGES,
                     SqlFeature.IDENTITY,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.IF_EXISTS,

@@ -163,7 +163,7 @@ final class AlterParser {
             do {
                 Name name = parsing.name();
                 actions.add(new AlterAction.DropConstraint(kind, Optional.of(name), ifExists, cascade()));
-            } while (cursor.takeSymbol(","));
+            } while (!cursor.peek(1).isAnyWord(ClauseWords.ALTER_ACTIONS) && cursor.takeSymbol(","));
             return;
         }
         if (token.isWord("PARTITION")) {

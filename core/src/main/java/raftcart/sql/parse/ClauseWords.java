@@ -42,6 +42,9 @@ final class ClauseWords {
     static final String[] LOCK_HINTS = words("NOLOCK ROWLOCK UPDLOCK HOLDLOCK READPAST TABLOCK TABLOCKX XLOCK");
     static final String[] WINDOW_CLAUSES = words("PARTITION ORDER ROWS RANGE GROUPS DISTRIBUTE SORT");
 
+    static final String[] ALTER_ACTIONS =
+            words("ADD DROP ALTER MODIFY CHANGE RENAME CONVERT ENGINE AUTO_INCREMENT DEFAULT");
+
     private ClauseWords() {}
 
     private static String[] words(String list) {

@@ -88,7 +88,11 @@ final class ColumnParser {
 
     private boolean endsColumn() {
         Token token = cursor.peek();
-        return token.kind() == TokenKind.END
+        boolean next = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                && Keywords.startsStatement(token)
+                && !token.isWord("WITH");
+        return next
+                || token.kind() == TokenKind.END
                 || token.isSymbol(",")
                 || token.isSymbol(")")
                 || token.isSymbol(";")

@@ -93,10 +93,18 @@ final class ConstraintParser {
         if (cursor.takeWords("CHECK")) {
             return check(name, leftOut, span);
         }
-        if (cursor.peek().isAnyWord("EXCLUDE", "PERIOD", "FULLTEXT", "SPATIAL")) {
+        if (cursor.peek().isAnyWord("EXCLUDE", "PERIOD")) {
             throw cursor.error("a constraint of kind " + parsing.word() + " is for a person");
         }
-        if (!cursor.takeAny("KEY", "INDEX")) {
+        return innerIndex(leftOut, span);
+    }
+
+    /** An index that is written among the constraints. */
+    private TableConstraint innerIndex(List<String> leftOut, Span span) {
+        if (cursor.takeAny("FULLTEXT", "SPATIAL")) {
+            leftOut.add(cursor.previous().value().toUpperCase(java.util.Locale.ROOT));
+            cursor.takeAny("KEY", "INDEX");
+        } else if (!cursor.takeAny("KEY", "INDEX")) {
             throw cursor.unexpected("a constraint");
         }
         Optional<Name> own = indexName();

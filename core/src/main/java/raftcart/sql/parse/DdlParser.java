@@ -247,7 +247,9 @@ final class DdlParser {
             return new DdlStatement.CreateSchema(parsing.name(), ifNotExists, database, leftOut, span);
         }
         Name name = parsing.qualifiedName().last();
-        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+        while (!cursor.atEnd()
+                && !cursor.peek().isSymbol(";")
+                && (cursor.peek().isWord("SET") || !Keywords.startsStatement(cursor.peek()))) {
             leftOut.add(cursor.take().text());
         }
         if (cursor.peek().isAnyWord("CREATE", "GRANT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {

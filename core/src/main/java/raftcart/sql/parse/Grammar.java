@@ -1,5 +1,7 @@
 package raftcart.sql.parse;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
 import raftcart.sql.LexicalRules;
@@ -18,7 +20,8 @@ public record Grammar(
         int concatLevel,
         Map<BinaryOperator, Integer> levels) {
     public Grammar {
-        features = Set.copyOf(features);
+        features = Collections.unmodifiableSet(
+                features.isEmpty() ? EnumSet.noneOf(GrammarFeature.class) : EnumSet.copyOf(features));
         levels = Map.copyOf(levels);
     }
 

@@ -223,6 +223,9 @@ final class TableParser {
         }
         cursor.expectSymbol("(");
         TableRef inner = table();
+        while (cursor.takeSymbol(",")) {
+            inner = new Join(Join.Kind.CROSS, inner, table(), Optional.empty(), List.of(), span);
+        }
         cursor.expectSymbol(")");
         Optional<Alias> alias = alias();
         if (alias.isPresent()) {

@@ -68,6 +68,11 @@ public final class TypeNameParser {
                     cursor.peek(1).isWord("LOCAL") ? 4 : cursor.peek(1).isWord("TIMEZONE") ? 2 : 3);
             return true;
         }
+        boolean twoWords = name.toString().matches("long|national") && word.matches("raw|varchar|char|character");
+        if (twoWords) {
+            takeWords(cursor, name, 1);
+            return true;
+        }
         if (word.equals("sub_type")) {
             takeWords(cursor, name, 2);
             return true;

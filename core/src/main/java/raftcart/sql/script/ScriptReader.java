@@ -121,6 +121,10 @@ public final class ScriptReader {
         if (!word) {
             return Optional.empty();
         }
+        boolean possible = has(ScriptFeature.CLIENT_WORDS) || "dDsSgG/".indexOf(c) >= 0;
+        if (!possible) {
+            return Optional.empty();
+        }
         String ahead = input.lineAhead();
         if (has(ScriptFeature.SLASH_LINES) && ahead.strip().equals("/")) {
             input.restOfLine();
@@ -210,7 +214,9 @@ public final class ScriptReader {
 
     private void decideCode() {
         codeKnown = true;
-        code = CODE.matcher(text).matches();
+        code = !text.isEmpty()
+                && "cCaArRdDbBeE".indexOf(text.charAt(0)) >= 0
+                && CODE.matcher(text).matches();
         if (code) {
             depth.scan(text.toString());
         }
