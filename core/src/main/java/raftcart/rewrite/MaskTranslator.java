@@ -10,9 +10,12 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
 
 /** Brings format masks of dates from one mask language to another. */
 final class MaskTranslator {
+    private static final int MICROSECONDS = 6;
+
     private final ExprAdapter adapter;
 
     MaskTranslator(ExprAdapter adapter) {
@@ -91,6 +94,9 @@ final class MaskTranslator {
                         (Expr.Literal) given,
                         ((Expr.Literal) given).text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE)
                 : adapter.expr(given);
+        if (call.is("format_date") && adapter.to.has(SqlFeature.TYPED_DATES) && !constant) {
+            value = dated(value, call);
+        }
         Expr mask = call.arguments().get(1);
         Expr translated = adapter.expr(mask);
         if (adapter.from.masks() != adapter.to.masks()) {
@@ -101,6 +107,24 @@ final class MaskTranslator {
             }
         }
         return call.with(call.function(), List.of(value, translated)).at(call.span());
+    }
+
+    /** Targets that format dates and numbers with one function choose by the type; a text is made a timestamp. */
+    private Expr dated(Expr value, Expr.Call call) {
+        ValueKind kind = adapter.kindOf(value);
+        if (kind == ValueKind.TEXT) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, call.span(), "a text is formatted as a date; one that is none fails");
+            return new Expr.Cast(
+                    value, adapter.castType(new LogicalType.Timestamp(MICROSECONDS, false)), false, call.span());
+        }
+        if (kind == ValueKind.UNKNOWN) {
+            adapter.note(
+                    FindingCode.FORMAT_MASK,
+                    call.span(),
+                    "the type of the formatted value is not known; it must be a date or timestamp");
+        }
+        return value;
     }
 
     private String translate(Expr.Literal literal, Expr.Call call) {

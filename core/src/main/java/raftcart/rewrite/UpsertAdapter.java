@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -114,7 +115,7 @@ final class UpsertAdapter {
                     FindingCode.UPSERT_DIFFERS,
                     insert.span(),
                     "the source looks at all keys of the table, the target at "
-                            + keys.get(0).stream().map(Name::text).toList());
+                            + keys.get(0).stream().map(Name::text).collect(Collectors.joining(", ", "(", ")")));
         }
         return keys.get(0);
     }

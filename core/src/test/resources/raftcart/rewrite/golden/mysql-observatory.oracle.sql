@@ -61,7 +61,7 @@ SELECT foo(1) FROM stars;
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
--- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at [id]
+-- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 17:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 18:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
 -- 18:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error

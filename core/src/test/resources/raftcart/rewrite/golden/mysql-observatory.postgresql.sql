@@ -55,7 +55,7 @@ SELECT foo(1) FROM stars;
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
--- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at [id]
+-- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 21:1: RC0603 by hand: Code is not translated: procedure
 -- 23:26: RC0609 adapted: Said in other words: the mask %Y-%m-%d %H:%i is YYYY-MM-DD HH24:MI
