@@ -68,7 +68,7 @@ public final class TypeNameParser {
                     cursor.peek(1).isWord("LOCAL") ? 4 : cursor.peek(1).isWord("TIMEZONE") ? 2 : 3);
             return true;
         }
-        boolean twoWords = name.toString().matches("long|national") && word.matches("raw|varchar|char|character");
+        boolean twoWords = name.toString().matches("(?i)long|national") && word.matches("raw|varchar|char|character");
         if (twoWords) {
             takeWords(cursor, name, 1);
             return true;

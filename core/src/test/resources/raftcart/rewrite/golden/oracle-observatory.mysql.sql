@@ -59,6 +59,12 @@ FROM (
 ) pivoted_;
 CREATE OR REPLACE VIEW v AS
 SELECT id FROM star;
+CREATE TABLE plate_scan (
+    id decimal(9,0) PRIMARY KEY,
+    raw_image longblob,
+    label char(3),
+    note longtext
+);
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET DEFINE OFF;
@@ -95,4 +101,4 @@ SELECT id FROM star;
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 32:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
--- 33:1: RC0604 adapted: Client command left out: EXIT
+-- 34:1: RC0604 adapted: Client command left out: EXIT

@@ -61,6 +61,12 @@ FROM (
 ) pivoted_;
 CREATE OR REPLACE VIEW v AS
 SELECT id FROM star;
+CREATE TABLE plate_scan (
+    id numeric(9,0) PRIMARY KEY,
+    raw_image bytea,
+    label character(3),
+    note text
+);
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET DEFINE OFF;
@@ -88,4 +94,4 @@ SELECT id FROM star;
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 32:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
--- 33:1: RC0604 adapted: Client command left out: EXIT
+-- 34:1: RC0604 adapted: Client command left out: EXIT

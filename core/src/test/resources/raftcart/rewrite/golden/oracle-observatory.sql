@@ -30,4 +30,5 @@ END;
 SELECT /*+ INDEX(a i) */ q'[it's]' FROM a FOR UPDATE NOWAIT;
 SELECT * FROM (SELECT dept, amt FROM sales) PIVOT (SUM(amt) FOR dept IN ('A' AS a, 'B' AS b));
 CREATE OR REPLACE FORCE VIEW v AS SELECT id FROM star WITH READ ONLY;
+CREATE TABLE plate_scan (id NUMBER(9) PRIMARY KEY, raw_image LONG RAW, label NATIONAL CHAR(3), note LONG);
 EXIT
