@@ -1,11 +1,15 @@
 package raftcart.sql;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import raftcart.error.SqlSyntaxException;
 
 /** A place in a list of tokens, and the small questions that parsers ask of it. */
 public final class TokenCursor {
     private final List<Token> tokens;
+    private final Map<Integer, Token> hints = new TreeMap<>();
     private int position;
 
     public TokenCursor(List<Token> tokens) {
@@ -42,6 +46,22 @@ public final class TokenCursor {
     /** Goes back to a place. */
     public void reset(int mark) {
         position = mark;
+    }
+
+    /** Remembers what was taken since this mark, if anything, as advice that the tree does not hold. */
+    public void noteHint(int mark) {
+        if (mark < position) {
+            String text =
+                    tokens.subList(mark, position).stream().map(Token::text).collect(Collectors.joining(" "));
+            Span first = tokens.get(mark).span();
+            Span span = new Span(first.start(), previous().span().end(), first.line(), first.column());
+            hints.put(mark, new Token(TokenKind.HINT, text, text, span));
+        }
+    }
+
+    /** The advice met so far, each piece once however often a parser came by. */
+    public List<Token> hints() {
+        return List.copyOf(hints.values());
     }
 
     /** True where these words stand next. */

@@ -301,6 +301,7 @@ final class DmlParser {
     }
 
     private void passOverOptions() {
+        int mark = cursor.mark();
         if (cursor.peek().isWord("OPTION") && cursor.peek(1).isSymbol("(")) {
             cursor.take();
             parsing.skipParentheses();
@@ -309,6 +310,7 @@ final class DmlParser {
             cursor.take();
             cursor.take();
         }
+        cursor.noteHint(mark);
     }
 
     /** Rows of an INSERT that are given column by column. */

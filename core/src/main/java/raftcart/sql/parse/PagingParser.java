@@ -89,6 +89,7 @@ final class PagingParser {
     /** Advice to the optimizer at the end of a query. */
     void passOver() {
         while (true) {
+            int mark = cursor.mark();
             if (cursor.takeWords("OPTIMIZE", "FOR")) {
                 parsing.wholeNumber();
                 cursor.takeAny("ROW", "ROWS");
@@ -101,6 +102,7 @@ final class PagingParser {
             } else {
                 return;
             }
+            cursor.noteHint(mark);
         }
     }
 }

@@ -59,7 +59,9 @@ public final class StatementParser {
             Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length());
             return new Result(List.of(failed), comments, hints);
         }
-        List<Parsed> statements = new StatementParser(new TokenCursor(tokens), grammar).statements();
+        TokenCursor cursor = new TokenCursor(tokens);
+        List<Parsed> statements = new StatementParser(cursor, grammar).statements();
+        hints.addAll(cursor.hints());
         return new Result(statements, comments, hints);
     }
 

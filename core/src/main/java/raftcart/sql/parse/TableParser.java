@@ -270,6 +270,12 @@ final class TableParser {
 
     /** Advice to the optimizer, which says nothing about meaning. */
     private void hints() {
+        int mark = cursor.mark();
+        passOverHints();
+        cursor.noteHint(mark);
+    }
+
+    private void passOverHints() {
         while (true) {
             boolean with = cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(");
             if (with) {

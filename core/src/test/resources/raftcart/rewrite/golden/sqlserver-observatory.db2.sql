@@ -56,6 +56,7 @@ SELECT * FROM dbo.Star;
 -- 4:43: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 6:1: RC0602 by hand: No counterpart on the target: the function new_uuid has no counterpart in db2
 -- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value
+-- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 19:91: RC0612 check: Comparison may ignore case on the source
 -- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last

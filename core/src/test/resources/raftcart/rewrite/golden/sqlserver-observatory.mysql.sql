@@ -51,6 +51,7 @@ SELECT * FROM dbo.Star;
 -- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
 -- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
 -- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value
+-- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
 -- 20:54: RC0607 check: Function with a difference: char_length: trailing blanks do not count
