@@ -3,6 +3,7 @@ package raftcart.cli;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import raftcart.dialect.Languages;
 
 /**
  * Runs a few short commands in one process, so that the launcher can archive the classes that they load and later
@@ -18,15 +19,16 @@ public final class StartupTraining {
 
     /** Runs the commands; what they print does not matter. */
     public static void main(String[] arguments) {
-        System.setIn(new ByteArrayInputStream(SQL.getBytes(StandardCharsets.UTF_8)));
-        List.of(
-                        "engines",
-                        "engines --json",
-                        "explain RC0101",
-                        "status -C nowhere",
-                        "--help",
-                        "run --nonsense",
-                        "rewrite --from mysql --to postgresql")
+        List.of("engines", "engines --json", "explain RC0101", "status -C nowhere", "--help", "run --nonsense")
                 .forEach(line -> Main.run(line.split(" ")));
+        for (String dialect : Languages.names()) {
+            rewrite("--from " + dialect + " --to postgresql -");
+            rewrite("--from mysql --to " + dialect + " --explain");
+        }
+    }
+
+    private static void rewrite(String options) {
+        System.setIn(new ByteArrayInputStream(SQL.getBytes(StandardCharsets.UTF_8)));
+        Main.run(("rewrite " + options).split(" "));
     }
 }

@@ -1,5 +1,6 @@
 package raftcart.dialect;
 
+import com.fasterxml.jackson.core.JsonParser;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -7,7 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import raftcart.resource.ShippedTable;
 import raftcart.sql.function.DictionaryReader;
 import raftcart.sql.function.FunctionDictionary;
 import raftcart.sql.function.Signature;
@@ -51,15 +54,17 @@ public final class LanguageResources {
 
     /** The words that a dialect does not take for names, those that all have in common among them. */
     public static Set<String> reserved(String dialect) {
-        return load(LanguageResources.class, "/raftcart/dialect/" + dialect + "/reserved.txt", in -> {
-            try {
-                String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-                String[] words = text.replaceAll("(?m)^#.*$", "").strip().split("\\s+");
-                return ReservedWords.with(words);
-            } catch (IOException e) {
-                throw new UncheckedIOException("the reserved words of " + dialect + " cannot be read", e);
+        String path = "/raftcart/dialect/" + dialect + "/reserved.txt";
+        try (InputStream in = LanguageResources.class.getResourceAsStream(path)) {
+            if (in == null) {
+                throw new IllegalStateException(path + " is missing from the program");
             }
-        });
+            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            String[] words = text.replaceAll("(?m)^#.*$", "").strip().split("\\s+");
+            return ReservedWords.with(words);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the reserved words of " + dialect + " cannot be read", e);
+        }
     }
 
     private static YamlTypes table(String name) {
@@ -74,11 +79,8 @@ public final class LanguageResources {
         return known;
     }
 
-    private static <T> T load(Class<?> beside, String path, java.util.function.Function<InputStream, T> reader) {
-        try (InputStream in = beside.getResourceAsStream(path)) {
-            if (in == null) {
-                throw new IllegalStateException(path + " is missing from the program");
-            }
+    private static <T> T load(Class<?> beside, String path, Function<JsonParser, T> reader) {
+        try (JsonParser in = ShippedTable.open(beside, path)) {
             return reader.apply(in);
         } catch (IOException e) {
             throw new UncheckedIOException(path + " cannot be read", e);

@@ -1,9 +1,8 @@
 package raftcart.dialect;
 
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -11,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
+import raftcart.resource.ShippedTable;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
@@ -20,8 +20,6 @@ import raftcart.type.LogicalType;
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them.
  */
 public final class YamlTypes implements TypeTable {
-    private static final YAMLMapper YAML = new YAMLMapper();
-
     private final Map<String, JsonNode> read = new HashMap<>();
     private final Map<String, JsonNode> write = new HashMap<>();
 
@@ -31,12 +29,14 @@ public final class YamlTypes implements TypeTable {
      * Reads a table.
      *
      * @param file its name, for errors
+     * @param in the YAML, or its twin in JSON
      * @param others opens the tables that it extends
      */
-    public static YamlTypes read(String file, InputStream in, Function<String, YamlTypes> others) {
+    public static YamlTypes read(String file, JsonParser in, Function<String, YamlTypes> others) {
         YamlTypes types = new YamlTypes();
         try {
-            JsonNode document = YAML.readTree(in);
+            in.nextToken();
+            JsonNode document = ShippedTable.value(in);
             if (document.has("extends")) {
                 YamlTypes base = others.apply(document.get("extends").asText());
                 types.read.putAll(base.read);

@@ -1,13 +1,12 @@
 package raftcart.finding;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
+import raftcart.resource.ShippedTable;
 
 /** The texts behind the finding codes. */
 public final class FindingCatalog {
@@ -22,8 +21,8 @@ public final class FindingCatalog {
 
     private static Map<FindingCode, Entry> read() {
         Map<FindingCode, Entry> entries = new EnumMap<>(FindingCode.class);
-        try (InputStream in = FindingCatalog.class.getResourceAsStream("findings.yaml")) {
-            JsonNode root = new YAMLMapper().readTree(in);
+        try {
+            JsonNode root = ShippedTable.tree(FindingCatalog.class, "findings.yaml");
             for (FindingCode code : FindingCode.values()) {
                 JsonNode node = root.required(code.code());
                 entries.put(

@@ -1,10 +1,10 @@
 package raftcart.rewrite;
 
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -27,9 +27,12 @@ import raftcart.sql.function.Signatures;
  * find-and-replace rules on tokens, and {@code dialect-NAME.yaml} with whole dialects that extend one of ours.
  */
 public final class RulesFolder {
-    private static final YAMLMapper YAML = new YAMLMapper();
-
     private final Optional<Path> folder;
+
+    /** Set up on first use, since most runs have no folder. */
+    private static final class Yaml {
+        static final YAMLMapper MAPPER = new YAMLMapper();
+    }
 
     private RulesFolder(Optional<Path> folder) {
         this.folder = folder;
@@ -67,7 +70,7 @@ public final class RulesFolder {
     private Optional<JsonNode> yaml(String name) {
         return file(name).map(f -> {
             try {
-                return YAML.readTree(Files.readAllBytes(f));
+                return Yaml.MAPPER.readTree(Files.readAllBytes(f));
             } catch (IOException e) {
                 throw new RulesException(f + ": " + e.getMessage(), "Mend the YAML; see docs/rules.md.", e);
             }
@@ -112,12 +115,12 @@ public final class RulesFolder {
         }
         Supplier<FunctionDictionary> dictionary = language.dictionary();
         if (functions.isPresent()) {
-            FunctionDictionary more = dictionary(functions.get(), file);
+            FunctionDictionary more = dictionary(file);
             dictionary = () -> DictionaryReader.merged(language.functions(), more);
         }
         Supplier<TypeTable> table = language.typeTable();
         if (types.isPresent()) {
-            YamlTypes more = YamlTypes.read(file, bytes(types.get()), n -> {
+            YamlTypes more = YamlTypes.read(file, Yaml.MAPPER.treeAsTokens(types.get()), n -> {
                 throw wrong(file, "types extend nothing here");
             });
             table = () -> more.over(language.types());
@@ -135,37 +138,22 @@ public final class RulesFolder {
         };
     }
 
-    private FunctionDictionary dictionary(JsonNode functions, String file) {
-        JsonNode document = YAML.createObjectNode().set("functions", functions);
+    private FunctionDictionary dictionary(String file) {
         String path = folder.map(f -> f.resolve(file).toString()).orElse(file);
-        boolean whole = file.startsWith("functions-");
-        if (whole) {
-            // Read from the file itself, so that lines in errors are right.
-            return DictionaryReader.readEntries(path, bytes(file), LanguageResources::dictionary);
-        }
-        return DictionaryReader.read(path, bytes(document), LanguageResources::dictionary);
-    }
-
-    private ByteArrayInputStream bytes(String file) {
-        try {
-            return new ByteArrayInputStream(Files.readAllBytes(file(file).orElseThrow()));
+        // Read from the file itself, so that lines in errors are right.
+        try (JsonParser in = Yaml.MAPPER.createParser(file(file).orElseThrow().toFile())) {
+            return file.startsWith("functions-")
+                    ? DictionaryReader.readEntries(path, in, LanguageResources::dictionary)
+                    : DictionaryReader.readSection(path, in, LanguageResources::dictionary);
         } catch (IOException e) {
             throw wrong(file, e.getMessage());
-        }
-    }
-
-    private static ByteArrayInputStream bytes(JsonNode node) {
-        try {
-            return new ByteArrayInputStream(YAML.writeValueAsString(node).getBytes(StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new IllegalStateException("YAML that was read cannot be written", e);
         }
     }
 
     /** The find-and-replace rules for text in this dialect. */
     public TokenRules tokenRules(String dialect) {
         List<TokenRules.Rule> rules = new ArrayList<>();
-        for (JsonNode node : yaml("replace.yaml").orElse(YAML.createArrayNode())) {
+        for (JsonNode node : yaml("replace.yaml").orElse(MissingNode.getInstance())) {
             if (!node.has("find") || !node.has("replace")) {
                 throw wrong("replace.yaml", "a rule has the keys find and replace");
             }

@@ -3,8 +3,10 @@ package raftcart.sql;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.ByteArrayInputStream;
-import java.nio.charset.StandardCharsets;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -46,9 +48,10 @@ class DictionariesTest {
     }
 
     private static Object read(String yaml) {
-        return DictionaryReader.read(
-                "mine.yaml",
-                new ByteArrayInputStream(yaml.getBytes(StandardCharsets.UTF_8)),
-                LanguageResources::dictionary);
+        try (JsonParser in = new YAMLMapper().createParser(yaml)) {
+            return DictionaryReader.read("mine.yaml", in, LanguageResources::dictionary);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -1,23 +1,21 @@
 package raftcart.cli.command;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import raftcart.cli.terminal.Console;
 import raftcart.cli.terminal.Style;
 import raftcart.finding.Outcome;
 import raftcart.rewrite.PlacedFinding;
 import raftcart.rewrite.StatementResult;
 import raftcart.rewrite.Summary;
-import raftcart.workspace.Json;
 
 /** Shows what became of statements: as lines of findings, side by side, or as JSON. */
 final class RewriteView {
     private final Console console;
     private final boolean explain;
     private final boolean sideBySide;
-    private final ArrayNode statements = Json.MAPPER.createArrayNode();
+    private Optional<RewriteJson> json = Optional.empty();
 
     RewriteView(Console console, boolean explain, boolean sideBySide) {
         this.console = console;
@@ -38,7 +36,7 @@ final class RewriteView {
 
     void statement(String file, StatementResult result) {
         if (console.isJson()) {
-            add(file, result);
+            json().statement(file, result);
             return;
         }
         for (PlacedFinding finding : result.findings()) {
@@ -52,23 +50,11 @@ final class RewriteView {
         }
     }
 
-    private void add(String file, StatementResult result) {
-        ObjectNode node = statements.addObject();
-        node.put("file", file);
-        node.put("line", result.line());
-        node.put("column", result.column());
-        node.put("outcome", result.outcome().label());
-        node.put("source", result.source());
-        node.put("text", result.text());
-        ArrayNode findings = node.putArray("findings");
-        for (PlacedFinding f : result.findings()) {
-            ObjectNode finding = findings.addObject();
-            finding.put("code", f.code().code());
-            finding.put("outcome", f.outcome().label());
-            finding.put("line", f.line());
-            finding.put("column", f.column());
-            finding.put("message", f.message());
+    private RewriteJson json() {
+        if (json.isEmpty()) {
+            json = Optional.of(new RewriteJson(console.stream()));
         }
+        return json.get();
     }
 
     private void columns(StatementResult result) {
@@ -103,16 +89,7 @@ final class RewriteView {
 
     void end(Summary summary, int files) {
         if (console.isJson()) {
-            ObjectNode document = Json.MAPPER.createObjectNode();
-            ObjectNode counts = document.putObject("summary");
-            counts.put("files", files);
-            counts.put("statements", summary.total());
-            counts.put("asIs", summary.count(Outcome.AS_IS));
-            counts.put("adapted", summary.count(Outcome.ADAPTED));
-            counts.put("check", summary.count(Outcome.CHECK));
-            counts.put("byHand", summary.count(Outcome.BY_HAND));
-            document.set("statements", statements);
-            console.print(Json.pretty(document));
+            json().end(summary, files);
             return;
         }
         console.message(summary.total() + " statement(s): " + summary.count(Outcome.AS_IS) + " as is, "

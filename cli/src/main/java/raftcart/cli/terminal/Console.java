@@ -96,6 +96,11 @@ public final class Console {
     }
 
     /** The stream on which progress is drawn. */
+    /** Standard output, in UTF-8, for a document that is written piece by piece. */
+    public PrintStream stream() {
+        return out;
+    }
+
     PrintStream progressStream() {
         return err;
     }

@@ -3,9 +3,7 @@ package raftcart.sql.function;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import raftcart.error.PlanException;
+import raftcart.resource.ShippedTable;
 import raftcart.sql.function.FunctionDictionary.Spelling;
 
 /**
@@ -21,8 +20,6 @@ import raftcart.sql.function.FunctionDictionary.Spelling;
  * that are plain calls are read), or {@code false} where the dialect lacks it.
  */
 public final class DictionaryReader {
-    private static final YAMLMapper YAML = new YAMLMapper();
-
     private final String file;
     private final Function<String, FunctionDictionary> others;
     private final Map<String, List<Spelling>> entries = new LinkedHashMap<>();
@@ -33,17 +30,17 @@ public final class DictionaryReader {
     }
 
     /**
-     * Reads a dictionary from YAML.
+     * Reads a dictionary.
      *
      * @param file its name, for errors
+     * @param in the YAML, or its twin in JSON
      * @param others gives the dictionary that this one extends
      * @throws PlanException if an entry is wrong; the message names file and line
      */
-    public static FunctionDictionary read(String file, InputStream in, Function<String, FunctionDictionary> others) {
+    public static FunctionDictionary read(String file, JsonParser in, Function<String, FunctionDictionary> others) {
         DictionaryReader reader = new DictionaryReader(file, others);
-        try (JsonParser parser = YAML.getFactory().createParser(in)) {
-            parser.setCodec(YAML);
-            reader.document(parser);
+        try {
+            reader.document(in);
         } catch (IOException e) {
             throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
         }
@@ -52,12 +49,32 @@ public final class DictionaryReader {
 
     /** Reads entries that stand at the top of a file, without the key functions. */
     public static FunctionDictionary readEntries(
-            String file, InputStream in, Function<String, FunctionDictionary> others) {
+            String file, JsonParser in, Function<String, FunctionDictionary> others) {
         DictionaryReader reader = new DictionaryReader(file, others);
-        try (JsonParser parser = YAML.getFactory().createParser(in)) {
-            parser.setCodec(YAML);
-            if (parser.nextToken() == JsonToken.START_OBJECT) {
-                reader.functions(parser);
+        try {
+            if (in.nextToken() == JsonToken.START_OBJECT) {
+                reader.functions(in);
+            }
+        } catch (IOException e) {
+            throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
+        }
+        return new FunctionDictionary(reader.entries);
+    }
+
+    /** Reads the entries below the key functions of a file that holds other keys as well. */
+    public static FunctionDictionary readSection(
+            String file, JsonParser in, Function<String, FunctionDictionary> others) {
+        DictionaryReader reader = new DictionaryReader(file, others);
+        try {
+            in.nextToken();
+            while (in.nextToken() == JsonToken.FIELD_NAME) {
+                boolean functions = in.currentName().equals("functions");
+                in.nextToken();
+                if (functions) {
+                    reader.functions(in);
+                } else {
+                    in.skipChildren();
+                }
             }
         } catch (IOException e) {
             throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
@@ -101,7 +118,7 @@ public final class DictionaryReader {
             String function = parser.currentName();
             int line = parser.currentLocation().getLineNr();
             parser.nextToken();
-            JsonNode value = parser.readValueAsTree();
+            JsonNode value = ShippedTable.value(parser);
             try {
                 entry(function, value);
             } catch (IllegalArgumentException e) {
@@ -144,7 +161,7 @@ public final class DictionaryReader {
         if (value.has("write")) {
             write = Optional.of(checked(signature, value.get("write").asText()));
         }
-        for (JsonNode read : value.has("read") ? value.get("read") : YAML.createArrayNode()) {
+        for (JsonNode read : value.path("read")) {
             checked(signature, read.asText());
             patterns.add(CallPattern.of(read.asText())
                     .orElseThrow(() -> new IllegalArgumentException("'" + read.asText() + "' is not a plain call")));

@@ -1,9 +1,7 @@
 package raftcart.sql.function;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -11,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import raftcart.resource.ShippedTable;
 
 /** All canonical functions, from {@code functions.yaml} beside this class and from users' rules. */
 public final class Signatures {
@@ -20,9 +19,9 @@ public final class Signatures {
 
     private static synchronized Map<String, Signature> all() {
         if (ALL.isEmpty()) {
-            try (InputStream in = Signatures.class.getResourceAsStream("functions.yaml")) {
+            try {
                 Map<String, Signature> read = new LinkedHashMap<>();
-                JsonNode groups = new YAMLMapper().readTree(in);
+                JsonNode groups = ShippedTable.tree(Signatures.class, "functions.yaml");
                 groups.properties().forEach(group -> group.getValue()
                         .properties()
                         .forEach(f -> read.put(
