@@ -1,5 +1,8 @@
 package raftcart.rewrite;
 
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.LexicalRules;
+
 /** Brings comments into a form that every dialect reads. */
 final class Comments {
     private Comments() {}
@@ -16,6 +19,18 @@ final class Comments {
             return "-- " + comment.substring(2);
         }
         return comment.replaceAll("\\r$", "");
+    }
+
+    /** True where a dialect with these rules reads this one as a comment too. */
+    static boolean isPortable(String comment, LexicalRules target) {
+        if (comment.startsWith("#")) {
+            return target.has(LexicalFeature.HASH_COMMENTS);
+        }
+        if (comment.startsWith("//")) {
+            return target.has(LexicalFeature.SLASH_COMMENTS);
+        }
+        boolean tight = comment.startsWith("--") && comment.length() > 2 && comment.charAt(2) > ' ';
+        return !tight || !target.has(LexicalFeature.DASHES_BEFORE_BLANK);
     }
 
     /** White space with comments between, line by line. */

@@ -25,6 +25,8 @@ import raftcart.sql.tree.Statement.Insert;
 /** Turns the lines of data after COPY ... FROM stdin into INSERT statements ("COPY": text format). */
 final class CopyData {
     private static final Pattern COPY = Pattern.compile("(?is)\\s*copy\\s+(.+?)\\s+from\\s+stdin\\b(.*)");
+    private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?(e[+-]?\\d+)?");
+    private static final Pattern BYTES = Pattern.compile("\\\\x([0-9a-f]{2})*");
     private static final int ROWS = 100;
 
     private final Language from;
@@ -178,10 +180,10 @@ final class CopyData {
             boolean known = column != null && column.type().isPresent() && value.kind() == LiteralKind.STRING;
             boolean number = known
                     && KindFinder.kind(column.type().get()).isNumber()
-                    && value.text().matches("-?\\d+(\\.\\d+)?(e[+-]?\\d+)?");
+                    && NUMBER.matcher(value.text()).matches();
             boolean bytes = known
                     && KindFinder.kind(column.type().get()) == raftcart.sql.function.ValueKind.BYTES
-                    && value.text().matches("\\\\x([0-9a-f]{2})*");
+                    && BYTES.matcher(value.text()).matches();
             typed.add(
                     number
                             ? new Expr.Literal(LiteralKind.NUMBER, value.text(), Span.NONE)

@@ -52,6 +52,9 @@ class ExprAdapter extends QueryMapper {
     /** The kind of an expression that was adapted, for the writer. */
     ValueKind kindOf(Expr adapted) {
         ValueKind known = kinds.get(adapted);
+        if (known == null && adapted instanceof Expr.Literal literal) {
+            return KindFinder.literal(literal);
+        }
         return known == null ? ValueKind.UNKNOWN : known;
     }
 
@@ -67,6 +70,13 @@ class ExprAdapter extends QueryMapper {
     /** An expression where a value is wanted. */
     @Override
     public Expr expr(Expr e) {
+        if (e instanceof Expr.Literal) {
+            Expr constant = adapt(e);
+            if (constant != e) {
+                kinds.put(constant, kind(e));
+            }
+            return constant;
+        }
         ValueKind kind = kind(e);
         Expr adapted = adapt(e);
         boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
@@ -20,6 +21,11 @@ import raftcart.sql.tree.Window;
 
 /** Finds out which function a call means, and says it with what the target has. */
 final class FunctionAdapter {
+    private static final Set<String> PSEUDO_COLUMNS =
+            Set.of("rownum", "rowid", "level", "connect_by_isleaf", "connect_by_iscycle");
+    private static final Set<String> SYSTEM_SCHEMAS =
+            Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
+
     private final ExprAdapter adapter;
     private final Language from;
     private final Language to;
@@ -95,7 +101,7 @@ final class FunctionAdapter {
         String word = column.name().last().key();
         boolean pseudo = from.has(SqlFeature.ROW_NUMBERS)
                 && !to.has(SqlFeature.ROW_NUMBERS)
-                && word.matches("rownum|rowid|level|connect_by_isleaf|connect_by_iscycle")
+                && PSEUDO_COLUMNS.contains(word)
                 && adapter.scope.column(column.name()).isEmpty();
         if (pseudo) {
             return pseudoColumn(word, column);
@@ -135,11 +141,7 @@ final class FunctionAdapter {
     }
 
     private static boolean isSystemSchema(Expr.Call call) {
-        return call.name()
-                .parts()
-                .get(0)
-                .key()
-                .matches("pg_catalog|sys|sysibm|sysfun|public|dbo|standard|syslib|td_sysfnlib");
+        return SYSTEM_SCHEMAS.contains(call.name().parts().get(0).key());
     }
 
     /** A separator that the source leaves out. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.rewrite.Scope.ColumnFacts;
@@ -24,6 +25,30 @@ import raftcart.type.LogicalType;
 
 /** Finds out what kinds of value the expressions of the source have. */
 final class KindFinder {
+    private static final Map<Class<? extends LogicalType>, ValueKind> KINDS = Map.ofEntries(
+            Map.entry(LogicalType.Bool.class, ValueKind.BOOLEAN),
+            Map.entry(LogicalType.Int.class, ValueKind.INTEGER),
+            Map.entry(LogicalType.Year.class, ValueKind.INTEGER),
+            Map.entry(LogicalType.Decimal.class, ValueKind.DECIMAL),
+            Map.entry(LogicalType.Floating.class, ValueKind.FLOAT),
+            Map.entry(LogicalType.Char.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Varchar.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Text.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Enumeration.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Members.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Uuid.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Address.class, ValueKind.TEXT),
+            Map.entry(LogicalType.Binary.class, ValueKind.BYTES),
+            Map.entry(LogicalType.Varbinary.class, ValueKind.BYTES),
+            Map.entry(LogicalType.Blob.class, ValueKind.BYTES),
+            Map.entry(LogicalType.Bits.class, ValueKind.BYTES),
+            Map.entry(LogicalType.Date.class, ValueKind.DATE),
+            Map.entry(LogicalType.Time.class, ValueKind.TIME),
+            Map.entry(LogicalType.Duration.class, ValueKind.TIME),
+            Map.entry(LogicalType.Timestamp.class, ValueKind.TIMESTAMP),
+            Map.entry(LogicalType.Json.class, ValueKind.JSON),
+            Map.entry(LogicalType.Array.class, ValueKind.ARRAY));
+
     private final Language language;
     private final Knowledge knowledge;
 
@@ -33,20 +58,7 @@ final class KindFinder {
     }
 
     static ValueKind kind(LogicalType type) {
-        return switch (type.getClass().getSimpleName()) {
-            case "Bool" -> ValueKind.BOOLEAN;
-            case "Int", "Year" -> ValueKind.INTEGER;
-            case "Decimal" -> ValueKind.DECIMAL;
-            case "Floating" -> ValueKind.FLOAT;
-            case "Char", "Varchar", "Text", "Enumeration", "Members", "Uuid", "Address" -> ValueKind.TEXT;
-            case "Binary", "Varbinary", "Blob", "Bits" -> ValueKind.BYTES;
-            case "Date" -> ValueKind.DATE;
-            case "Time", "Duration" -> ValueKind.TIME;
-            case "Timestamp" -> ValueKind.TIMESTAMP;
-            case "Json" -> ValueKind.JSON;
-            case "Array" -> ValueKind.ARRAY;
-            default -> ValueKind.UNKNOWN;
-        };
+        return KINDS.getOrDefault(type.getClass(), ValueKind.UNKNOWN);
     }
 
     ValueKind kind(Expr e, Scope scope) {
@@ -111,7 +123,7 @@ final class KindFinder {
 
     private ValueKind pseudo(Expr.Column column) {
         boolean number = language.has(SqlFeature.ROW_NUMBERS)
-                && column.name().last().key().matches("rownum|level");
+                && Set.of("rownum", "level").contains(column.name().last().key());
         return number ? ValueKind.INTEGER : ValueKind.UNKNOWN;
     }
 
@@ -130,14 +142,16 @@ final class KindFinder {
                 || (e instanceof Expr.Unary u && u.operator() == raftcart.sql.tree.UnaryOperator.NOT);
     }
 
-    private static ValueKind literal(Expr.Literal literal) {
+    static ValueKind literal(Expr.Literal literal) {
         return switch (literal.kind()) {
             case NULL -> ValueKind.NULL;
             case BOOLEAN -> ValueKind.BOOLEAN;
             case NUMBER ->
                 isWhole(literal.text())
                         ? ValueKind.INTEGER
-                        : literal.text().matches("(?i).*e.*") ? ValueKind.FLOAT : ValueKind.DECIMAL;
+                        : (literal.text().indexOf('e') >= 0 || literal.text().indexOf('E') >= 0)
+                                ? ValueKind.FLOAT
+                                : ValueKind.DECIMAL;
             case STRING -> ValueKind.TEXT;
             case BYTES, BITS -> ValueKind.BYTES;
             case DATE -> ValueKind.DATE;

@@ -21,13 +21,13 @@ final class Placeholders {
 
     /** The text with question marks again; notes it where they come in another order. */
     static String plain(String text, AdaptNotes notes, Span statement) {
+        if (text.indexOf('\u0001') < 0) {
+            return text;
+        }
         Matcher marks = MARK.matcher(text);
         List<Integer> places = new ArrayList<>();
         while (marks.find()) {
             places.add(Integer.parseInt(marks.group(1)));
-        }
-        if (places.isEmpty()) {
-            return text;
         }
         List<Integer> sorted = places.stream().distinct().sorted().toList();
         if (!sorted.equals(places)) {

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
@@ -22,6 +23,8 @@ import raftcart.sql.tree.TableRef;
 
 /** Changes queries so that they give on the target what they give on the source. */
 class QueryAdapter extends ExprAdapter {
+    private static final Set<String> DUMMIES = Set.of("dual", "sysibm.sysdummy1", "sysdummy1", "rdb$database");
+
     QueryAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
         super(from, to, knowledge, notes);
     }
@@ -156,8 +159,7 @@ class QueryAdapter extends ExprAdapter {
             return false;
         }
         String key = named.name().key();
-        return key.equalsIgnoreCase(from.dummyTable())
-                || key.matches("dual|sysibm\\.sysdummy1|sysdummy1|rdb\\$database");
+        return key.equalsIgnoreCase(from.dummyTable()) || DUMMIES.contains(key);
     }
 
     @Override

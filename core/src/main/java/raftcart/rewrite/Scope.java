@@ -49,10 +49,12 @@ final class Scope {
 
     /** The relation of this name here or further out. */
     Optional<Relation> relation(String name) {
-        return relations.stream()
-                .filter(r -> r.name().equalsIgnoreCase(name))
-                .findFirst()
-                .or(() -> outer.flatMap(o -> o.relation(name)));
+        for (Relation relation : relations) {
+            if (relation.name().equalsIgnoreCase(name)) {
+                return Optional.of(relation);
+            }
+        }
+        return outer.flatMap(o -> o.relation(name));
     }
 
     /** What is known of the column that a name means. */

@@ -1,8 +1,9 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.SqlWriter;
@@ -10,7 +11,6 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
-import raftcart.sql.Lexer;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 import raftcart.sql.parse.StatementParser;
@@ -41,13 +41,11 @@ public final class StatementRewriter {
             AdaptNotes notes = new AdaptNotes();
             ruled.all().forEach(n -> notes.add(n.code(), spanAt(n.line(), n.column()), n.detail()));
             for (Token hint : parsed.hints()) {
-                if (hint.span().start() >= one.start()
-                        && hint.span().start() < one.end()
-                        && !from.name().equals(to.name())) {
+                if (hint.span().start() >= one.start() && hint.span().start() < one.end()) {
                     notes.add(FindingCode.HINT_DROPPED, hint.span(), shortened(hint.text()));
                 }
             }
-            results.add(rewrite(one, text, parsed.comments(), notes, line, column));
+            results.add(rewrite(one, text, inside(parsed, one), notes, line, column));
         }
         return results;
     }
@@ -62,7 +60,7 @@ public final class StatementRewriter {
     }
 
     private StatementResult rewrite(
-            StatementParser.Parsed parsed, String text, List<Token> comments, AdaptNotes notes, int line, int column) {
+            StatementParser.Parsed parsed, String text, List<Token> inner, AdaptNotes notes, int line, int column) {
         String source = text.substring(parsed.start(), parsed.end());
         int[] place = place(text, parsed.start(), line, column);
         if (parsed.statement().isEmpty()) {
@@ -75,7 +73,7 @@ public final class StatementRewriter {
         Statement statement = parsed.statement().get();
         try {
             String written = write(statement, notes);
-            return finished(parsed, source, written, comments, notes, place);
+            return finished(parsed, source, written, inner, notes, place);
         } catch (Untranslatable e) {
             FindingCode code = statement instanceof Statement.NotTranslated n && n.routine()
                     ? FindingCode.CODE_BY_HAND
@@ -102,7 +100,7 @@ public final class StatementRewriter {
             StatementParser.Parsed parsed,
             String source,
             String written,
-            List<Token> comments,
+            List<Token> inner,
             AdaptNotes notes,
             int[] place) {
         List<PlacedFinding> findings = new ArrayList<>();
@@ -112,53 +110,44 @@ public final class StatementRewriter {
             findings.add(finding);
             outcome = outcome.worse(finding.outcome());
         }
-        boolean same = sameTokens(source, written);
+        boolean same = isPortable(inner)
+                && Sameness.of(source, parsed.tokens(), written, to.grammar().lexical());
         if (same) {
             // Nothing was changed, whatever was thought of on the way.
             findings.removeIf(f -> f.outcome() == Outcome.ADAPTED);
             Outcome rest = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.AS_IS, Outcome::worse);
             return new StatementResult(place[0], place[1], rest, source, source, findings);
         }
-        String inside = comments(parsed, comments);
         return new StatementResult(
-                place[0], place[1], outcome.worse(Outcome.ADAPTED), source, inside + written, findings);
+                place[0], place[1], outcome.worse(Outcome.ADAPTED), source, comments(inner) + written, findings);
     }
 
-    /** The comments that stand inside of a statement, to be put before it. */
-    private static String comments(StatementParser.Parsed parsed, List<Token> comments) {
+    /** The comments and hints that stand inside of a statement. */
+    private static List<Token> inside(StatementParser.Result parsed, StatementParser.Parsed one) {
+        return Stream.concat(parsed.comments().stream(), parsed.hints().stream())
+                .filter(t -> t.span().start() > one.start() && t.span().start() < one.end())
+                .sorted(Comparator.comparingInt(t -> t.span().start()))
+                .toList();
+    }
+
+    /** True where the comments inside of a statement are comments, and no more, to the target too. */
+    private boolean isPortable(List<Token> inner) {
+        return inner.isEmpty()
+                || from.name().equals(to.name())
+                || inner.stream()
+                        .allMatch(t -> t.kind() == TokenKind.COMMENT
+                                && Comments.isPortable(t.text(), to.grammar().lexical()));
+    }
+
+    /** The comments, to be put before the statement. */
+    private static String comments(List<Token> inner) {
         StringBuilder text = new StringBuilder();
-        for (Token comment : comments) {
-            if (comment.span().start() > parsed.start() && comment.span().start() < parsed.end()) {
+        for (Token comment : inner) {
+            if (comment.kind() == TokenKind.COMMENT) {
                 text.append(Comments.portable(comment.text())).append('\n');
             }
         }
         return text.toString();
-    }
-
-    private boolean sameTokens(String source, String written) {
-        Optional<List<String>> a = tokens(source, from);
-        Optional<List<String>> b = tokens(written, to);
-        return a.isPresent() && a.equals(b);
-    }
-
-    /** The tokens that carry meaning; words in lower case. */
-    private static Optional<List<String>> tokens(String text, Language language) {
-        List<String> tokens = new ArrayList<>();
-        Lexer lexer = new Lexer(text, language.grammar().lexical());
-        try {
-            for (Token t = lexer.next(); t.kind() != TokenKind.END; t = lexer.next()) {
-                if (t.kind() == TokenKind.HINT) {
-                    return Optional.empty();
-                }
-                boolean noise = t.kind() == TokenKind.COMMENT || t.isAnyWord("AS", "INNER", "OUTER", "ASC");
-                if (!noise) {
-                    tokens.add(t.kind() == TokenKind.WORD ? t.text().toLowerCase(java.util.Locale.ROOT) : t.text());
-                }
-            }
-        } catch (SqlSyntaxException e) {
-            return Optional.empty(); // what cannot be cut into tokens is not the same as anything
-        }
-        return Optional.of(tokens);
     }
 
     /** The source as a comment, headed by the reason. */

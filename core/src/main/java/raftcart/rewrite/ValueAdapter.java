@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
@@ -15,6 +16,8 @@ import raftcart.sql.tree.Name;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
+    private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
+
     private final ExprAdapter adapter;
 
     ValueAdapter(ExprAdapter adapter) {
@@ -53,7 +56,7 @@ final class ValueAdapter {
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
         }
-        if (text && kind.isNumber() && literal.text().matches("-?\\d+(\\.\\d+)?")) {
+        if (text && kind.isNumber() && NUMBER.matcher(literal.text()).matches()) {
             return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
         }
         boolean number = literal.kind() == LiteralKind.BOOLEAN && kind.isNumber();

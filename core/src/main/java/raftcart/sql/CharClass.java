@@ -2,11 +2,16 @@ package raftcart.sql;
 
 /** Which characters names and numbers consist of. */
 final class CharClass {
-    private static final String[] SYMBOLS = new String[128];
+    private static final int ASCII = 128;
+    private static final String[] SYMBOLS = new String[ASCII];
+    private static final boolean[] NAME_STARTS = new boolean[ASCII];
+    private static final boolean[] NAME_PARTS = new boolean[ASCII];
 
     static {
-        for (char c = 0; c < SYMBOLS.length; c++) {
+        for (char c = 0; c < ASCII; c++) {
             SYMBOLS[c] = String.valueOf(c);
+            NAME_STARTS[c] = (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || c == '_';
+            NAME_PARTS[c] = NAME_STARTS[c] || isDigit(c) || c == '$' || c == '#';
         }
     }
 
@@ -21,17 +26,18 @@ final class CharClass {
     }
 
     static boolean isNameStart(char c) {
-        return (c >= 'a' && c <= 'z')
-                || (c >= 'A' && c <= 'Z')
-                || c == '_'
-                || (c > 127 && c != '\u00a0' && c != '\ufeff' && !Character.isWhitespace(c));
+        return c < ASCII ? NAME_STARTS[c] : isForeignLetter(c);
     }
 
     static boolean isNamePart(char c) {
-        return isNameStart(c) || isDigit(c) || c == '$' || c == '#';
+        return c < ASCII ? NAME_PARTS[c] : isForeignLetter(c);
+    }
+
+    private static boolean isForeignLetter(char c) {
+        return c != '\u00a0' && c != '\ufeff' && !Character.isWhitespace(c);
     }
 
     static String symbol(char c) {
-        return c < SYMBOLS.length ? SYMBOLS[c] : String.valueOf(c);
+        return c < ASCII ? SYMBOLS[c] : String.valueOf(c);
     }
 }

@@ -1,17 +1,18 @@
 package raftcart.sql;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import raftcart.error.SqlSyntaxException;
 
 /** Cuts a text into tokens by a dialect's rules, one at a time. White space is passed over, comments are tokens. */
 public final class Lexer {
-    private static final String[] OPERATORS = {
-        "!~~*", "!~~", "~~*", "!~*", "->>", "#>>", "<=>", "@-@", "<->", "||/", "**=", "~~", "~*", "!~", "::", "||",
-        "<=", ">=", "<>", "!=", "^=", "~=", "<<", ">>", "->", "#>", "#-", "@>", "<@", "&&", "@@", ":=", "=>", "!<",
-        "!>", "??", "**", "==", "|/", "&<", "&>", "-|", "..", "//"
-    };
-    private static final String OPERATOR_STARTS = "!~-#<@*:|>=^&?./";
+    /** By their first character, longer ones first. */
+    private static final String[][] OPERATORS = byFirst(
+            "!~~*", "!~~", "~~*", "!~*", "->>", "#>>", "<=>", "@-@", "<->", "||/", "**=", "~~", "~*", "!~", "::", "||",
+            "<=", ">=", "<>", "!=", "^=", "~=", "<<", ">>", "->", "#>", "#-", "@>", "<@", "&&", "@@", ":=", "=>", "!<",
+            "!>", "??", "**", "==", "|/", "&<", "&>", "-|", "..", "//");
+
     private static final String STRING_PREFIXES = "xXbBeEnNuUqQ";
 
     private final String text;
@@ -31,6 +32,15 @@ public final class Lexer {
         this.rules = rules;
         this.lines = new LineCounter(text, line, column);
         this.quotes = new QuotedText(text, rules, lines);
+    }
+
+    private static String[][] byFirst(String... operators) {
+        String[][] table = new String[128][];
+        for (char c = 0; c < table.length; c++) {
+            String first = String.valueOf(c);
+            table[c] = Arrays.stream(operators).filter(o -> o.startsWith(first)).toArray(String[]::new);
+        }
+        return table;
     }
 
     /** All tokens of a text without its comments, the end token last. */
@@ -59,8 +69,8 @@ public final class Lexer {
             return new Token(TokenKind.END, "", "", lines.span(start, start));
         }
         char c = text.charAt(position);
-        if (CharClass.isNameStart(c) && !prefixesString(c)) {
-            return word(start);
+        if (CharClass.isNameStart(c)) {
+            return STRING_PREFIXES.indexOf(c) >= 0 && prefixesString(c) ? prefixed(c, start) : word(start);
         }
         if (startsComment(c)) {
             return comment(start);
@@ -71,9 +81,6 @@ public final class Lexer {
         }
         if (closing != 0) {
             return quoted(TokenKind.QUOTED_NAME, start, closing, false);
-        }
-        if (prefixesString(c)) {
-            return prefixed(c, start);
         }
         if (c == '$' && rules.has(LexicalFeature.DOLLAR_QUOTES)) {
             String tag = quotes.dollarTag(position);
@@ -157,9 +164,6 @@ public final class Lexer {
     }
 
     private boolean prefixesString(char c) {
-        if (STRING_PREFIXES.indexOf(c) < 0) {
-            return false;
-        }
         return switch (c) {
             case 'q', 'Q' -> peek(1) == '\'' && rules.has(LexicalFeature.ALTERNATIVE_QUOTES);
             case 'u', 'U' -> peek(1) == '&' && peek(2) == '\'';
@@ -231,12 +235,10 @@ public final class Lexer {
     }
 
     private Token symbol(char c, int start) {
-        if (OPERATOR_STARTS.indexOf(c) >= 0) {
-            for (String operator : OPERATORS) {
-                if (operator.charAt(0) == c && text.startsWith(operator, position)) {
-                    position += operator.length();
-                    return new Token(TokenKind.SYMBOL, operator, operator, lines.span(start, position));
-                }
+        for (String operator : c < OPERATORS.length ? OPERATORS[c] : OPERATORS[0]) {
+            if (text.startsWith(operator, position)) {
+                position += operator.length();
+                return new Token(TokenKind.SYMBOL, operator, operator, lines.span(start, position));
             }
         }
         position++;

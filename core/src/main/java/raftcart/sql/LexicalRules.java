@@ -1,20 +1,27 @@
 package raftcart.sql;
 
-import java.util.Collections;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
-/**
- * How a dialect writes its tokens.
- *
- * @param nameQuotes pairs of characters that open and close a quoted name, such as {@code ""} and {@code []}
- */
-public record LexicalRules(List<String> nameQuotes, Set<LexicalFeature> features) {
-    public LexicalRules {
-        nameQuotes = List.copyOf(nameQuotes);
-        features = Collections.unmodifiableSet(
-                features.isEmpty() ? EnumSet.noneOf(LexicalFeature.class) : EnumSet.copyOf(features));
+/** How a dialect writes its tokens. */
+public final class LexicalRules {
+    private final char[] closings = new char[128];
+    private final long features;
+
+    /**
+     * Rules of a dialect.
+     *
+     * @param nameQuotes pairs of ASCII characters that open and close a quoted name, such as {@code ""} and {@code []}
+     */
+    public LexicalRules(List<String> nameQuotes, Set<LexicalFeature> features) {
+        for (String pair : nameQuotes) {
+            closings[pair.charAt(0)] = pair.charAt(1);
+        }
+        long bits = 0;
+        for (LexicalFeature feature : features) {
+            bits |= 1L << feature.ordinal();
+        }
+        this.features = bits;
     }
 
     /** Rules with these features. */
@@ -24,16 +31,11 @@ public record LexicalRules(List<String> nameQuotes, Set<LexicalFeature> features
 
     /** True where the dialect has the feature. */
     public boolean has(LexicalFeature feature) {
-        return features.contains(feature);
+        return (features & 1L << feature.ordinal()) != 0;
     }
 
     /** The character that closes a name opened by this one, or 0 if it opens none. */
     char closing(char open) {
-        for (int i = 0; i < nameQuotes.size(); i++) {
-            if (nameQuotes.get(i).charAt(0) == open) {
-                return nameQuotes.get(i).charAt(1);
-            }
-        }
-        return 0;
+        return open < closings.length ? closings[open] : 0;
     }
 }

@@ -2,10 +2,13 @@ package raftcart.sql;
 
 /** Finds the ends of strings, quoted names and comments, and their values. */
 final class QuotedText {
+    private static final int NONE = Integer.MAX_VALUE;
+
     private final String text;
     private final LexicalRules rules;
     private final LineCounter lines;
     private int end;
+    private int nextBackslash = -1;
 
     QuotedText(String text, LexicalRules rules, LineCounter lines) {
         this.text = text;
@@ -20,32 +23,34 @@ final class QuotedText {
 
     /** The value of what is quoted from this offset on. */
     String value(int from, char closing, boolean backslash) {
-        int position = from;
         StringBuilder value = null;
         int copied = from;
         while (true) {
-            if (position >= text.length()) {
+            int close = text.indexOf(closing, copied);
+            int escape = backslash ? backslashFrom(copied) : -1;
+            if (escape >= 0 && escape + 1 < text.length() && (escape < close || close < 0)) {
+                value = started(value).append(text, copied, escape).append(unescape(text.charAt(escape + 1)));
+                copied = escape + 2;
+            } else if (close < 0) {
                 throw lines.error("text that begins with " + text.charAt(from - 1) + " is not closed", from - 1);
-            }
-            char c = text.charAt(position);
-            if (c == closing) {
-                boolean doubled = position + 1 < text.length() && text.charAt(position + 1) == closing;
-                if (!doubled) {
-                    end = position + 1;
-                    String rest = text.substring(copied, position);
-                    return value == null ? rest : value.append(rest).toString();
-                }
-                value = started(value).append(text, copied, position + 1);
-                position += 2;
-                copied = position;
-            } else if (c == '\\' && backslash && position + 1 < text.length()) {
-                value = started(value).append(text, copied, position).append(unescape(text.charAt(position + 1)));
-                position += 2;
-                copied = position;
+            } else if (close + 1 < text.length() && text.charAt(close + 1) == closing) {
+                value = started(value).append(text, copied, close + 1);
+                copied = close + 2;
             } else {
-                position++;
+                end = close + 1;
+                String rest = text.substring(copied, close);
+                return value == null ? rest : value.append(rest).toString();
             }
         }
+    }
+
+    /** The offset of the first backslash from this one on; remembered, since most texts have none. */
+    private int backslashFrom(int from) {
+        if (nextBackslash != NONE && nextBackslash < from) {
+            int found = text.indexOf('\\', from);
+            nextBackslash = found < 0 ? NONE : found;
+        }
+        return nextBackslash == NONE ? -1 : nextBackslash;
     }
 
     private static StringBuilder started(StringBuilder value) {

@@ -2,21 +2,30 @@ package raftcart.sql;
 
 /** A token: {@code text} as it stands in the source, {@code value} with quotes and escapes taken away. */
 public record Token(TokenKind kind, String text, String value, Span span) {
+    private static final int CASE_MASK = ~0x20;
+
     /** True for a word without quotes that equals this one regardless of case. */
     public boolean isWord(String word) {
-        return kind == TokenKind.WORD && value.equalsIgnoreCase(word);
+        return kind == TokenKind.WORD && same(word);
     }
 
     /** True for one of these words. */
     public boolean isAnyWord(String... words) {
         if (kind == TokenKind.WORD) {
             for (String word : words) {
-                if (value.equalsIgnoreCase(word)) {
+                if (same(word)) {
                     return true;
                 }
             }
         }
         return false;
+    }
+
+    /** Most words differ in their first letter, which is cheap to see. */
+    private boolean same(String word) {
+        return value.length() == word.length()
+                && ((value.charAt(0) ^ word.charAt(0)) & CASE_MASK) == 0
+                && value.equalsIgnoreCase(word);
     }
 
     /** True for this operator or punctuation mark. */

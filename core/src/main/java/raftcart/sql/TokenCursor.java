@@ -1,5 +1,6 @@
 package raftcart.sql;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -8,12 +9,12 @@ import raftcart.error.SqlSyntaxException;
 
 /** A place in a list of tokens, and the small questions that parsers ask of it. */
 public final class TokenCursor {
-    private final List<Token> tokens;
+    private final Token[] tokens;
     private final Map<Integer, Token> hints = new TreeMap<>();
     private int position;
 
     public TokenCursor(List<Token> tokens) {
-        this.tokens = List.copyOf(tokens);
+        this.tokens = tokens.toArray(Token[]::new);
     }
 
     /** The token at the cursor; the end token for ever once it is reached. */
@@ -23,12 +24,12 @@ public final class TokenCursor {
 
     /** The token so many places ahead. */
     public Token peek(int ahead) {
-        return tokens.get(Math.min(position + ahead, tokens.size() - 1));
+        return tokens[Math.min(position + ahead, tokens.length - 1)];
     }
 
     /** The token taken last. */
     public Token previous() {
-        return tokens.get(Math.max(position - 1, 0));
+        return tokens[Math.max(position - 1, 0)];
     }
 
     /** Takes the token at the cursor. */
@@ -48,12 +49,16 @@ public final class TokenCursor {
         position = mark;
     }
 
+    /** What was taken since this mark. */
+    public List<Token> taken(int mark) {
+        return List.of(Arrays.copyOfRange(tokens, mark, Math.min(position, tokens.length)));
+    }
+
     /** Remembers what was taken since this mark, if anything, as advice that the tree does not hold. */
     public void noteHint(int mark) {
         if (mark < position) {
-            String text =
-                    tokens.subList(mark, position).stream().map(Token::text).collect(Collectors.joining(" "));
-            Span first = tokens.get(mark).span();
+            String text = taken(mark).stream().map(Token::text).collect(Collectors.joining(" "));
+            Span first = tokens[mark].span();
             Span span = new Span(first.start(), previous().span().end(), first.line(), first.column());
             hints.put(mark, new Token(TokenKind.HINT, text, text, span));
         }
@@ -62,6 +67,20 @@ public final class TokenCursor {
     /** The advice met so far, each piece once however often a parser came by. */
     public List<Token> hints() {
         return List.copyOf(hints.values());
+    }
+
+    /** True where this word stands next. */
+    public boolean atWords(String word) {
+        return peek().isWord(word);
+    }
+
+    /** Takes this word if it stands next. */
+    public boolean takeWords(String word) {
+        boolean next = peek().isWord(word);
+        if (next) {
+            position++;
+        }
+        return next;
     }
 
     /** True where these words stand next. */

@@ -93,17 +93,28 @@ public abstract class CallWriter implements ExprVisitor<String> {
     }
 
     protected final String list(List<Expr> expressions) {
-        return expressions.stream().map(this::text).collect(Collectors.joining(", "));
+        StringBuilder text = new StringBuilder();
+        for (Expr expression : expressions) {
+            text.append(text.isEmpty() ? "" : ", ").append(text(expression));
+        }
+        return text.toString();
     }
 
     /** A name with points in it. */
     public String name(QualifiedName name) {
-        return name.parts().stream().map(language::write).collect(Collectors.joining("."));
+        return name.parts().size() == 1
+                ? language.write(name.last())
+                : name.parts().stream().map(language::write).collect(Collectors.joining("."));
     }
 
     /** A text constant. */
     public String string(String text) {
-        return "'" + text.replace("'", "''") + "'";
+        String doubled = text.indexOf('\'') < 0 ? text : text.replace("'", "''");
+        return new StringBuilder(doubled.length() + 2)
+                .append('\'')
+                .append(doubled)
+                .append('\'')
+                .toString();
     }
 
     protected final Untranslatable cannot(String what) {

@@ -56,7 +56,11 @@ public class QueryWriter {
     }
 
     private String list(List<Expr> expressions) {
-        return expressions.stream().map(this::text).collect(Collectors.joining(", "));
+        StringBuilder text = new StringBuilder(12 * expressions.size());
+        for (Expr expression : expressions) {
+            text.append(text.isEmpty() ? "" : ", ").append(text(expression));
+        }
+        return text.toString();
     }
 
     /** A query. */
@@ -253,8 +257,12 @@ public class QueryWriter {
     }
 
     final String rows(QueryBody.Values values) {
-        List<String> rows = values.rows().stream().map(r -> "(" + list(r) + ")").toList();
-        int length = rows.stream().mapToInt(r -> r.length() + 2).sum();
+        List<String> rows = new ArrayList<>(values.rows().size());
+        int length = 0;
+        for (List<Expr> row : values.rows()) {
+            rows.add("(" + list(row) + ")");
+            length += rows.get(rows.size() - 1).length() + 2;
+        }
         return rows.size() == 1 || length <= 80 ? String.join(", ", rows) : "\n    " + String.join(",\n    ", rows);
     }
 

@@ -52,6 +52,9 @@ public final class ExprParser {
 
     /** An expression whose operators bind at least as tightly as this level. */
     Expr expression(int level) {
+        if (isLoneText()) {
+            return operands.string();
+        }
         return parsing.nested(() -> {
             Expr left = prefix(level);
             int chain = 0;
@@ -66,6 +69,12 @@ public final class ExprParser {
                 }
             }
         });
+    }
+
+    /** True at a text before a comma or a parenthesis, which is what most rows of a dump consist of. */
+    private boolean isLoneText() {
+        Token after = cursor.peek(1);
+        return cursor.peek().isString() && (after.isSymbol(",") || after.isSymbol(")"));
     }
 
     private Expr prefix(int level) {

@@ -73,7 +73,7 @@ final class NameParser {
             }
         }
         if (name.parts().size() > 1
-                && name.last().key().matches("nextval|currval")
+                && (name.last().key().equals("nextval") || name.last().key().equals("currval"))
                 && !name.last().exact()) {
             QualifiedName sequence = new QualifiedName(name.qualifier());
             return new Expr.SequenceValue(sequence, name.last().key().equals("nextval"), span);

@@ -162,7 +162,7 @@ final class OperandParser {
     }
 
     /** Strings that stand beside each other are one. */
-    private Expr string() {
+    Expr string() {
         Token token = cursor.take();
         if (!cursor.peek().isString()) {
             return new Expr.Literal(LiteralKind.STRING, token.value(), token.span());

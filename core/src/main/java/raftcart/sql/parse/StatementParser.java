@@ -30,8 +30,14 @@ public final class StatementParser {
      *
      * @param start the offset of its first character
      * @param end the offset after its last, without a separator
+     * @param tokens what it consists of, without comments; none if it could not be read
      */
-    public record Parsed(Optional<Statement> statement, Optional<SqlSyntaxException> failure, int start, int end) {}
+    public record Parsed(
+            Optional<Statement> statement,
+            Optional<SqlSyntaxException> failure,
+            int start,
+            int end,
+            List<Token> tokens) {}
 
     /** A text that was read, with the comments and hints that stood in it. */
     public record Result(List<Parsed> statements, List<Token> comments, List<Token> hints) {}
@@ -56,7 +62,7 @@ public final class StatementParser {
                 }
             }
         } catch (SqlSyntaxException e) {
-            Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length());
+            Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length(), List.of());
             return new Result(List.of(failed), comments, hints);
         }
         TokenCursor cursor = new TokenCursor(tokens);
@@ -94,7 +100,8 @@ public final class StatementParser {
                     Optional.of(statement),
                     Optional.empty(),
                     start,
-                    cursor.previous().span().end());
+                    cursor.previous().span().end(),
+                    cursor.taken(mark));
         } catch (SqlSyntaxException e) {
             cursor.reset(mark);
             recover();
@@ -102,7 +109,8 @@ public final class StatementParser {
                     Optional.empty(),
                     Optional.of(e),
                     start,
-                    cursor.previous().span().end());
+                    cursor.previous().span().end(),
+                    List.of());
         }
     }
 

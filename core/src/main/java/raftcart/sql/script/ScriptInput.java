@@ -7,15 +7,20 @@ import raftcart.sql.LexicalRules;
 
 /** The characters of a script: takes them one by one, or a whole string or comment, and counts lines and columns. */
 final class ScriptInput {
+    private static final int NONE = -1;
+
     private final Reader in;
     private final LexicalRules rules;
+    private final char[] buffer = new char[1 << 16];
+    private int at;
+    private int limit;
+    private boolean ended;
 
     /** What was taken of the piece at hand. */
     final StringBuilder text = new StringBuilder();
 
     private int line = 1;
     private int column = 1;
-    private int peeked = -2;
 
     ScriptInput(Reader in, LexicalRules rules) {
         this.in = in;
@@ -30,26 +35,74 @@ final class ScriptInput {
         return column;
     }
 
+    /** The character at hand, or -1 at the end. */
     int peek() throws IOException {
-        if (peeked == -2) {
-            peeked = in.read();
+        return at < limit || fill(1) ? buffer[at] : NONE;
+    }
+
+    /** The character so many places on, or -1 beyond the end; at most some hundred places. */
+    int ahead(int count) throws IOException {
+        return at + count < limit || fill(count + 1) ? buffer[at + count] : NONE;
+    }
+
+    /** True where so many characters are in the buffer now. */
+    private boolean fill(int wanted) throws IOException {
+        if (ended) {
+            return limit - at >= wanted;
         }
-        return peeked;
+        System.arraycopy(buffer, at, buffer, 0, limit - at);
+        limit -= at;
+        at = 0;
+        while (limit < wanted && !ended) {
+            int read = in.read(buffer, limit, buffer.length - limit);
+            ended = read < 0;
+            limit += Math.max(read, 0);
+        }
+        return limit >= wanted;
     }
 
     int take() throws IOException {
         int c = peek();
-        peeked = -2;
+        if (c == NONE) {
+            return NONE;
+        }
+        at++;
         if (c == '\n') {
             line++;
             column = 1;
-        } else if (c >= 0) {
+        } else {
             column++;
         }
-        if (c >= 0) {
-            text.append((char) c);
-        }
+        text.append((char) c);
         return c;
+    }
+
+    /** Takes letters, digits and what else names consist of. */
+    void name() throws IOException {
+        do {
+            int from = at;
+            while (at < limit && isNamePart(buffer[at])) {
+                at++;
+            }
+            text.append(buffer, from, at - from);
+            column += at - from;
+        } while (at == limit && fill(1) && isNamePart(buffer[at]) && text.length() <= ScriptReader.LONGEST);
+    }
+
+    private static boolean isNamePart(char c) {
+        return c == '_' || c == '$' || c == '#' || Character.isLetterOrDigit(c);
+    }
+
+    /** Takes what is up to one of three characters; a line's end is always one of them. */
+    private void until(char one, char other) throws IOException {
+        do {
+            int from = at;
+            while (at < limit && buffer[at] != one && buffer[at] != other && buffer[at] != '\n') {
+                at++;
+            }
+            text.append(buffer, from, at - from);
+            column += at - from;
+        } while (at == limit && fill(1) && text.length() <= ScriptReader.LONGEST);
     }
 
     /** Takes a comment if one begins here; a character that begins none is given back. */
@@ -58,7 +111,7 @@ final class ScriptInput {
         if (first == '#') {
             return rules.has(LexicalFeature.HASH_COMMENTS) && restOfLine();
         }
-        int second = second();
+        int second = ahead(1);
         if (first == '-' && second == '-') {
             return restOfLine();
         }
@@ -68,7 +121,7 @@ final class ScriptInput {
         if (first != '/' || second != '*') {
             return false;
         }
-        if (third() == '!' && rules.has(LexicalFeature.VERSION_COMMENTS) || third() == '+') {
+        if (ahead(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS) || ahead(2) == '+') {
             return false;
         }
         blockComment();
@@ -76,9 +129,7 @@ final class ScriptInput {
     }
 
     boolean restOfLine() throws IOException {
-        while (peek() >= 0 && peek() != '\n') {
-            take();
-        }
+        until('\n', '\n');
         return true;
     }
 
@@ -100,40 +151,14 @@ final class ScriptInput {
         }
     }
 
-    // The reader must support mark: all that the rewriter opens are buffered.
-    private int second() throws IOException {
-        return ahead(1);
-    }
-
-    private int third() throws IOException {
-        return ahead(2);
-    }
-
-    int ahead(int count) throws IOException {
-        peek();
-        in.mark(count + 1);
-        int c = -1;
-        for (int i = 0; i < count; i++) {
-            c = in.read();
-        }
-        in.reset();
-        return c;
-    }
-
     /** The rest of the line, at most 500 characters, without taking it. */
     String lineAhead() throws IOException {
-        StringBuilder ahead = new StringBuilder();
-        ahead.append((char) peek());
-        in.mark(600);
-        for (int i = 0; i < 500; i++) {
-            int c = in.read();
-            if (c < 0 || c == '\n') {
-                break;
-            }
-            ahead.append((char) c);
+        fill(500);
+        int end = at;
+        while (end < limit && end < at + 500 && buffer[end] != '\n') {
+            end++;
         }
-        in.reset();
-        return ahead.toString();
+        return new String(buffer, at, end - at);
     }
 
     void alternativeQuote() throws IOException {
@@ -156,6 +181,7 @@ final class ScriptInput {
     void string(char quote, boolean backslash) throws IOException {
         take();
         while (peek() >= 0 && text.length() <= ScriptReader.LONGEST) {
+            until(quote, backslash ? '\\' : quote);
             int c = take();
             if (c == '\\' && backslash) {
                 take();

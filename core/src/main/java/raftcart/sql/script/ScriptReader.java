@@ -2,7 +2,7 @@ package raftcart.sql.script;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.util.Locale;
+import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -28,6 +28,9 @@ public final class ScriptReader {
                     + "|accept\\s|ttitle|btitle|break\\s+on|clear\\s|host\\s|pause|variable\\s|exit|quit|connect\\s|conn\\s|disconnect"
                     + "|start\\s+(?!with)|timing|@|!|store\\s|exec\\s|print\\s).*");
 
+    private static final Pattern COPY = Pattern.compile("(?is)copy\\b.*\\bfrom\\s+stdin\\b.*");
+    private static final Pattern INSERT_HEAD = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()");
+
     private final ScriptInput input;
     private final LexicalRules rules;
     private final Set<ScriptFeature> features;
@@ -48,7 +51,8 @@ public final class ScriptReader {
         this.input = new ScriptInput(in, rules);
         this.text = input.text;
         this.rules = rules;
-        this.features = Set.copyOf(features);
+        this.features = EnumSet.noneOf(ScriptFeature.class);
+        this.features.addAll(features);
     }
 
     private boolean has(ScriptFeature feature) {
@@ -274,10 +278,11 @@ public final class ScriptReader {
         }
         text.setLength(length);
         head = "";
-        boolean copy = has(ScriptFeature.COPY_DATA)
+        dataFollows = has(ScriptFeature.COPY_DATA)
+                && !text.isEmpty()
+                && "cC".indexOf(text.charAt(0)) >= 0
                 && text.length() < 4000
-                && text.toString().toLowerCase(Locale.ROOT).matches("(?s)\\s*copy\\b.*\\bfrom\\s+stdin\\b.*");
-        dataFollows = copy;
+                && COPY.matcher(text).matches();
         return piece(Piece.Kind.STATEMENT, delimiter);
     }
 
@@ -341,16 +346,7 @@ public final class ScriptReader {
             return lineStart && Character.isWhitespace(c);
         }
         int start = text.length();
-        while (input.peek() >= 0
-                && (Character.isLetterOrDigit(input.peek())
-                        || input.peek() == '_'
-                        || input.peek() == '$'
-                        || input.peek() == '#')) {
-            if (text.length() > LONGEST) {
-                break;
-            }
-            input.take();
-        }
+        input.name();
         if (code) {
             depth.word(text.substring(start));
         } else if (!codeKnown && text.length() - start == 1 && "qQ".indexOf(text.charAt(start)) >= 0) {
@@ -374,8 +370,7 @@ public final class ScriptReader {
     /** The beginning of the INSERT up to VALUES, or a dash where the statement is none that can be cut. */
     private String insertHead() {
         String start = text.substring(0, Math.min(text.length(), 20_000));
-        Matcher m = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()")
-                .matcher(start);
+        Matcher m = INSERT_HEAD.matcher(start);
         return m.find() ? m.group() : "-";
     }
 

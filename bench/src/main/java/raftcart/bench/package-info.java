@@ -1,0 +1,2 @@
+/** Measures speed; nothing here is part of the product. */
+package raftcart.bench;
