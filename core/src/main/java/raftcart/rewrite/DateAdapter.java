@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -18,6 +19,9 @@ import raftcart.type.LogicalType;
 
 /** Adapts sums and differences of dates, and their constants. */
 final class DateAdapter {
+    private static final Pattern DATE = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
+    private static final Pattern TIMESTAMP = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
+
     private final ExprAdapter adapter;
 
     DateAdapter(ExprAdapter adapter) {
@@ -132,8 +136,8 @@ final class DateAdapter {
 
     static Expr typed(Expr.Literal literal, ValueKind kind) {
         String text = literal.text().strip();
-        boolean date = text.matches("\\d{4}-\\d\\d-\\d\\d");
-        boolean timestamp = text.matches("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
+        boolean date = DATE.matcher(text).matches();
+        boolean timestamp = !date && TIMESTAMP.matcher(text).matches();
         if (date && kind == ValueKind.DATE) {
             return new Expr.Literal(LiteralKind.DATE, text, literal.span());
         }

@@ -23,6 +23,22 @@ import raftcart.sql.tree.Window;
 final class FunctionAdapter {
     private static final Set<String> PSEUDO_COLUMNS =
             Set.of("rownum", "rowid", "level", "connect_by_isleaf", "connect_by_iscycle");
+    private static final Set<String> BARE = Set.of(
+            "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
+    private static final Set<String> COMPARING = Set.of(
+            "greatest",
+            "least",
+            "locate",
+            "starts_with",
+            "ends_with",
+            "contains",
+            "position_in_list",
+            "index_of_text",
+            "text_compare",
+            "nullif",
+            "decode",
+            "min",
+            "max");
     private static final Set<String> SYSTEM_SCHEMAS =
             Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
 
@@ -108,8 +124,7 @@ final class FunctionAdapter {
         }
         boolean function = column.name().parts().size() == 1
                 && !column.name().last().exact()
-                && word.matches(
-                        "user|current_user|session_user|system_user|current_schema|current_catalog|current_role")
+                && BARE.contains(word)
                 && (from.reserved().contains(word) || word.startsWith("current_"))
                 && adapter.scope.column(column.name()).isEmpty();
         if (!function || from.name().equals(to.name())) {
@@ -292,9 +307,7 @@ final class FunctionAdapter {
 
     /** Functions that compare texts, where only one of the engines ignores case. */
     private void caseOfTexts(Expr.Call call) {
-        boolean compares = call.function()
-                .matches("greatest|least|locate|starts_with|ends_with|contains|position_in_list|index_of_text"
-                        + "|text_compare|nullif|decode|min|max");
+        boolean compares = COMPARING.contains(call.function());
         boolean differs = from.has(SqlFeature.IGNORES_CASE) != to.has(SqlFeature.IGNORES_CASE);
         boolean text =
                 !call.arguments().isEmpty() && adapter.kind(call.arguments().get(0)) == ValueKind.TEXT;
@@ -337,7 +350,7 @@ final class FunctionAdapter {
 
     private Expr aggregate(Expr.Call call, Expr.Call original) {
         CallSuffix suffix = suffix(call.suffix());
-        boolean truths = call.function().matches("sum|avg")
+        boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
         if (truths) {

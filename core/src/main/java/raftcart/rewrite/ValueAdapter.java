@@ -16,9 +16,12 @@ import raftcart.sql.tree.Name;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
+    private static final Pattern ONE = Pattern.compile("(?i)0*1|t|true|y|yes|on");
+    private static final Pattern ZERO = Pattern.compile("(?i)0+|f|false|n|no|off");
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
 
     private final ExprAdapter adapter;
+    private boolean truthNoted;
 
     ValueAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
@@ -67,13 +70,15 @@ final class ValueAdapter {
     }
 
     private Expr truth(Expr.Literal literal) {
-        boolean one = literal.text().toLowerCase(Locale.ROOT).matches("0*1|t|true|y|yes|on");
-        boolean zero = literal.text().toLowerCase(Locale.ROOT).matches("0+|f|false|n|no|off");
+        boolean one = ONE.matcher(literal.text()).matches();
+        boolean zero = ZERO.matcher(literal.text()).matches();
         if (literal.kind() == LiteralKind.NULL || (!one && !zero)) {
             return adapter.expr(literal);
         }
         if (adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
-            if (literal.kind() != LiteralKind.BOOLEAN) {
+            // Once for all rows: a dump has thousands.
+            if (literal.kind() != LiteralKind.BOOLEAN && !truthNoted) {
+                truthNoted = true;
                 adapter.note(FindingCode.CONDITION_ADAPTED, literal.span(), literal.text() + " for a truth value");
             }
             return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", literal.span());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -313,7 +314,8 @@ final class CallParser {
         nulls = nulls.isEmpty() ? nullTreatment() : nulls;
         if (arguments.size() == 2
                 && arguments.get(1) instanceof Expr.Interval
-                && name.last().key().matches("date_add|date_sub|adddate|subdate")) {
+                && Set.of("date_add", "date_sub", "adddate", "subdate")
+                        .contains(name.last().key())) {
             cursor.expectSymbol(")");
             boolean minus = name.last().key().contains("sub");
             BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;

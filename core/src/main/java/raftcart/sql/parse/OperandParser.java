@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -17,6 +18,8 @@ import raftcart.sql.tree.UnaryOperator;
 
 /** Reads what stands between operators: constants, names, choices and anything in parentheses. */
 final class OperandParser {
+    private static final Pattern DURATION = Pattern.compile("(?i)(year|month|day|hour|minute|second|microsecond)s?");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
@@ -76,7 +79,7 @@ final class OperandParser {
             throw cursor.error("AT LOCAL is for a person");
         }
         boolean labelled = parsing.has(GrammarFeature.LABELLED_DURATIONS)
-                && token.value().toLowerCase(Locale.ROOT).matches("(year|month|day|hour|minute|second|microsecond)s?");
+                && DURATION.matcher(token.value()).matches();
         if (labelled) {
             cursor.take();
             DateUnit unit = DateUnit.named(token.value()).orElseThrow();
