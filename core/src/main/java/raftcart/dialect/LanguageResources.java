@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import raftcart.resource.ShippedTable;
 import raftcart.sql.function.DictionaryReader;
 import raftcart.sql.function.FunctionDictionary;
@@ -19,6 +20,8 @@ import raftcart.sql.function.Signature;
 public final class LanguageResources {
     private static final Map<String, FunctionDictionary> DICTIONARIES = new ConcurrentHashMap<>();
     private static final Map<String, YamlTypes> TYPES = new ConcurrentHashMap<>();
+
+    private static final Map<String, Pattern> CATALOGS = new ConcurrentHashMap<>();
 
     private LanguageResources() {}
 
@@ -65,6 +68,27 @@ public final class LanguageResources {
         } catch (IOException e) {
             throw new UncheckedIOException("the reserved words of " + dialect + " cannot be read", e);
         }
+    }
+
+    /**
+     * Tells the engine's own tables and views by their names in lower case; nothing for a dialect that does not ship with
+     * the tool.
+     */
+    public static Pattern catalogs(String dialect) {
+        return CATALOGS.computeIfAbsent(dialect, d -> {
+            try (InputStream in =
+                    LanguageResources.class.getResourceAsStream("/raftcart/dialect/" + d + "/catalogs.txt")) {
+                String text = in == null ? "" : new String(in.readAllBytes(), StandardCharsets.UTF_8);
+                String names = text.replaceAll("(?m)^#.*$", "")
+                        .strip()
+                        .replaceAll("[.$]", "\\\\$0")
+                        .replace("*", ".*")
+                        .replaceAll("\\s+", "|");
+                return Pattern.compile(names);
+            } catch (IOException e) {
+                throw new UncheckedIOException("the list of catalogs of " + d + " cannot be read", e);
+            }
+        });
     }
 
     private static YamlTypes table(String name) {

@@ -125,6 +125,14 @@ public enum SqlFeature {
     GLOBAL_TEMPORARY_TABLES,
     CREATE_TABLE_AS,
     CREATE_TABLE_LIKE,
+    /** An aggregate over a window may take its rows in an order of its own. */
+    ORDERED_WINDOW_AGGREGATES,
+    /** FETCH FIRST n ROWS WITH TIES stands beside LIMIT. */
+    FETCH_WITH_TIES,
+    /** A hidden column ctid tells rows apart within one statement. */
+    CTID,
+    /** A trigger runs a function written apart from it. */
+    TRIGGER_FUNCTIONS,
     EXPRESSION_INDEXES,
     PARTIAL_INDEXES,
     PREFIX_INDEXES,

@@ -9,8 +9,10 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
@@ -98,7 +100,57 @@ final class ChangeAdapter {
         return new ValueAdapter(adapter).forColumn(value, known);
     }
 
-    Statement update(Statement.Update update) {
+    /** A change of the first rows only, where the target has no limit: of those rows by their address. */
+    private Statement.Delete limited(Statement.Delete delete) {
+        boolean plain = delete.targets().isEmpty() && delete.using().isEmpty();
+        if (!plain || !needsAddresses(delete.limit(), delete.table())) {
+            return delete;
+        }
+        return new Statement.Delete(
+                delete.with(),
+                List.of(),
+                delete.table(),
+                List.of(),
+                Optional.of(byAddress(delete.table(), delete.where(), delete.order(), delete.limit())),
+                List.of(),
+                Optional.empty(),
+                delete.returning(),
+                delete.span());
+    }
+
+    private Statement.Update limited(Statement.Update update) {
+        if (!update.from().isEmpty() || !needsAddresses(update.limit(), update.target())) {
+            return update;
+        }
+        return new Statement.Update(
+                update.with(),
+                update.target(),
+                update.assignments(),
+                List.of(),
+                Optional.of(byAddress(update.target(), update.where(), update.order(), update.limit())),
+                List.of(),
+                Optional.empty(),
+                update.returning(),
+                update.span());
+    }
+
+    private boolean needsAddresses(Optional<Expr> limit, TableRef table) {
+        boolean needed = limit.isPresent() && !adapter.same() && table instanceof TableRef.Table;
+        return needed && !has(SqlFeature.CHANGE_LIMIT) && has(SqlFeature.CTID);
+    }
+
+    private Expr byAddress(TableRef table, Optional<Expr> where, List<OrderItem> order, Optional<Expr> limit) {
+        Span span = limit.orElseThrow().span();
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "the limit of a change as a query for the rows' addresses");
+        Expr address = Expr.Column.of("ctid");
+        Query rows = Query.of(QueryBody.Select.of(List.of(Item.of(address)), List.of(table), where))
+                .withOrder(order)
+                .withPaging(Optional.of(new Query.Paging(Optional.empty(), limit, false, false)));
+        return new Expr.InList(address, List.of(new Expr.Subquery(rows, span)), false, span);
+    }
+
+    Statement update(Statement.Update given) {
+        Statement.Update update = limited(given);
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
         }
@@ -311,9 +363,9 @@ final class ChangeAdapter {
                 update.span()));
     }
 
-    Statement delete(Statement.Delete delete) {
-        boolean several = delete.targets().size() > 1;
-        if (several && !adapter.same()) {
+    Statement delete(Statement.Delete given) {
+        Statement.Delete delete = limited(given);
+        if (delete.targets().size() > 1 && !adapter.same()) {
             throw new Untranslatable("a DELETE from several tables");
         }
         boolean joined = !delete.using().isEmpty() || !delete.targets().isEmpty();

@@ -46,8 +46,9 @@ final class ChoiceAdapter {
                 FindingCode.SYNTAX_ADAPTED,
                 select.span(),
                 (distinctOn ? "DISTINCT ON" : "QUALIFY") + " as a query around the query");
-        List<Name> names = names(select);
-        List<Item> inner = new ArrayList<>();
+        boolean star = isStar(select);
+        List<Name> names = star ? List.of() : names(select);
+        List<Item> inner = new ArrayList<>(star ? select.items() : List.of());
         for (int i = 0; i < names.size(); i++) {
             inner.add(new Item(select.items().get(i).value(), Optional.of(names.get(i))));
         }
@@ -56,9 +57,11 @@ final class ChoiceAdapter {
         Select body = select.withoutChoice().withItems(inner);
         TableRef derived =
                 new TableRef.Derived(Query.of(body), false, Optional.of(TableRef.Alias.of("ranked_")), select.span());
-        List<Item> outer = names.stream()
-                .map(n -> Item.of(new Expr.Column(new QualifiedName(List.of(n)), false, select.span())))
-                .toList();
+        List<Item> outer = star
+                ? List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), select.span())))
+                : names.stream()
+                        .map(n -> Item.of(new Expr.Column(new QualifiedName(List.of(n)), false, select.span())))
+                        .toList();
         return new Query(
                 query.with(),
                 query.recursive(),
@@ -69,12 +72,21 @@ final class ChoiceAdapter {
                 query.span());
     }
 
+    private boolean isStar(Select select) {
+        boolean star = select.items().stream().anyMatch(i -> i.value() instanceof Expr.Star);
+        if (star && select.items().size() > 1) {
+            throw new Untranslatable("DISTINCT ON or QUALIFY with a star and more in the select list");
+        }
+        if (star) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, select.span(), "the star brings further columns, which hold the rank");
+        }
+        return star;
+    }
+
     private static List<Name> names(Select select) {
         List<Name> names = new ArrayList<>();
         for (Item item : select.items()) {
-            if (item.value() instanceof Expr.Star) {
-                throw new Untranslatable("DISTINCT ON or QUALIFY with a star in the select list");
-            }
             Name name = item.alias()
                     .orElseGet(() -> item.value() instanceof Expr.Column c
                             ? c.name().last()
@@ -111,6 +123,9 @@ final class ChoiceAdapter {
                                     .filter(a ->
                                             a.matches(((Expr.Column) e).name().last()))
                                     .isPresent();
+                    if (item.value() instanceof Expr.Star) {
+                        continue;
+                    }
                     if (alias || item.value().equals(e)) {
                         return new Expr.Column(
                                 new QualifiedName(List.of(item.alias().orElseThrow())), false, e.span());
@@ -128,6 +143,10 @@ final class ChoiceAdapter {
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {
             Optional<Name> name = column(item.value(), select, names);
+            boolean star = select.items().get(0).value() instanceof Expr.Star;
+            if (name.isEmpty() && star && item.value() instanceof Expr.Column c) {
+                name = Optional.of(c.name().last());
+            }
             if (name.isEmpty()) {
                 throw new Untranslatable("DISTINCT ON or QUALIFY with an order by what is not selected");
             }

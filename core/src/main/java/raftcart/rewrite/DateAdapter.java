@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -19,6 +20,13 @@ import raftcart.type.LogicalType;
 
 /** Adapts sums and differences of dates, and their constants. */
 final class DateAdapter {
+    /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
+    private static final Pattern DOTTED =
+            Pattern.compile("(?:(\\d{4}-\\d\\d-\\d\\d)-)?(\\d\\d)\\.(\\d\\d)\\.(\\d\\d)(\\.\\d+)?");
+    /** T-SQL's {@code 20260131} and {@code 20260131 22:15}. */
+    private static final Pattern UNSEPARATED =
+            Pattern.compile("(\\d{4})(\\d\\d)(\\d\\d)( \\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d+)?)?)?");
+
     private static final Pattern DATE = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
     private static final Pattern TIMESTAMP = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
 
@@ -132,6 +140,26 @@ final class DateAdapter {
             return adapter.expr(e);
         }
         return typed((Expr.Literal) e, kind);
+    }
+
+    /** Dates and times in the spelling that all engines read, of those that only one reads. */
+    static Expr.Literal usual(Expr.Literal literal) {
+        String text = literal.text().strip();
+        Matcher dotted = DOTTED.matcher(text);
+        if (dotted.matches()) {
+            String date = dotted.group(1) == null ? "" : dotted.group(1) + " ";
+            String time = dotted.group(2) + ":" + dotted.group(3) + ":" + dotted.group(4);
+            return new Expr.Literal(
+                    literal.kind(), date + time + (dotted.group(5) == null ? "" : dotted.group(5)), literal.span());
+        }
+        Matcher plain = UNSEPARATED.matcher(text);
+        return plain.matches()
+                ? new Expr.Literal(
+                        literal.kind(),
+                        plain.group(1) + "-" + plain.group(2) + "-" + plain.group(3)
+                                + (plain.group(4) == null ? "" : plain.group(4)),
+                        literal.span())
+                : literal;
     }
 
     static Expr typed(Expr.Literal literal, ValueKind kind) {

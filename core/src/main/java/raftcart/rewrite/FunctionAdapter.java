@@ -13,11 +13,14 @@ import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.Window;
+import raftcart.type.LogicalType;
 
 /** Finds out which function a call means, and says it with what the target has. */
 final class FunctionAdapter {
@@ -86,8 +89,26 @@ final class FunctionAdapter {
                     call.span(),
                     recognised.signature().name() + ": " + recognised.check());
         }
+        if (recognised.signature().name().equals("ratio_to_report") && !writes("ratio_to_report")) {
+            return share(call);
+        }
         List<Expr> arguments = withDefaults(recognised, call);
         return known(call.with(recognised.signature().name(), arguments).at(call.span()), call);
+    }
+
+    private boolean writes(String function) {
+        return to.functions().functions().contains(function);
+    }
+
+    /** A value's share of the sum over a window. */
+    private Expr share(Expr.Call call) {
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the share as a value divided by the sum");
+        Expr value = adapter.expr(call.arguments().get(0));
+        TypeName number = adapter.castType(new LogicalType.Floating(64));
+        Expr sum = aggregate(call.with("sum", call.arguments()), call);
+        Expr whole = Expr.Call.of("nullif", sum, Expr.Literal.number(0)).at(call.span());
+        return new Expr.Binary(
+                BinaryOperator.DIVIDE, new Expr.Cast(value, number, false, call.span()), whole, call.span());
     }
 
     /** What the call means if arguments of an unknown kind are what its format mask, or else its use, suggests. */
@@ -348,8 +369,30 @@ final class FunctionAdapter {
         return Expr.Case.of(condition, then, otherwise);
     }
 
+    /** The order of an aggregate as that of its window, whose frame then is the whole partition. */
+    private CallSuffix inWindow(CallSuffix suffix, Expr.Call call) {
+        boolean both = !suffix.order().isEmpty()
+                && suffix.over().isPresent()
+                && suffix.over().get().order().isEmpty()
+                && suffix.over().get().frame().isEmpty()
+                && call.is("string_agg")
+                && !to.has(SqlFeature.ORDERED_WINDOW_AGGREGATES);
+        if (!both) {
+            return suffix;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the order of the aggregate as that of its window");
+        Window window = suffix.over().get();
+        Window.Frame whole = new Window.Frame(
+                "ROWS",
+                new Window.Bound(Optional.empty(), "UNBOUNDED PRECEDING"),
+                Optional.of(new Window.Bound(Optional.empty(), "UNBOUNDED FOLLOWING")),
+                "");
+        return suffix.withoutOrder()
+                .withOver(new Window(window.base(), window.partition(), suffix.order(), Optional.of(whole)));
+    }
+
     private Expr aggregate(Expr.Call call, Expr.Call original) {
-        CallSuffix suffix = suffix(call.suffix());
+        CallSuffix suffix = inWindow(suffix(call.suffix()), call);
         boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);

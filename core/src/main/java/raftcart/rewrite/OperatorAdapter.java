@@ -340,7 +340,10 @@ final class OperatorAdapter {
     private Expr like(Expr.Like like) {
         boolean ranges = adapter.from.has(SqlFeature.LIKE_RANGES) != adapter.to.has(SqlFeature.LIKE_RANGES);
         if (ranges && like.pattern() instanceof Expr.Literal l && l.text().indexOf('[') >= 0) {
-            throw new Untranslatable("a LIKE pattern with brackets");
+            if (adapter.to.has(SqlFeature.LIKE_RANGES) || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {
+                throw new Untranslatable("a LIKE pattern with brackets");
+            }
+            return ranges(like, l);
         }
         textRules(List.of(like.value()), like.span());
         Expr pattern = adapter.expr(like.pattern());
@@ -360,6 +363,22 @@ final class OperatorAdapter {
         }
         return new Expr.Like(
                 adapter.expr(like.value()), pattern, escape, like.ignoreCase(), like.negated(), like.span());
+    }
+
+    /** T-SQL's {@code LIKE '[a-c]%'} as a regular expression of the whole text. */
+    private Expr ranges(Expr.Like like, Expr.Literal pattern) {
+        Optional<String> expression = LikeRanges.expression(pattern.text(), like.escape());
+        if (expression.isEmpty()) {
+            throw new Untranslatable("this LIKE pattern with brackets");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "a LIKE pattern with brackets as a regular expression");
+        textRules(List.of(like.value()), like.span());
+        return new Expr.Matches(
+                adapter.expr(like.value()),
+                Expr.Literal.string(expression.get()),
+                like.ignoreCase(),
+                like.negated(),
+                like.span());
     }
 
     /** Expressions that are compared with each other, brought to one kind. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
+import raftcart.dialect.LanguageResources;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -158,8 +159,7 @@ class QueryAdapter extends ExprAdapter {
         if (!(table instanceof TableRef.Table named) || named.alias().isPresent()) {
             return false;
         }
-        String key = named.name().key();
-        return key.equalsIgnoreCase(from.dummyTable()) || DUMMIES.contains(key);
+        return isDummy(named.name().key());
     }
 
     @Override
@@ -221,6 +221,9 @@ class QueryAdapter extends ExprAdapter {
                     new TableRef.Derived(query(derived.query()), derived.lateral(), derived.alias(), derived.span());
             return same() ? adapted : derived(derived, (TableRef.Derived) adapted);
         }
+        if (table instanceof TableRef.Table named && !same()) {
+            ofTheEngine(named);
+        }
         if (table instanceof TableRef.Table named && !same() && named.sample().isPresent()) {
             note(FindingCode.SAMPLE_DIFFERS, named.span(), "");
         }
@@ -231,6 +234,19 @@ class QueryAdapter extends ExprAdapter {
             return new PivotAdapter(this).unpivot(unpivot);
         }
         return super.table(table);
+    }
+
+    /** Says where a query reads what an engine tells of itself. */
+    private void ofTheEngine(TableRef.Table table) {
+        String key = table.name().key();
+        boolean catalog = LanguageResources.catalogs(from.name()).matcher(key).matches();
+        if (catalog && scope.commonTable(table.name()).isEmpty() && !isDummy(key)) {
+            note(FindingCode.ENGINE_CATALOG, table.span(), table.name().toString());
+        }
+    }
+
+    private boolean isDummy(String key) {
+        return key.equalsIgnoreCase(from.dummyTable()) || DUMMIES.contains(key);
     }
 
     private TableRef derived(TableRef.Derived original, TableRef.Derived adapted) {

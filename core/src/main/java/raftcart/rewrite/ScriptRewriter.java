@@ -6,6 +6,7 @@ import java.io.Writer;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
@@ -15,6 +16,8 @@ import raftcart.sql.script.ScriptReader;
 
 /** Translates a whole script, piece by piece, from a reader to a writer. */
 public final class ScriptRewriter {
+    private static final Pattern CALL = Pattern.compile("(?is)exec(ute)?\\s.*");
+
     private final Language from;
     private final Language to;
     private final StatementRewriter statements;
@@ -97,6 +100,16 @@ public final class ScriptRewriter {
         }
         if (separator) {
             output.dropLine();
+            return;
+        }
+        if (CALL.matcher(text).matches()) {
+            PlacedFinding call = new PlacedFinding(
+                    FindingCode.NO_COUNTERPART, piece.line(), piece.column(), "a procedure called by the client");
+            String commented = StatementRewriter.byHand(call, text);
+            StatementResult result =
+                    new StatementResult(piece.line(), piece.column(), Outcome.BY_HAND, text, commented, List.of(call));
+            listener.accept(result);
+            output.statement(result, false);
             return;
         }
         PlacedFinding finding = new PlacedFinding(FindingCode.CLIENT_COMMAND, piece.line(), piece.column(), text);

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -59,6 +60,16 @@ final class StatementAdapter {
         if (statement instanceof DdlStatement.CreateTable table) {
             return new TableAdapter(adapter).create(table);
         }
+        if (statement instanceof DdlStatement.ColumnComments comments) {
+            return comments.texts().entrySet().stream()
+                    .flatMap(e -> adapt(new DdlStatement.Comment(
+                                    "COLUMN",
+                                    comments.table().with(e.getKey()),
+                                    Optional.of(e.getValue()),
+                                    comments.span()))
+                            .stream())
+                    .toList();
+        }
         if (statement instanceof DdlStatement ddl) {
             return new StructureAdapter(adapter).adapt(ddl);
         }
@@ -70,7 +81,11 @@ final class StatementAdapter {
             throw new Untranslatable(not.what());
         }
         if (statement instanceof Statement.ClientCommand command && !adapter.same()) {
-            adapter.note(FindingCode.CLIENT_COMMAND, command.span(), command.text());
+            boolean meaning = SETTING.matcher(command.text()).matches();
+            adapter.note(
+                    meaning ? FindingCode.SYNTAX_CHECK : FindingCode.CLIENT_COMMAND,
+                    command.span(),
+                    (meaning ? "left out, though it changes what statements mean: " : "") + command.text());
             return List.of();
         }
         if (statement instanceof Statement.Transaction t
@@ -82,6 +97,12 @@ final class StatementAdapter {
         }
         return List.of(statement);
     }
+
+    /** Settings by which the same statement gives another result. */
+    private static final Pattern SETTING =
+            Pattern.compile("(?is)(SET|ALTER SESSION)\\b.*\\b(date_?style|date_?format|rowcount"
+                    + "|ansi_nulls\\s+off|ansi_padding\\s+off|concat_null_yields_null\\s+off|nls_\\w+|constraints|isolation"
+                    + "|transaction|timezone|time\\s+zone|search_path|path|xact_abort)\\b.*");
 
     private boolean has(SqlFeature feature) {
         return adapter.to.has(feature);

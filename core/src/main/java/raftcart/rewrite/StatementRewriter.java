@@ -65,8 +65,8 @@ public final class StatementRewriter {
         int[] place = place(text, parsed.start(), line, column);
         if (parsed.statement().isEmpty()) {
             SqlSyntaxException failure = parsed.failure().orElseThrow();
-            PlacedFinding finding =
-                    new PlacedFinding(FindingCode.NOT_UNDERSTOOD, failure.line(), failure.column(), failure.reason());
+            FindingCode code = failure.isUnderstood() ? FindingCode.NO_COUNTERPART : FindingCode.NOT_UNDERSTOOD;
+            PlacedFinding finding = new PlacedFinding(code, failure.line(), failure.column(), failure.reason());
             return new StatementResult(
                     place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
         }

@@ -119,11 +119,26 @@ final class TableAdapter {
         for (ColumnDefinition column : table.columns()) {
             columns.add(column(column, table, constraints));
             if (column.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS)) {
-                List<Name> name = new ArrayList<>(table.name().parts());
-                name.add(column.name());
-                comment("COLUMN", new QualifiedName(name), column.comment().get(), table, after);
+                comment(
+                        "COLUMN",
+                        table.name().with(column.name()),
+                        column.comment().get(),
+                        table,
+                        after);
+            }
+            if (column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
+                onUpdate(column, table, after);
             }
         }
+        constraints(table, constraints, after);
+        if (table.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS)) {
+            comment("TABLE", table.name(), table.comment().get(), table, after);
+        }
+        new RowidKeys(adapter).rewrite(columns, constraints);
+        return finished(table, columns, constraints, after);
+    }
+
+    private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
         for (TableConstraint constraint : table.constraints()) {
             boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL"));
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
@@ -134,10 +149,13 @@ final class TableAdapter {
                 constraint(constraint).ifPresent(constraints::add);
             }
         }
-        if (table.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS)) {
-            comment("TABLE", table.name(), table.comment().get(), table, after);
-        }
-        new RowidKeys(adapter).rewrite(columns, constraints);
+    }
+
+    private List<Statement> finished(
+            CreateTable table,
+            List<ColumnDefinition> columns,
+            List<TableConstraint> constraints,
+            List<Statement> after) {
         boolean ifNotExists =
                 table.ifNotExists() && new StructureAdapter(adapter).canSayIf(SqlFeature.IF_NOT_EXISTS, table);
         List<Statement> all = new ArrayList<>();
@@ -155,6 +173,21 @@ final class TableAdapter {
                 table.span()));
         all.addAll(after);
         return all;
+    }
+
+    /** A column that the engine assigns at every change: by a trigger, where that can be written. */
+    private void onUpdate(ColumnDefinition column, CreateTable table, List<Statement> after) {
+        String name = column.name().text();
+        if (has(SqlFeature.TRIGGER_FUNCTIONS)) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, column.span(), "ON UPDATE of " + name + " as a trigger");
+            after.add(new DdlStatement.AssignOnUpdate(
+                    table.name(), column.name(), adapter.expr(column.onUpdate().get()), column.span()));
+        } else {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "ON UPDATE of " + name + " is left out; write a trigger that assigns it");
+        }
     }
 
     private void comment(String kind, QualifiedName name, String text, CreateTable table, List<Statement> after) {
@@ -219,7 +252,7 @@ final class TableAdapter {
                 column.generated().map(adapter::expr),
                 column.stored(),
                 identity,
-                column.onUpdate().map(adapter::expr),
+                has(SqlFeature.ASSIGNS_ON_UPDATE) ? column.onUpdate().map(adapter::expr) : Optional.empty(),
                 Optional.empty(),
                 column.comment(),
                 own,

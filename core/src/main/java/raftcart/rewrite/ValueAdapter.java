@@ -56,6 +56,9 @@ final class ValueAdapter {
         if (kind == ValueKind.BOOLEAN) {
             return truth(literal);
         }
+        if (text && kind.isDate()) {
+            literal = DateAdapter.usual(literal);
+        }
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
         }
@@ -66,7 +69,7 @@ final class ValueAdapter {
         if (number) {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
-        return adapter.expr(value);
+        return adapter.expr(literal);
     }
 
     private Expr truth(Expr.Literal literal) {

@@ -149,6 +149,12 @@ public final class TokenCursor {
         return error("found " + found + ", expected " + expected);
     }
 
+    /** Refuses a form at the cursor that is known, but is left to a person. */
+    public SqlSyntaxException byHand(String form) {
+        Span span = peek().span();
+        return new SqlSyntaxException(span.line(), span.column(), form, true);
+    }
+
     /** An error at the cursor. */
     public SqlSyntaxException error(String reason) {
         Span span = peek().span();

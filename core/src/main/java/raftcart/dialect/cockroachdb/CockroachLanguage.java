@@ -24,7 +24,7 @@ public final class CockroachLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
             NameCase.LOWER,
-            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR),
+            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR, GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(
                     BinaryOperator.BIT_AND,

@@ -21,11 +21,12 @@ public final class Db2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(GrammarFeature.LABELLED_DURATIONS),
+            Set.of(GrammarFeature.LABELLED_DURATIONS, GrammarFeature.CONCAT_OPERATOR),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.GROUPING_SETS,

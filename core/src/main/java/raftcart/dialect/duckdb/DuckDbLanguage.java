@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -29,7 +29,7 @@ public final class PgLanguage {
                             LexicalFeature.NESTED_COMMENTS,
                             LexicalFeature.ESCAPE_STRINGS)),
             NameCase.LOWER,
-            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR),
+            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR, GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(
                     BinaryOperator.BIT_AND,
@@ -86,6 +86,9 @@ public final class PgLanguage {
             SqlFeature.INCLUDED_COLUMNS,
             SqlFeature.CASCADE,
             SqlFeature.CREATE_TABLE_LIKE,
+            SqlFeature.TRIGGER_FUNCTIONS,
+            SqlFeature.FETCH_WITH_TIES,
+            SqlFeature.CTID,
             SqlFeature.MERGE,
             SqlFeature.MERGE_CONDITIONS,
             SqlFeature.DOMAINS,

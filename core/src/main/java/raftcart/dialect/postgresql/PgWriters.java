@@ -1,5 +1,6 @@
 package raftcart.dialect.postgresql;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -13,6 +14,8 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableRef;
 
@@ -161,6 +164,27 @@ public final class PgWriters {
     private static final class Structure extends DdlWriter {
         Structure(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String like(QualifiedName table) {
+            return " (LIKE " + name(table) + " INCLUDING ALL)";
+        }
+
+        /** As MySQL does it: not where the statement itself gives the column another value. */
+        @Override
+        protected String assignOnUpdate(DdlStatement.AssignOnUpdate assignment) {
+            String table = assignment.table().last().text();
+            String stem = table + "_" + assignment.column().text() + "_on_update";
+            Name own =
+                    Name.of(stem.substring(0, Math.min(stem.length(), language().longestName())));
+            String function = name(assignment.table().withLast(own));
+            String column = name(new QualifiedName(List.of(assignment.column())));
+            return "CREATE FUNCTION " + function + "() RETURNS trigger LANGUAGE plpgsql AS $$\nBEGIN\n    NEW." + column
+                    + " := " + text(assignment.value()) + ";\n    RETURN NEW;\nEND\n$$;\nCREATE TRIGGER "
+                    + name(new QualifiedName(List.of(own))) + " BEFORE UPDATE ON " + name(assignment.table())
+                    + " FOR EACH ROW\nWHEN (NEW.* IS DISTINCT FROM OLD.* AND NEW." + column
+                    + " IS NOT DISTINCT FROM OLD." + column + ")\nEXECUTE FUNCTION " + function + "()";
         }
 
         @Override

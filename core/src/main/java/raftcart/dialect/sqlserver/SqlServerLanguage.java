@@ -31,6 +31,7 @@ public final class SqlServerLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.PLUS_CONCATENATES,
+                    GrammarFeature.SELECT_INTO_TABLE,
                     GrammarFeature.ALIAS_BY_EQUALS,
                     GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR,
                     GrammarFeature.CONVERT_TYPE_FIRST),

@@ -22,7 +22,12 @@ public final class TeradataLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.IGNORED,
-            Set.of(GrammarFeature.SHORT_VERBS, GrammarFeature.MOD_OPERATOR),
+            Set.of(
+                    GrammarFeature.SHORT_VERBS,
+                    GrammarFeature.MOD_OPERATOR,
+                    GrammarFeature.WORD_COMPARISONS,
+                    GrammarFeature.SHORT_NOW,
+                    GrammarFeature.DATA_ATTRIBUTES),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(

@@ -114,7 +114,20 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.Comment comment) {
             return comment(comment);
         }
+        if (statement instanceof DdlStatement.AssignOnUpdate assignment) {
+            return assignOnUpdate(assignment);
+        }
         return grant((DdlStatement.Grant) statement);
+    }
+
+    /** A trigger that assigns a column when its row changes. */
+    protected String assignOnUpdate(DdlStatement.AssignOnUpdate assignment) {
+        throw cannot("an assignment at every change of a row");
+    }
+
+    /** What follows the name of a table that is made like another one. */
+    protected String like(raftcart.sql.tree.QualifiedName table) {
+        return " LIKE " + name(table);
     }
 
     /** A column that the engine numbers; what follows its type. */

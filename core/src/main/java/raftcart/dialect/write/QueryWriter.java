@@ -133,6 +133,12 @@ public class QueryWriter {
         List<String> clauses = new ArrayList<>();
         switch (language.paging()) {
             case LIMIT, LIMIT_FIRST -> {
+                boolean ties = paging.ties() && !paging.percent() && has(SqlFeature.FETCH_WITH_TIES);
+                if (ties) {
+                    paging.offset().ifPresent(o -> clauses.add("OFFSET " + text(o)));
+                    paging.limit().ifPresent(l -> clauses.add(fetch(paging, l)));
+                    break;
+                }
                 if (paging.percent() || paging.ties()) {
                     throw cannot("a share of the rows, or rows WITH TIES");
                 }

@@ -41,7 +41,7 @@ final class TableWriter {
         }
         if (table.like().isPresent()) {
             ddl.require(SqlFeature.CREATE_TABLE_LIKE, "CREATE TABLE ... LIKE");
-            return head + " LIKE " + ddl.name(table.like().get());
+            return head + ddl.like(table.like().get());
         }
         String body = elements.isEmpty() ? "" : " (\n    " + Layout.indent(String.join(",\n", elements)) + "\n)";
         String comment = table.comment()

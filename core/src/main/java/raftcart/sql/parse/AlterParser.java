@@ -85,6 +85,11 @@ final class AlterParser {
     /** T-SQL goes on after ADD with further columns and constraints, without saying ADD again. */
     private boolean continuesAdd(List<AlterAction> actions) {
         AlterAction last = actions.get(actions.size() - 1);
+        boolean drops = last instanceof AlterAction.DropColumn || last instanceof AlterAction.DropConstraint;
+        if (drops && cursor.peek().isAnyWord("COLUMN", "CONSTRAINT")) {
+            drop(actions);
+            return true;
+        }
         boolean adds = last instanceof AlterAction.AddColumn || last instanceof AlterAction.AddConstraint;
         if (!adds || !cursor.peek().isName()) {
             return false;
@@ -163,11 +168,13 @@ final class AlterParser {
             do {
                 Name name = parsing.name();
                 actions.add(new AlterAction.DropConstraint(kind, Optional.of(name), ifExists, cascade()));
-            } while (!cursor.peek(1).isAnyWord(ClauseWords.ALTER_ACTIONS) && cursor.takeSymbol(","));
+            } while (!cursor.peek(1).isAnyWord(ClauseWords.ALTER_ACTIONS)
+                    && !cursor.peek(1).isAnyWord("COLUMN", "CONSTRAINT")
+                    && cursor.takeSymbol(","));
             return;
         }
         if (token.isWord("PARTITION")) {
-            throw cursor.error("dropping a partition removes rows and is for a person");
+            throw cursor.byHand("dropping a partition removes rows and");
         }
         cursor.takeWords("COLUMN");
         boolean ifExists = cursor.takeWords("IF", "EXISTS");
@@ -272,7 +279,7 @@ final class AlterParser {
 
     private void rename(List<AlterAction> actions) {
         if (cursor.peek().isAnyWord("CONSTRAINT", "INDEX", "KEY")) {
-            throw cursor.error("renaming a constraint or index is for a person");
+            throw cursor.byHand("renaming a constraint or index");
         }
         if (cursor.takeWords("TO") || cursor.takeWords("AS")) {
             actions.add(new AlterAction.RenameTable(parsing.qualifiedName()));
@@ -289,6 +296,17 @@ final class AlterParser {
 
     /** A setting that says nothing about meaning, as it was written; what is not known to be one is refused. */
     private String restOfAction() {
+        boolean checking = cursor.peek().isAnyWord("DISABLE", "NOCHECK", "ENABLE", "CHECK")
+                && cursor.peek(1).isAnyWord("CONSTRAINT", "TRIGGER", "ALL", "PRIMARY", "UNIQUE", "KEYS");
+        boolean off = checking
+                && cursor.peek().isAnyWord("DISABLE", "NOCHECK")
+                && !cursor.peek(1).isWord("KEYS");
+        if (off || checking && cursor.peek().isWord("ENABLE") && !cursor.peek(1).isWord("KEYS")) {
+            throw cursor.byHand("switching a constraint or trigger on or off");
+        }
+        if (cursor.peek().isWord("SWAP")) {
+            throw cursor.byHand("tables that swap their names");
+        }
         boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
         if (!known || cursor.peek().isAnyWord("INHERIT", "ATTACH")) {
             throw cursor.unexpected("a change of a table");

@@ -62,9 +62,9 @@ final class CallParser {
             case "nextval", "currval", "lastval" -> sequence(name, span);
             case "gen_id" -> generator(span);
             case "grouping_id" -> null;
-            case "match" -> throw cursor.error("a full-text search is for a person");
+            case "match" -> throw cursor.byHand("a full-text search");
             case "cursor", "multiset", "xmlelement", "xmlforest", "xmlagg", "xmltable", "json_table", "treat" ->
-                throw cursor.error(name.toUpperCase(Locale.ROOT) + " is for a person");
+                throw cursor.byHand(name.toUpperCase(Locale.ROOT));
             case "json_object" -> jsonObject(span);
             case "json_array" -> jsonArray(span);
             default -> null;
@@ -129,7 +129,7 @@ final class CallParser {
         cursor.expectSymbol("(");
         Token field = cursor.take();
         DateUnit unit = DateUnit.named(field.value())
-                .orElseThrow(() -> cursor.error("the field " + field.text() + " of a date is for a person"));
+                .orElseThrow(() -> cursor.byHand("the field " + field.text() + " of a date"));
         if (!cursor.takeWords("FROM")) {
             cursor.expectSymbol(",");
         }
@@ -174,7 +174,7 @@ final class CallParser {
         cursor.expectSymbol("(");
         Expr text = expressions.expression();
         if (cursor.takeWords("SIMILAR")) {
-            throw cursor.error("SUBSTRING with a pattern is for a person");
+            throw cursor.byHand("SUBSTRING with a pattern");
         }
         Optional<Expr> from = cursor.takeWords("FROM") ? Optional.of(expressions.expression()) : Optional.empty();
         Optional<Expr> length = cursor.takeWords("FOR") ? Optional.of(expressions.expression()) : Optional.empty();
@@ -183,7 +183,7 @@ final class CallParser {
             return null;
         }
         if (from.isPresent() && from.get() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
-            throw cursor.error("SUBSTRING with a pattern is for a person");
+            throw cursor.byHand("SUBSTRING with a pattern");
         }
         cursor.expectSymbol(")");
         List<Expr> arguments = new ArrayList<>(List.of(text, from.orElse(Expr.Literal.number(1))));
@@ -256,7 +256,7 @@ final class CallParser {
         java.math.BigInteger step = parsing.wholeNumber();
         cursor.expectSymbol(")");
         if (step.bitLength() > 1 || step.signum() < 0) {
-            throw cursor.error("GEN_ID with a step other than 0 and 1 is for a person");
+            throw cursor.byHand("GEN_ID with a step other than 0 and 1");
         }
         return new Expr.SequenceValue(name, step.signum() == 1, span);
     }
@@ -269,14 +269,14 @@ final class CallParser {
             boolean key = cursor.takeWords("KEY");
             arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
             if (cursor.peek().isAnyWord("NULL", "ABSENT") || cursor.takeWords("RETURNING")) {
-                throw cursor.error("NULL and RETURNING clauses of JSON functions are for a person");
+                throw cursor.byHand("NULL and RETURNING clauses of JSON functions");
             }
             boolean separated = cursor.takeSymbol(":") || cursor.takeWords("VALUE") || cursor.takeSymbol(",");
             if (!separated && (key || !cursor.peek().isSymbol(")"))) {
                 throw cursor.unexpected("VALUE or ':'");
             }
             if (cursor.peek().isAnyWord("NULL", "ABSENT") && cursor.peek(1).isWord("ON")) {
-                throw cursor.error("NULL ON NULL clauses of JSON functions are for a person");
+                throw cursor.byHand("NULL ON NULL clauses of JSON functions");
             }
         }
         cursor.expectSymbol(")");
@@ -287,7 +287,7 @@ final class CallParser {
         cursor.expectSymbol("(");
         List<Expr> arguments = cursor.peek().isSymbol(")") ? List.of() : expressions.list();
         if (!cursor.peek().isSymbol(")")) {
-            throw cursor.error("NULL and RETURNING clauses of JSON functions are for a person");
+            throw cursor.byHand("NULL and RETURNING clauses of JSON functions");
         }
         cursor.expectSymbol(")");
         return new Expr.Call(QualifiedName.of("json_array"), true, arguments, CallSuffix.NONE, span);
@@ -322,7 +322,7 @@ final class CallParser {
             return new Expr.Binary(operator, arguments.get(0), arguments.get(1), span);
         }
         if (cursor.peek().isAnyWord("ON", "LIMIT", "RETURNING")) {
-            throw cursor.error("the clause " + parsing.word() + " in a call is for a person");
+            throw cursor.byHand("the clause " + parsing.word() + " in a call");
         }
         cursor.expectSymbol(")");
         return suffixed(name, arguments, distinct, order, nulls, span);
@@ -367,7 +367,7 @@ final class CallParser {
             within = true;
         }
         if (cursor.peek().isWord("KEEP") && cursor.peek(1).isSymbol("(")) {
-            throw cursor.error("KEEP (DENSE_RANK ...) is for a person");
+            throw cursor.byHand("KEEP (DENSE_RANK ...)");
         }
         Optional<Expr> filter = Optional.empty();
         if (cursor.peek().isWord("FILTER") && cursor.peek(1).isSymbol("(")) {

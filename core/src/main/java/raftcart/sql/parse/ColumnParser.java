@@ -7,6 +7,7 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -96,7 +97,7 @@ final class ColumnParser {
                 || token.isSymbol(",")
                 || token.isSymbol(")")
                 || token.isSymbol(";")
-                || token.isAnyWord("FIRST", "AFTER", "BEFORE");
+                || token.isAnyWord("FIRST", "AFTER", "BEFORE", "ADD", "ALTER", "DROP", "MODIFY");
     }
 
     /** True at a word that begins an option and cannot be the name of a type. */
@@ -155,7 +156,7 @@ final class ColumnParser {
         constraints.clustering(physical);
         cursor.takeAny("ASC", "DESC");
         if (cursor.takeWords("ON", "CONFLICT")) {
-            throw cursor.error("ON CONFLICT of a column is for a person");
+            throw cursor.byHand("ON CONFLICT of a column");
         }
         ConstraintParser.Trailer trailer = constraints.trailer(physical);
         own.add(new TableConstraint(
@@ -231,8 +232,15 @@ final class ColumnParser {
                 leftOut.add("ON NULL");
             }
         }
+        if (cursor.takeWords("FOR", "EACH", "ROW", "ON", "UPDATE", "AS", "ROW", "CHANGE", "TIMESTAMP")) {
+            Expr now = new Expr.CurrentTime(
+                    CurrentKind.LOCAL_TIMESTAMP, -1, cursor.previous().span());
+            defaultValue = Optional.of(now);
+            onUpdate = Optional.of(now);
+            return;
+        }
         if (cursor.atWords("FOR", "EACH", "ROW") || cursor.atWords("AS", "ROW")) {
-            throw cursor.error("columns that the engine sets at every change are for a person");
+            throw cursor.byHand("columns that the engine sets at every change");
         }
         cursor.expectWords("AS");
         if (!cursor.takeWords("IDENTITY")) {

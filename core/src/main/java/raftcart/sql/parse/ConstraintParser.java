@@ -40,7 +40,7 @@ final class ConstraintParser {
             case "KEY", "INDEX" ->
                 next.isSymbol("(")
                         || (next.isName() && cursor.peek(2).isSymbol("("))
-                        || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED"));
+                        || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED", "UNIQUE"));
             case "FULLTEXT", "SPATIAL" -> next.isAnyWord("KEY", "INDEX") || next.isName() || next.isSymbol("(");
             case "EXCLUDE" -> next.isAnyWord("USING") || next.isSymbol("(");
             case "PERIOD" -> next.isWord("FOR");
@@ -68,7 +68,7 @@ final class ConstraintParser {
             cursor.takeAny("KEY", "INDEX");
             clustering(leftOut);
             if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
-                throw cursor.error("UNIQUE NULLS NOT DISTINCT is for a person");
+                throw cursor.byHand("UNIQUE NULLS NOT DISTINCT");
             }
             Optional<Name> own = indexName();
             return finished(ConstraintKind.UNIQUE, own.isPresent() ? own : name, keyParts(), leftOut, span);
@@ -94,7 +94,7 @@ final class ConstraintParser {
             return check(name, leftOut, span);
         }
         if (cursor.peek().isAnyWord("EXCLUDE", "PERIOD")) {
-            throw cursor.error("a constraint of kind " + parsing.word() + " is for a person");
+            throw cursor.byHand("a constraint of kind " + parsing.word());
         }
         return innerIndex(leftOut, span);
     }
@@ -108,7 +108,20 @@ final class ConstraintParser {
             throw cursor.unexpected("a constraint");
         }
         Optional<Name> own = indexName();
-        return finished(ConstraintKind.INDEX, own, keyParts(), leftOut, span);
+        if (cursor.takeWords("UNIQUE")) {
+            clustering(leftOut);
+            return finished(ConstraintKind.UNIQUE, own, keyParts(), leftOut, span);
+        }
+        clustering(leftOut);
+        List<IndexPart> parts = keyParts();
+        if (cursor.takeWords("INCLUDE")) {
+            leftOut.add("INCLUDE " + parsing.skipParentheses());
+        }
+        if (cursor.takeWords("WHERE")) {
+            parsing.expressions.expression(); // an index of more rows than needed serves as well
+            leftOut.add("WHERE of the index");
+        }
+        return finished(ConstraintKind.INDEX, own, parts, leftOut, span);
     }
 
     TableConstraint check(Optional<Name> name, List<String> leftOut, Span span) {
@@ -255,6 +268,8 @@ final class ConstraintParser {
             } else if (cursor.takeWords("INITIALLY", "DEFERRED")) {
                 trailer.deferrable = true;
                 trailer.deferred = true;
+            } else if (cursor.atWords("DISABLE", "QUERY")) {
+                physical(leftOut);
             } else if (cursor.takeWords("DISABLE") || cursor.takeWords("NOT", "ENFORCED")) {
                 trailer.disabled = true;
                 cursor.takeAny("VALIDATE", "NOVALIDATE");
@@ -269,9 +284,13 @@ final class ConstraintParser {
     }
 
     private boolean physical(List<String> leftOut) {
-        if (cursor.takeAny("ENABLE", "VALIDATE", "ENFORCED", "RELY", "NORELY", "VISIBLE")
+        if (!cursor.atWords("ENABLE", "QUERY")
+                        && cursor.takeAny("ENABLE", "VALIDATE", "ENFORCED", "RELY", "NORELY", "VISIBLE")
                 || cursor.takeWords("NOT", "FOR", "REPLICATION")
-                || cursor.takeWords("NO", "INHERIT")) {
+                || cursor.takeWords("NO", "INHERIT")
+                || cursor.takeWords("ENABLE", "QUERY", "OPTIMIZATION")
+                || cursor.takeWords("DISABLE", "QUERY", "OPTIMIZATION")
+                || cursor.takeWords("TRUSTED")) {
             return true;
         }
         if (cursor.takeAny("INVISIBLE")) {

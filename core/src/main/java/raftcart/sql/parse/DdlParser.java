@@ -36,7 +36,7 @@ final class DdlParser {
         Temporary temporary = temporary();
         while (cursor.takeAny(ClauseWords.TABLE_KINDS)) {
             if (cursor.previous().isAnyWord("FOREIGN", "EXTERNAL")) {
-                throw cursor.error("an external table is for a person");
+                throw cursor.byHand("an external table");
             }
             prefix.add(cursor.previous().text());
             temporary = temporary == Temporary.NO ? temporary() : temporary;
@@ -74,8 +74,9 @@ final class DdlParser {
                 return sequence(false, span);
             case "SCHEMA", "DATABASE":
                 return schema(span);
-            case "TYPE":
-                cursor.take();
+            case "TYPE", "DISTINCT":
+                cursor.takeWords("DISTINCT");
+                cursor.expectWords("TYPE");
                 return type(span);
             case "DOMAIN":
                 cursor.take();
@@ -142,7 +143,7 @@ final class DdlParser {
             materialized |= cursor.peek().isAnyWord("MATERIALIZED", "SNAPSHOT");
             recursive |= cursor.peek().isWord("RECURSIVE");
             if (cursor.peek().isAnyWord("LOG", "QUERY")) {
-                throw cursor.error("a materialized view log is for a person");
+                throw cursor.byHand("a materialized view log");
             }
             if (!cursor.takeAny("MATERIALIZED", "RECURSIVE", "FORCE", "NO", "NOFORCE", "EDITIONABLE")) {
                 throw cursor.unexpected("VIEW");
@@ -151,7 +152,7 @@ final class DdlParser {
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         QualifiedName name = parsing.qualifiedName();
         if (cursor.takeWords("OF")) {
-            throw cursor.error("a view of objects is for a person");
+            throw cursor.byHand("a view of objects");
         }
         List<Name> columns = viewColumns(leftOut);
         while (!cursor.peek().isWord("AS")) {
@@ -241,6 +242,11 @@ final class DdlParser {
 
     private Statement schema(Span span) {
         boolean database = cursor.take().isWord("DATABASE");
+        if (database
+                && cursor.peek().isAnyWord("LINK", "SCOPED", "AUDIT", "ENCRYPTION")
+                && cursor.peek(1).isName()) {
+            return other("LINK", span);
+        }
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         List<String> leftOut = new ArrayList<>();
         if (cursor.takeWords("AUTHORIZATION")) {
@@ -253,7 +259,7 @@ final class DdlParser {
             leftOut.add(cursor.take().text());
         }
         if (cursor.peek().isAnyWord("CREATE", "GRANT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
-            throw cursor.error("a schema with its objects in one statement is for a person");
+            throw cursor.byHand("a schema with its objects in one statement");
         }
         return new DdlStatement.CreateSchema(
                 name, ifNotExists, database, leftOut.isEmpty() ? leftOut : List.of(String.join(" ", leftOut)), span);
@@ -279,7 +285,17 @@ final class DdlParser {
             cursor.expectSymbol(")");
             return new DdlStatement.CreateType(name, List.of(), fields, span);
         }
-        throw cursor.error("a type of this kind is for a person");
+        boolean distinct = cursor.previous().isWord("AS") && cursor.peek().isName() && !isStructure();
+        if (distinct) {
+            TypeName base = TypeNameParser.parse(cursor);
+            cursor.takeWords("WITH", "COMPARISONS");
+            return new DdlStatement.CreateDomain(name, base, false, Optional.empty(), List.of(), span);
+        }
+        throw cursor.byHand("a type of this kind");
+    }
+
+    private boolean isStructure() {
+        return cursor.peek().isAnyWord("OBJECT", "TABLE", "VARRAY", "VARYING", "RANGE", "ENUM", "OPAQUE", "REF");
     }
 
     private Statement domain(Span span) {
@@ -335,7 +351,7 @@ final class DdlParser {
                 + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
         if (!routine
                 && !kind.matches(
-                        "USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                        "LINK|JOIN|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
                                 + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
                                 + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"

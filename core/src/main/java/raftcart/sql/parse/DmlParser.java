@@ -68,11 +68,11 @@ final class DmlParser {
     Statement update(List<CommonTable> with, Span span) {
         cursor.take();
         if (cursor.peek().isWord("OR")) {
-            throw cursor.error("UPDATE OR ... is for a person");
+            throw cursor.byHand("UPDATE OR ...");
         }
         cursor.takeAny("LOW_PRIORITY", "IGNORE");
         if (cursor.previous().isWord("IGNORE")) {
-            throw cursor.error("UPDATE IGNORE is for a person");
+            throw cursor.byHand("UPDATE IGNORE");
         }
         Optional<Expr> limit = top();
         List<TableRef> targets = parsing.list(parsing.queries::table);
@@ -105,7 +105,7 @@ final class DmlParser {
             return Optional.empty();
         }
         if (cursor.atWords("CURRENT", "OF")) {
-            throw cursor.error("WHERE CURRENT OF a cursor is for a person");
+            throw cursor.byHand("WHERE CURRENT OF a cursor");
         }
         return Optional.of(parsing.expressions.expression());
     }
@@ -121,7 +121,7 @@ final class DmlParser {
             return Optional.of(limit);
         }
         if (cursor.peek().isWord("ROWS")) {
-            throw cursor.error("ROWS in a change is for a person");
+            throw cursor.byHand("ROWS in a change");
         }
         return top;
     }
@@ -134,7 +134,7 @@ final class DmlParser {
         cursor.take();
         Expr amount = parsing.expressions.expression(OperatorTable.POSTFIX);
         if (cursor.peek().isWord("PERCENT")) {
-            throw cursor.error("TOP PERCENT in a change is for a person");
+            throw cursor.byHand("TOP PERCENT in a change");
         }
         return Optional.of(amount);
     }
@@ -150,7 +150,7 @@ final class DmlParser {
             cursor.expectSymbol(")");
         } else {
             if (cursor.peek().kind() == TokenKind.PARAMETER) {
-                throw cursor.error("an UPDATE that assigns variables is for a person");
+                throw cursor.byHand("an UPDATE that assigns variables");
             }
             columns.add(column());
         }
@@ -172,7 +172,7 @@ final class DmlParser {
                     case "-" -> raftcart.sql.tree.BinaryOperator.SUBTRACT;
                     case "*" -> raftcart.sql.tree.BinaryOperator.MULTIPLY;
                     case "/" -> raftcart.sql.tree.BinaryOperator.DIVIDE;
-                    default -> throw cursor.error("the assignment " + operator.text() + "= is for a person");
+                    default -> throw cursor.byHand("the assignment " + operator.text() + "=");
                 };
         return new Expr.Binary(known, column, parsing.expressions.expression(), operator.span());
     }
@@ -181,7 +181,7 @@ final class DmlParser {
         Span span = cursor.peek().span();
         QualifiedName name = parsing.qualifiedName();
         if (cursor.peek().isSymbol("[")) {
-            throw cursor.error("an assignment to an element of an array is for a person");
+            throw cursor.byHand("an assignment to an element of an array");
         }
         return new Expr.Column(name, false, span);
     }
@@ -190,7 +190,7 @@ final class DmlParser {
         cursor.take();
         cursor.takeAny("LOW_PRIORITY", "QUICK");
         if (cursor.peek().isWord("IGNORE")) {
-            throw cursor.error("DELETE IGNORE is for a person");
+            throw cursor.byHand("DELETE IGNORE");
         }
         Optional<Expr> limit = top();
         List<QualifiedName> targets = new ArrayList<>();
@@ -280,7 +280,7 @@ final class DmlParser {
         cursor.take();
         List<QueryBody.Item> items = parsing.list(parsing.queries::item);
         if (cursor.peek().isWord("INTO")) {
-            throw cursor.error("OUTPUT INTO is for a person");
+            throw cursor.byHand("OUTPUT INTO");
         }
         return items;
     }
@@ -291,7 +291,7 @@ final class DmlParser {
         }
         List<QueryBody.Item> items = parsing.list(parsing.queries::item);
         if (cursor.peek().isAnyWord("INTO", "BULK")) {
-            throw cursor.error("RETURNING INTO variables is for a person");
+            throw cursor.byHand("RETURNING INTO variables");
         }
         return items;
     }

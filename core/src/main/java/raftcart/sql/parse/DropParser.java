@@ -1,12 +1,15 @@
 package raftcart.sql.parse;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
@@ -27,6 +30,10 @@ final class DropParser {
         if (kind.matches("PROCEDURE|PROC|FUNCTION|TRIGGER|PACKAGE|PACKAGE BODY|TYPE BODY|EVENT|RULE|AGGREGATE|MACRO")) {
             StatementParser.skipStatement(cursor);
             return new Statement.NotTranslated("DROP " + kind, true, span);
+        }
+        if (kind.equals("STATISTICS")) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.ClientCommand("DROP STATISTICS", span);
         }
         if (!kind.matches(
                 "TABLE|VIEW|MATERIALIZED VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|TYPE|DOMAIN|SYNONYM|GENERATOR")) {
@@ -87,8 +94,15 @@ final class DropParser {
                     || cursor.takeAny("RESTRICT", "IMMEDIATE")
                     || only && cursor.takeSymbol("*")) {
                 continue;
-            } else if (cursor.takeAny("REUSE", "DROP", "PURGE", "PRESERVE")) {
-                leftOut.add(cursor.previous().text() + " " + cursor.take().text());
+            } else if (cursor.peek().isAnyWord("REUSE", "DROP")
+                            && cursor.peek(1).isAnyWord("STORAGE", "ALL")
+                    || cursor.peek().isAnyWord("PURGE", "PRESERVE")
+                            && cursor.peek(1).isAnyWord("MATERIALIZED", "SNAPSHOT")) {
+                leftOut.add(cursor.take().text() + " " + cursor.take().text());
+                cursor.takeAny("STORAGE", "LOG", "VIEW");
+                cursor.takeAny("LOG");
+            } else if (cursor.takeWords("IGNORE", "DELETE", "TRIGGERS")) {
+                leftOut.add("IGNORE DELETE TRIGGERS");
             } else {
                 return new Statement.Truncate(tables, restart, cascade, leftOut, span);
             }
@@ -103,12 +117,31 @@ final class DropParser {
         }
         String kind = parsing.word();
         boolean known = kind.matches("TABLE|COLUMN|VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|DOMAIN|TYPE");
+        boolean columns =
+                on && !known && cursor.peek().isName() && cursor.peek(1).isSymbol("(");
+        if (columns) {
+            return commentsOfColumns(span);
+        }
         if (!known || !on) {
             StatementParser.skipStatement(cursor);
             return new Statement.ClientCommand("COMMENT ON " + kind, span);
         }
         cursor.take();
         return commentOn(kind, span);
+    }
+
+    /** DB2's {@code COMMENT ON t (a IS 'x', b IS 'y')}. */
+    private Statement commentsOfColumns(Span span) {
+        QualifiedName table = parsing.qualifiedName();
+        cursor.expectSymbol("(");
+        Map<Name, String> texts = new LinkedHashMap<>();
+        do {
+            Name column = parsing.name();
+            cursor.expectWords("IS");
+            texts.put(column, parsing.string());
+        } while (cursor.takeSymbol(","));
+        cursor.expectSymbol(")");
+        return new DdlStatement.ColumnComments(table, texts, span);
     }
 
     private Statement commentOn(String kind, Span span) {

@@ -102,7 +102,7 @@ public final class ExprParser {
         if (level <= OperatorTable.OR && isOr(token)) {
             return junction(left, false);
         }
-        if (token.isSymbol("||") && level <= parsing.grammar.concatLevel()) {
+        if (isConcat(token) && level <= parsing.grammar.concatLevel()) {
             return concat(left);
         }
         BinaryOperator operator = OperatorTable.at(cursor, parsing.grammar);
@@ -111,6 +111,10 @@ public final class ExprParser {
             return own < level ? null : binary(left, operator, own);
         }
         return level <= OperatorTable.COMPARISON ? predicate(left, token) : null;
+    }
+
+    private boolean isConcat(Token token) {
+        return token.isSymbol("||") || token.isWord("CONCAT") && parsing.has(GrammarFeature.CONCAT_OPERATOR);
     }
 
     private boolean isAnd(Token token) {
@@ -132,7 +136,8 @@ public final class ExprParser {
 
     private Expr concat(Expr first) {
         List<Expr> parts = new ArrayList<>(List.of(first));
-        while (cursor.takeSymbol("||")) {
+        while (isConcat(cursor.peek())) {
+            cursor.take();
             parts.add(expression(parsing.grammar.concatLevel() + 1));
         }
         return new Expr.Concat(parts, parsing.has(GrammarFeature.NULL_CONCATENATES_AS_EMPTY), first.span());
@@ -226,7 +231,7 @@ public final class ExprParser {
             return negate(Expr.Call.of("contains_ignoring_case", left, part).at(span), negated);
         }
         if (cursor.takeWords("OVERLAPS")) {
-            throw cursor.error("OVERLAPS between periods is for a person");
+            throw cursor.byHand("OVERLAPS between periods");
         }
         return null;
     }
@@ -271,7 +276,7 @@ public final class ExprParser {
         boolean all = cursor.take().isWord("ALL");
         cursor.expectSymbol("(");
         if (cursor.peek().isAnyWord("SELECT", "ARRAY", "WITH")) {
-            throw cursor.error("LIKE with a query or array on its right is for a person");
+            throw cursor.byHand("LIKE with a query or array on its right");
         }
         List<Expr> parts = new ArrayList<>();
         for (Expr pattern : list()) {
@@ -299,7 +304,7 @@ public final class ExprParser {
             return negate(Expr.Call.of("is_json_" + kind, left).at(span), negated);
         }
         if (cursor.peek().isAnyWord(ClauseWords.DOUBTFUL_TESTS)) {
-            throw cursor.error("IS " + cursor.peek().text().toUpperCase(java.util.Locale.ROOT) + " is for a person");
+            throw cursor.byHand("IS " + cursor.peek().text().toUpperCase(java.util.Locale.ROOT));
         }
         // Where IS compares any two values, NULL equals NULL.
         BinaryOperator operator = negated ? BinaryOperator.DIFFERENT : BinaryOperator.SAME;

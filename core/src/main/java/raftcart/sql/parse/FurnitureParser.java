@@ -16,7 +16,6 @@ import raftcart.sql.tree.Statement;
 final class FurnitureParser {
     private static final Set<String> COMMANDS = Set.of(
             "PRAGMA",
-            "LOCK",
             "UNLOCK",
             "ANALYZE",
             "ANALYSE",
@@ -48,7 +47,8 @@ final class FurnitureParser {
             "PURGE",
             "RUNSTATS",
             "REORG",
-            "DATABASE",
+            "LABEL",
+            "DESC",
             "ATTACH",
             "DETACH",
             "INSTALL",
@@ -56,7 +56,6 @@ final class FurnitureParser {
             "SOURCE",
             "REPAIR",
             "KILL",
-            "DBCC",
             "RECONFIGURE",
             "UNLISTEN",
             "LOGON",
@@ -77,6 +76,7 @@ final class FurnitureParser {
             "DENY",
             "MERGESTATS");
     private static final Set<String> BY_HAND = Set.of(
+            "DBCC",
             "COPY",
             "LOAD",
             "EXPLAIN",
@@ -102,7 +102,6 @@ final class FurnitureParser {
             "INPUT",
             "ENABLE",
             "DISABLE",
-            "DATABASE",
             "UNDROP",
             "ASSOCIATE",
             "REASSIGN");
@@ -121,6 +120,13 @@ final class FurnitureParser {
         String word = token.value().toUpperCase(Locale.ROOT);
         if (word.equals("SET")) {
             return set(span);
+        }
+        if (word.equals("LOCK")) {
+            return lock(span);
+        }
+        if (word.equals("DATABASE")) {
+            cursor.take();
+            return new Statement.UseSchema(parsing.name(), span);
         }
         if (word.equals("USE")) {
             cursor.take();
@@ -141,8 +147,21 @@ final class FurnitureParser {
         throw cursor.unexpected("a statement");
     }
 
+    /** The locks of a dump go with it; those of an application are a part of what it does. */
+    private Statement lock(Span span) {
+        boolean dump = cursor.peek(1).isWord("TABLES");
+        String text = skip();
+        return dump ? new Statement.ClientCommand(text, span) : new Statement.NotTranslated("LOCK TABLE", false, span);
+    }
+
     private Statement set(Span span) {
         cursor.take();
+        if (parsing.has(GrammarFeature.COLON_PATHS)
+                && cursor.peek().isName()
+                && cursor.peek(1).isSymbol("=")) {
+            skip();
+            return new Statement.NotTranslated("assignment to a variable", false, span);
+        }
         if (cursor.peek().kind() == TokenKind.PARAMETER && !cursor.peek().text().startsWith("@@")) {
             if (cursor.peek().text().matches("(?i)@OLD_.*")) {
                 return new Statement.ClientCommand("SET " + skip(), span);

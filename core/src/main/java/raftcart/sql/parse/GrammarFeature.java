@@ -39,5 +39,15 @@ public enum GrammarFeature {
     /** {@code {name: value}} and {@code [a, b]} are values. */
     BRACKET_VALUES,
     /** {@code SEL} is SELECT, and so on. */
-    SHORT_VERBS
+    SHORT_VERBS,
+    /** EQ, NE, LT, LE, GT and GE compare. */
+    WORD_COMPARISONS,
+    /** DATE and TIME alone are the present. */
+    SHORT_NOW,
+    /** A type, format or title in parentheses may follow a value, as in {@code d (FORMAT 'YYYY')}. */
+    DATA_ATTRIBUTES,
+    /** CONCAT between two values joins them. */
+    CONCAT_OPERATOR,
+    /** SELECT ... INTO makes a table; elsewhere it fills variables. */
+    SELECT_INTO_TABLE
 }

@@ -79,7 +79,7 @@ final class GrantParser {
         cursor.takeAny("USER", "GROUP", "ROLE");
         String text = parsing.name().text();
         if (cursor.peek().text().startsWith("@")) {
-            throw cursor.error("a grantee with a host is for a person");
+            throw cursor.byHand("a grantee with a host");
         }
         return text;
     }

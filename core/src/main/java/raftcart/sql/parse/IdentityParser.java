@@ -32,7 +32,9 @@ final class IdentityParser {
         Optional<BigInteger> cache = Optional.empty();
         boolean cycle = false;
         while (true) {
-            cursor.takeSymbol(",");
+            if (cursor.peek(1).isAnyWord(ClauseWords.IDENTITY_OPTIONS)) {
+                cursor.takeSymbol(",");
+            }
             if (cursor.takeWords("START")) {
                 cursor.takeAny("WITH");
                 start = number();

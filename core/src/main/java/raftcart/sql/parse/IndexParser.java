@@ -53,7 +53,7 @@ final class IndexParser {
         List<Name> include =
                 cursor.takeWords("INCLUDE") || cursor.takeWords("STORING") ? parsing.namesInParentheses() : List.of();
         if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
-            throw cursor.error("NULLS NOT DISTINCT is for a person");
+            throw cursor.byHand("NULLS NOT DISTINCT");
         }
         cursor.takeWords("NULLS", "DISTINCT");
         if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
@@ -80,7 +80,7 @@ final class IndexParser {
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
                 leftOut.add(cursor.previous().text());
             } else if (cursor.peek().isAnyWord("DESC", "DESCENDING")) {
-                throw cursor.error("a descending index of this form is for a person");
+                throw cursor.byHand("a descending index of this form");
             } else if (cursor.takeAny(ClauseWords.INDEX_KINDS)) {
                 kind = cursor.previous().value().toUpperCase(Locale.ROOT);
             } else {

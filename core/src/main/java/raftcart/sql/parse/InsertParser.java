@@ -39,7 +39,7 @@ final class InsertParser {
         } else if (cursor.takeWords("OR", "REPLACE")) {
             mode = Mode.REPLACE;
         } else if (cursor.takeWords("OVERWRITE")) {
-            throw cursor.error("INSERT OVERWRITE is for a person");
+            throw cursor.byHand("INSERT OVERWRITE");
         } else {
             if (cursor.takeWords("OR")) {
                 cursor.takeAny("ABORT", "FAIL", "ROLLBACK"); // what happens to the transaction, not to the row
@@ -51,7 +51,7 @@ final class InsertParser {
         cursor.takeWords("INTO");
         QualifiedName table = parsing.qualifiedName();
         if (cursor.peek().isWord("PARTITION") && cursor.peek(1).isSymbol("(")) {
-            throw cursor.error("an INSERT into one partition is for a person");
+            throw cursor.byHand("an INSERT into one partition");
         }
         return insertInto(with, mode, table, span);
     }
@@ -94,7 +94,7 @@ final class InsertParser {
             return finished(insert.withSource(Query.of(parsing.queries.values())), output);
         }
         if (cursor.peek().isAnyWord("EXEC", "EXECUTE")) {
-            throw cursor.error("INSERT from a procedure is for a person");
+            throw cursor.byHand("INSERT from a procedure");
         }
         if (columns.isEmpty() && cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             throw cursor.unexpected("VALUES or a query");
@@ -147,7 +147,7 @@ final class InsertParser {
             target.addAll(parsing.expressions.list());
             cursor.expectSymbol(")");
             if (cursor.peek().isWord("WHERE")) {
-                throw cursor.error("ON CONFLICT on a partial index is for a person");
+                throw cursor.byHand("ON CONFLICT on a partial index");
             }
         } else if (cursor.takeWords("ON", "CONSTRAINT")) {
             constraint = Optional.of(parsing.name());
@@ -206,7 +206,7 @@ final class InsertParser {
         QueryBody.Values values = parsing.queries.values();
         List<Name> keys = cursor.takeWords("MATCHING") ? parsing.namesInParentheses() : List.of();
         if (keys.isEmpty()) {
-            throw cursor.error("UPDATE OR INSERT without MATCHING is for a person");
+            throw cursor.byHand("UPDATE OR INSERT without MATCHING");
         }
         List<Assignment> assignments = new ArrayList<>();
         for (Name column : columns) {

@@ -81,7 +81,7 @@ final class IntervalParser {
                 return parts;
             }
         }
-        throw cursor.error("the interval '" + token.value() + "' is in a form that is for a person");
+        throw cursor.byHand("the interval '" + token.value() + "' is in a form that");
     }
 
     private List<IntervalPart> inParts(String text, Optional<DateUnit> unit, Optional<DateUnit> to, Span span) {
@@ -149,7 +149,7 @@ final class IntervalParser {
         int from = fields.indexOf(units[0]);
         int to = fields.indexOf(units[units.length - 1]);
         if (from < 0 || to < from || numbers.length != to - from + 1) {
-            throw cursor.error("the interval '" + text + "' " + word + " is in a form that is for a person");
+            throw cursor.byHand("the interval '" + text + "' " + word + " is in a form that");
         }
         String sign = text.strip().startsWith("-") ? "-" : "";
         List<IntervalPart> parts = new ArrayList<>();

@@ -26,6 +26,9 @@ final class LockingParser {
         if (cursor.takeWords("FOR", "READ", "ONLY") || cursor.takeWords("FOR", "FETCH", "ONLY")) {
             return Optional.empty();
         }
+        if (cursor.peek().isWord("FOR") && cursor.peek(1).isAnyWord("XML", "JSON", "BROWSE")) {
+            throw cursor.byHand("FOR " + cursor.peek(1).text());
+        }
         if (!cursor.peek().isWord("FOR") || !cursor.peek(1).isAnyWord("UPDATE", "SHARE", "NO", "KEY")) {
             return Optional.empty();
         }

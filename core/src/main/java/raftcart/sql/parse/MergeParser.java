@@ -47,7 +47,10 @@ final class MergeParser {
         cursor.expectWords("ON");
         Expr on = parsing.expressions.expression();
         List<MergeAction> actions = new ArrayList<>();
-        while (cursor.takeWords("WHEN")) {
+        while (cursor.takeWords("WHEN") || cursor.takeWords("ELSE", "IGNORE")) {
+            if (cursor.previous().isWord("IGNORE")) {
+                break;
+            }
             actions.add(action());
         }
         if (actions.isEmpty()) {
@@ -55,7 +58,7 @@ final class MergeParser {
         }
         List<QueryBody.Item> returning = changes.returning(changes.output());
         if (cursor.peek().isWord("LOG")) {
-            throw cursor.error("LOG ERRORS is for a person");
+            throw cursor.byHand("LOG ERRORS");
         }
         return new Statement.Merge(with, target, source, on, actions, returning, span);
     }
@@ -69,7 +72,7 @@ final class MergeParser {
         }
         Query source = parsing.queries.query();
         if (keys.isEmpty() || columns.isEmpty()) {
-            throw cursor.error("MERGE INTO without columns or KEY is for a person");
+            throw cursor.byHand("MERGE INTO without columns or KEY");
         }
         List<Assignment> assignments = new ArrayList<>();
         List<Expr> target = new ArrayList<>();

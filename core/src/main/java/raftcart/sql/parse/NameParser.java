@@ -28,11 +28,13 @@ final class NameParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final CallParser calls;
+    private final AttributeParser attributes;
 
     NameParser(Parsing parsing, CallParser calls) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.calls = calls;
+        this.attributes = new AttributeParser(parsing);
     }
 
     Expr name() {
@@ -59,11 +61,14 @@ final class NameParser {
 
     /** What a name stands for: a call, the present, a number of a sequence, or a column. */
     private Expr named(Token first, QualifiedName name, Span span) {
-        if (cursor.peek().isSymbol("(") && !isOuterMark()) {
+        if (cursor.peek().isSymbol("(") && !isOuterMark() && !attributes.at()) {
             return calls.call(name, span);
         }
         if (name.parts().size() == 1 && first.kind() == TokenKind.WORD) {
             CurrentKind current = CURRENT.get(name.last().key());
+            if (parsing.has(GrammarFeature.SHORT_NOW) && first.isAnyWord("DATE", "TIME")) {
+                current = first.isWord("DATE") ? CurrentKind.DATE : CurrentKind.TIME;
+            }
             if (current != null) {
                 return new Expr.CurrentTime(current, -1, span);
             }

@@ -25,12 +25,14 @@ final class OperandParser {
     private final ExprParser expressions;
     private final NameParser names;
     private final IntervalParser intervals;
+    private final AttributeParser attributes;
 
     OperandParser(Parsing parsing, ExprParser expressions) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.expressions = expressions;
         this.names = new NameParser(parsing, new CallParser(parsing, expressions));
+        this.attributes = new AttributeParser(parsing);
         this.intervals = new IntervalParser(parsing, expressions);
     }
 
@@ -54,6 +56,7 @@ final class OperandParser {
                     yield new Expr.Cast(operand, TypeNameParser.parse(cursor), false, token.span());
                 }
                 case "[" -> subscript(operand, token.span());
+                case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
                 case "." -> cursor.peek(1).isName() && !(operand instanceof Expr.Literal) ? field(operand) : null;
                 default -> null;
@@ -76,7 +79,7 @@ final class OperandParser {
             return new Expr.AtZone(operand, expressions.expression(OperatorTable.UNARY), token.span());
         }
         if (cursor.takeWords("AT", "LOCAL")) {
-            throw cursor.error("AT LOCAL is for a person");
+            throw cursor.byHand("AT LOCAL");
         }
         boolean labelled = parsing.has(GrammarFeature.LABELLED_DURATIONS)
                 && DURATION.matcher(token.value()).matches();
@@ -92,7 +95,7 @@ final class OperandParser {
         Span span = cursor.take().span();
         Name name = parsing.name();
         if (cursor.peek().isSymbol("(")) {
-            throw cursor.error("a method call is for a person");
+            throw cursor.byHand("a method call");
         }
         return Expr.Call.of("field", operand, Expr.Literal.string(name.text())).at(span);
     }
@@ -341,6 +344,8 @@ final class OperandParser {
                 cursor.take();
                 UnaryOperator operator = word.equals("prior") ? UnaryOperator.PRIOR : UnaryOperator.ROOT;
                 return new Expr.Unary(operator, expressions.expression(OperatorTable.UNARY), token.span());
+            case "nextval", "prevval":
+                return next.isWord("FOR") ? sequenceFor(token) : names.name();
             case "next", "previous", "prev":
                 return sequenceValue(token, next);
             case "binary":
@@ -410,6 +415,13 @@ final class OperandParser {
         return inner instanceof Expr.Row ? inner : new Expr.Row(List.of(inner), token.span());
     }
 
+    /** DB2's older {@code NEXTVAL FOR s}. */
+    private Expr sequenceFor(Token token) {
+        cursor.take();
+        cursor.take();
+        return new Expr.SequenceValue(parsing.qualifiedName(), token.isWord("NEXTVAL"), token.span());
+    }
+
     private Expr sequenceValue(Token token, Token next) {
         boolean value = next.isAnyWord("VALUE", "VALUEOF") && cursor.peek(2).isWord("FOR");
         if (!value) {
@@ -420,7 +432,7 @@ final class OperandParser {
         cursor.take();
         Expr sequence = new Expr.SequenceValue(parsing.qualifiedName(), token.isWord("NEXT"), token.span());
         if (cursor.peek().isWord("OVER")) {
-            throw cursor.error("numbers of a sequence in an order of their own are for a person");
+            throw cursor.byHand("numbers of a sequence in an order of their own");
         }
         return sequence;
     }

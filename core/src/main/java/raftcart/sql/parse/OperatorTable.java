@@ -1,6 +1,7 @@
 package raftcart.sql.parse;
 
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -72,6 +73,14 @@ public final class OperatorTable {
         }
     }
 
+    private static final Map<String, BinaryOperator> COMPARING_WORDS = Map.of(
+            "EQ", BinaryOperator.EQUAL,
+            "NE", BinaryOperator.NOT_EQUAL,
+            "LT", BinaryOperator.LESS,
+            "LE", BinaryOperator.LESS_OR_EQUAL,
+            "GT", BinaryOperator.GREATER,
+            "GE", BinaryOperator.GREATER_OR_EQUAL);
+
     private OperatorTable() {}
 
     private static int defaultLevel(BinaryOperator operator) {
@@ -112,6 +121,9 @@ public final class OperatorTable {
             }
             if (words && token.isWord("DIV")) {
                 return BinaryOperator.DIVIDE_WHOLE;
+            }
+            if (grammar.has(GrammarFeature.WORD_COMPARISONS)) {
+                return COMPARING_WORDS.get(token.value().toUpperCase(Locale.ROOT));
             }
             return words && token.isWord("XOR") ? BinaryOperator.XOR : null;
         }

@@ -60,7 +60,7 @@ final class PagingParser {
             return true;
         }
         if (cursor.peek().isWord("ROWS") && !cursor.peek(1).isAnyWord("BETWEEN", "UNBOUNDED")) {
-            throw cursor.error("ROWS m TO n is for a person; write OFFSET and FETCH");
+            throw cursor.byHand("ROWS m TO n; write OFFSET and FETCH");
         }
         return false;
     }

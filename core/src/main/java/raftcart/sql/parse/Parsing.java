@@ -47,6 +47,11 @@ final class Parsing {
     /** A name, quoted or not. */
     Name name() {
         Token token = cursor.peek();
+        if (token.isString()
+                && cursor.previous().kind() == TokenKind.WORD
+                && cursor.previous().span().end() == token.span().start()) {
+            throw cursor.byHand("a text of the kind " + cursor.previous().text() + "'...'");
+        }
         if (!token.isName() && !isTextAsName(token)) {
             throw cursor.unexpected("a name");
         }
@@ -73,7 +78,7 @@ final class Parsing {
             parts.add(name());
         }
         if (cursor.peek().isSymbol("@") && cursor.peek(1).isName()) {
-            throw cursor.error("a database link: objects of another database are for a person");
+            throw cursor.byHand("a database link: objects of another database");
         }
         return new QualifiedName(parts);
     }

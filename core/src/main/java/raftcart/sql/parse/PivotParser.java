@@ -30,13 +30,13 @@ final class PivotParser {
         cursor.expectWords("FOR");
         List<Expr> by = new ArrayList<>();
         if (cursor.takeSymbol("(")) {
-            throw cursor.error("PIVOT by several columns is for a person");
+            throw cursor.byHand("PIVOT by several columns");
         }
         by.add(parsing.expressions.expression(OperatorTable.OTHER));
         cursor.expectWords("IN");
         cursor.expectSymbol("(");
         if (parsing.queries.startsQuery() || cursor.peek().isWord("ANY")) {
-            throw cursor.error("PIVOT over values that are not listed is for a person");
+            throw cursor.byHand("PIVOT over values that are not listed");
         }
         List<Item> values = parsing.list(tables::aliased);
         cursor.expectSymbol(")");
@@ -51,7 +51,7 @@ final class PivotParser {
         cursor.takeWords("EXCLUDE", "NULLS");
         cursor.expectSymbol("(");
         if (cursor.peek().isSymbol("(")) {
-            throw cursor.error("UNPIVOT of several columns at once is for a person");
+            throw cursor.byHand("UNPIVOT of several columns at once");
         }
         Name value = parsing.name();
         cursor.expectWords("FOR");

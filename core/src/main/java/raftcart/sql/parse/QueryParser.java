@@ -8,6 +8,7 @@ import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
@@ -51,7 +52,9 @@ final class QueryParser {
         Token token = cursor.peek(ahead);
         Token next = cursor.peek(ahead + 1);
         boolean select = token.isWord("SELECT") || (token.isWord("SEL") && parsing.has(GrammarFeature.SHORT_VERBS));
+        boolean locking = token.isAnyWord("LOCKING") && parsing.has(GrammarFeature.SHORT_VERBS);
         return select
+                || locking
                 || (token.isWord("WITH") && next.isName())
                 || (token.isWord("VALUES") && (next.isSymbol("(") || !next.isSymbol(")")) && !next.isSymbol("."))
                 || (token.isWord("TABLE")
@@ -65,6 +68,7 @@ final class QueryParser {
     }
 
     private Query readQuery() {
+        passOverLocking();
         Span span = cursor.peek().span();
         List<CommonTable> with = new ArrayList<>();
         boolean recursive = with(with);
@@ -84,6 +88,19 @@ final class QueryParser {
         }
         pagings.passOver();
         return new Query(with, recursive, body, order, paging, locking, span);
+    }
+
+    /** Teradata's {@code LOCKING ROW FOR ACCESS} before a query. */
+    private void passOverLocking() {
+        int mark = cursor.mark();
+        while (parsing.has(GrammarFeature.SHORT_VERBS) && cursor.takeAny("LOCKING", "LOCK")) {
+            while (!cursor.atEnd() && !cursor.takeAny("ACCESS", "READ", "WRITE", "SHARE", "EXCLUSIVE", "CHECKSUM")) {
+                cursor.take();
+            }
+            cursor.takeAny("MODE");
+            cursor.takeAny("NOWAIT");
+        }
+        cursor.noteHint(mark);
     }
 
     /** Reads WITH if it stands next; true for one that is said to be recursive. */
@@ -108,12 +125,12 @@ final class QueryParser {
                 : cursor.takeWords("NOT", "MATERIALIZED") ? "NOT MATERIALIZED" : "";
         cursor.expectSymbol("(");
         if (!startsQuery()) {
-            throw cursor.error("a WITH that changes rows is for a person");
+            throw cursor.byHand("a WITH that changes rows");
         }
         Query query = query();
         cursor.expectSymbol(")");
         if (cursor.peek().isAnyWord("SEARCH", "CYCLE")) {
-            throw cursor.error("SEARCH and CYCLE clauses are for a person");
+            throw cursor.byHand("SEARCH and CYCLE clauses");
         }
         return new CommonTable(name, columns, query, hint);
     }
@@ -134,7 +151,7 @@ final class QueryParser {
             boolean all = cursor.takeWords("ALL");
             cursor.takeWords("DISTINCT");
             if (cursor.peek().isAnyWord("CORRESPONDING", "BY")) {
-                throw cursor.error(kind + " by name is for a person");
+                throw cursor.byHand(kind + " by name");
             }
             selects.refuseTop();
             left = new SetOperation(kind, all, left, level == 0 ? setOperation(1) : body(), span);
@@ -217,9 +234,19 @@ final class QueryParser {
         if (cursor.takeSymbol(")")) {
             return List.of();
         }
-        List<Expr> row = parsing.expressions.list();
+        List<Expr> row = parsing.has(GrammarFeature.SHORT_VERBS)
+                ? parsing.list(this::valueOrNothing)
+                : parsing.expressions.list();
         cursor.expectSymbol(")");
         return row;
+    }
+
+    /** Teradata takes nothing between two commas for NULL. */
+    private Expr valueOrNothing() {
+        Token token = cursor.peek();
+        return token.isSymbol(",") || token.isSymbol(")")
+                ? new Expr.Literal(LiteralKind.NULL, "", token.span())
+                : parsing.expressions.expression();
     }
 
     List<OrderItem> orderItems() {
@@ -229,7 +256,7 @@ final class QueryParser {
     private OrderItem orderItem() {
         Expr value = parsing.expressions.expression();
         if (cursor.peek().isWord("USING") && cursor.peek(1).kind() == TokenKind.SYMBOL) {
-            throw cursor.error("ORDER BY ... USING is for a person");
+            throw cursor.byHand("ORDER BY ... USING");
         }
         boolean descending = cursor.takeAny("DESC", "DESCENDING");
         if (!descending) {

@@ -43,7 +43,7 @@ final class SelectParser {
     /** A TOP that belongs to one side of a UNION. */
     void refuseTop() {
         if (top.isPresent()) {
-            throw cursor.error("TOP in a part of a UNION is for a person; put that part in parentheses");
+            throw cursor.byHand("TOP in a part of a UNION; put that part in parentheses");
         }
     }
 
@@ -76,7 +76,7 @@ final class SelectParser {
         }
         while (cursor.takeAny(ClauseWords.SELECT_FLAGS)) {
             if (cursor.previous().isWord("SQL_CALC_FOUND_ROWS")) {
-                throw cursor.error("SQL_CALC_FOUND_ROWS is for a person; count with a query of its own");
+                throw cursor.byHand("SQL_CALC_FOUND_ROWS; count with a query of its own");
             }
         }
         top = first();
@@ -98,6 +98,9 @@ final class SelectParser {
         Optional<Paging> own = top;
         List<Item> items = cursor.peek().isWord("FROM") || cursor.atEnd() ? List.of() : parsing.list(this::item);
         if (cursor.peek().isWord("INTO")) {
+            if (!parsing.has(GrammarFeature.SELECT_INTO_TABLE)) {
+                throw cursor.byHand("SELECT INTO variables");
+            }
             into();
         }
         Select select = clauses(distinct, distinctOn, items, span);
@@ -122,7 +125,7 @@ final class SelectParser {
         boolean temporary = cursor.takeAny("TEMP", "TEMPORARY", "UNLOGGED");
         cursor.takeWords("TABLE");
         if (cursor.peek().kind() == TokenKind.PARAMETER || cursor.peek().isAnyWord("OUTFILE", "DUMPFILE", "STRICT")) {
-            throw cursor.error("SELECT INTO variables or files is for a person");
+            throw cursor.byHand("SELECT INTO variables or files");
         }
         QualifiedName name = parsing.qualifiedName();
         into = Optional.of(temporary ? name.withLast(new Name("#" + name.last().text(), false)) : name);
@@ -189,7 +192,7 @@ final class SelectParser {
         if (parsing.has(GrammarFeature.ALIAS_BY_EQUALS)
                 && token.kind() == TokenKind.PARAMETER
                 && cursor.peek(1).isSymbol("=")) {
-            throw cursor.error("a SELECT that assigns variables is for a person");
+            throw cursor.byHand("a SELECT that assigns variables");
         }
         Expr value = parsing.expressions.expression();
         if (cursor.takeWords("AS")) {

@@ -4,20 +4,28 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
 /** Reads statements, one or several of a text, and goes on after those that it cannot read. */
 public final class StatementParser {
     private final Parsing parsing;
+    /** Procedures that come with an engine. */
+    private static final Pattern OF_THE_ENGINE = Pattern.compile(
+            "(master\\.)?(dbo\\.|sys\\.|\\.)*(sp|xp)_\\w+|(sysproc|sysibmadm|sysibm|syscs_util|dbms_\\w+|utl_\\w+"
+                    + "|owa_\\w+|ctx_\\w+|sys\\.dbms_\\w+|dbc|rdb\\$\\w+)\\..*");
+
     private final TokenCursor cursor;
 
     private StatementParser(TokenCursor cursor, Grammar grammar) {
@@ -150,7 +158,7 @@ public final class StatementParser {
         }
         if (token.isSymbol("{") && cursor.peek(1).isAnyWord("CALL")
                 || token.isSymbol("{") && cursor.peek(1).isSymbol("?")) {
-            throw cursor.error("an escaped call is for a person");
+            throw cursor.byHand("an escaped call");
         }
         if (token.kind() != TokenKind.WORD) {
             throw cursor.unexpected("a statement");
@@ -166,6 +174,7 @@ public final class StatementParser {
                     "DEL",
                     "MERGE",
                     "WITH",
+                    "LOCKING",
                     "VALUES",
                     "TABLE",
                     "FROM" -> new DmlParser(parsing).statement();
@@ -250,12 +259,24 @@ public final class StatementParser {
                 kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"
                         + "|FUNCTION|PROCEDURE|TRIGGER|USER|ROLE|EXTENSION|TABLESPACE|LARGE|PACKAGE|AUTHORIZATION");
         if (!furniture) {
-            throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind + " is for a person");
+            throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }
         boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION");
         return physical || mentionsOwner()
-                ? new Statement.ClientCommand("ALTER " + kind, span)
+                ? new Statement.ClientCommand("ALTER " + kind + passed(span), span)
                 : new Statement.NotTranslated("ALTER " + kind, false, span);
+    }
+
+    /** What an ALTER SESSION sets, for the finding. */
+    private String passed(Span span) {
+        if (cursor.mark() < 3) {
+            return "";
+        }
+        Token last = cursor.previous();
+        Token before = cursor.peek(-3);
+        return before.span().start() > span.start() && before.isName()
+                ? " SET " + before.text() + " = " + last.text()
+                : "";
     }
 
     /** True where the statement just passed over ended in OWNER TO somebody. */
@@ -271,29 +292,46 @@ public final class StatementParser {
 
     private Statement rename(Span span) {
         cursor.take();
-        cursor.takeWords("TABLE");
-        raftcart.sql.tree.QualifiedName from = parsing.qualifiedName();
-        cursor.expectWords("TO");
-        raftcart.sql.tree.QualifiedName to = parsing.qualifiedName();
-        if (cursor.peek().isSymbol(",")) {
-            throw cursor.error("several tables renamed in one statement are for a person");
+        if (cursor.peek().isAnyWord("INDEX", "COLUMN", "USER", "TABLESPACE")
+                && !cursor.peek(1).isWord("TO")) {
+            String kind = parsing.word();
+            skipStatement(cursor);
+            return new Statement.NotTranslated("RENAME " + kind, false, span);
         }
-        return new DdlStatement.AlterTable(
-                from, false, List.of(new raftcart.sql.tree.AlterAction.RenameTable(to)), span);
+        cursor.takeWords("TABLE");
+        QualifiedName from = parsing.qualifiedName();
+        cursor.expectWords("TO");
+        QualifiedName to = parsing.qualifiedName();
+        if (cursor.peek().isSymbol(",")) {
+            throw cursor.byHand("several tables renamed in one statement");
+        }
+        return new DdlStatement.AlterTable(from, false, List.of(new AlterAction.RenameTable(to)), span);
     }
 
     private Statement call(Span span) {
         Token verb = cursor.take();
         if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
-            throw cursor.error("EXECUTE " + parsing.word() + " is for a person");
+            throw cursor.byHand("EXECUTE " + parsing.word());
+        }
+        if (cursor.peek().isSymbol("(") || cursor.peek().isString()) {
+            throw cursor.byHand("SQL put together as text");
         }
         if (!cursor.peek().isName()) {
             throw cursor.unexpected("the name of a procedure");
         }
-        raftcart.sql.tree.QualifiedName name = parsing.qualifiedName();
+        QualifiedName name = parsing.qualifiedName();
         if (name.key().matches("(master\\.)?(dbo\\.|sys\\.)?sp_(addextendedproperty|settriggerorder|tableoption)")) {
             skipToNext();
             return new Statement.ClientCommand("EXEC " + name, span);
+        }
+        if (name.last().key().equals("sp_rename")
+                && cursor.peek().isString()
+                && cursor.peek(2).isString()) {
+            return rename(cursor.take().value(), span);
+        }
+        if (OF_THE_ENGINE.matcher(name.key()).matches()) {
+            skipToNext();
+            return new Statement.NotTranslated(name + ", a procedure of the engine", false, span);
         }
         List<Expr> arguments = new ArrayList<>();
         if (cursor.takeSymbol("(")) {
@@ -305,6 +343,30 @@ public final class StatementParser {
             arguments.addAll(parsing.list(this::argument));
         }
         return new Statement.CallProcedure(name, arguments, span);
+    }
+
+    /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'} and {@code EXEC sp_rename 's.t', 'new'}. */
+    private Statement rename(String path, Span span) {
+        List<Name> parts = new ArrayList<>();
+        for (String part : path.split("\\.")) {
+            parts.add(new Name(part.replaceAll("^\\[|\\]$", ""), false));
+        }
+        cursor.expectSymbol(",");
+        Name to = Name.of(cursor.take().value());
+        boolean column = cursor.takeSymbol(",") && cursor.take().value().equalsIgnoreCase("COLUMN");
+        boolean other = !column && cursor.previous().isString() && parts.size() > 2;
+        if (other || column && parts.size() < 2) {
+            return new Statement.NotTranslated("sp_rename of this kind", false, span);
+        }
+        QualifiedName whole = new QualifiedName(parts);
+        return column
+                ? new DdlStatement.AlterTable(
+                        new QualifiedName(whole.qualifier()),
+                        false,
+                        List.of(new AlterAction.RenameColumn(whole.last(), to)),
+                        span)
+                : new DdlStatement.AlterTable(
+                        whole, false, List.of(new AlterAction.RenameTable(new QualifiedName(List.of(to)))), span);
     }
 
     private void skipToNext() {
@@ -328,7 +390,7 @@ public final class StatementParser {
         }
         Expr value = parsing.expressions.expression();
         if (cursor.peek().isAnyWord("OUT", "OUTPUT")) {
-            throw cursor.error("a call with output arguments is for a person");
+            throw cursor.byHand("a call with output arguments");
         }
         return value;
     }

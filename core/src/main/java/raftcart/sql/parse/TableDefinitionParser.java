@@ -9,11 +9,14 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.sql.tree.TableRef;
 
 /** Reads CREATE TABLE. */
 final class TableDefinitionParser {
@@ -39,12 +42,15 @@ final class TableDefinitionParser {
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         QualifiedName name = parsing.qualifiedName();
         if (cursor.takeWords("OF") || cursor.atWords("PARTITION", "OF")) {
-            throw cursor.error("a table of a type, or a partition made on its own, is for a person");
+            throw cursor.byHand("a table of a type, or a partition made on its own,");
         }
         while (cursor.takeSymbol(",")) {
-            leftOut.add(clause()); // Teradata puts options between the name and the columns
+            leftOut.add(option()); // Teradata puts options between the name and the columns
         }
-        if (cursor.takeAny("LIKE", "CLONE")) {
+        if (cursor.takeWords("CLONE")) {
+            query = Optional.of(wholeTable());
+            leftOut.add("keys and defaults of the table that is cloned");
+        } else if (cursor.takeWords("LIKE")) {
             like = Optional.of(parsing.qualifiedName());
         } else if (cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             elements();
@@ -70,7 +76,7 @@ final class TableDefinitionParser {
             }
             if (cursor.takeWords("LIKE")) {
                 if (!columns.isEmpty() || !constraints.isEmpty()) {
-                    throw cursor.error("LIKE among other columns is for a person");
+                    throw cursor.byHand("LIKE among other columns");
                 }
                 like = Optional.of(parsing.qualifiedName());
                 while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
@@ -99,7 +105,7 @@ final class TableDefinitionParser {
                     cursor.takeWords("PRESERVE");
                 }
             } else if (cursor.takeWords("INHERITS")) {
-                throw cursor.error("a table that inherits is for a person");
+                throw cursor.byHand("a table that inherits");
             } else if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
                     && Keywords.startsStatement(cursor.peek())
                     && !cursor.peek().isWord("WITH")) {
@@ -116,6 +122,14 @@ final class TableDefinitionParser {
                 && query.isEmpty()
                 && parsing.queries.startsQuery()
                 && !cursor.peek().isAnyWord("WITH", "TABLE");
+    }
+
+    private Query wholeTable() {
+        Expr star = new Expr.Star(Optional.empty(), List.of(), cursor.peek().span());
+        return Query.of(QueryBody.Select.of(
+                List.of(QueryBody.Item.of(star)),
+                List.of(TableRef.Table.of(parsing.qualifiedName())),
+                Optional.empty()));
     }
 
     private void asQuery() {
@@ -135,17 +149,24 @@ final class TableDefinitionParser {
                 query = Optional.of(parsing.queries.query());
             }
         } else {
-            query = Optional.of(Query.of(raftcart.sql.tree.QueryBody.Select.of(
-                    List.of(raftcart.sql.tree.QueryBody.Item.of(new raftcart.sql.tree.Expr.Star(
-                            Optional.empty(), List.of(), cursor.peek().span()))),
-                    List.of(raftcart.sql.tree.TableRef.Table.of(parsing.qualifiedName())),
-                    Optional.empty())));
+            query = Optional.of(wholeTable());
         }
         if (cursor.takeWords("WITH", "NO", "DATA") || cursor.takeWords("DEFINITION", "ONLY")) {
             withData = false;
         } else {
             cursor.takeWords("WITH", "DATA");
         }
+    }
+
+    private String option() {
+        StringBuilder text = new StringBuilder();
+        while (!cursor.atEnd()
+                && !cursor.peek().isSymbol(",")
+                && !cursor.peek().isSymbol("(")
+                && !cursor.peek().isWord("AS")) {
+            text.append(text.isEmpty() ? "" : " ").append(cursor.take().text());
+        }
+        return text.toString();
     }
 
     /** A clause about storage: words, values and parentheses up to where the next one seems to begin. */

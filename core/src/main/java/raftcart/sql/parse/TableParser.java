@@ -1,5 +1,6 @@
 package raftcart.sql.parse;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
@@ -98,7 +100,7 @@ final class TableParser {
         }
         if (cursor.peek().isAnyWord("ASOF", "ANTI", "SEMI", "POSITIONAL")
                 && cursor.peek(1).isAnyWord("JOIN", "LEFT")) {
-            throw cursor.error(parsing.word() + " JOIN is for a person");
+            throw cursor.byHand(parsing.word() + " JOIN");
         }
         boolean natural = cursor.peek().isWord("NATURAL")
                 && cursor.peek(1).isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL")
@@ -145,16 +147,20 @@ final class TableParser {
             return tableOf(lateral, token.span());
         }
         if (cursor.takeWords("ROWS", "FROM")) {
-            throw cursor.error("ROWS FROM is for a person");
+            throw cursor.byHand("ROWS FROM");
         }
         if (cursor.peek().isAnyWord("FINAL", "OLD", "NEW") && cursor.peek(1).isWord("TABLE")) {
-            throw cursor.error("a change whose rows are read is for a person");
+            throw cursor.byHand("a change whose rows are read");
+        }
+        if (cursor.peek().isWord("VALUES") && cursor.peek(1).isSymbol("(")) {
+            Query rows = Query.of(parsing.queries.values());
+            return new TableRef.Derived(rows, false, alias(), token.span());
         }
         boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
         Span span = cursor.peek().span();
         int mark = cursor.mark();
         if (cursor.peek().isString()) {
-            throw cursor.error("a file as a table is for a person");
+            throw cursor.byHand("a file as a table");
         }
         if (Keywords.endsExpression(cursor.peek())) {
             throw cursor.unexpected("a table");
@@ -171,12 +177,21 @@ final class TableParser {
 
     private TableRef named(QualifiedName name, boolean only, Span span) {
         if (cursor.peek().isWord("PARTITION") && cursor.peek(1).isSymbol("(")) {
-            throw cursor.error("a query on one partition is for a person");
+            throw cursor.byHand("a query on one partition");
         }
         if (cursor.atWords("FOR", "SYSTEM_TIME")
                 || cursor.atWords("AS", "OF")
-                || cursor.atWords("VERSIONS", "BETWEEN")) {
-            throw cursor.error("a query on rows of another time is for a person");
+                || cursor.atWords("VERSIONS", "BETWEEN")
+                || cursor.peek().isAnyWord("AT", "BEFORE") && cursor.peek(1).isSymbol("(")) {
+            throw cursor.byHand("a query on rows of another time");
+        }
+        if (cursor.peek().isSymbol("@")
+                || cursor.peek().kind() == TokenKind.PARAMETER
+                        && cursor.peek().text().startsWith("@")) {
+            throw cursor.byHand("a table of another database");
+        }
+        if (cursor.peek().isWord("MATCH_RECOGNIZE")) {
+            throw cursor.byHand("MATCH_RECOGNIZE");
         }
         Optional<TableRef.Sample> sample = sample();
         hints();
@@ -202,7 +217,7 @@ final class TableParser {
     private TableRef function(Expr call, boolean lateral, Span span) {
         boolean ordinality = cursor.takeWords("WITH", "ORDINALITY") || cursor.takeWords("WITH", "OFFSET");
         if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
-            throw cursor.error("a table function with a schema of its own is for a person");
+            throw cursor.byHand("a table function with a schema of its own");
         }
         return new TableRef.Function(call, lateral, ordinality, alias(), span);
     }
@@ -215,7 +230,7 @@ final class TableParser {
             if (cursor.takeSymbol(")")) {
                 Optional<TableRef.Sample> sample = sample();
                 if (sample.isPresent()) {
-                    throw cursor.error("a sample of a query is for a person");
+                    throw cursor.byHand("a sample of a query");
                 }
                 return new TableRef.Derived(query, lateral, alias(), span);
             }
@@ -229,7 +244,7 @@ final class TableParser {
         cursor.expectSymbol(")");
         Optional<Alias> alias = alias();
         if (alias.isPresent()) {
-            throw cursor.error("an alias for a join is for a person");
+            throw cursor.byHand("an alias for a join");
         }
         return inner;
     }
@@ -331,8 +346,15 @@ final class TableParser {
             seed = Optional.of(parsing.expressions.expression());
             cursor.expectSymbol(")");
         }
-        boolean fraction = short_ && !parentheses && !percent;
-        return Optional.of(new TableRef.Sample(method, amount, rows || fraction, seed));
+        boolean plain = short_ && !parentheses && !percent;
+        if (plain && amount instanceof Expr.Literal share && share.text().startsWith("0.")) {
+            // Teradata's share of all rows.
+            String hundredths = new BigDecimal(share.text()).movePointRight(2).toPlainString();
+            amount = new Expr.Literal(LiteralKind.NUMBER, hundredths, share.span());
+            plain = false;
+        }
+        boolean byRow = method.isEmpty() && short_;
+        return Optional.of(new TableRef.Sample(byRow ? "BERNOULLI" : method, amount, rows || plain, seed));
     }
 
     Item aliased() {

@@ -36,7 +36,14 @@ public final class TypeNameParser {
         List<Integer> parameters = new ArrayList<>();
         List<String> values = new ArrayList<>();
         while (true) {
-            if (cursor.peek().isSymbol("(") && parameters.isEmpty() && values.isEmpty() && !isQueryNext(cursor)) {
+            if (cursor.peek().isSymbol("(")
+                    && name.toString().toLowerCase(Locale.ROOT).startsWith("interval")
+                    && cursor.peek(1).kind() == TokenKind.NUMBER) {
+                parameters(cursor, name, new ArrayList<>(), values); // digits of the fields
+            } else if (cursor.peek().isSymbol("(")
+                    && parameters.isEmpty()
+                    && values.isEmpty()
+                    && !isQueryNext(cursor)) {
                 parameters(cursor, name, parameters, values);
             } else if (!furtherWords(cursor, name)) {
                 break;
@@ -81,7 +88,8 @@ public final class TypeNameParser {
             takeWords(cursor, name, 3);
             return true;
         }
-        if (name.toString().startsWith("interval") && (FIELDS.contains(word) || word.equals("to"))) {
+        if (name.toString().toLowerCase(Locale.ROOT).startsWith("interval")
+                && (FIELDS.contains(word) || word.equals("to"))) {
             takeWords(cursor, name, 1);
             return true;
         }

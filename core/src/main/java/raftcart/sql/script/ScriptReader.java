@@ -28,6 +28,9 @@ public final class ScriptReader {
                     + "|accept\\s|ttitle|btitle|break\\s+on|clear\\s|host\\s|pause|variable\\s|exit|quit|connect\\s|conn\\s|disconnect"
                     + "|start\\s+(?!with)|timing|@|!|store\\s|exec\\s|print\\s).*");
 
+    /** Teradata's macros hold their statements in parentheses. */
+    private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+macro\\b");
+
     private static final Pattern COPY = Pattern.compile("(?is)copy\\b.*\\bfrom\\s+stdin\\b.*");
     private static final Pattern INSERT_HEAD = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()");
 
@@ -42,6 +45,7 @@ public final class ScriptReader {
     private final CodeDepth depth = new CodeDepth();
     private boolean code;
     private boolean codeKnown;
+    private boolean macro;
     private String head = "";
     private int parentheses;
     private boolean tooLong;
@@ -221,6 +225,7 @@ public final class ScriptReader {
         code = !text.isEmpty()
                 && "cCaArRdDbBeE".indexOf(text.charAt(0)) >= 0
                 && CODE.matcher(text).matches();
+        macro = code && MACRO.matcher(text).lookingAt();
         if (code) {
             depth.scan(text.toString());
         }
@@ -268,7 +273,7 @@ public final class ScriptReader {
             decideCode();
         }
         boolean byLine = has(ScriptFeature.SLASH_LINES) || has(ScriptFeature.GO_LINES);
-        return !code || (!byLine && depth.isClosed());
+        return !code || (!byLine && depth.isClosed() && !(macro && parentheses > 0));
     }
 
     private Piece separated() throws IOException {

@@ -1,6 +1,7 @@
 package raftcart.sql.tree;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -41,6 +42,12 @@ public sealed interface DdlStatement extends Statement {
             }
         }
     }
+
+    /** A column that gets a value whenever another column of its row changes. */
+    record AssignOnUpdate(QualifiedName table, Name column, Expr value, Span span) implements DdlStatement {}
+
+    /** Comments on several columns of one table. */
+    record ColumnComments(QualifiedName table, Map<Name, String> texts, Span span) implements DdlStatement {}
 
     /** A changed table. */
     record AlterTable(QualifiedName name, boolean ifExists, List<AlterAction> actions, Span span)

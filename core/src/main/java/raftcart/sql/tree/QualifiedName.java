@@ -32,6 +32,13 @@ public record QualifiedName(List<Name> parts) {
         return new QualifiedName(all);
     }
 
+    /** A name inside of what this one means, such as a column of this table. */
+    public QualifiedName with(Name inner) {
+        List<Name> all = new java.util.ArrayList<>(parts);
+        all.add(inner);
+        return new QualifiedName(all);
+    }
+
     /** The parts in lower case with points between, for looking up. */
     public String key() {
         return parts.stream().map(p -> p.text().toLowerCase(Locale.ROOT)).collect(Collectors.joining("."));
