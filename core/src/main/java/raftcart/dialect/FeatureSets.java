@@ -20,6 +20,7 @@ import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
 import static raftcart.dialect.SqlFeature.ROW_VALUES;
 import static raftcart.dialect.SqlFeature.SCHEMAS;
+import static raftcart.dialect.SqlFeature.SCHEMA_GRANTS;
 import static raftcart.dialect.SqlFeature.SELECT_WITHOUT_FROM;
 import static raftcart.dialect.SqlFeature.SET_DEFAULT_ACTION;
 import static raftcart.dialect.SqlFeature.STORED_GENERATED_COLUMNS;
@@ -58,6 +59,7 @@ public final class FeatureSets {
             TRUNCATE,
             SCHEMAS,
             GRANTS,
+            SCHEMA_GRANTS,
             TEMPORARY_TABLES,
             CREATE_TABLE_AS,
             DESCENDING_INDEXES,

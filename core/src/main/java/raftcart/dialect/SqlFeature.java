@@ -61,7 +61,15 @@ public enum SqlFeature {
     DATE_PLUS_DAYS,
     /** Dates and times carry their keyword as constants. */
     TYPED_DATES,
+    /** Rights may be granted on schemas. */
+    SCHEMA_GRANTS,
+    /** Parameters are $1, $2. */
+    NUMBERED_BY_DOLLAR,
+    /** Parameters may be :1, :2. */
+    NUMBERED_BY_COLON,
     RETURNING,
+    /** RETURNING stands in UPDATE as well. */
+    UPDATE_RETURNING,
     OUTPUT,
     ON_CONFLICT,
     ON_DUPLICATE_KEY,

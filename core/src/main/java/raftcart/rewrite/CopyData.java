@@ -122,27 +122,33 @@ final class CopyData {
     }
 
     private void insert(List<List<Expr>> rows, Output output, Consumer<StatementResult> listener) throws IOException {
-        PlacedFinding finding;
+        List<PlacedFinding> findings = new ArrayList<>();
+        AdaptNotes notes = new AdaptNotes();
         String text;
-        Outcome outcome = Outcome.ADAPTED;
         try {
             if (target.isEmpty()) {
                 throw new Untranslatable("data in a format of its own");
             }
-            text = written(rows);
-            finding = new PlacedFinding(FindingCode.SYNTAX_ADAPTED, line, 1, "lines of data as INSERT");
+            text = written(rows, notes);
+            findings.add(new PlacedFinding(FindingCode.SYNTAX_ADAPTED, line, 1, "lines of data as INSERT"));
+            // The places within the rows made here mean nothing; each finding is said once.
+            notes.all().stream()
+                    .map(n -> new PlacedFinding(n.code(), line, 1, n.detail()))
+                    .distinct()
+                    .filter(f -> f.outcome() != Outcome.ADAPTED)
+                    .forEach(findings::add);
         } catch (Untranslatable e) {
-            finding = new PlacedFinding(FindingCode.NO_COUNTERPART, line, 1, e.getMessage());
+            PlacedFinding finding = new PlacedFinding(FindingCode.NO_COUNTERPART, line, 1, e.getMessage());
+            findings.add(finding);
             text = StatementRewriter.byHand(finding, rows.size() + " rows of data for " + target);
-            outcome = Outcome.BY_HAND;
         }
-        StatementResult result = new StatementResult(line, 1, outcome, "COPY " + target, text, List.of(finding));
+        Outcome outcome = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.ADAPTED, Outcome::worse);
+        StatementResult result = new StatementResult(line, 1, outcome, "COPY " + target, text, findings);
         listener.accept(result);
         output.statement(result, true);
     }
 
-    private String written(List<List<Expr>> rows) {
-        AdaptNotes notes = new AdaptNotes();
+    private String written(List<List<Expr>> rows, AdaptNotes notes) {
         raftcart.sql.parse.StatementParser.Result parsed = raftcart.sql.parse.StatementParser.parse(
                 "insert into " + target + " values (1)", from.grammar(), line, 1);
         Optional<Statement> statement = parsed.statements().get(0).statement();
@@ -150,7 +156,7 @@ final class CopyData {
             throw new Untranslatable("COPY of this form");
         }
         Insert insert = ((Insert) statement.get())
-                .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get()), Span.NONE)));
+                .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get(), notes), Span.NONE)));
         StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
         List<Statement> adapted = adapter.adapt(insert);
         return to.writer()
@@ -159,9 +165,13 @@ final class CopyData {
     }
 
     /** Numbers without quotes where the column is known to be one. */
-    private List<List<Expr>> rows(List<List<Expr>> rows, Insert insert) {
+    private List<List<Expr>> rows(List<List<Expr>> rows, Insert insert, AdaptNotes notes) {
         Optional<Knowledge.KnownTable> table = knowledge.table(insert.table());
         if (table.isEmpty()) {
+            if (!from.name().equals(to.name())) {
+                Span place = new Span(0, 0, line, 1);
+                notes.add(FindingCode.TYPES_UNKNOWN, place, "all values of the rows as texts");
+            }
             return rows;
         }
         List<Knowledge.KnownColumn> columns = insert.columns().isEmpty()

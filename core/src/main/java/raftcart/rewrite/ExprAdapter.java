@@ -217,8 +217,13 @@ class ExprAdapter extends QueryMapper {
             return Placeholders.marked(parameter);
         }
         boolean number = text.matches("[$:]\\d+");
-        if (number && !to.grammar().lexical().has(raftcart.sql.LexicalFeature.DOLLAR_QUOTES)) {
-            return new Expr.Parameter(":" + text.substring(1), parameter.span());
+        if (number) {
+            String digits = text.substring(1);
+            return to.has(SqlFeature.NUMBERED_BY_DOLLAR)
+                    ? new Expr.Parameter("$" + digits, parameter.span())
+                    : to.has(SqlFeature.NUMBERED_BY_COLON)
+                            ? new Expr.Parameter(":" + digits, parameter.span())
+                            : Placeholders.numbered(digits, parameter.span());
         }
         if (text.matches("@\\w+")) {
             boolean variable = from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);

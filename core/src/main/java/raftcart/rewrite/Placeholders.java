@@ -19,6 +19,11 @@ final class Placeholders {
         return new Expr.Parameter("\u0001" + parameter.span().start() + "\u0001", parameter.span());
     }
 
+    /** A parameter whose number tells it apart on the source, as a question mark. */
+    static Expr numbered(String number, Span span) {
+        return new Expr.Parameter("\u0001" + number + "\u0001", span);
+    }
+
     /** The text with question marks again; notes it where they come in another order. */
     static String plain(String text, AdaptNotes notes, Span statement) {
         if (text.indexOf('\u0001') < 0) {

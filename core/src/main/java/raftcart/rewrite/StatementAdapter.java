@@ -12,10 +12,12 @@ import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.Span;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Insert;
+import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableRef;
 
 /** Changes a statement so that it does on the target what it does on the source; may become none or several. */
@@ -102,7 +104,7 @@ final class StatementAdapter {
     private static final Pattern SETTING =
             Pattern.compile("(?is)(SET|ALTER SESSION)\\b.*\\b(date_?style|date_?format|rowcount"
                     + "|ansi_nulls\\s+off|ansi_padding\\s+off|concat_null_yields_null\\s+off|nls_\\w+|constraints|isolation"
-                    + "|transaction|timezone|time\\s+zone|search_path|path|xact_abort)\\b.*");
+                    + "|transaction|timezone|time_zone|time\\s+zone|search_path|path|xact_abort)\\b.*");
 
     private boolean has(SqlFeature feature) {
         return adapter.to.has(feature);
@@ -112,6 +114,10 @@ final class StatementAdapter {
         if (isSessionSetting(statement.query()) && !adapter.same()) {
             adapter.note(FindingCode.CLIENT_COMMAND, statement.span(), "set_config");
             return List.of();
+        }
+        Optional<Statement> position = adapter.same() ? Optional.empty() : sequencePosition(statement);
+        if (position.isPresent()) {
+            return adapt(position.get());
         }
         Query query = adapter.query(statement.query());
         if (statement.into().isEmpty()) {
@@ -131,6 +137,39 @@ final class StatementAdapter {
                 Optional.of(query),
                 true,
                 Optional.empty(),
+                List.of(),
+                statement.span()));
+    }
+
+    /** {@code SELECT setval('s', 41, true)} of a dump: the sequence goes on behind that number. */
+    private static Optional<Statement> sequencePosition(Statement.QueryStatement statement) {
+        boolean alone = statement.query().body() instanceof QueryBody.Select s
+                && s.items().size() == 1
+                && s.from().isEmpty()
+                && s.items().get(0).value() instanceof Expr.Call c
+                && c.name().last().key().equals("setval")
+                && c.arguments().size() >= 2
+                && c.arguments().stream().allMatch(Expr.Literal.class::isInstance);
+        if (!alone) {
+            return Optional.empty();
+        }
+        Expr.Call call = (Expr.Call)
+                ((QueryBody.Select) statement.query().body()).items().get(0).value();
+        List<String> texts =
+                call.arguments().stream().map(a -> ((Expr.Literal) a).text()).toList();
+        if (!texts.get(1).matches("\\d{1,18}")) {
+            return Optional.empty();
+        }
+        boolean used = texts.size() < 3 || texts.get(2).equals("true");
+        long next = Long.parseLong(texts.get(1)) + (used ? 1 : 0);
+        QualifiedName name = QualifiedName.of(texts.get(0).replace("\"", "").split("\\."));
+        return Optional.of(new DdlStatement.CreateSequence(
+                name,
+                true,
+                false,
+                Optional.empty(),
+                TableParts.IdentityOptions.DEFAULT,
+                Optional.of(next),
                 List.of(),
                 statement.span()));
     }

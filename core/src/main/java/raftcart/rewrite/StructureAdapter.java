@@ -13,6 +13,7 @@ import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
@@ -56,6 +57,9 @@ final class StructureAdapter {
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
             leftOut(sequence.leftOut(), sequence);
+            if (sequence.alter() && !sequence.leftOut().isEmpty() && isUnchanged(sequence)) {
+                return List.of();
+            }
             boolean ifNotExists = sequence.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, sequence);
             return List.of(new DdlStatement.CreateSequence(
                     sequence.name(),
@@ -74,6 +78,20 @@ final class StructureAdapter {
                     schema.name(), ifNotExists, schema.database(), List.of(), schema.span()));
         }
         return further(statement);
+    }
+
+    /** True where an ALTER SEQUENCE says nothing that the target could take over. */
+    private boolean isUnchanged(DdlStatement.CreateSequence sequence) {
+        IdentityOptions o = sequence.options();
+        return !adapter.same()
+                && sequence.restart().isEmpty()
+                && sequence.type().isEmpty()
+                && o.start().isEmpty()
+                && o.increment().isEmpty()
+                && o.min().isEmpty()
+                && o.max().isEmpty()
+                && o.cache().isEmpty()
+                && !o.cycle();
     }
 
     private List<Statement> further(DdlStatement statement) {
@@ -175,6 +193,14 @@ final class StructureAdapter {
         return List.of(new DdlStatement.Drop(kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.span()));
     }
 
+    private String kind(DdlStatement.CreateIndex index) {
+        boolean bitmap = index.kind().equals("BITMAP");
+        if (bitmap) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), index.kind());
+        }
+        return bitmap ? "" : index.kind();
+    }
+
     List<Statement> index(DdlStatement.CreateIndex index) {
         if (adapter.same()) {
             return List.of(index);
@@ -195,9 +221,11 @@ final class StructureAdapter {
         if (include) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
         }
-        String kind = index.kind().equals("BITMAP") ? "" : index.kind();
-        if (!kind.equals(index.kind())) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), index.kind());
+        String kind = kind(index);
+        if (index.method().matches("GIN|GIST|SPGIST|BRIN|RTREE") && !has(SqlFeature.CTID)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, index.span(), "an index of the kind " + index.method() + " is left out");
+            return List.of();
         }
         if (!index.method().isEmpty() && !index.method().matches("BTREE")) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());

@@ -138,12 +138,20 @@ final class TableAdapter {
         return finished(table, columns, constraints, after);
     }
 
+    /** A key on the beginnings of texts; elsewhere a unique index on an expression. */
+    private boolean isPrefixKey(TableConstraint constraint) {
+        return constraint.kind() == ConstraintKind.UNIQUE
+                && constraint.parts().stream().anyMatch(p -> p.prefix() > 0)
+                && !has(SqlFeature.PREFIX_INDEXES)
+                && has(SqlFeature.EXPRESSION_INDEXES);
+    }
+
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
         for (TableConstraint constraint : table.constraints()) {
             boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL"));
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
                 adapter.note(FindingCode.SYNTAX_CHECK, constraint.span(), "a full-text or spatial index is left out");
-            } else if (constraint.kind() == ConstraintKind.INDEX) {
+            } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
                 after.addAll(new StructureAdapter(adapter).index(index(constraint, table)));
             } else {
                 constraint(constraint).ifPresent(constraints::add);
@@ -210,7 +218,7 @@ final class TableAdapter {
                                         .toList()) + "_idx"));
         return new DdlStatement.CreateIndex(
                 Optional.of(name),
-                false,
+                constraint.kind() == ConstraintKind.UNIQUE,
                 constraint.leftOut().contains("FULLTEXT") ? "FULLTEXT" : "",
                 false,
                 table.name(),

@@ -13,11 +13,13 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
+import raftcart.type.LogicalType;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
     private static final Pattern ONE = Pattern.compile("(?i)0*1|t|true|y|yes|on");
     private static final Pattern ZERO = Pattern.compile("(?i)0+|f|false|n|no|off");
+    private static final Pattern ZERO_DATE = Pattern.compile("0000-00-00([ T][0:.]+)?");
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
 
     private final ExprAdapter adapter;
@@ -57,7 +59,20 @@ final class ValueAdapter {
             return truth(literal);
         }
         if (text && kind.isDate()) {
+            if (ZERO_DATE.matcher(literal.text()).matches()) {
+                adapter.note(FindingCode.SYNTAX_CHECK, literal.span(), "the zero date as NULL");
+                return Expr.Literal.ofNull();
+            }
             literal = DateAdapter.usual(literal);
+        }
+        boolean bits = literal.kind() == LiteralKind.BITS
+                && column.get().type().get() instanceof LogicalType.Bits b
+                && b.length() > literal.text().length();
+        if (bits) {
+            // A number to MySQL, which fills it up on the left.
+            int missing = ((LogicalType.Bits) column.get().type().get()).length()
+                    - literal.text().length();
+            return new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span());
         }
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);

@@ -205,16 +205,35 @@ public final class Lexer {
             return token(bytes ? TokenKind.HEX_STRING : TokenKind.NUMBER, start, text.substring(start + 2, position));
         }
         digits();
+        if (rules.has(LexicalFeature.DIGIT_NAMES) && CharClass.isNameStart(peek(0)) && !isExponent()) {
+            return word(start);
+        }
+        if (peek(0) == '_' && CharClass.isDigit(peek(1))) {
+            return grouped(start);
+        }
         if (peek(0) == '.' && peek(1) != '.') {
             position++;
             digits();
         }
-        boolean signed = peek(1) == '+' || peek(1) == '-';
-        if ((peek(0) == 'e' || peek(0) == 'E') && CharClass.isDigit(peek(signed ? 2 : 1))) {
-            position += signed ? 3 : 2;
+        if (isExponent()) {
+            position += peek(1) == '+' || peek(1) == '-' ? 3 : 2;
             digits();
         }
         return token(TokenKind.NUMBER, start, null);
+    }
+
+    private boolean isExponent() {
+        boolean signed = peek(1) == '+' || peek(1) == '-';
+        return (peek(0) == 'e' || peek(0) == 'E') && CharClass.isDigit(peek(signed ? 2 : 1));
+    }
+
+    /** A whole number whose digits stand in groups, as in {@code 1_000} (SQL:2023). */
+    private Token grouped(int start) {
+        while (CharClass.isDigit(peek(0)) || peek(0) == '_' && CharClass.isDigit(peek(1))) {
+            position++;
+        }
+        String digits = text.substring(start, position).replace("_", "");
+        return new Token(TokenKind.NUMBER, digits, digits, lines.span(start, position));
     }
 
     private void digits() {

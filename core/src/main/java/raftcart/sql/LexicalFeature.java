@@ -2,6 +2,8 @@ package raftcart.sql;
 
 /** Ways of writing tokens that not all dialects have. */
 public enum LexicalFeature {
+    /** A name may begin with a digit. */
+    DIGIT_NAMES,
     /** {@code "x"} is a string. */
     DOUBLE_QUOTED_STRINGS,
     /** A backslash in a plain string escapes the next character. */

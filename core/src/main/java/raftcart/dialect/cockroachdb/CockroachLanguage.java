@@ -39,6 +39,7 @@ public final class CockroachLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.IS_TRUE,
@@ -60,6 +61,7 @@ public final class CockroachLanguage {
                     SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP,
                     SqlFeature.DATE_PLUS_DAYS,
                     SqlFeature.RETURNING,
+                    SqlFeature.UPDATE_RETURNING,
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.UPDATE_FROM,
                     SqlFeature.DELETE_USING,

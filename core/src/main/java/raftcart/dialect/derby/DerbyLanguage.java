@@ -48,7 +48,8 @@ public final class DerbyLanguage {
             SqlFeature.CREATE_TABLE_AS,
             SqlFeature.SET_DEFAULT_ACTION,
             SqlFeature.EXPRESSION_DEFAULTS,
-            SqlFeature.NATURAL_JOIN);
+            SqlFeature.NATURAL_JOIN,
+            SqlFeature.SCHEMA_GRANTS);
 
     private DerbyLanguage() {}
 

@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
@@ -48,6 +49,7 @@ public final class DuckDbLanguage {
                     SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP,
                     SqlFeature.DATE_PLUS_DAYS,
                     SqlFeature.RETURNING,
+                    SqlFeature.UPDATE_RETURNING,
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.INSERT_OR,
                     SqlFeature.UPDATE_FROM,
@@ -67,6 +69,7 @@ public final class DuckDbLanguage {
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.GENERATED_COLUMNS,
                     SqlFeature.CASCADE),
+            SqlFeature.SCHEMA_GRANTS,
             SqlFeature.GRANTS,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.STORED_GENERATED_COLUMNS,

@@ -36,6 +36,7 @@ public final class FirebirdLanguage {
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.FOR_UPDATE,
                     SqlFeature.RETURNING,
+                    SqlFeature.UPDATE_RETURNING,
                     SqlFeature.MERGE,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.WHOLE_DIVISION,
@@ -61,7 +62,8 @@ public final class FirebirdLanguage {
             SqlFeature.TRUNCATE,
             SqlFeature.CREATE_TABLE_AS,
             SqlFeature.STORED_GENERATED_COLUMNS,
-            SqlFeature.RESTRICT_ACTION);
+            SqlFeature.RESTRICT_ACTION,
+            SqlFeature.SCHEMA_GRANTS);
 
     private FirebirdLanguage() {}
 

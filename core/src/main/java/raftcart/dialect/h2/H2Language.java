@@ -13,6 +13,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 
@@ -21,7 +22,7 @@ public final class H2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
-            Set.of(),
+            Set.of(GrammarFeature.REGEXP_OPERATOR),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(

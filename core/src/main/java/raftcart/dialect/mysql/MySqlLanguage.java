@@ -27,6 +27,7 @@ public final class MySqlLanguage {
                     Set.of(
                             LexicalFeature.DOUBLE_QUOTED_STRINGS,
                             LexicalFeature.BACKSLASH_ESCAPES,
+                            LexicalFeature.DIGIT_NAMES,
                             LexicalFeature.HASH_COMMENTS,
                             LexicalFeature.VERSION_COMMENTS,
                             LexicalFeature.DASHES_BEFORE_BLANK,
@@ -90,7 +91,8 @@ public final class MySqlLanguage {
                     SqlFeature.SET_OPERATION_ALL),
             SqlFeature.FULL_JOIN,
             SqlFeature.INSERT_DEFAULT_VALUES,
-            SqlFeature.SET_DEFAULT_ACTION);
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.SCHEMA_GRANTS);
 
     private MySqlLanguage() {}
 

@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERED_BY_COLON,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.GROUPING_SETS,
@@ -71,7 +72,8 @@ public final class OracleLanguage {
             SqlFeature.SET_DEFAULT_ACTION,
             SqlFeature.RESTRICT_ACTION,
             SqlFeature.STORED_GENERATED_COLUMNS,
-            SqlFeature.SCHEMAS);
+            SqlFeature.SCHEMAS,
+            SqlFeature.SCHEMA_GRANTS);
 
     private OracleLanguage() {}
 

@@ -40,6 +40,7 @@ public final class SqliteLanguage {
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.VALUES_QUERY,
                     SqlFeature.RETURNING,
+                    SqlFeature.UPDATE_RETURNING,
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.INSERT_OR,
                     SqlFeature.UPDATE_FROM,

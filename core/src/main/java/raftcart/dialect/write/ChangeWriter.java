@@ -223,6 +223,9 @@ public class ChangeWriter {
     }
 
     private String update(Statement.Update update) {
+        if (!update.returning().isEmpty() && !has(SqlFeature.OUTPUT)) {
+            require(SqlFeature.UPDATE_RETURNING, "RETURNING of an UPDATE");
+        }
         List<String> clauses = new ArrayList<>();
         writer.queries().with(update.with(), false).ifPresent(clauses::add);
         clauses.add("UPDATE " + top(update.limit()) + table(update.target()));

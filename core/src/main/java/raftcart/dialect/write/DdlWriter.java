@@ -359,6 +359,9 @@ public class DdlWriter {
 
     private String grant(DdlStatement.Grant grant) {
         require(SqlFeature.GRANTS, "GRANT");
+        if (grant.kind().equals("SCHEMA")) {
+            require(SqlFeature.SCHEMA_GRANTS, "a right on a schema");
+        }
         String kind = grant.kind().isEmpty() ? "" : grant.kind() + " ";
         String objects = grant.objects().stream().map(this::name).collect(Collectors.joining(", "));
         String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));

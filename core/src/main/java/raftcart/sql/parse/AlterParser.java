@@ -91,7 +91,9 @@ final class AlterParser {
             return true;
         }
         boolean adds = last instanceof AlterAction.AddColumn || last instanceof AlterAction.AddConstraint;
-        if (!adds || !cursor.peek().isName()) {
+        boolean loose =
+                parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) || parsing.has(GrammarFeature.COLON_PATHS);
+        if (!adds || !loose || !cursor.peek().isName()) {
             return false;
         }
         element(actions);
@@ -174,7 +176,7 @@ final class AlterParser {
             return;
         }
         if (token.isWord("PARTITION")) {
-            throw cursor.byHand("dropping a partition removes rows and");
+            throw cursor.byHand("dropping a partition, which removes its rows");
         }
         cursor.takeWords("COLUMN");
         boolean ifExists = cursor.takeWords("IF", "EXISTS");
@@ -191,7 +193,9 @@ final class AlterParser {
 
     private void alterColumn(List<AlterAction> actions) {
         Name column = parsing.name();
-        if (cursor.takeWords("SET", "NOT", "NULL")) {
+        if (cursor.takeWords("POSITION")) {
+            actions.add(new AlterAction.Physical("POSITION " + parsing.wholeNumber()));
+        } else if (cursor.takeWords("SET", "NOT", "NULL")) {
             actions.add(new AlterAction.SetNullable(column, false));
         } else if (cursor.takeWords("DROP", "NOT", "NULL")
                 || cursor.takeWords("SET", "NULL")
@@ -303,6 +307,9 @@ final class AlterParser {
                 && !cursor.peek(1).isWord("KEYS");
         if (off || checking && cursor.peek().isWord("ENABLE") && !cursor.peek(1).isWord("KEYS")) {
             throw cursor.byHand("switching a constraint or trigger on or off");
+        }
+        if (cursor.peek().isWord("CONFIGURE")) {
+            throw cursor.byHand("the settings of a zone");
         }
         if (cursor.peek().isWord("SWAP")) {
             throw cursor.byHand("tables that swap their names");

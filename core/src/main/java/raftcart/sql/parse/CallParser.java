@@ -299,8 +299,8 @@ final class CallParser {
         if (!distinct && cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol(")")) {
             cursor.take();
         }
-        List<Expr> arguments = new ArrayList<>();
-        if (!cursor.peek().isSymbol(")")) {
+        List<Expr> arguments = new ArrayList<>(dateArguments(name));
+        if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
         List<OrderItem> order = List.of();
@@ -312,6 +312,9 @@ final class CallParser {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
         }
         nulls = nulls.isEmpty() ? nullTreatment() : nulls;
+        if (cursor.peek().isAnyWord("ASC", "DESC")) {
+            throw cursor.byHand("an order inside of " + name);
+        }
         if (arguments.size() == 2
                 && arguments.get(1) instanceof Expr.Interval
                 && Set.of("date_add", "date_sub", "adddate", "subdate")
@@ -326,6 +329,28 @@ final class CallParser {
         }
         cursor.expectSymbol(")");
         return suffixed(name, arguments, distinct, order, nulls, span);
+    }
+
+    /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */
+    private List<Expr> dateArguments(QualifiedName name) {
+        boolean add = name.key().equals("dateadd");
+        if (!add && !name.key().equals("datediff")) {
+            return List.of();
+        }
+        int mark = cursor.mark();
+        Expr amount = expressions.expression();
+        boolean unit = add ? cursor.peek().isName() : cursor.takeWords("FROM");
+        if (!unit) {
+            cursor.reset(mark);
+            return List.of();
+        }
+        Expr second = add
+                ? new Expr.Column(
+                        parsing.qualifiedName(), false, cursor.previous().span())
+                : expressions.expression();
+        cursor.expectWords("TO");
+        Expr last = expressions.expression();
+        return add ? List.of(second, amount, last) : List.of(amount, second, last);
     }
 
     private Expr argument() {

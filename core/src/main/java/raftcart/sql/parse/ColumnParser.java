@@ -103,6 +103,8 @@ final class ColumnParser {
     /** True at a word that begins an option and cannot be the name of a type. */
     private boolean startsOption() {
         return cursor.peek().isAnyWord(ClauseWords.COLUMN_OPTIONS)
+                || cursor.peek().isWord("COMPUTED")
+                        && (cursor.peek(1).isWord("BY") || cursor.peek(1).isSymbol("("))
                 || cursor.peek().isWord("IDENTITY") && parsing.has(GrammarFeature.UNTYPED_COLUMNS);
     }
 
@@ -310,6 +312,10 @@ final class ColumnParser {
         }
         if (cursor.takeAny(ClauseWords.COLUMN_FLAGS)) {
             leftOut.add(cursor.previous().text());
+            return true;
+        }
+        if (cursor.takeWords("SEQUENCE")) {
+            leftOut.add("SEQUENCE " + parsing.qualifiedName());
             return true;
         }
         if (cursor.takeWords("IMPLICITLY", "HIDDEN")) {

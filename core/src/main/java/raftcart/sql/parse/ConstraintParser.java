@@ -261,6 +261,9 @@ final class ConstraintParser {
     Trailer trailer(List<String> leftOut) {
         Trailer trailer = new Trailer();
         while (true) {
+            if (cursor.atWords("ON", "CONFLICT")) {
+                throw cursor.byHand("ON CONFLICT of a key");
+            }
             if (cursor.takeWords("NOT", "DEFERRABLE") || cursor.takeWords("INITIALLY", "IMMEDIATE")) {
                 continue;
             } else if (cursor.takeWords("DEFERRABLE")) {

@@ -317,7 +317,7 @@ final class DdlParser {
                 cursor.expectSymbol("(");
                 checks.add(parsing.expressions.expression());
                 cursor.expectSymbol(")");
-            } else if (cursor.takeWords("COLLATE")) {
+            } else if (cursor.takeWords("COLLATE") || cursor.takeWords("CHARACTER", "SET")) {
                 parsing.qualifiedName();
             } else if (!cursor.takeWords("NULL")) {
                 throw cursor.unexpected("a clause of a domain");
@@ -351,7 +351,7 @@ final class DdlParser {
                 + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
         if (!routine
                 && !kind.matches(
-                        "LINK|JOIN|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                        "LINK|JOIN|VIRTUAL|LINKED|DERBY|CHANGEFEED|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
                                 + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
                                 + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"

@@ -93,8 +93,16 @@ public final class ExprParser {
 
     private Expr infix(Expr left, int level) {
         Token token = cursor.peek();
+        if (token.kind() == TokenKind.PARAMETER
+                && token.text().equals("?")
+                && parsing.has(GrammarFeature.CARET_IS_POWER)) {
+            throw cursor.byHand("the operator ?, which looks for a key in JSON");
+        }
         if (token.kind() != TokenKind.SYMBOL && token.kind() != TokenKind.WORD) {
             return null;
+        }
+        if (token.isWord("SOUNDS") && cursor.peek(1).isWord("LIKE")) {
+            throw cursor.byHand("SOUNDS LIKE");
         }
         if (level <= OperatorTable.AND && isAnd(token)) {
             return junction(left, true);
@@ -190,7 +198,7 @@ public final class ExprParser {
         if (cursor.peek().isAnyWord("LIKE", "ILIKE")) {
             return like(left, cursor.take().isWord("ILIKE"), negated, span);
         }
-        boolean regex = parsing.has(GrammarFeature.WORD_OPERATORS);
+        boolean regex = parsing.has(GrammarFeature.WORD_OPERATORS) || parsing.has(GrammarFeature.REGEXP_OPERATOR);
         if (regex && cursor.takeAny("REGEXP", "RLIKE")) {
             cursor.takeWords("BINARY");
             return new Expr.Matches(left, expression(OperatorTable.OTHER), false, negated, span);

@@ -103,6 +103,13 @@ final class FurnitureParser {
             "ENABLE",
             "DISABLE",
             "UNDROP",
+            "RUNSCRIPT",
+            "SCRIPT",
+            "SUMMARIZE",
+            "PIVOT",
+            "UNPIVOT",
+            "UPSERT",
+            "EXPERIMENTAL",
             "ASSOCIATE",
             "REASSIGN");
 

@@ -48,6 +48,8 @@ public enum GrammarFeature {
     DATA_ATTRIBUTES,
     /** CONCAT between two values joins them. */
     CONCAT_OPERATOR,
+    /** REGEXP between two texts looks for a regular expression. */
+    REGEXP_OPERATOR,
     /** SELECT ... INTO makes a table; elsewhere it fills variables. */
     SELECT_INTO_TABLE
 }

@@ -3,6 +3,7 @@ package raftcart.sql.parse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.Expr;
@@ -97,7 +98,7 @@ final class InsertParser {
             throw cursor.byHand("INSERT from a procedure");
         }
         if (columns.isEmpty() && cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
-            throw cursor.unexpected("VALUES or a query");
+            throw withoutRows();
         }
         return finished(insert.withSource(source()), output);
     }
@@ -256,5 +257,11 @@ final class InsertParser {
             } while (cursor.peek().isWord("INTO"));
         }
         return new Statement.MultiInsert(first, branches, parsing.queries.query(), span);
+    }
+
+    private SqlSyntaxException withoutRows() {
+        return cursor.atWords("BY", "NAME")
+                ? cursor.byHand("INSERT ... BY NAME")
+                : cursor.unexpected("VALUES or a query");
     }
 }

@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,6 +39,10 @@ final class IntervalParser {
         Token token = cursor.peek();
         if (token.isString()) {
             cursor.take();
+            if (cursor.peek().kind() == TokenKind.WORD && cursor.peek().value().indexOf('_') > 0) {
+                return new Expr.Interval(
+                        compound(token.value(), cursor.take().value().toUpperCase(Locale.ROOT), span), span);
+            }
             Optional<DateUnit> unit = unit();
             Optional<DateUnit> to = unit.isPresent() && cursor.takeWords("TO") ? unit() : Optional.empty();
             List<IntervalPart> parts = fromText(token, unit, to);
@@ -81,7 +86,7 @@ final class IntervalParser {
                 return parts;
             }
         }
-        throw cursor.byHand("the interval '" + token.value() + "' is in a form that");
+        throw cursor.byHand("the interval '" + token.value() + "'");
     }
 
     private List<IntervalPart> inParts(String text, Optional<DateUnit> unit, Optional<DateUnit> to, Span span) {
@@ -149,7 +154,7 @@ final class IntervalParser {
         int from = fields.indexOf(units[0]);
         int to = fields.indexOf(units[units.length - 1]);
         if (from < 0 || to < from || numbers.length != to - from + 1) {
-            throw cursor.byHand("the interval '" + text + "' " + word + " is in a form that");
+            throw cursor.byHand("the interval '" + text + "' " + word);
         }
         String sign = text.strip().startsWith("-") ? "-" : "";
         List<IntervalPart> parts = new ArrayList<>();

@@ -94,12 +94,21 @@ final class NameParser {
 
     /** The columns that a star leaves out. */
     List<Name> starExceptions() {
+        if (cursor.peek().isAnyWord("REPLACE", "RENAME") && cursor.peek(1).isSymbol("(")
+                || cursor.peek().isAnyWord("ILIKE", "LIKE") && cursor.peek(1).isString()) {
+            throw cursor.byHand("a star with " + cursor.peek().text());
+        }
         if (cursor.peek().isAnyWord("EXCLUDE", "EXCEPT") && cursor.peek(1).isSymbol("(")) {
             boolean query =
                     cursor.peek(2).isAnyWord("SELECT", "WITH") || cursor.peek(2).isSymbol("(");
             if (!query) {
                 cursor.take();
-                return parsing.namesInParentheses();
+                List<Name> names = parsing.namesInParentheses();
+                if (cursor.peek().isAnyWord("REPLACE", "RENAME")
+                        && cursor.peek(1).isSymbol("(")) {
+                    throw cursor.byHand("a star with " + cursor.peek().text());
+                }
+                return names;
             }
         }
         return List.of();

@@ -51,10 +51,7 @@ final class OperandParser {
         Token token = cursor.peek();
         if (token.kind() == TokenKind.SYMBOL) {
             return switch (token.text()) {
-                case "::" -> {
-                    cursor.take();
-                    yield new Expr.Cast(operand, TypeNameParser.parse(cursor), false, token.span());
-                }
+                case "::" -> cast(operand, token.span());
                 case "[" -> subscript(operand, token.span());
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
@@ -89,6 +86,14 @@ final class OperandParser {
             return new Expr.Interval(List.of(new Expr.IntervalPart(operand, unit)), token.span());
         }
         return null;
+    }
+
+    private Expr cast(Expr operand, Span span) {
+        cursor.take();
+        if (cursor.peek().kind() == TokenKind.PARAMETER) {
+            throw cursor.byHand("the type of a constant after :::");
+        }
+        return new Expr.Cast(operand, TypeNameParser.parse(cursor), false, span);
     }
 
     private Expr field(Expr operand) {
@@ -204,6 +209,11 @@ final class OperandParser {
             case "~":
                 cursor.take();
                 return signed(UnaryOperator.BIT_NOT, token.span());
+            case "|/", "||/", "@":
+                cursor.take();
+                String root = token.isSymbol("|/") ? "sqrt" : token.isSymbol("@") ? "abs" : "cbrt";
+                return Expr.Call.of(root, expressions.expression(OperatorTable.UNARY))
+                        .at(token.span());
             default:
                 throw cursor.unexpected("an expression");
         }
@@ -394,6 +404,9 @@ final class OperandParser {
 
     private Expr arrayItems(Span span) {
         List<Expr> items = cursor.peek().isSymbol("]") ? List.of() : parsing.list(this::arrayItem);
+        if (cursor.peek().isWord("FOR")) {
+            throw cursor.byHand("a list made by a loop");
+        }
         cursor.expectSymbol("]");
         return new Expr.ArrayItems(items, span);
     }

@@ -275,6 +275,9 @@ final class SelectParser {
     }
 
     private Grouping grouping() {
+        if (cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol("(")) {
+            throw cursor.byHand("GROUP BY ALL");
+        }
         if (cursor.peek().isAnyWord("ROLLUP", "CUBE") && cursor.peek(1).isSymbol("(")) {
             boolean rollup = cursor.take().isWord("ROLLUP");
             cursor.expectSymbol("(");

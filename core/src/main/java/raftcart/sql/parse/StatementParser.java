@@ -102,6 +102,11 @@ public final class StatementParser {
                     || (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
                             && Keywords.startsStatement(cursor.peek()));
             if (!separated) {
+                boolean known =
+                        parsing.has(GrammarFeature.SHORT_VERBS) && cursor.peek().isAnyWord("ELSE", "WITH");
+                if (known) {
+                    throw cursor.byHand("the clause " + cursor.peek().text() + " after a statement");
+                }
                 throw cursor.unexpected("the end of the statement");
             }
             return new Parsed(
@@ -261,7 +266,8 @@ public final class StatementParser {
         if (!furniture) {
             throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }
-        boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION");
+        boolean renames = cursor.mark() > 3 && cursor.peek(-2).isWord("TO");
+        boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION") || kind.equals("INDEX") && !renames;
         return physical || mentionsOwner()
                 ? new Statement.ClientCommand("ALTER " + kind + passed(span), span)
                 : new Statement.NotTranslated("ALTER " + kind, false, span);
@@ -315,6 +321,9 @@ public final class StatementParser {
         }
         if (cursor.peek().isSymbol("(") || cursor.peek().isString()) {
             throw cursor.byHand("SQL put together as text");
+        }
+        if (cursor.atWords("NEXT", "VALUE", "FOR")) {
+            throw cursor.byHand("CALL of an expression");
         }
         if (!cursor.peek().isName()) {
             throw cursor.unexpected("the name of a procedure");

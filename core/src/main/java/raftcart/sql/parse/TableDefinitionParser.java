@@ -42,7 +42,7 @@ final class TableDefinitionParser {
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         QualifiedName name = parsing.qualifiedName();
         if (cursor.takeWords("OF") || cursor.atWords("PARTITION", "OF")) {
-            throw cursor.byHand("a table of a type, or a partition made on its own,");
+            throw cursor.byHand("a table of a type, or a partition made on its own");
         }
         while (cursor.takeSymbol(",")) {
             leftOut.add(option()); // Teradata puts options between the name and the columns

@@ -50,6 +50,8 @@ final class TableParser {
 
     private TableRef join(TableRef left, Join.Kind kind, Span span) {
         TableRef right = primary();
+        TableRef first = right;
+        int mark = cursor.mark();
         // a JOIN b JOIN c ON ... ON ...: the inner join is read first.
         while (cursor.peek().isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL") && needsCondition(kind)) {
             Token token = cursor.peek();
@@ -72,7 +74,9 @@ final class TableParser {
             if (!loose) {
                 throw cursor.unexpected("ON or USING");
             }
-            return new Join(Join.Kind.CROSS, left, right, Optional.empty(), List.of(), span);
+            cursor.reset(
+                    mark); // MySQL's JOIN without a condition: what was read further belongs to the join as a whole
+            return new Join(Join.Kind.CROSS, left, first, Optional.empty(), List.of(), span);
         }
         if (kind == Join.Kind.CROSS && cursor.takeWords("ON")) {
             Optional<Expr> on = Optional.of(parsing.expressions.expression());
@@ -159,6 +163,9 @@ final class TableParser {
         boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
         Span span = cursor.peek().span();
         int mark = cursor.mark();
+        if (cursor.peek().isSymbol("[")) {
+            throw cursor.byHand("a command as a table");
+        }
         if (cursor.peek().isString()) {
             throw cursor.byHand("a file as a table");
         }

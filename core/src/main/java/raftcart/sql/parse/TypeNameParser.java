@@ -84,6 +84,10 @@ public final class TypeNameParser {
             takeWords(cursor, name, 2);
             return true;
         }
+        if (cursor.takeWords("SEGMENT", "SIZE")) {
+            cursor.take(); // how large a part is that goes over the line
+            return true;
+        }
         if (cursor.atWords("FOR", "BIT", "DATA")) {
             takeWords(cursor, name, 3);
             return true;

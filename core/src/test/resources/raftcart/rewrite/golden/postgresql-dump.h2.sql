@@ -34,7 +34,7 @@ SELECT DISTINCT ON (kind) kind, name FROM star ORDER BY kind NULLS LAST, seen DE
 SELECT COUNT(*) FILTER (WHERE active), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name) FROM star;
 -- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
-SELECT name FROM star WHERE id = $1 AND kind = ANY ($2);
+SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 
 -- findings
 -- 3:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
