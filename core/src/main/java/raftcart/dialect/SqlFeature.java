@@ -67,6 +67,10 @@ public enum SqlFeature {
     NUMBERED_BY_DOLLAR,
     /** Parameters may be :1, :2. */
     NUMBERED_BY_COLON,
+    /** An interval may stand alone, not only beside a plus or minus. */
+    INTERVAL_VALUES,
+    /** A text that is cast to JSON is read as such; elsewhere it becomes one JSON text. */
+    CASTS_PARSE_JSON,
     RETURNING,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,

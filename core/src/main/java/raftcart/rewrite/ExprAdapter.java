@@ -288,6 +288,13 @@ class ExprAdapter extends QueryMapper {
                 ? new LogicalType.Text(0)
                 : whole && cast.type().name().equals("binary") ? new LogicalType.Blob(0) : finder.type(cast.type());
         ValueKind wanted = KindFinder.kind(type);
+        boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
+        if (json && from.has(SqlFeature.CASTS_PARSE_JSON) != to.has(SqlFeature.CASTS_PARSE_JSON)) {
+            return jsonOfText(cast, value);
+        }
+        if (type instanceof LogicalType.Bits && kind.isNumber() && !to.has(SqlFeature.CTID)) {
+            throw new Untranslatable("the bits of a number");
+        }
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
@@ -308,6 +315,18 @@ class ExprAdapter extends QueryMapper {
             return asNumber(isTrue, cast.span());
         }
         return new Expr.Cast(value, castType(type), cast.safe(), cast.span());
+    }
+
+    private Expr jsonOfText(Expr.Cast cast, Expr value) {
+        Expr.Call call = Expr.Call.of("json_of_text", value).at(cast.span());
+        boolean known = from.has(SqlFeature.CASTS_PARSE_JSON)
+                && to.functions()
+                        .write("json_of_text", List.of(value), this::kindOf)
+                        .isPresent();
+        if (!known) {
+            throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only,");
+        }
+        return call;
     }
 
     /** Engines of one camp cut the fraction off where a number becomes whole, those of the other round. */

@@ -31,6 +31,11 @@ final class OperatorAdapter {
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
         }
+        boolean span = binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval;
+        boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
+        if (span && !sum && !adapter.to.has(SqlFeature.INTERVAL_VALUES)) {
+            throw new Untranslatable("an interval as a value");
+        }
         return switch (binary.operator()) {
             case ADD, SUBTRACT -> sum(binary);
             case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO -> division(binary);

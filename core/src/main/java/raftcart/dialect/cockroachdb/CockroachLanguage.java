@@ -39,6 +39,8 @@ public final class CockroachLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_PARSE_JSON,
+                    SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.RECURSIVE_WORD,

@@ -28,6 +28,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_PARSE_JSON,
+                    SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NEGATIVE_SUBSTRING,

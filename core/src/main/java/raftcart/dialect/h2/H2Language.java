@@ -27,6 +27,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_COLON,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NULLS_ORDER,

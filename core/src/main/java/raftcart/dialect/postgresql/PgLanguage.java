@@ -88,6 +88,8 @@ public final class PgLanguage {
             SqlFeature.CASCADE,
             SqlFeature.CREATE_TABLE_LIKE,
             SqlFeature.TRIGGER_FUNCTIONS,
+            SqlFeature.CASTS_PARSE_JSON,
+            SqlFeature.INTERVAL_VALUES,
             SqlFeature.NUMBERED_BY_DOLLAR,
             SqlFeature.FETCH_WITH_TIES,
             SqlFeature.CTID,

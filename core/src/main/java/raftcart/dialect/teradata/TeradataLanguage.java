@@ -32,6 +32,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.GROUPING_SETS,
                     SqlFeature.ROLLUP,

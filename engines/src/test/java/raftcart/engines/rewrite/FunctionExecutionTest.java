@@ -70,6 +70,11 @@ class FunctionExecutionTest {
             "json_rows",
             "series",
             "default_of_type",
+            // Each engine quotes names by its own marks; each driver shows intervals and JSON in its own way.
+            "quote_name",
+            "interval_of",
+            "time_of_seconds",
+            "json_of_text",
             "field");
 
     private static final Map<String, Expr> BY_NAME = Map.ofEntries(
@@ -148,6 +153,17 @@ class FunctionExecutionTest {
             case "make_date_of_day" -> List.of(Expr.Literal.number(2026), Expr.Literal.number(40));
             case "make_time" -> List.of(Expr.Literal.number(2), Expr.Literal.number(3), Expr.Literal.number(5));
             case "log_base" -> List.of(Expr.Literal.number(2), Expr.Literal.number(8));
+            case "json_of_text" -> List.of(text("{\"a\": 1}"));
+            case "interval_of" -> List.of(Expr.Literal.number(2), text("hour"));
+            case "substring_before" -> List.of(text("a,b,c"), text(","), Expr.Literal.number(-2));
+            case "regexp_substring_nth" ->
+                List.of(text("a,b,c"), text("[^,]+"), Expr.Literal.number(1), Expr.Literal.number(2));
+            case "next_day" ->
+                List.of(new Expr.Literal(LiteralKind.DATE, "2026-03-15", raftcart.sql.Span.NONE), text("monday"));
+            case "format_decimals" ->
+                List.of(
+                        new Expr.Literal(LiteralKind.NUMBER, "1234567.891", raftcart.sql.Span.NONE),
+                        Expr.Literal.number(2));
             case "split_part" -> List.of(text("a,b,c"), text(","), Expr.Literal.number(2));
             default -> List.of();
         };
