@@ -71,6 +71,8 @@ public enum SqlFeature {
     INTERVAL_VALUES,
     /** A text that is cast to JSON is read as such; elsewhere it becomes one JSON text. */
     CASTS_PARSE_JSON,
+    /** A part that begins before the start of a text is empty. */
+    NOTHING_BEFORE_THE_START,
     RETURNING,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,

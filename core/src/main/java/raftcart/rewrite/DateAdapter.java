@@ -105,7 +105,10 @@ final class DateAdapter {
         Expr date = adapter.expr(dateFirst ? binary.left() : binary.right());
         Expr days = adapter.expr(dateFirst ? binary.right() : binary.left());
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
+        ValueKind number = adapter.kind(dateFirst ? binary.right() : binary.left());
+        boolean whole = number == ValueKind.INTEGER || number == ValueKind.UNKNOWN;
         boolean plain = adapter.to.has(SqlFeature.DATE_PLUS_DAYS)
+                && (whole || !adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP))
                 && (kind == ValueKind.DATE || !adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP));
         if (plain) {
             return new Expr.Binary(binary.operator(), date, days, binary.span());

@@ -283,10 +283,7 @@ class ExprAdapter extends QueryMapper {
         if (cast.type().name().matches("regclass|name|oid")) {
             return value;
         }
-        boolean whole = cast.type().parameters().isEmpty() && from.has(SqlFeature.CAST_KEEPS_LENGTH);
-        LogicalType type = whole && cast.type().name().matches("n?char|character")
-                ? new LogicalType.Text(0)
-                : whole && cast.type().name().equals("binary") ? new LogicalType.Blob(0) : finder.type(cast.type());
+        LogicalType type = wanted(cast);
         ValueKind wanted = KindFinder.kind(type);
         boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
         if (json && from.has(SqlFeature.CASTS_PARSE_JSON) != to.has(SqlFeature.CASTS_PARSE_JSON)) {
@@ -315,6 +312,18 @@ class ExprAdapter extends QueryMapper {
             return asNumber(isTrue, cast.span());
         }
         return new Expr.Cast(value, castType(type), cast.safe(), cast.span());
+    }
+
+    /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
+    private LogicalType wanted(Expr.Cast cast) {
+        boolean whole = cast.type().parameters().isEmpty() && from.has(SqlFeature.CAST_KEEPS_LENGTH);
+        return whole && cast.type().name().matches("n?char|character")
+                ? new LogicalType.Text(0)
+                : from.has(SqlFeature.CAST_KEEPS_LENGTH) && cast.type().name().matches("n?char|character")
+                        ? new LogicalType.Varchar(cast.type().parameter(0, 1))
+                        : whole && cast.type().name().equals("binary")
+                                ? new LogicalType.Blob(0)
+                                : finder.type(cast.type());
     }
 
     private Expr jsonOfText(Expr.Cast cast, Expr value) {

@@ -148,6 +148,16 @@ final class FunctionAdapter {
                 && BARE.contains(word)
                 && (from.reserved().contains(word) || word.startsWith("current_"))
                 && adapter.scope.column(column.name()).isEmpty();
+        boolean pseudoFunction = !function
+                && column.name().parts().size() == 1
+                && !column.name().last().exact()
+                && !from.name().equals(to.name())
+                && from.reserved().contains(word)
+                && adapter.scope.column(column.name()).isEmpty();
+        if (pseudoFunction) {
+            adapter.note(
+                    FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
+        }
         if (!function || from.name().equals(to.name())) {
             return column;
         }
@@ -316,14 +326,20 @@ final class FunctionAdapter {
         Expr right = Expr.Call.of(
                         "right", adapter.expr(call.arguments().get(0)), Expr.Literal.number(Long.parseLong(count)))
                 .at(call.span());
-        return Optional.of(
-                call.arguments().size() < 3
-                        ? right
-                        : Expr.Call.of(
-                                        "left",
-                                        right,
-                                        adapter.expr(call.arguments().get(2)))
-                                .at(call.span()));
+        Expr part = call.arguments().size() < 3
+                ? right
+                : Expr.Call.of("left", right, adapter.expr(call.arguments().get(2)))
+                        .at(call.span());
+        if (!from.has(SqlFeature.NOTHING_BEFORE_THE_START)) {
+            return Optional.of(part);
+        }
+        // A text that is shorter has no such place there, where RIGHT gives all of it.
+        Expr length = Expr.Call.of("char_length", adapter.expr(call.arguments().get(0)))
+                .at(call.span());
+        Expr enough = new Expr.Binary(
+                BinaryOperator.GREATER_OR_EQUAL, length, Expr.Literal.number(Long.parseLong(count)), call.span());
+        Expr nothing = from.has(SqlFeature.EMPTY_TEXT_IS_NULL) ? Expr.Literal.ofNull() : Expr.Literal.string("");
+        return Optional.of(Expr.Case.of(enough, part, nothing));
     }
 
     /** Functions that compare texts, where only one of the engines ignores case. */

@@ -122,6 +122,10 @@ final class OperatorAdapter {
             return new DateAdapter(adapter).difference(binary, left, right);
         }
         boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
+        boolean asNumber = days && right.isNumber() || right.isDate() && left.isNumber();
+        if (asNumber && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
+            throw new Untranslatable("arithmetic with a date as a number");
+        }
         if (days || (!minus && right.isDate() && left.isNumber())) {
             return new DateAdapter(adapter).addDays(binary, days, left);
         }
@@ -430,10 +434,17 @@ final class OperatorAdapter {
     }
 
     private void textRules(List<Expr> expressions, Span span) {
+        boolean letters = expressions.stream()
+                .anyMatch(e -> e instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && l.text().chars().anyMatch(Character::isLetter));
         for (Expr e : expressions) {
             Optional<ColumnFacts> facts = adapter.facts(e);
             boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
-            if (text && adapter.lost(SqlFeature.IGNORES_CASE)) {
+            boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
+            boolean bytes =
+                    text && facts.get().type().isPresent() && !facts.get().ignoresCase();
+            if ((text && !bytes || perhaps) && adapter.lost(SqlFeature.IGNORES_CASE)) {
                 adapter.note(FindingCode.CASE_OF_TEXT, span, "");
             }
             boolean padded = text

@@ -48,6 +48,7 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.FOUR_DIGITS_OF_DIVISION,
                     SqlFeature.CAST_KEEPS_LENGTH,
                     SqlFeature.UNSIGNED_BITS,

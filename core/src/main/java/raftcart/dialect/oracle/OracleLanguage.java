@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_COLON,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
