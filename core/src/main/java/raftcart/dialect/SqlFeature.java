@@ -73,6 +73,8 @@ public enum SqlFeature {
     CASTS_PARSE_JSON,
     /** A part that begins before the start of a text is empty. */
     NOTHING_BEFORE_THE_START,
+    /** A cast to a text type without a length makes 30 characters. */
+    CAST_OF_30,
     RETURNING,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,

@@ -3,8 +3,10 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -27,6 +29,10 @@ import raftcart.type.LogicalType;
 
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
+    /** Words that PostgreSQL takes for dates. */
+    private static final Set<String> SPECIAL_DATES =
+            Set.of("infinity", "-infinity", "now", "today", "tomorrow", "yesterday", "epoch", "allballs");
+
     final Language from;
     final Language to;
     final Knowledge knowledge;
@@ -292,6 +298,11 @@ class ExprAdapter extends QueryMapper {
         if (type instanceof LogicalType.Bits && kind.isNumber() && !to.has(SqlFeature.CTID)) {
             throw new Untranslatable("the bits of a number");
         }
+        if (wanted.isDate()
+                && cast.value() instanceof Expr.Literal l
+                && SPECIAL_DATES.contains(l.text().toLowerCase(Locale.ROOT))) {
+            throw new Untranslatable("the date '" + l.text() + "'");
+        }
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
@@ -316,6 +327,12 @@ class ExprAdapter extends QueryMapper {
 
     /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
     private LogicalType wanted(Expr.Cast cast) {
+        boolean thirty = from.has(SqlFeature.CAST_OF_30)
+                && cast.type().parameters().isEmpty()
+                && cast.type().name().matches("n?(var)?char|(var)?binary");
+        if (thirty) {
+            return finder.type(new TypeName(cast.type().name(), List.of(30), List.of(), 0));
+        }
         boolean whole = cast.type().parameters().isEmpty() && from.has(SqlFeature.CAST_KEEPS_LENGTH);
         return whole && cast.type().name().matches("n?char|character")
                 ? new LogicalType.Text(0)

@@ -261,9 +261,9 @@ final class FunctionAdapter {
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);
         }
-        Optional<Expr> fromEnd = function.equals("substring") ? fromEnd(call) : Optional.empty();
-        if (fromEnd.isPresent()) {
-            return fromEnd.get();
+        Optional<Expr> end = new TextEnds(adapter).rewrite(call);
+        if (end.isPresent()) {
+            return end.get();
         }
         caseOfTexts(call);
         List<Expr> arguments = conditionsFirst(function)
@@ -314,40 +314,18 @@ final class FunctionAdapter {
         return arguments;
     }
 
-    /** A negative start counts from the end on some engines only. */
-    private Optional<Expr> fromEnd(Expr.Call call) {
-        boolean negative =
-                call.arguments().get(1) instanceof Expr.Literal l && l.text().matches("-\\d{1,9}");
-        if (!negative || !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
-            return Optional.empty();
-        }
-        String count = ((Expr.Literal) call.arguments().get(1)).text().substring(1);
-        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a start from the end as RIGHT");
-        Expr right = Expr.Call.of(
-                        "right", adapter.expr(call.arguments().get(0)), Expr.Literal.number(Long.parseLong(count)))
-                .at(call.span());
-        Expr part = call.arguments().size() < 3
-                ? right
-                : Expr.Call.of("left", right, adapter.expr(call.arguments().get(2)))
-                        .at(call.span());
-        if (!from.has(SqlFeature.NOTHING_BEFORE_THE_START)) {
-            return Optional.of(part);
-        }
-        // A text that is shorter has no such place there, where RIGHT gives all of it.
-        Expr length = Expr.Call.of("char_length", adapter.expr(call.arguments().get(0)))
-                .at(call.span());
-        Expr enough = new Expr.Binary(
-                BinaryOperator.GREATER_OR_EQUAL, length, Expr.Literal.number(Long.parseLong(count)), call.span());
-        Expr nothing = from.has(SqlFeature.EMPTY_TEXT_IS_NULL) ? Expr.Literal.ofNull() : Expr.Literal.string("");
-        return Optional.of(Expr.Case.of(enough, part, nothing));
-    }
-
     /** Functions that compare texts, where only one of the engines ignores case. */
     private void caseOfTexts(Expr.Call call) {
         boolean compares = COMPARING.contains(call.function());
         boolean differs = from.has(SqlFeature.IGNORES_CASE) != to.has(SqlFeature.IGNORES_CASE);
-        boolean text =
-                !call.arguments().isEmpty() && adapter.kind(call.arguments().get(0)) == ValueKind.TEXT;
+        boolean letters = call.arguments().stream()
+                .anyMatch(a -> a instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && l.text().chars().anyMatch(Character::isLetter));
+        ValueKind first = call.arguments().isEmpty()
+                ? ValueKind.NULL
+                : adapter.kind(call.arguments().get(0));
+        boolean text = first == ValueKind.TEXT || letters && first == ValueKind.UNKNOWN;
         if (compares && differs && text) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }

@@ -45,6 +45,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CAST_OF_30,
                     SqlFeature.GROUPING_SETS,
                     SqlFeature.ROLLUP,
                     SqlFeature.APPLY,

@@ -94,6 +94,7 @@ CREATE TABLE plate_scan (
 -- 20:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 20:50: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 20:8: RC0607 check: Function with a difference: string_agg: the result is cut at group_concat_max_len, 1024 bytes where it is not set
 -- 21:1: RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 25:1: RC0603 by hand: Code is not translated: trigger

@@ -19,7 +19,7 @@ ORDER BY Seen DESC NULLS LAST
 FETCH FIRST 5 ROWS ONLY;
 SELECT
     Name || ' ' || LEFT(VARCHAR_FORMAT(Seen, 'YYYY-MM-DD HH24:MI:SS'), 10),
-    CHARACTER_LENGTH(Name),
+    CHARACTER_LENGTH(RTRIM(Name)),
     LOCATE('e', Name),
     (DAYS(CURRENT TIMESTAMP) - DAYS(Seen))
 FROM dbo.Star;
@@ -61,8 +61,7 @@ SELECT * FROM dbo.Star;
 -- 19:91: RC0612 check: Comparison may ignore case on the source
 -- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
--- 20:54: RC0607 check: Function with a difference: char_length: trailing blanks do not count
--- 20:54: RC0608 adapted: Function spelled otherwise: LEN means char_length
+-- 20:54: RC0609 adapted: Said in other words: length_without_padding in other words
 -- 20:65: RC0612 check: Comparison may ignore case on the source: locate
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days

@@ -18,7 +18,7 @@ ORDER BY Seen DESC
 LIMIT 5;
 SELECT
     CONCAT(Name, ' ', LEFT(DATE_FORMAT(Seen, '%Y-%m-%d %H:%i:%s'), 10)),
-    CHAR_LENGTH(Name),
+    CHAR_LENGTH(RTRIM(Name)),
     LOCATE('e', Name),
     DATEDIFF(CURRENT_TIMESTAMP, Seen)
 FROM dbo.Star;
@@ -54,8 +54,6 @@ SELECT * FROM dbo.Star;
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
--- 20:54: RC0607 check: Function with a difference: char_length: trailing blanks do not count
--- 20:54: RC0608 adapted: Function spelled otherwise: LEN means char_length
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 22:1: RC0609 adapted: Said in other words: the other tables joined to the changed one

@@ -18,7 +18,7 @@ ORDER BY Seen DESC NULLS LAST
 LIMIT 5;
 SELECT
     Name || ' ' || LEFT(TO_CHAR(Seen, 'YYYY-MM-DD HH24:MI:SS'), 10),
-    CHAR_LENGTH(Name),
+    CHAR_LENGTH(RTRIM(Name)),
     STRPOS(Name, 'e'),
     (CAST(CURRENT_TIMESTAMP AS date) - CAST(Seen AS date))
 FROM dbo.Star;
@@ -56,8 +56,6 @@ SELECT * FROM dbo.Star;
 -- 19:91: RC0612 check: Comparison may ignore case on the source
 -- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
--- 20:54: RC0607 check: Function with a difference: char_length: trailing blanks do not count
--- 20:54: RC0608 adapted: Function spelled otherwise: LEN means char_length
 -- 20:65: RC0612 check: Comparison may ignore case on the source: locate
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
