@@ -63,6 +63,9 @@ public final class StatementRewriter {
             StatementParser.Parsed parsed, String text, List<Token> inner, AdaptNotes notes, int line, int column) {
         String source = text.substring(parsed.start(), parsed.end());
         int[] place = place(text, parsed.start(), line, column);
+        if (from.name().equals(to.name()) && isKept(parsed)) {
+            return new StatementResult(place[0], place[1], Outcome.AS_IS, source, source, List.of());
+        }
         if (parsed.statement().isEmpty()) {
             SqlSyntaxException failure = parsed.failure().orElseThrow();
             FindingCode code = failure.isUnderstood() ? FindingCode.NO_COUNTERPART : FindingCode.NOT_UNDERSTOOD;
@@ -82,6 +85,13 @@ public final class StatementRewriter {
             return new StatementResult(
                     place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
         }
+    }
+
+    /** What is known, but has no place in the tree, stays what it is where the dialect stays the same. */
+    private static boolean isKept(StatementParser.Parsed parsed) {
+        return parsed.statement().isEmpty()
+                ? parsed.failure().orElseThrow().isUnderstood()
+                : parsed.statement().get() instanceof Statement.NotTranslated;
     }
 
     private String write(Statement statement, AdaptNotes notes) {

@@ -58,7 +58,7 @@ class RoundTripTest {
         Language language = Languages.named(name).orElseThrow();
         List<String> different = new ArrayList<>();
         int statements = 0;
-        for (String source : List.of("postgresql", "mysql", "oracle", "sqlserver")) {
+        for (String source : List.of("postgresql", "mysql", "oracle", "sqlserver", "db2", "snowflake", "teradata")) {
             Language from = Languages.named(source).orElseThrow();
             try (Stream<Path> files = Files.list(FOLDER)) {
                 for (Path file : files.filter(f -> f.getFileName().toString().matches(source + "-[a-z0-9]+\\.sql"))

@@ -193,7 +193,9 @@ final class AlterParser {
 
     private void alterColumn(List<AlterAction> actions) {
         Name column = parsing.name();
-        if (cursor.takeWords("POSITION")) {
+        if (cursor.takeWords("TO")) {
+            actions.add(new AlterAction.RenameColumn(column, parsing.name()));
+        } else if (cursor.takeWords("POSITION")) {
             actions.add(new AlterAction.Physical("POSITION " + parsing.wholeNumber()));
         } else if (cursor.takeWords("SET", "NOT", "NULL")) {
             actions.add(new AlterAction.SetNullable(column, false));

@@ -312,6 +312,9 @@ final class CallParser {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
         }
         nulls = nulls.isEmpty() ? nullTreatment() : nulls;
+        if (name.key().equals("char") && cursor.takeWords("USING")) {
+            parsing.name(); // the character set, which is the target's own there
+        }
         if (cursor.peek().isAnyWord("ASC", "DESC")) {
             throw cursor.byHand("an order inside of " + name);
         }

@@ -68,6 +68,9 @@ final class OperandParser {
         if (token.kind() != TokenKind.WORD) {
             return null;
         }
+        if (cursor.takeWords("FORMAT", "JSON")) {
+            return Expr.Call.of("json_of_text", operand).at(token.span());
+        }
         if (token.isWord("COLLATE")) {
             cursor.take();
             return new Expr.Collate(operand, parsing.qualifiedName(), token.span());
@@ -356,7 +359,7 @@ final class OperandParser {
                 return new Expr.Unary(operator, expressions.expression(OperatorTable.UNARY), token.span());
             case "nextval", "prevval":
                 return next.isWord("FOR") ? sequenceFor(token) : names.name();
-            case "next", "previous", "prev":
+            case "next", "previous", "prev", "current":
                 return sequenceValue(token, next);
             case "binary":
                 return next.isSymbol("(") || !isOperandStart(next) ? names.name() : binaryText(token);

@@ -298,7 +298,13 @@ public final class StatementParser {
 
     private Statement rename(Span span) {
         cursor.take();
-        if (cursor.peek().isAnyWord("INDEX", "COLUMN", "USER", "TABLESPACE")
+        if (cursor.takeWords("COLUMN")) {
+            QualifiedName column = parsing.qualifiedName();
+            cursor.expectWords("TO");
+            AlterAction renamed = new AlterAction.RenameColumn(column.last(), parsing.name());
+            return new DdlStatement.AlterTable(new QualifiedName(column.qualifier()), false, List.of(renamed), span);
+        }
+        if (cursor.peek().isAnyWord("INDEX", "USER", "TABLESPACE")
                 && !cursor.peek(1).isWord("TO")) {
             String kind = parsing.word();
             skipStatement(cursor);
@@ -316,6 +322,9 @@ public final class StatementParser {
 
     private Statement call(Span span) {
         Token verb = cursor.take();
+        if (verb.isWord("EXECUTE") && cursor.peek(1).isName()) {
+            cursor.takeWords("PROCEDURE"); // Firebird's call
+        }
         if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
             throw cursor.byHand("EXECUTE " + parsing.word());
         }

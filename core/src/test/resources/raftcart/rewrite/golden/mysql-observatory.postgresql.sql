@@ -52,7 +52,6 @@ SELECT foo(1) FROM stars;
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:126: RC0612 check: Comparison may ignore case on the source
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 16:31: RC0607 check: Function with a difference: string_agg: the result is cut at group_concat_max_len, 1024 bytes where it is not set
 -- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)

@@ -43,7 +43,6 @@ SELECT foo(1) FROM stars;
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:126: RC0612 check: Comparison may ignore case on the source
--- 16:31: RC0607 check: Function with a difference: string_agg: the result is cut at group_concat_max_len, 1024 bytes where it is not set
 -- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS

@@ -1,0 +1,218 @@
+-- to: postgresql
+CREATE SCHEMA KRO;
+SET search_path TO KRO;
+CREATE TABLE KRO.TELESCOPE (
+    ID integer GENERATED ALWAYS AS IDENTITY (START WITH 1 INCREMENT BY 1 MINVALUE 1 MAXVALUE 2147483647) NOT NULL,
+    NAME character varying(100) NOT NULL,
+    CODE bytea CHECK (octet_length(code) = 3),
+    APERTURE numeric(6,3) DEFAULT 0 NOT NULL,
+    FOCAL numeric(34,0),
+    NOTES text,
+    IMG bytea,
+    WIDE character varying(20),
+    DBC text,
+    CREATED timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
+    D date DEFAULT CURRENT_DATE,
+    T time(0) without time zone,
+    DOC text,
+    FULLN character varying(210) GENERATED ALWAYS AS (NAME || ' x') STORED,
+    TS timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
+    CONSTRAINT PK PRIMARY KEY (ID),
+    CONSTRAINT CK CHECK (APERTURE >= 0)
+);
+CREATE FUNCTION KRO.TELESCOPE_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+    NEW.TS := LOCALTIMESTAMP;
+    RETURN NEW;
+END
+$$;
+CREATE TRIGGER TELESCOPE_TS_on_update BEFORE UPDATE ON KRO.TELESCOPE FOR EACH ROW
+WHEN (NEW.* IS DISTINCT FROM OLD.* AND NEW.TS IS NOT DISTINCT FROM OLD.TS)
+EXECUTE FUNCTION KRO.TELESCOPE_TS_on_update();
+CREATE TABLE EV (
+    ID bigint NOT NULL PRIMARY KEY,
+    TID integer REFERENCES TELESCOPE ON DELETE RESTRICT,
+    AMT double precision,
+    F real,
+    S smallint,
+    B boolean
+);
+ALTER TABLE EV ADD COLUMN X integer;
+ALTER TABLE EV ADD COLUMN Y character varying(10);
+ALTER TABLE EV DROP COLUMN F;
+ALTER TABLE EV ALTER COLUMN Y TYPE character varying(20);
+ALTER TABLE EV ALTER COLUMN X SET NOT NULL;
+ALTER TABLE EV ALTER COLUMN S SET DEFAULT 5;
+ALTER TABLE EV ADD CONSTRAINT FK1 FOREIGN KEY (TID) REFERENCES TELESCOPE (ID) ON DELETE CASCADE;
+CREATE UNIQUE INDEX IX1 ON EV (TID, AMT DESC) INCLUDE (X);
+CREATE INDEX IX2 ON EV ((UPPER(Y)));
+CREATE SEQUENCE SQ START WITH 5 INCREMENT BY 1 CACHE 20;
+CREATE VIEW V1 (A, B) AS
+SELECT ID, NAME FROM TELESCOPE WHERE CREATED > LOCALTIMESTAMP - INTERVAL '7 day'
+WITH LOCAL CHECK OPTION;
+CREATE VIEW AL AS
+SELECT * FROM KRO.TELESCOPE;
+CREATE DOMAIN MONEY AS numeric(9,2);
+CREATE TABLE MQT AS
+SELECT TID, COUNT(*) AS C FROM EV GROUP BY TID;
+CREATE TEMPORARY TABLE SESSION.TMP (
+    ID integer
+);
+CREATE TEMPORARY TABLE TMP2 (
+    ID integer
+) ON COMMIT DELETE ROWS;
+COMMENT ON TABLE TELESCOPE IS 'Scopes';
+COMMENT ON COLUMN TELESCOPE.ID IS 'key';
+COMMENT ON COLUMN TELESCOPE.NAME IS 'name';
+GRANT SELECT, INSERT ON TELESCOPE TO APP;
+GRANT CONTROL ON TELESCOPE TO R;
+-- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- GRANT USE OF TABLESPACE TS1 TO PUBLIC
+INSERT INTO TELESCOPE (NAME, D, T, CREATED)
+VALUES 
+    ('A', DATE '2020-01-02', '03.04.05', TIMESTAMP '2020-01-02 03:04:05.000000'),
+    ('B', DEFAULT, LOCALTIME, DEFAULT);
+-- RC0602 by hand: No counterpart on the target: a change whose rows are read
+-- SELECT ID FROM FINAL TABLE (INSERT INTO TELESCOPE (NAME) VALUES ('C'))
+SELECT * FROM TELESCOPE LIMIT 5;
+-- RC0602 by hand: No counterpart on the target: a difference of times
+-- SELECT NAME, VALUE(CODE,'x'), DIGITS(S), CHAR(D, ISO), DAYS(D) - DAYS(CURRENT DATE), YEAR(D), DAYOFWEEK(D), JULIAN_DAY(D), TIMESTAMPDIFF(16, CHAR(CREATED - CURRENT TIMESTAMP)), POSSTR(NAME,'a'), LOCATE('a',NAME,2), SUBSTR(NAME,2,3), STRIP(NAME), LCASE(NAME), UCASE(NAME), RTRIM(NAME), CONCAT(NAME,'x'), NAME CONCAT 'y', INT(AMT), DECIMAL(AMT,9,2), HEX(NAME), TRANSLATE(NAME,'XY','xy'), VARCHAR_FORMAT(CREATED,'YYYY-MM-DD'), TO_CHAR(CREATED,'YYYY'), COALESCE(S,0), MOD(S,3), RAND(), LENGTH(NAME) FROM TELESCOPE, EV
+SELECT
+    CAST(CAST(CURRENT_DATE + INTERVAL '1 month' AS date) - INTERVAL '2 day' AS date),
+    CREATED + INTERVAL '3 hour',
+    CAST(CREATED AS date),
+    CAST(CREATED AS time),
+    (D + T),
+    EXTRACT(EPOCH FROM T)
+FROM TELESCOPE;
+-- RC0602 by hand: No counterpart on the target: XMLAGG
+-- SELECT LISTAGG(NAME, ', ') WITHIN GROUP (ORDER BY NAME), XMLAGG(XMLELEMENT(NAME "x", NAME)) FROM TELESCOPE
+WITH RECURSIVE T (N) AS (
+    VALUES (1)
+    UNION ALL
+    SELECT N + 1 FROM T WHERE N < 5
+)
+SELECT *
+FROM T;
+VALUES (LOCALTIMESTAMP);
+VALUES (1, 2), (3, 4);
+VALUES (NEXTVAL('SQ'));
+SELECT NEXTVAL('SQ'), CURRVAL('SQ');
+SELECT LASTVAL();
+MERGE INTO EV E
+USING (SELECT * FROM TELESCOPE) T
+ON E.TID = T.ID
+WHEN MATCHED AND E.AMT > 5 THEN UPDATE SET (AMT, S) = (1, 2)
+WHEN MATCHED THEN DELETE
+WHEN NOT MATCHED THEN INSERT VALUES (1, T.ID, 0, 0, 0);
+UPDATE EV SET (AMT, S) = (SELECT 1, 2) WHERE ID = 1;
+DELETE FROM EV WHERE ID IN (SELECT ID FROM EV LIMIT 10);
+SELECT * FROM EV E, LATERAL (SELECT * FROM TELESCOPE T WHERE T.ID = E.TID) X;
+SELECT *
+FROM EV E
+LEFT JOIN LATERAL (SELECT 1 AS A) L ON 1 = 1;
+-- RC0602 by hand: No counterpart on the target: XMLTABLE
+-- SELECT * FROM XMLTABLE('$d/a' PASSING DOC AS "d" COLUMNS X INTEGER PATH '@x') AS T
+SELECT ROW_NUMBER() OVER (ORDER BY ID), RANK() OVER (PARTITION BY TID ORDER BY AMT DESC NULLS LAST), SUM(AMT) OVER (ORDER BY ID RANGE BETWEEN UNBOUNDED PRECEDING AND CURRENT ROW) FROM EV;
+SELECT TID, COUNT(*) FROM EV GROUP BY GROUPING SETS (TID, ()) HAVING COUNT(*) > 1;
+SELECT * FROM EV TABLESAMPLE BERNOULLI(10);
+SELECT * FROM EV WHERE NAME = ? AND CREATED BETWEEN ? AND ?;
+SELECT * FROM EV FOR UPDATE OF AMT;
+-- RC0602 by hand: No counterpart on the target: a text of the kind GX'...'
+-- SELECT CASE WHEN S = 1 THEN 'a' ELSE 'b' END, CAST(NULL AS INTEGER), X'4142', GX'0041', UX'0041', TIMESTAMP '2020-01-01 00:00:00', DATE '2020-01-01' FROM EV
+SELECT * FROM EV WHERE (ID, TID) IN (SELECT ID, TID FROM EV) AND S NOT BETWEEN 1 AND 2 AND Y LIKE 'a!%' ESCAPE '!';
+SELECT * FROM EV WHERE ID = ANY (SELECT ID FROM EV)
+EXCEPT ALL
+(
+    SELECT * FROM EV
+    INTERSECT
+    SELECT * FROM EV
+);
+-- RC0602 by hand: No counterpart on the target: LOCK TABLE
+-- LOCK TABLE EV IN EXCLUSIVE MODE
+-- RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
+-- CALL SYSPROC.ADMIN_CMD('REORG TABLE EV')
+ALTER TABLE EV RENAME TO EVENTS;
+-- RC0602 by hand: No counterpart on the target: RENAME INDEX
+-- RENAME INDEX IX1 TO IX9
+DROP TABLE EV;
+-- RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
+-- DROP ALIAS AL
+TRUNCATE TABLE EV;
+-- RC0602 by hand: No counterpart on the target: tablespace
+-- CREATE TABLESPACE TS1 MANAGED BY AUTOMATIC STORAGE
+-- RC0602 by hand: No counterpart on the target: bufferpool
+-- CREATE BUFFERPOOL BP1 SIZE 1000 PAGESIZE 8K
+-- RC0602 by hand: No counterpart on the target: variable
+-- CREATE VARIABLE GV INTEGER DEFAULT 5
+-- RC0603 by hand: Code is not translated: trigger
+-- CREATE TRIGGER TR1 AFTER INSERT ON EV REFERENCING NEW AS N FOR EACH ROW MODE DB2SQL UPDATE TELESCOPE SET NAME = 'x' WHERE ID = N.TID
+COMMIT;
+SELECT * FROM SYSCAT.TABLES;
+-- #SET TERMINATOR @
+-- RC0603 by hand: Code is not translated: procedure
+-- CREATE PROCEDURE P1 (IN A INTEGER) LANGUAGE SQL BEGIN UPDATE EV SET AMT = A; END@
+-- --#SET TERMINATOR ;
+-- SELECT 1 FROM SYSIBM.SYSDUMMY1
+
+-- findings
+-- 2:1: RC0604 adapted: Client command left out: CONNECT TO KESTREL
+-- 5:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET PATH = SYSIBM , SYSFUN
+-- 6:1: RC0502 adapted: Storage clauses left out: DATA CAPTURE NONE IN "TS1" INDEX IN "TS2" LONG IN TS3 COMPRESS YES ADAPTIVE
+-- 6:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW NOT LOGGED INITIALLY
+-- 9:3: RC0109 adapted: Fixed number of bytes kept by a check: CODE: bytea with a check for 3 bytes
+-- 12:3: RC0502 adapted: Storage clauses left out: NOTES: LOGGED
+-- 12:3: RC0502 adapted: Storage clauses left out: NOTES: NOT COMPACT
+-- 13:3: RC0502 adapted: Storage clauses left out: IMG: NOT LOGGED
+-- 13:3: RC0502 adapted: Storage clauses left out: IMG: INLINE LENGTH 100
+-- 17:3: RC0111 check: Type without counterpart crosses as text: DOC: xml as text
+-- 19:3: RC0609 adapted: Said in other words: ON UPDATE of TS as a trigger
+-- 23:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
+-- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
+-- 28:1: RC0502 adapted: Storage clauses left out: ACTIVATE NOT LOGGED INITIALLY
+-- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER
+-- 29:1: RC0502 adapted: Storage clauses left out: PCTFREE
+-- 29:1: RC0502 adapted: Storage clauses left out: 10
+-- 29:1: RC0502 adapted: Storage clauses left out: ALLOW
+-- 29:1: RC0502 adapted: Storage clauses left out: REVERSE
+-- 29:1: RC0502 adapted: Storage clauses left out: SCANS
+-- 29:1: RC0502 adapted: Storage clauses left out: COLLECT
+-- 29:1: RC0502 adapted: Storage clauses left out: SAMPLED
+-- 29:1: RC0502 adapted: Storage clauses left out: DETAILED
+-- 29:1: RC0502 adapted: Storage clauses left out: STATISTICS
+-- 29:1: RC0502 adapted: Storage clauses left out: COMPRESS
+-- 29:1: RC0502 adapted: Storage clauses left out: NO
+-- 30:1: RC0502 adapted: Storage clauses left out: EXCLUDE
+-- 30:1: RC0502 adapted: Storage clauses left out: NULL
+-- 30:1: RC0502 adapted: Storage clauses left out: KEYS
+-- 33:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
+-- 35:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED REFRESH DEFERRED
+-- 36:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
+-- 36:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
+-- 38:1: RC0604 adapted: Client command left out: LABEL ON TABLE TELESCOPE IS 'x'
+-- 43:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- 45:16: RC0602 by hand: No counterpart on the target: a change whose rows are read
+-- 46:49: RC0605 adapted: Hint left out: OPTIMIZE FOR 5 ROWS
+-- 46:69: RC0605 adapted: Hint left out: WITH UR
+-- 47:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 48:107: RC0608 adapted: Function spelled otherwise: MIDNIGHT_SECONDS means seconds_of_time
+-- 49:64: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
+-- 61:23: RC0602 by hand: No counterpart on the target: XMLTABLE
+-- 64:15: RC0624 check: Sample drawn otherwise
+-- 66:36: RC0605 adapted: Hint left out: WITH RS
+-- 67:81: RC0602 by hand: No counterpart on the target: a text of the kind GX'...'
+-- 70:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
+-- 71:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KRO . EV WITH DISTRIBUTION
+-- 72:1: RC0604 adapted: Client command left out: REORG TABLE EV
+-- 73:1: RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
+-- 75:1: RC0602 by hand: No counterpart on the target: RENAME INDEX
+-- 77:1: RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
+-- 79:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR EV IMMEDIATE CHECKED
+-- 80:1: RC0602 by hand: No counterpart on the target: tablespace
+-- 81:1: RC0602 by hand: No counterpart on the target: bufferpool
+-- 82:1: RC0602 by hand: No counterpart on the target: variable
+-- 83:1: RC0603 by hand: Code is not translated: trigger
+-- 85:15: RC0616 check: Tables of the engine itself: SYSCAT.TABLES
+-- 87:1: RC0603 by hand: Code is not translated: procedure
+-- 90:1: RC0604 adapted: Client command left out: TERMINATE

@@ -1,0 +1,228 @@
+-- to: mariadb
+-- RC0602 by hand: No counterpart on the target: extension citext
+-- CREATE EXTENSION IF NOT EXISTS citext WITH SCHEMA public
+-- RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
+-- CREATE TYPE public.pair AS (a integer, b text)
+-- RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
+-- CREATE DOMAIN public.posint AS integer DEFAULT 1 CONSTRAINT pos CHECK ((VALUE > 0))
+-- RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
+-- CREATE TABLE public.telescope (
+--     id bigint NOT NULL, name character varying(100) DEFAULT 'x'::character varying NOT NULL, k public.kind DEFAULT 'refractor'::public.kind,
+--     tags text[] DEFAULT '{}'::text[], doc jsonb DEFAULT '{}'::jsonb, ts timestamp(3) without time zone DEFAULT now(), tz timestamptz DEFAULT CURRENT_TIMESTAMP,
+--     u uuid DEFAULT gen_random_uuid(), iv interval DEFAULT '1 day'::interval, ip inet, b bytea, n numeric, m money, bo boolean DEFAULT true, r int4range, bt bit varying(5), x xml, tv tsvector, p point, cc public.citext, dd date DEFAULT CURRENT_DATE,
+--     g text GENERATED ALWAYS AS (lower((name)::text)) STORED,
+--     CONSTRAINT ck CHECK (((name)::text <> ''::text)), EXCLUDE USING gist (r WITH &&)
+-- ) WITH (fillfactor='70')
+CREATE SEQUENCE public.telescope_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
+ALTER TABLE public.telescope ALTER COLUMN id SET DEFAULT NEXTVAL(public.telescope_id_seq);
+CREATE TABLE obs (
+    id int AUTO_INCREMENT,
+    tid bigint,
+    at datetime(6) NOT NULL,
+    v float,
+    FOREIGN KEY (tid) REFERENCES telescope ON DELETE CASCADE,
+    PRIMARY KEY (id, at)
+);
+-- RC0602 by hand: No counterpart on the target: a table of a type, or a partition made on its own
+-- CREATE TABLE obs_2020 PARTITION OF obs FOR VALUES FROM ('2020-01-01') TO ('2021-01-01')
+-- RC0602 by hand: No counterpart on the target: a table that inherits
+-- CREATE TABLE child (extra int) INHERITS (telescope)
+CREATE TABLE ul LIKE telescope;
+ALTER TABLE public.telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
+-- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- ALTER TABLE telescope ADD COLUMN IF NOT EXISTS z int DEFAULT 5, ALTER COLUMN name TYPE text USING name::text, ALTER name SET NOT NULL, DROP CONSTRAINT IF EXISTS ck CASCADE, ADD UNIQUE (name), ENABLE ROW LEVEL SECURITY
+-- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- CREATE INDEX CONCURRENTLY IF NOT EXISTS ix ON public.telescope USING btree (lower((name)::text) text_pattern_ops, ts DESC NULLS LAST) INCLUDE (n) WHERE (bo IS TRUE)
+-- RC0602 by hand: No counterpart on the target: NULLS NOT DISTINCT
+-- CREATE UNIQUE INDEX ux ON telescope (name) NULLS NOT DISTINCT
+-- RC0602 by hand: No counterpart on the target: a field of a JSON document that is not a constant
+-- CREATE VIEW v WITH (security_barrier='true') AS SELECT t.id, (t.doc ->> 'a'::text) AS a FROM public.telescope t WHERE (t.name ~~ 'a%'::text) WITH LOCAL CHECK OPTION
+-- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
+-- CREATE MATERIALIZED VIEW mv AS SELECT count(*) AS c FROM telescope WITH NO DATA
+-- RC0603 by hand: Code is not translated: function
+-- CREATE FUNCTION f(a integer) RETURNS integer LANGUAGE sql IMMUTABLE AS $_$ SELECT $1 + 1; $_$
+-- RC0603 by hand: Code is not translated: function
+-- CREATE FUNCTION tr() RETURNS trigger AS $$ BEGIN NEW.ts := now(); RETURN NEW; END; $$ LANGUAGE plpgsql
+-- RC0603 by hand: Code is not translated: trigger
+-- CREATE TRIGGER t1 BEFORE UPDATE ON telescope FOR EACH ROW WHEN (old.* IS DISTINCT FROM new.*) EXECUTE FUNCTION tr()
+-- RC0603 by hand: Code is not translated: rule
+-- CREATE RULE r AS ON INSERT TO v DO INSTEAD NOTHING
+-- RC0602 by hand: No counterpart on the target: policy
+-- CREATE POLICY p ON telescope USING (true)
+INSERT INTO public.telescope (id, name, bo) VALUES ('1', 'it''s', 't'), ('2', NULL, 'f');
+ALTER SEQUENCE public.telescope_id_seq RESTART WITH 43;
+GRANT SELECT ON public.telescope TO app;
+-- RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- GRANT USAGE ON SCHEMA public TO app
+-- RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- REVOKE ALL ON SCHEMA public FROM PUBLIC
+-- RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
+-- SELECT DISTINCT ON (k) * FROM telescope ORDER BY k, ts DESC
+-- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- SELECT id, doc->'a'->>'b', doc #>> '{a,b}', doc @> '{"a":1}', doc ? 'a', tags[1], tags[1:2], 'x' = ANY(tags), ARRAY[1,2] || 3, array_length(tags, 1), unnest(tags), jsonb_array_elements(doc), (p).x FROM telescope
+-- RC0602 by hand: No counterpart on the target: the interval '5 min'
+-- SELECT ts::date, ts AT TIME ZONE 'UTC', date_trunc('month', ts), EXTRACT(epoch FROM ts), age(ts), ts + interval '1 month 2 days', ts - '1 hour'::interval, to_char(ts, 'YYYY-MM-DD"T"HH24:MI:SS'), now() - ts > interval '5 min', date_part('year', ts), make_date(2020,1,1), justify_days(iv), (ts, ts) OVERLAPS (ts, ts), 'infinity'::timestamp FROM telescope
+-- RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- SELECT name ILIKE '%a%', name ~* 'x', name !~ 'y', name SIMILAR TO '(a|b)%', regexp_replace(name, 'a', 'b', 'gi'), split_part(name, ',', 1), string_agg(name, ',' ORDER BY name) FILTER (WHERE bo), array_agg(DISTINCT id), position('a' in name), substring(name from 2 for 3), overlay(name placing 'x' from 1), trim(both 'x' from name), left(name, -1), format('%s-%s', a, b), initcap(name), translate(name, 'a', 'b'), md5(name), encode(b, 'hex'), quote_ident(name), concat(a, NULL), a || NULL, repeat('a', 3), lpad(name, 5), chr(65), starts_with(name, 'a'), string_to_array(name, ',') FROM telescope
+-- RC0602 by hand: No counterpart on the target: the function greatest_skip_nulls with 2 argument(s) has no counterpart in mariadb
+-- SELECT coalesce(a, b), nullif(a, b), greatest(a, b), a IS DISTINCT FROM b, bo IS NOT TRUE, CASE a WHEN 1 THEN 'x' END, a::int / 2, 7 / 2, 7 % 2, 2 ^ 3, |/ 9, @ -5, a & b, a # b, ~a, a <> ALL (ARRAY[1,2]), (a, b) < (1, 2), random(), div(7, 2), width_bucket(a, 1, 10, 5), generate_series(1, 5), round(1.5::numeric, 1), trunc(1.55, 1), cbrt(27) FROM t
+-- RC0602 by hand: No counterpart on the target: ROWS FROM
+-- SELECT * FROM generate_series('2020-01-01'::date, '2020-01-05', '1 day') AS g(d), LATERAL (SELECT 1) l, unnest(ARRAY[1,2]) WITH ORDINALITY AS u(v, o), json_to_recordset('[]') AS r(a int, b text), ROWS FROM (f(1), f(2)) x
+-- RC0602 by hand: No counterpart on the target: an upsert with a condition
+-- INSERT INTO telescope (id, name) VALUES (1, 'a'), (2, DEFAULT) ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name WHERE telescope.bo RETURNING id, xmax
+-- RC0602 by hand: No counterpart on the target: a row of defaults cannot be said in mariadb
+-- INSERT INTO telescope DEFAULT VALUES
+INSERT IGNORE INTO telescope SELECT * FROM t2;
+-- RC0602 by hand: No counterpart on the target: RETURNING of an UPDATE cannot be said in mariadb
+-- UPDATE telescope t SET (name, n) = ROW('a', 1), z = DEFAULT FROM obs o WHERE o.tid = t.id RETURNING t.*
+DELETE FROM telescope WHERE EXISTS (SELECT 1 FROM obs WHERE obs.tid = telescope.id);
+-- RC0602 by hand: No counterpart on the target: a WITH that changes rows
+-- WITH d AS (DELETE FROM telescope WHERE id < 5 RETURNING *) INSERT INTO old SELECT * FROM d
+-- RC0602 by hand: No counterpart on the target: SEARCH and CYCLE clauses
+-- WITH RECURSIVE t(n) AS (VALUES (1) UNION ALL SELECT n+1 FROM t WHERE n < 100) SEARCH DEPTH FIRST BY n SET o SELECT sum(n) FROM t
+-- RC0602 by hand: No counterpart on the target: a MERGE of this form
+-- MERGE INTO telescope t USING obs o ON t.id = o.tid WHEN MATCHED AND o.v > 5 THEN UPDATE SET n = o.v WHEN NOT MATCHED THEN DO NOTHING
+-- RC0602 by hand: No counterpart on the target: FOR UPDATE OF a table cannot be said in mariadb
+-- SELECT * FROM telescope FOR NO KEY UPDATE OF telescope NOWAIT
+-- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- SELECT * FROM telescope TABLESAMPLE BERNOULLI (10) REPEATABLE (5) LIMIT ALL OFFSET 5
+-- RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
+-- SELECT rank() OVER (PARTITION BY k ORDER BY n DESC ROWS BETWEEN 1 PRECEDING AND CURRENT ROW EXCLUDE TIES), percentile_disc(0.5) WITHIN GROUP (ORDER BY n), grouping(k) FROM telescope GROUP BY ROLLUP (k), CUBE (a, b), GROUPING SETS ((a), ())
+SELECT CAST(? AS signed), ?, :name FROM t WHERE a = ?;
+SELECT
+    'a
+b',
+    'A',
+    B'101',
+    X'4A',
+    'it''s',
+    'x',
+    1000,
+    'ab';
+SELECT * FROM telescope;
+VALUES (1, 'a'), (2, 'b');
+SELECT NULL FROM telescope;
+-- RC0603 by hand: Code is not translated: block of code
+-- DO $$ BEGIN RAISE NOTICE 'x'; END $$
+ -- RC0602 by hand: No counterpart on the target: EXPLAIN
+-- EXPLAIN ANALYZE SELECT 1
+START TRANSACTION; SAVEPOINT s; ROLLBACK TO SAVEPOINT s; COMMIT;
+-- RC0602 by hand: No counterpart on the target: LOCK TABLE
+-- LOCK TABLE telescope IN ACCESS EXCLUSIVE MODE
+-- RC0603 by hand: Code is not translated: block of code
+-- DECLARE c CURSOR FOR SELECT 1
+-- RC0602 by hand: No counterpart on the target: CREATE TABLE ... AS without data cannot be said in mariadb
+-- CREATE TABLE ctas AS SELECT 1 AS a WITH NO DATA
+CREATE TEMPORARY TABLE `#tt` AS
+SELECT a FROM t;
+DROP TABLE IF EXISTS a;
+DROP TABLE IF EXISTS b;
+-- RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mariadb
+-- DROP INDEX CONCURRENTLY ix
+-- RC0603 by hand: Code is not translated: DROP FUNCTION
+-- DROP FUNCTION f(int)
+CREATE DATABASE s;
+-- RC0603 by hand: Code is not translated: aggregate
+-- CREATE AGGREGATE agg (int) (SFUNC = int4pl, STYPE = int)
+-- RC0602 by hand: No counterpart on the target: publication
+-- CREATE PUBLICATION pub FOR ALL TABLES
+-- RC0602 by hand: No counterpart on the target: statistics
+-- CREATE STATISTICS st ON a, b FROM t
+-- RC0602 by hand: No counterpart on the target: collation
+-- CREATE COLLATION c (provider = icu, locale = 'x')
+-- RC0602 by hand: No counterpart on the target: cast
+-- CREATE CAST (a AS b) WITH FUNCTION f(a)
+-- RC0602 by hand: No counterpart on the target: ALTER TYPE
+-- ALTER TYPE kind ADD VALUE 'x'
+-- RC0602 by hand: No counterpart on the target: REFRESH
+-- REFRESH MATERIALIZED VIEW mv
+-- RC0602 by hand: No counterpart on the target: ORDER BY ... USING
+-- SELECT name COLLATE "C" FROM telescope ORDER BY name COLLATE "de_DE" USING >
+-- RC0602 by hand: No counterpart on the target: XMLTABLE
+-- SELECT x.* FROM xmltable('/a' PASSING x COLUMNS c int PATH 'b') x
+-- RC0602 by hand: No counterpart on the target: XMLAGG
+-- SELECT count(*) FILTER (WHERE bo), bool_and(bo), every(bo), jsonb_agg(x), json_build_object('a', 1), row_to_json(t), to_jsonb(t), xmlagg(x) FROM t
+-- RC0602 by hand: No counterpart on the target: the function current_transaction has no counterpart in mariadb
+-- SELECT nextval('telescope_id_seq'), currval('s'), lastval(), current_user, session_user, current_database(), version(), pg_backend_pid(), txid_current(), current_setting('x')
+
+-- findings
+-- 2:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
+-- 3:1: RC0604 adapted: Client command left out: set_config
+-- 4:1: RC0602 by hand: No counterpart on the target: extension citext
+-- 5:1: RC0105 adapted: Enumeration becomes a named type: public.kind: its columns get a check each
+-- 6:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
+-- 7:1: RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
+-- 13:55: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
+-- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id
+-- 18:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE (at)
+-- 18:156: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
+-- 18:181: RC0116 check: NaN and infinity are refused: v: float
+-- 18:86: RC0406 check: Foreign key is checked at once: checked at once
+-- 19:23: RC0602 by hand: No counterpart on the target: a table of a type, or a partition made on its own
+-- 20:41: RC0602 by hand: No counterpart on the target: a table that inherits
+-- 21:1: RC0502 adapted: Storage clauses left out: UNLOGGED
+-- 21:1: RC0502 adapted: Storage clauses left out: INCLUDING ALL
+-- 23:1: RC0502 adapted: Storage clauses left out: CLUSTER ON telescope_pkey
+-- 24:1: RC0502 adapted: Storage clauses left out: OWNER TO app
+-- 25:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- 26:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- 27:1: RC0502 adapted: Storage clauses left out: jsonb_path_ops
+-- 27:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
+-- 28:62: RC0602 by hand: No counterpart on the target: NULLS NOT DISTINCT
+-- 29:1: RC0602 by hand: No counterpart on the target: a field of a JSON document that is not a constant
+-- 30:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
+-- 31:1: RC0603 by hand: Code is not translated: function
+-- 32:1: RC0603 by hand: Code is not translated: function
+-- 33:1: RC0603 by hand: Code is not translated: trigger
+-- 34:1: RC0603 by hand: Code is not translated: rule
+-- 35:1: RC0602 by hand: No counterpart on the target: policy
+-- 36:1: RC0502 adapted: Storage clauses left out: the comment on public.telescope
+-- 37:1: RC0604 adapted: Client command left out: COMMENT ON FUNCTION
+-- 42:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 42:1: RC0610 check: Types are not known: all values of the rows as texts
+-- 44:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- 45:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = app
+-- 47:1: RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
+-- 48:67: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
+-- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- 51:1: RC0602 by hand: No counterpart on the target: the function greatest_skip_nulls with 2 argument(s) has no counterpart in mariadb
+-- 52:207: RC0602 by hand: No counterpart on the target: ROWS FROM
+-- 53:1: RC0602 by hand: No counterpart on the target: an upsert with a condition
+-- 54:1: RC0602 by hand: No counterpart on the target: a row of defaults cannot be said in mariadb
+-- 55:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
+-- 56:1: RC0602 by hand: No counterpart on the target: RETURNING of an UPDATE cannot be said in mariadb
+-- 57:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 58:12: RC0602 by hand: No counterpart on the target: a WITH that changes rows
+-- 59:79: RC0602 by hand: No counterpart on the target: SEARCH and CYCLE clauses
+-- 60:1: RC0602 by hand: No counterpart on the target: a MERGE of this form
+-- 61:1: RC0602 by hand: No counterpart on the target: FOR UPDATE OF a table cannot be said in mariadb
+-- 62:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 63:1: RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
+-- 64:1: RC0621 check: Parameters moved: bind those of the source in the order [1, 2, 1]
+-- 70:1: RC0603 by hand: Code is not translated: block of code
+-- 71:1: RC0604 adapted: Client command left out: LISTEN ch
+-- 71:12: RC0604 adapted: Client command left out: NOTIFY ch , 'x'
+-- 72:1: RC0604 adapted: Client command left out: VACUUM ANALYZE telescope
+-- 73:1: RC0602 by hand: No counterpart on the target: EXPLAIN
+-- 75:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
+-- 76:1: RC0603 by hand: Code is not translated: block of code
+-- 77:1: RC0602 by hand: No counterpart on the target: CREATE TABLE ... AS without data cannot be said in mariadb
+-- 78:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 79:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
+-- 80:1: RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mariadb
+-- 81:1: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 82:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION app
+-- 83:1: RC0603 by hand: Code is not translated: aggregate
+-- 84:1: RC0602 by hand: No counterpart on the target: publication
+-- 85:1: RC0602 by hand: No counterpart on the target: statistics
+-- 86:1: RC0602 by hand: No counterpart on the target: collation
+-- 87:1: RC0602 by hand: No counterpart on the target: cast
+-- 88:1: RC0602 by hand: No counterpart on the target: ALTER TYPE
+-- 89:1: RC0602 by hand: No counterpart on the target: REFRESH
+-- 90:1: RC0604 adapted: Client command left out: REINDEX TABLE telescope
+-- 91:70: RC0602 by hand: No counterpart on the target: ORDER BY ... USING
+-- 92:25: RC0602 by hand: No counterpart on the target: XMLTABLE
+-- 93:137: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 94:1: RC0602 by hand: No counterpart on the target: the function current_transaction has no counterpart in mariadb

@@ -1,0 +1,22 @@
+-- to: postgresql
+PRAGMA foreign_keys=OFF;
+BEGIN TRANSACTION;
+CREATE TABLE "telescope" (id INTEGER PRIMARY KEY AUTOINCREMENT, name TEXT NOT NULL COLLATE NOCASE, ap REAL DEFAULT 0.0, d DATETIME DEFAULT (datetime('now')), b BLOB, x, FOREIGN KEY (x) REFERENCES o(id) ON DELETE CASCADE, UNIQUE (name) ON CONFLICT REPLACE) STRICT;
+CREATE TABLE w (a TEXT, b INT, PRIMARY KEY (a, b)) WITHOUT ROWID;
+INSERT INTO telescope VALUES(1,'a''b',1.5,'2020-01-01',X'4142',NULL);
+CREATE INDEX ix ON telescope (name COLLATE NOCASE DESC) WHERE x IS NOT NULL;
+CREATE VIRTUAL TABLE f USING fts5(a, b);
+CREATE TRIGGER t AFTER INSERT ON telescope BEGIN UPDATE telescope SET x = 1; DELETE FROM w; END;
+SELECT date('now','+1 day'), strftime('%Y-%m-%d', d), julianday(d), ifnull(a, b), printf('%d', 5), substr(a, 2), instr(a, 'b'), group_concat(a, ','), random(), typeof(x), last_insert_rowid(), changes(), json_extract(x, '$.a'), x ->> '$.a', total(ap), iif(a, 1, 2), glob('a*', name), name GLOB 'a*', a IS b, a == b, hex(b), zeroblob(5), unixepoch(d), replace(a, 'b', 'c') FROM telescope;
+INSERT OR REPLACE INTO telescope (id, name) VALUES (1, 'x');
+INSERT OR IGNORE INTO telescope (id) VALUES (1);
+INSERT INTO telescope (id) VALUES (1) ON CONFLICT (id) DO UPDATE SET name = excluded.name RETURNING id;
+SELECT rowid, * FROM telescope INDEXED BY ix LIMIT 5 OFFSET 2;
+SELECT * FROM telescope WHERE name = "it" AND id = ?1 AND x = :p AND y = @q AND z = $r;
+ATTACH DATABASE 'x.db' AS x;
+REPLACE INTO telescope VALUES (1,2,3,4,5,6);
+UPDATE telescope SET x = 1 FROM w WHERE w.a = telescope.name;
+ALTER TABLE telescope RENAME COLUMN x TO y;
+CREATE TEMP VIEW v AS SELECT 1;
+VACUUM;
+COMMIT;
