@@ -4,137 +4,42 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
-import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
 
 /** Reads what stands between operators: constants, names, choices and anything in parentheses. */
 final class OperandParser {
-    private static final Pattern DURATION = Pattern.compile("(?i)(year|month|day|hour|minute|second|microsecond)s?");
-
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
     private final NameParser names;
     private final IntervalParser intervals;
-    private final AttributeParser attributes;
+    private final PostfixParser postfixes;
 
     OperandParser(Parsing parsing, ExprParser expressions) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.expressions = expressions;
         this.names = new NameParser(parsing, new CallParser(parsing, expressions));
-        this.attributes = new AttributeParser(parsing);
+        this.postfixes = new PostfixParser(parsing, expressions);
         this.intervals = new IntervalParser(parsing, expressions);
     }
 
     Expr operand() {
         Expr operand = primary();
         while (true) {
-            Expr next = postfix(operand);
+            Expr next = postfixes.after(operand);
             if (next == null) {
                 return operand;
             }
             operand = next;
         }
-    }
-
-    private Expr postfix(Expr operand) {
-        Token token = cursor.peek();
-        if (token.kind() == TokenKind.SYMBOL) {
-            return switch (token.text()) {
-                case "::" -> cast(operand, token.span());
-                case "[" -> subscript(operand, token.span());
-                case "(" -> attributes.at() ? attributes.read(operand) : null;
-                case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
-                case "." -> cursor.peek(1).isName() && !(operand instanceof Expr.Literal) ? field(operand) : null;
-                default -> null;
-            };
-        }
-        if (token.kind() == TokenKind.QUOTED_NAME
-                && token.text().startsWith("[")
-                && operand instanceof Expr.Column
-                && parsing.has(GrammarFeature.BRACKET_VALUES)) {
-            return null;
-        }
-        if (token.kind() != TokenKind.WORD) {
-            return null;
-        }
-        if (cursor.takeWords("FORMAT", "JSON")) {
-            return Expr.Call.of("json_of_text", operand).at(token.span());
-        }
-        if (token.isWord("COLLATE")) {
-            cursor.take();
-            return new Expr.Collate(operand, parsing.qualifiedName(), token.span());
-        }
-        if (cursor.takeWords("AT", "TIME", "ZONE")) {
-            return new Expr.AtZone(operand, expressions.expression(OperatorTable.UNARY), token.span());
-        }
-        if (cursor.takeWords("AT", "LOCAL")) {
-            throw cursor.byHand("AT LOCAL");
-        }
-        boolean labelled = parsing.has(GrammarFeature.LABELLED_DURATIONS)
-                && DURATION.matcher(token.value()).matches();
-        if (labelled) {
-            cursor.take();
-            DateUnit unit = DateUnit.named(token.value()).orElseThrow();
-            return new Expr.Interval(List.of(new Expr.IntervalPart(operand, unit)), token.span());
-        }
-        return null;
-    }
-
-    private Expr cast(Expr operand, Span span) {
-        cursor.take();
-        if (cursor.peek().kind() == TokenKind.PARAMETER) {
-            throw cursor.byHand("the type of a constant after :::");
-        }
-        return new Expr.Cast(operand, TypeNameParser.parse(cursor), false, span);
-    }
-
-    private Expr field(Expr operand) {
-        Span span = cursor.take().span();
-        Name name = parsing.name();
-        if (cursor.peek().isSymbol("(")) {
-            throw cursor.byHand("a method call");
-        }
-        return Expr.Call.of("field", operand, Expr.Literal.string(name.text())).at(span);
-    }
-
-    private Expr path(Expr operand, Span span) {
-        cursor.take();
-        StringBuilder path = new StringBuilder("$");
-        do {
-            path.append('.').append(parsing.name().text());
-            while (cursor.takeSymbol("[")) {
-                path.append('[').append(cursor.take().value()).append(']');
-                cursor.expectSymbol("]");
-            }
-        } while (cursor.takeSymbol("."));
-        return Expr.Call.of("json_get", operand, Expr.Literal.string(path.toString()))
-                .at(span);
-    }
-
-    private Expr subscript(Expr array, Span span) {
-        cursor.take();
-        Optional<Expr> index = Optional.empty();
-        if (!cursor.peek().isSymbol(":")) {
-            index = Optional.of(expressions.expression());
-        }
-        boolean slice = cursor.takeSymbol(":");
-        Optional<Expr> end = Optional.empty();
-        if (slice && !cursor.peek().isSymbol("]")) {
-            end = Optional.of(expressions.expression());
-        }
-        cursor.expectSymbol("]");
-        return new Expr.Subscript(array, index, end, slice, span);
     }
 
     private Expr primary() {
