@@ -6,7 +6,6 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
@@ -140,20 +139,26 @@ final class ChoiceAdapter {
 
     /** The order in terms of the columns that the outer query has. */
     private static List<OrderItem> outerOrder(Query query, Select select, List<Name> names) {
-        List<OrderItem> order = new ArrayList<>();
-        for (OrderItem item : query.order()) {
-            Optional<Name> name = column(item.value(), select, names);
-            boolean star = select.items().get(0).value() instanceof Expr.Star;
-            if (name.isEmpty() && star && item.value() instanceof Expr.Column c) {
-                name = Optional.of(c.name().last());
+        QueryMapper outer = new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                Optional<Name> name = column(e, select, names);
+                if (name.isPresent()) {
+                    return new Expr.Column(new QualifiedName(List.of(name.get())), false, e.span());
+                }
+                if (e instanceof Expr.Column c) {
+                    boolean star = select.items().get(0).value() instanceof Expr.Star;
+                    if (!star) {
+                        throw new Untranslatable("DISTINCT ON or QUALIFY with an order by what is not selected");
+                    }
+                    return new Expr.Column(new QualifiedName(List.of(c.name().last())), false, e.span());
+                }
+                return super.expr(e);
             }
-            if (name.isEmpty()) {
-                throw new Untranslatable("DISTINCT ON or QUALIFY with an order by what is not selected");
-            }
-            Span span = item.value().span();
-            order.add(item.withValue(new Expr.Column(new QualifiedName(List.of(name.get())), false, span)));
-        }
-        return order;
+        };
+        return query.order().stream()
+                .map(item -> item.withValue(outer.expr(item.value())))
+                .toList();
     }
 
     private static Optional<Name> column(Expr value, Select select, List<Name> names) {

@@ -354,7 +354,7 @@ final class OperatorAdapter {
             }
             return ranges(like, l);
         }
-        textRules(List.of(like.value()), like.span());
+        textRules(List.of(like.value(), like.pattern()), like.span());
         Expr pattern = adapter.expr(like.pattern());
         Optional<Expr> escape = like.escape().map(adapter::expr);
         boolean backslash = like.pattern() instanceof Expr.Literal l && l.text().indexOf('\\') >= 0;
@@ -381,7 +381,7 @@ final class OperatorAdapter {
             throw new Untranslatable("this LIKE pattern with brackets");
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "a LIKE pattern with brackets as a regular expression");
-        textRules(List.of(like.value()), like.span());
+        textRules(List.of(like.value(), like.pattern()), like.span());
         return new Expr.Matches(
                 adapter.expr(like.value()),
                 Expr.Literal.string(expression.get()),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
@@ -31,6 +32,10 @@ import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
+    /** Clauses of a table that say more than where its rows lie. */
+    private static final Pattern STRUCTURE =
+            Pattern.compile("(?i)partition\\s+by|keys and defaults|with\\s*\\(\\s*system_versioning");
+
     private final QueryAdapter adapter;
 
     TableAdapter(QueryAdapter adapter) {
@@ -64,7 +69,11 @@ final class TableAdapter {
 
     private void leftOut(List<String> clauses, Statement statement) {
         for (String clause : clauses) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, statement.span(), clause);
+            boolean structure = STRUCTURE.matcher(clause).lookingAt();
+            adapter.note(
+                    structure ? FindingCode.SYNTAX_CHECK : FindingCode.PHYSICAL_CLAUSES,
+                    statement.span(),
+                    (structure ? "left out: " : "") + clause);
         }
     }
 

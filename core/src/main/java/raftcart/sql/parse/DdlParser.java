@@ -346,12 +346,13 @@ final class DdlParser {
                 : new Statement.NotTranslated("extension " + name.text(), false, span);
     }
 
-    private Statement other(String kind, Span span) {
+    private Statement other(String word, Span span) {
+        String kind = cursor.peek(1).isWord("AGGREGATE") ? "AGGREGATE" : word;
         boolean routine = kind.matches("PROCEDURE|PROC|FUNCTION|TRIGGER|PACKAGE|EVENT|AGGREGATE|MACRO|RULE|JAVA|LIBRARY"
                 + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
         if (!routine
                 && !kind.matches(
-                        "LINK|JOIN|VIRTUAL|LINKED|DERBY|CHANGEFEED|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                        "LINK|JOIN|VIRTUAL|LINKED|CHANGEFEED|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
                                 + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
                                 + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"

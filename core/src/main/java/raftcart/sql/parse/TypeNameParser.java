@@ -39,7 +39,11 @@ public final class TypeNameParser {
             if (cursor.peek().isSymbol("(")
                     && name.toString().toLowerCase(Locale.ROOT).startsWith("interval")
                     && cursor.peek(1).kind() == TokenKind.NUMBER) {
-                parameters(cursor, name, new ArrayList<>(), values); // digits of the fields
+                List<Integer> digits = new ArrayList<>();
+                parameters(cursor, name, digits, values);
+                if (name.toString().toLowerCase(Locale.ROOT).endsWith("second")) {
+                    parameters.addAll(digits); // those of the fraction; a first field is as wide as it needs to be
+                }
             } else if (cursor.peek().isSymbol("(")
                     && parameters.isEmpty()
                     && values.isEmpty()

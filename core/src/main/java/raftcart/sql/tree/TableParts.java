@@ -53,7 +53,7 @@ public final class TableParts {
         /** From this number on in such steps. */
         public static IdentityOptions of(BigInteger start, BigInteger increment) {
             return new IdentityOptions(
-                    true,
+                    false,
                     Optional.of(start),
                     Optional.of(increment),
                     Optional.empty(),

@@ -167,7 +167,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 13:3: RC0502 adapted: Storage clauses left out: IMG: INLINE LENGTH 100
 -- 17:3: RC0111 check: Type without counterpart crosses as text: DOC: xml as text
 -- 19:3: RC0609 adapted: Said in other words: ON UPDATE of TS as a trigger
--- 23:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
+-- 23:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
 -- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 28:1: RC0502 adapted: Storage clauses left out: ACTIVATE NOT LOGGED INITIALLY
 -- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER

@@ -29,7 +29,7 @@ VALUES (LASTVAL());
 -- CREATE FUNCTION F (A INT) RETURNS INT PARAMETER STYLE JAVA NO SQL LANGUAGE JAVA EXTERNAL NAME 'x.y'
 CREATE VIEW S AS
 SELECT * FROM APP.TELESCOPE;
--- RC0602 by hand: No counterpart on the target: derby
+-- RC0603 by hand: Code is not translated: aggregate
 -- CREATE DERBY AGGREGATE A FOR INT EXTERNAL NAME 'x'
 ALTER TABLE APP.TELESCOPE RENAME TO SCOPE;
 ALTER TABLE APP.TELESCOPE RENAME COLUMN NAME TO NM;
@@ -51,7 +51,7 @@ GRANT SELECT ON APP.TELESCOPE TO PUBLIC;
 -- 16:1: RC0603 by hand: Code is not translated: trigger
 -- 17:1: RC0603 by hand: Code is not translated: function
 -- 18:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
--- 19:1: RC0602 by hand: No counterpart on the target: derby
+-- 19:1: RC0603 by hand: Code is not translated: aggregate
 -- 24:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 25:1: RC0604 adapted: Client command left out: disconnect
 -- 26:1: RC0604 adapted: Client command left out: exit

@@ -173,7 +173,7 @@ BEGIN;
 -- 6:1: RC0502 adapted: Storage clauses left out: DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci
 -- 9:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB AUTO_INCREMENT = 42 DEFAULT CHARSET = utf8mb4
 -- 9:1: RC0502 adapted: Storage clauses left out: COLLATE = utf8mb4_unicode_ci ROW_FORMAT = DYNAMIC
--- 9:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE (id) (PARTITION p0 VALUES LESS THAN ( 10))
+-- 9:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (id) (PARTITION p0 VALUES LESS THAN ( 10))
 -- 10:3: RC0108 check: Unsigned 64-bit key becomes a signed one: id: bigint for an unsigned 64-bit identity
 -- 11:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET latin1
 -- 11:3: RC0502 adapted: Storage clauses left out: name: COLLATE latin1_swedish_ci

@@ -56,8 +56,15 @@ GRANT SELECT ON public.telescope TO app;
 -- GRANT USAGE ON SCHEMA public TO app
 -- RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
 -- REVOKE ALL ON SCHEMA public FROM PUBLIC
--- RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
--- SELECT DISTINCT ON (k) * FROM telescope ORDER BY k, ts DESC
+SELECT *
+FROM (
+    SELECT
+        *,
+        ROW_NUMBER() OVER (PARTITION BY k ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 ELSE 1 END, ts DESC) AS row_rank_
+    FROM telescope
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 ELSE 1 END, ts DESC;
 -- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- SELECT id, doc->'a'->>'b', doc #>> '{a,b}', doc @> '{"a":1}', doc ? 'a', tags[1], tags[1:2], 'x' = ANY(tags), ARRAY[1,2] || 3, array_length(tags, 1), unnest(tags), jsonb_array_elements(doc), (p).x FROM telescope
 -- RC0602 by hand: No counterpart on the target: the interval '5 min'
@@ -154,7 +161,7 @@ CREATE DATABASE s;
 -- 7:1: RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
 -- 13:55: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
 -- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id
--- 18:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE (at)
+-- 18:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (at)
 -- 18:156: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
 -- 18:181: RC0116 check: NaN and infinity are refused: v: float
 -- 18:86: RC0406 check: Foreign key is checked at once: checked at once
@@ -183,7 +190,10 @@ CREATE DATABASE s;
 -- 44:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
 -- 45:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
 -- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = app
--- 47:1: RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
+-- 47:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 47:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 47:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
+-- 47:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
 -- 48:67: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero

@@ -234,7 +234,7 @@ CALL p1();
 -- 10:48: RC0109 adapted: Fixed number of bytes kept by a check: bin: bytea with a check for 1 bytes
 -- 11:3: RC0627 check: Said in other words, with a difference: a constraint that is switched off on the source is left out
 -- 14:1: RC0502 adapted: Storage clauses left out: TRANSIENT
--- 15:1: RC0502 adapted: Storage clauses left out: keys and defaults of the table that is cloned
+-- 15:1: RC0627 check: Said in other words, with a difference: left out: keys and defaults of the table that is cloned
 -- 18:1: RC0502 adapted: Storage clauses left out: SECURE
 -- 18:1: RC0502 adapted: Storage clauses left out: COMMENT = 'x'
 -- 20:1: RC0602 by hand: No counterpart on the target: stage

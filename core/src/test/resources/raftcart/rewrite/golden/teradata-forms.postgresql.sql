@@ -115,7 +115,7 @@ FROM telescope;
 -- 5:1: RC0502 adapted: Storage clauses left out: CHECKSUM = DEFAULT
 -- 5:1: RC0502 adapted: Storage clauses left out: DEFAULT MERGEBLOCKRATIO
 -- 5:1: RC0502 adapted: Storage clauses left out: UNIQUE PRIMARY INDEX upi (telescope_id)
--- 5:1: RC0502 adapted: Storage clauses left out: PARTITION BY RANGE_N (d BETWEEN DATE '2010-01-01' AND DATE '2020-12-31' EACH INTERVAL '1' MONTH , NO RANGE) INDEX nx (name)
+-- 5:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE_N (d BETWEEN DATE '2010-01-01' AND DATE '2020-12-31' EACH INTERVAL '1' MONTH , NO RANGE) INDEX nx (name)
 -- 12:7: RC0502 adapted: Storage clauses left out: name: CHARACTER SET UNICODE
 -- 12:7: RC0502 adapted: Storage clauses left out: name: NOT CASESPECIFIC
 -- 12:7: RC0502 adapted: Storage clauses left out: name: TITLE 'Name'
