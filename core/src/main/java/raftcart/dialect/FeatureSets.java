@@ -2,17 +2,21 @@ package raftcart.dialect;
 
 import static raftcart.dialect.SqlFeature.ADD_CONSTRAINT;
 import static raftcart.dialect.SqlFeature.ALTER_COLUMN;
+import static raftcart.dialect.SqlFeature.ALTER_SEQUENCE;
 import static raftcart.dialect.SqlFeature.BOOLEAN_CONSTANTS;
 import static raftcart.dialect.SqlFeature.COMMON_TABLES;
 import static raftcart.dialect.SqlFeature.CONDITIONS_ARE_VALUES;
 import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
+import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
 import static raftcart.dialect.SqlFeature.EXCEPT;
 import static raftcart.dialect.SqlFeature.EXPRESSION_DEFAULTS;
+import static raftcart.dialect.SqlFeature.FREE_AS;
 import static raftcart.dialect.SqlFeature.FULL_JOIN;
 import static raftcart.dialect.SqlFeature.GRANTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
+import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
 import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
 import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
 import static raftcart.dialect.SqlFeature.RECURSION;
@@ -60,6 +64,10 @@ public final class FeatureSets {
             SCHEMAS,
             GRANTS,
             SCHEMA_GRANTS,
+            FREE_AS,
+            ALTER_SEQUENCE,
+            DEFAULT_IN_VALUES,
+            MERGE_FROM_QUERY,
             TEMPORARY_TABLES,
             CREATE_TABLE_AS,
             DESCENDING_INDEXES,

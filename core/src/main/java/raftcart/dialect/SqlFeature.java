@@ -75,6 +75,15 @@ public enum SqlFeature {
     NOTHING_BEFORE_THE_START,
     /** A cast to a text type without a length makes 30 characters. */
     CAST_OF_30,
+    /** DEFAULT may stand among the values of a row. */
+    DEFAULT_IN_VALUES,
+    /** MERGE may take its rows from a query. */
+    MERGE_FROM_QUERY,
+    /** AS may stand, or not, before the name of a table. */
+    FREE_AS,
+    ALTER_SEQUENCE,
+    /** A hidden column rowid tells rows apart. */
+    ROWID,
     RETURNING,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,

@@ -17,7 +17,7 @@ import raftcart.type.LogicalType;
 /**
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
- * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them.
+ * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
  */
 public final class YamlTypes implements TypeTable {
     private final Map<String, JsonNode> read = new HashMap<>();
@@ -135,6 +135,11 @@ public final class YamlTypes implements TypeTable {
     public TypeChoice choose(LogicalType type, ColumnUse use) {
         String sql = text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
         TypeChoice choice = TypeChoice.of(sql, type);
+        Optional<String> check =
+                entry(type).map(e -> e.path("check").asText("")).filter(c -> !c.isEmpty());
+        if (check.isPresent()) {
+            return choice.note(FindingCode.INEXACT_NUMBER, sql + ": " + check.get());
+        }
         if (type instanceof LogicalType.Opaque opaque) {
             return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
         }
@@ -153,6 +158,11 @@ public final class YamlTypes implements TypeTable {
     }
 
     private Optional<String> text(LogicalType type) {
+        return entry(type).map(e -> fill(e.isObject() ? e.get("sql").asText() : e.asText(), type));
+    }
+
+    /** The entry for a type; of several with bounds the first that is wide enough. */
+    private Optional<JsonNode> entry(LogicalType type) {
         JsonNode entry = write.get(key(type));
         if (entry == null && type instanceof LogicalType.Int i) {
             entry = write.get("int" + (i.bits() == 8 ? 16 : i.bits() == 24 ? 32 : 64));
@@ -161,11 +171,11 @@ public final class YamlTypes implements TypeTable {
             return Optional.empty();
         }
         if (!entry.isArray()) {
-            return Optional.of(fill(entry.asText(), type));
+            return Optional.of(entry);
         }
         for (JsonNode bound : entry) {
             if (!bound.has("up to") || size(type) <= bound.get("up to").asLong()) {
-                return Optional.of(fill(bound.isObject() ? bound.get("sql").asText() : bound.asText(), type));
+                return Optional.of(bound);
             }
         }
         return Optional.empty();

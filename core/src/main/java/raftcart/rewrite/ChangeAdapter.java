@@ -136,13 +136,13 @@ final class ChangeAdapter {
 
     private boolean needsAddresses(Optional<Expr> limit, TableRef table) {
         boolean needed = limit.isPresent() && !adapter.same() && table instanceof TableRef.Table;
-        return needed && !has(SqlFeature.CHANGE_LIMIT) && has(SqlFeature.CTID);
+        return needed && !has(SqlFeature.CHANGE_LIMIT) && (has(SqlFeature.CTID) || has(SqlFeature.ROWID));
     }
 
     private Expr byAddress(TableRef table, Optional<Expr> where, List<OrderItem> order, Optional<Expr> limit) {
         Span span = limit.orElseThrow().span();
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, "the limit of a change as a query for the rows' addresses");
-        Expr address = Expr.Column.of("ctid");
+        Expr address = Expr.Column.of(has(SqlFeature.CTID) ? "ctid" : "rowid");
         Query rows = Query.of(QueryBody.Select.of(List.of(Item.of(address)), List.of(table), where))
                 .withOrder(order)
                 .withPaging(Optional.of(new Query.Paging(Optional.empty(), limit, false, false)));

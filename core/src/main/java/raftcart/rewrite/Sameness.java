@@ -1,18 +1,23 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
-import raftcart.sql.LexicalRules;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 
 /** Tells whether a statement came out as it went in, apart from white space, case and words of no effect. */
 final class Sameness {
-    private Sameness() {}
+    private final Language target;
 
-    static boolean of(String source, List<Token> tokens, String written, LexicalRules target) {
-        return sameText(source, written) || sameTokens(tokens, written, target);
+    private Sameness(Language target) {
+        this.target = target;
+    }
+
+    static boolean of(String source, List<Token> tokens, String written, Language target) {
+        return sameText(source, written) || new Sameness(target).sameTokens(tokens, written);
     }
 
     /**
@@ -70,8 +75,8 @@ final class Sameness {
     }
 
     /** True where the text written has the tokens of the source; words in any case, and without words of no effect. */
-    private static boolean sameTokens(List<Token> source, String written, LexicalRules target) {
-        Lexer lexer = new Lexer(written, target);
+    private boolean sameTokens(List<Token> source, String written) {
+        Lexer lexer = new Lexer(written, target.grammar().lexical());
         int at = 0;
         try {
             for (Token t = lexer.next(); t.kind() != TokenKind.END; t = lexer.next()) {
@@ -90,7 +95,7 @@ final class Sameness {
         return pastNoise(source, at) == source.size();
     }
 
-    private static int pastNoise(List<Token> source, int from) {
+    private int pastNoise(List<Token> source, int from) {
         int at = from;
         while (at < source.size() && isNoise(source.get(at))) {
             at++;
@@ -104,10 +109,12 @@ final class Sameness {
                 : a.text().equals(b.text());
     }
 
-    private static boolean isNoise(Token token) {
+    private boolean isNoise(Token token) {
         if (token.kind() != TokenKind.WORD) {
             return token.kind() == TokenKind.COMMENT;
         }
-        return token.text().length() <= 5 && token.isAnyWord("AS", "INNER", "OUTER", "ASC");
+        return token.isWord("AS")
+                ? target.has(SqlFeature.FREE_AS)
+                : token.text().length() <= 5 && token.isAnyWord("INNER", "OUTER", "ASC");
     }
 }

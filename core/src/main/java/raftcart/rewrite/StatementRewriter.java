@@ -120,8 +120,7 @@ public final class StatementRewriter {
             findings.add(finding);
             outcome = outcome.worse(finding.outcome());
         }
-        boolean same = isPortable(inner)
-                && Sameness.of(source, parsed.tokens(), written, to.grammar().lexical());
+        boolean same = isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
         if (same) {
             // Nothing was changed, whatever was thought of on the way.
             findings.removeIf(f -> f.outcome() == Outcome.ADAPTED);

@@ -407,7 +407,10 @@ final class TableAdapter {
                         p.value(), has(SqlFeature.PREFIX_INDEXES) ? p.prefix() : 0, false, Nulls.DEFAULT, List.of()))
                 .toList();
         if (c.parts().stream().anyMatch(p -> p.prefix() > 0) && !has(SqlFeature.PREFIX_INDEXES)) {
-            adapter.note(FindingCode.PREFIX_INDEX, c.span(), "the whole column for its beginning, in a key");
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    c.span(),
+                    "the whole column for its beginning in a key, which lets more in");
         }
         return Optional.of(new TableConstraint(
                 c.kind(),

@@ -60,7 +60,7 @@ final class ValueAdapter {
         }
         if (text && kind.isDate()) {
             if (ZERO_DATE.matcher(literal.text()).matches()) {
-                adapter.note(FindingCode.SYNTAX_CHECK, literal.span(), "the zero date as NULL");
+                adapter.note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
                 return Expr.Literal.ofNull();
             }
             literal = DateAdapter.usual(literal);

@@ -189,7 +189,7 @@ class RewriteRulesTest {
             ! RC0627
             mysql > postgresql: CREATE TABLE t (a varchar(50), z datetime DEFAULT '0000-00-00 00:00:00', UNIQUE KEY u (a(10)))
             = CREATE TABLE t ( a character varying(50), z timestamp(0) without time zone DEFAULT NULL ); CREATE UNIQUE INDEX u ON t ((SUBSTR(a, 1, 10)))
-            ! RC0627
+            ! RC0107
             mysql > postgresql: CREATE TABLE t (b bit(8) DEFAULT b'101')
             = CREATE TABLE t ( b bit(8) DEFAULT B'00000101' )
             sqlserver > postgresql: CREATE TABLE t (id int IDENTITY(5,2) PRIMARY KEY NONCLUSTERED, b bit DEFAULT (1), INDEX ix NONCLUSTERED (b DESC) INCLUDE (id))

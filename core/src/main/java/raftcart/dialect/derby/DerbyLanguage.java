@@ -49,7 +49,9 @@ public final class DerbyLanguage {
             SqlFeature.SET_DEFAULT_ACTION,
             SqlFeature.EXPRESSION_DEFAULTS,
             SqlFeature.NATURAL_JOIN,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.MERGE_FROM_QUERY,
+            SqlFeature.ALTER_SEQUENCE);
 
     private DerbyLanguage() {}
 

@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ROWID,
                     SqlFeature.CASTS_PARSE_JSON,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_DOLLAR,
@@ -75,7 +76,8 @@ public final class DuckDbLanguage {
             SqlFeature.GRANTS,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.STORED_GENERATED_COLUMNS,
-            SqlFeature.SET_DEFAULT_ACTION);
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.ALTER_SEQUENCE);
 
     private DuckDbLanguage() {}
 

@@ -97,6 +97,11 @@ public final class HsqldbWriters {
         }
 
         @Override
+        protected String renameColumn(String table, String from, String to) {
+            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " RENAME TO " + to;
+        }
+
+        @Override
         protected String temporary(Temporary temporary) {
             return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";
         }

@@ -75,7 +75,8 @@ public final class OracleLanguage {
             SqlFeature.RESTRICT_ACTION,
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.SCHEMAS,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.FREE_AS);
 
     private OracleLanguage() {}
 

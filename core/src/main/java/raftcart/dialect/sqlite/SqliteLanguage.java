@@ -31,6 +31,7 @@ public final class SqliteLanguage {
             Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
@@ -66,7 +67,9 @@ public final class SqliteLanguage {
             SqlFeature.GRANTS,
             SqlFeature.ADD_CONSTRAINT,
             SqlFeature.ALTER_COLUMN,
-            SqlFeature.VIEW_CHECK_OPTION);
+            SqlFeature.VIEW_CHECK_OPTION,
+            SqlFeature.DEFAULT_IN_VALUES,
+            SqlFeature.FREE_AS);
 
     private SqliteLanguage() {}
 

@@ -1,5 +1,6 @@
 package raftcart.dialect.sqlite;
 
+import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
@@ -11,6 +12,7 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
@@ -134,6 +136,18 @@ public final class SqliteWriters {
     private static final class Changes extends ChangeWriter {
         Changes(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String target(TableRef table) {
+            boolean alias =
+                    table instanceof TableRef.Table named && named.alias().isPresent();
+            if (!alias) {
+                return super.target(table);
+            }
+            TableRef.Table named = (TableRef.Table) table;
+            return name(named.name()) + " AS "
+                    + name(new QualifiedName(List.of(named.alias().get().name())));
         }
 
         @Override

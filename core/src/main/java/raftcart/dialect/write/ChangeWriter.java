@@ -222,13 +222,18 @@ public class ChangeWriter {
                 "RETURNING " + items.stream().map(writer.queries()::item).collect(Collectors.joining(", ")));
     }
 
+    /** The table that is changed. */
+    protected String target(TableRef table) {
+        return table(table);
+    }
+
     private String update(Statement.Update update) {
         if (!update.returning().isEmpty() && !has(SqlFeature.OUTPUT)) {
             require(SqlFeature.UPDATE_RETURNING, "RETURNING of an UPDATE");
         }
         List<String> clauses = new ArrayList<>();
         writer.queries().with(update.with(), false).ifPresent(clauses::add);
-        clauses.add("UPDATE " + top(update.limit()) + table(update.target()));
+        clauses.add("UPDATE " + top(update.limit()) + target(update.target()));
         clauses.add("SET " + assignments(update.assignments()) + output(update.returning(), "INSERTED"));
         if (!update.from().isEmpty()) {
             clauses.add("FROM " + writer.queries().tables(update.from()));
@@ -267,7 +272,7 @@ public class ChangeWriter {
         String head = "DELETE " + top(delete.limit());
         clauses.add(
                 targets.isEmpty()
-                        ? head + "FROM " + table(delete.table()) + output
+                        ? head + "FROM " + target(delete.table()) + output
                         : head + targets + output + " FROM " + table(delete.table()));
         if (!delete.using().isEmpty()) {
             clauses.add("USING " + writer.queries().tables(delete.using()));
@@ -282,6 +287,9 @@ public class ChangeWriter {
         List<String> clauses = new ArrayList<>();
         writer.queries().with(merge.with(), false).ifPresent(clauses::add);
         clauses.add("MERGE INTO " + table(merge.target()));
+        if (merge.source() instanceof TableRef.Derived) {
+            require(SqlFeature.MERGE_FROM_QUERY, "MERGE with the rows of a query");
+        }
         clauses.add("USING " + table(merge.source()));
         clauses.add("ON " + mergeCondition(merge.on()));
         for (MergeAction action : merge.actions()) {

@@ -91,6 +91,9 @@ public class DdlWriter {
             return view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
+            if (sequence.alter()) {
+                require(SqlFeature.ALTER_SEQUENCE, "ALTER SEQUENCE");
+            }
             require(SqlFeature.SEQUENCES, "a sequence");
             return sequence(sequence);
         }

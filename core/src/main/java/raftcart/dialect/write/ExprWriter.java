@@ -316,6 +316,9 @@ public class ExprWriter extends CallWriter {
 
     @Override
     public String visitDefault(Expr.Default node) {
+        if (!has(SqlFeature.DEFAULT_IN_VALUES)) {
+            throw cannot("DEFAULT among values");
+        }
         return "DEFAULT";
     }
 }

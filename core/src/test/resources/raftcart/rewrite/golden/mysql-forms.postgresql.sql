@@ -183,7 +183,7 @@ BEGIN;
 -- 15:79: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:84: RC0103 adapted: Year becomes a number: y: smallint with a check
 -- 16:3: RC0609 adapted: Said in other words: ON UPDATE of c as a trigger
--- 17:55: RC0627 check: Said in other words, with a difference: the zero date as NULL
+-- 17:55: RC0107 check: Dates that do not exist become NULL: 0000-00-00 00:00:00
 -- 18:43: RC0111 check: Type without counterpart crosses as text: g: point as bytea
 -- 18:54: RC0106 adapted: Time beyond a day becomes an interval: tt: interval for hours beyond a day
 -- 21:23: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
@@ -192,7 +192,7 @@ BEGIN;
 -- 24:1: RC0604 adapted: Client command left out: LOCK TABLES `telescope` WRITE
 -- 25:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
 -- 26:76: RC0614 adapted: Condition made explicit: 1 for a truth value
--- 26:110: RC0627 check: Said in other words, with a difference: the zero date as NULL
+-- 26:110: RC0107 check: Dates that do not exist become NULL: 0000-00-00
 -- 26:247: RC0606 check: Function is not in the dictionary: ST_GeomFromText
 -- 27:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 28:1: RC0502 adapted: Storage clauses left out: AFTER name

@@ -21,8 +21,8 @@ SELECT name || '-' || id, GROUP_CONCAT(DISTINCT kind, ', ' ORDER BY kind) FROM s
 INSERT INTO stars (id, name)
 VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = excluded.name, mag = stars.mag + 1;
-UPDATE stars s SET mag = o.mag FROM obs o WHERE o.star_id = s.id AND o.ok = 1;
-DELETE FROM stars s WHERE EXISTS (SELECT 1 FROM obs o WHERE o.star_id = s.id AND o.bad = 1);
+UPDATE stars AS s SET mag = o.mag FROM obs o WHERE o.star_id = s.id AND o.ok = 1;
+DELETE FROM stars AS s WHERE EXISTS (SELECT 1 FROM obs o WHERE o.star_id = s.id AND o.bad = 1);
 -- RC0603 by hand: Code is not translated: procedure
 -- CREATE PROCEDURE p() BEGIN SELECT 1; SELECT 2; END
 SELECT
