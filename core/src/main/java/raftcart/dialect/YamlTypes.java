@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
@@ -20,6 +22,16 @@ import raftcart.type.LogicalType;
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
  */
 public final class YamlTypes implements TypeTable {
+    private static final Set<String> READ =
+            Set.of(("binary bits blob bool bytes char date decimal enum fixed float float32 float64 int16 int24 "
+                            + "int32 int64 int8 json number opaque seconds set text time timestamp timestamptz timetz uint16 uint24 uint32 uint64 uint8 uuid varbinary varbits varchar year")
+                    .split(" "));
+    private static final Set<String> WRITTEN = Set.of(
+            ("address binary bits blob bool char date decimal duration enum float32 float64 int8 int16 int24 int32 int64 "
+                            + "json number set text time timestamp timestamptz uint8 uint16 uint24 uint32 uint64 uuid "
+                            + "varbinary varchar year array opaque")
+                    .split(" "));
+
     private final Map<String, JsonNode> read = new HashMap<>();
     private final Map<String, JsonNode> write = new HashMap<>();
 
@@ -42,12 +54,27 @@ public final class YamlTypes implements TypeTable {
                 types.read.putAll(base.read);
                 types.write.putAll(base.write);
             }
-            document.path("read").properties().forEach(f -> types.read.put(f.getKey(), f.getValue()));
-            document.path("write").properties().forEach(f -> types.write.put(f.getKey(), f.getValue()));
+            document.path("read").properties().forEach(f -> {
+                checked(file, f.getKey(), f.getValue().asText().split("[ ,]+")[0], READ);
+                types.read.put(f.getKey(), f.getValue());
+            });
+            document.path("write").properties().forEach(f -> {
+                checked(file, f.getKey(), f.getKey().replaceFirst("^cast ", ""), WRITTEN);
+                types.write.put(f.getKey(), f.getValue());
+            });
         } catch (IOException e) {
             throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
         }
         return types;
+    }
+
+    private static void checked(String file, String entry, String kind, Set<String> kinds) {
+        if (!kinds.contains(kind)) {
+            throw new PlanException(
+                    file + ": the entry '" + entry + "' names the kind '" + kind + "', which does not exist",
+                    "Take one of " + String.join(", ", new TreeSet<>(kinds)) + ".",
+                    null);
+        }
     }
 
     /** This table in front of another one. */
@@ -98,6 +125,8 @@ public final class YamlTypes implements TypeTable {
             case "int64" -> new LogicalType.Int(64, false);
             case "uint64" -> new LogicalType.Int(64, true);
             case "fixed" -> new LogicalType.Decimal(Integer.parseInt(words[1]), Integer.parseInt(words[2]), false);
+            case "number" -> new LogicalType.Decimal(0, 0, false);
+            case "uint24" -> new LogicalType.Int(24, true);
             case "decimal" -> decimal(first, second);
             case "float32" -> new LogicalType.Floating(32);
             case "float64" -> new LogicalType.Floating(64);

@@ -77,9 +77,12 @@ public final class RulesFolder {
         });
     }
 
+    private String path(String file) {
+        return folder.map(f -> f.resolve(file).toString()).orElse(file);
+    }
+
     private RulesException wrong(String file, String message) {
-        String path = folder.map(f -> f.resolve(file).toString()).orElse(file);
-        return new RulesException(path + ": " + message, "Mend the entry; see docs/rules.md.", null);
+        return new RulesException(path(file) + ": " + message, "Mend the entry; see docs/rules.md.", null);
     }
 
     /** The dialect of this name: one of the folder's own, or one of ours with what the folder adds. */
@@ -120,8 +123,9 @@ public final class RulesFolder {
         }
         Supplier<TypeTable> table = language.typeTable();
         if (types.isPresent()) {
-            YamlTypes more = YamlTypes.read(file, Yaml.MAPPER.treeAsTokens(types.get()), n -> {
-                throw wrong(file, "types extend nothing here");
+            String typesFile = path(file.replace("functions-", "types-"));
+            YamlTypes more = YamlTypes.read(typesFile, Yaml.MAPPER.treeAsTokens(types.get()), n -> {
+                throw wrong(file.replace("functions-", "types-"), "types extend nothing here");
             });
             table = () -> more.over(language.types());
         }
@@ -139,7 +143,7 @@ public final class RulesFolder {
     }
 
     private FunctionDictionary dictionary(String file) {
-        String path = folder.map(f -> f.resolve(file).toString()).orElse(file);
+        String path = path(file);
         // Read from the file itself, so that lines in errors are right.
         try (JsonParser in = Yaml.MAPPER.createParser(file(file).orElseThrow().toFile())) {
             return file.startsWith("functions-")
