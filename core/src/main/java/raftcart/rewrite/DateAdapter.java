@@ -145,9 +145,34 @@ final class DateAdapter {
         return typed((Expr.Literal) e, kind);
     }
 
+    /** True for {@code 2026-01-31} and {@code 2026-01-31 22:15:00}, which most dates in dumps are; quicker than a pattern. */
+    private static boolean isPlain(String text) {
+        int length = text.length();
+        if (length != 10 && length != 19) {
+            return false;
+        }
+        for (int i = 0; i < length; i++) {
+            char c = text.charAt(i);
+            boolean fits =
+                    switch (i) {
+                        case 4, 7 -> c == '-';
+                        case 10 -> c == ' ';
+                        case 13, 16 -> c == ':';
+                        default -> c >= '0' && c <= '9';
+                    };
+            if (!fits) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Dates and times in the spelling that all engines read, of those that only one reads. */
     static Expr.Literal usual(Expr.Literal literal) {
         String text = literal.text().strip();
+        if (isPlain(text)) {
+            return literal;
+        }
         Matcher dotted = DOTTED.matcher(text);
         if (dotted.matches()) {
             String date = dotted.group(1) == null ? "" : dotted.group(1) + " ";
@@ -167,8 +192,9 @@ final class DateAdapter {
 
     static Expr typed(Expr.Literal literal, ValueKind kind) {
         String text = literal.text().strip();
-        boolean date = DATE.matcher(text).matches();
-        boolean timestamp = !date && TIMESTAMP.matcher(text).matches();
+        boolean plain = isPlain(text);
+        boolean date = plain ? text.length() == 10 : DATE.matcher(text).matches();
+        boolean timestamp = !date && (plain || TIMESTAMP.matcher(text).matches());
         if (date && kind == ValueKind.DATE) {
             return new Expr.Literal(LiteralKind.DATE, text, literal.span());
         }

@@ -59,7 +59,8 @@ final class ValueAdapter {
             return truth(literal);
         }
         if (text && kind.isDate()) {
-            if (ZERO_DATE.matcher(literal.text()).matches()) {
+            if (literal.text().startsWith("0000")
+                    && ZERO_DATE.matcher(literal.text()).matches()) {
                 adapter.note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
                 return Expr.Literal.ofNull();
             }
@@ -88,8 +89,10 @@ final class ValueAdapter {
     }
 
     private Expr truth(Expr.Literal literal) {
-        boolean one = ONE.matcher(literal.text()).matches();
-        boolean zero = ZERO.matcher(literal.text()).matches();
+        // Most are a single digit, which needs no pattern.
+        boolean one = literal.text().equals("1") || ONE.matcher(literal.text()).matches();
+        boolean zero = !one
+                && (literal.text().equals("0") || ZERO.matcher(literal.text()).matches());
         if (literal.kind() == LiteralKind.NULL || (!one && !zero)) {
             return adapter.expr(literal);
         }
