@@ -84,6 +84,10 @@ public enum SqlFeature {
     ALTER_SEQUENCE,
     /** A hidden column rowid tells rows apart. */
     ROWID,
+    /** A number that is cast to bits gives its bits. */
+    BITS_OF_NUMBERS,
+    /** Indexes of other kinds than sorted ones may be named by their method. */
+    INDEX_METHODS,
     RETURNING,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,

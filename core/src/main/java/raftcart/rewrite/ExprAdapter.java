@@ -295,7 +295,7 @@ class ExprAdapter extends QueryMapper {
         if (json && from.has(SqlFeature.CASTS_PARSE_JSON) != to.has(SqlFeature.CASTS_PARSE_JSON)) {
             return jsonOfText(cast, value);
         }
-        if (type instanceof LogicalType.Bits && kind.isNumber() && !to.has(SqlFeature.CTID)) {
+        if (type instanceof LogicalType.Bits && kind.isNumber() && !to.has(SqlFeature.BITS_OF_NUMBERS)) {
             throw new Untranslatable("the bits of a number");
         }
         if (wanted.isDate()

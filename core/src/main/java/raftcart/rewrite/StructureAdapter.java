@@ -222,7 +222,7 @@ final class StructureAdapter {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
         }
         String kind = kind(index);
-        if (index.method().matches("GIN|GIST|SPGIST|BRIN|RTREE") && !has(SqlFeature.CTID)) {
+        if (index.method().matches("GIN|GIST|SPGIST|BRIN|RTREE") && !has(SqlFeature.INDEX_METHODS)) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK, index.span(), "an index of the kind " + index.method() + " is left out");
             return List.of();

@@ -10,6 +10,7 @@ import raftcart.dialect.MaskStyle;
 import raftcart.dialect.NullOrder;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.postgresql.PgLanguage;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
@@ -37,60 +38,23 @@ public final class CockroachLanguage {
                     OperatorTable.OTHER,
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
-    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
-            FeatureSets.with(
-                    SqlFeature.CASTS_PARSE_JSON,
-                    SqlFeature.INTERVAL_VALUES,
-                    SqlFeature.NUMBERED_BY_DOLLAR,
-                    SqlFeature.DERIVED_COLUMN_NAMES,
-                    SqlFeature.RECURSIVE_WORD,
-                    SqlFeature.IS_TRUE,
-                    SqlFeature.IS_DISTINCT_FROM,
-                    SqlFeature.NULLS_ORDER,
-                    SqlFeature.AGGREGATE_FILTER,
+    private static final Set<SqlFeature> FEATURES = FeatureSets.and(
+            FeatureSets.without(
+                    PgLanguage.create().features(),
+                    SqlFeature.WHOLE_DIVISION,
                     SqlFeature.GROUPING_SETS,
                     SqlFeature.ROLLUP,
-                    SqlFeature.LATERAL,
-                    SqlFeature.DISTINCT_ON,
-                    SqlFeature.WINDOW_CLAUSE,
-                    SqlFeature.VALUES_QUERY,
-                    SqlFeature.SET_OPERATION_ALL,
                     SqlFeature.TABLE_SAMPLE,
-                    SqlFeature.FOR_UPDATE,
-                    SqlFeature.SKIP_LOCKED,
-                    SqlFeature.ARRAYS,
-                    SqlFeature.INTERVALS,
-                    SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP,
-                    SqlFeature.DATE_PLUS_DAYS,
-                    SqlFeature.RETURNING,
-                    SqlFeature.UPDATE_RETURNING,
-                    SqlFeature.ON_CONFLICT,
-                    SqlFeature.UPDATE_FROM,
-                    SqlFeature.DELETE_USING,
-                    SqlFeature.ROW_ASSIGNMENT,
-                    SqlFeature.WHOLE_DIVISION,
-                    SqlFeature.ALIAS_IN_GROUP_BY,
-                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
-                    SqlFeature.ILIKE,
-                    SqlFeature.REGULAR_EXPRESSIONS,
-                    SqlFeature.SEQUENCES,
-                    SqlFeature.IDENTITY,
-                    SqlFeature.IF_NOT_EXISTS,
-                    SqlFeature.IF_EXISTS,
-                    SqlFeature.OR_REPLACE_VIEW,
-                    SqlFeature.MATERIALIZED_VIEWS,
-                    SqlFeature.COMMENT_ON,
-                    SqlFeature.ENUM_TYPES,
-                    SqlFeature.EXPRESSION_INDEXES,
-                    SqlFeature.PARTIAL_INDEXES,
-                    SqlFeature.INCLUDED_COLUMNS,
-                    SqlFeature.CASCADE,
-                    SqlFeature.CREATE_TABLE_LIKE,
-                    SqlFeature.CHANGE_LIMIT),
-            SqlFeature.WHOLE_DIVISION,
-            SqlFeature.GROUPING_SETS,
-            SqlFeature.ROLLUP,
-            SqlFeature.TABLE_SAMPLE);
+                    SqlFeature.TRIGGER_FUNCTIONS,
+                    SqlFeature.BITS_OF_NUMBERS,
+                    SqlFeature.INDEX_METHODS,
+                    SqlFeature.FETCH_WITH_TIES,
+                    SqlFeature.CTID,
+                    SqlFeature.MERGE,
+                    SqlFeature.MERGE_CONDITIONS,
+                    SqlFeature.DOMAINS,
+                    SqlFeature.DEFERRABLE),
+            SqlFeature.CHANGE_LIMIT);
 
     private CockroachLanguage() {}
 
@@ -110,6 +74,6 @@ public final class CockroachLanguage {
                 Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
                 LanguageResources.functions("cockroachdb"),
                 LanguageResources.types("cockroachdb"),
-                raftcart.dialect.postgresql.PgWriters::of);
+                PgLanguage.create().writer());
     }
 }

@@ -1,100 +1,22 @@
 package raftcart.dialect.mysql;
 
-import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import raftcart.dialect.FeatureSets;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
-import raftcart.dialect.MaskStyle;
-import raftcart.dialect.NullOrder;
-import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
-import raftcart.sql.LexicalFeature;
-import raftcart.sql.LexicalRules;
-import raftcart.sql.parse.Grammar;
-import raftcart.sql.parse.GrammarFeature;
-import raftcart.sql.parse.NameCase;
-import raftcart.sql.parse.OperatorTable;
-import raftcart.sql.script.ScriptFeature;
-import raftcart.sql.tree.BinaryOperator;
+import raftcart.dialect.mariadb.MariaDbLanguage;
 
-/** MySQL's SQL, version 8, in its default mode. */
+/** MySQL's SQL, version 8, in its default mode: that of its sister with a few differences. */
 public final class MySqlLanguage {
-    private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(
-                    List.of("``"),
-                    Set.of(
-                            LexicalFeature.DOUBLE_QUOTED_STRINGS,
-                            LexicalFeature.BACKSLASH_ESCAPES,
-                            LexicalFeature.DIGIT_NAMES,
-                            LexicalFeature.HASH_COMMENTS,
-                            LexicalFeature.VERSION_COMMENTS,
-                            LexicalFeature.DASHES_BEFORE_BLANK,
-                            LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
-            NameCase.IGNORED,
-            Set.of(
-                    GrammarFeature.PIPES_ARE_OR,
-                    GrammarFeature.AMPERSANDS_ARE_AND,
-                    GrammarFeature.WORD_OPERATORS,
-                    GrammarFeature.REPLACE_STATEMENT,
-                    GrammarFeature.BANG_IS_NOT,
-                    GrammarFeature.NUMBERS_ARE_CONDITIONS),
-            OperatorTable.OR,
-            Map.of(
-                    BinaryOperator.JSON_GET,
-                    OperatorTable.POSTFIX,
-                    BinaryOperator.JSON_GET_TEXT,
-                    OperatorTable.POSTFIX));
-    private static final Set<SqlFeature> FEATURES = FeatureSets.without(
-            FeatureSets.with(
-                    SqlFeature.NOTHING_BEFORE_THE_START,
-                    SqlFeature.CASTS_PARSE_JSON,
-                    SqlFeature.FOUR_DIGITS_OF_DIVISION,
-                    SqlFeature.CAST_KEEPS_LENGTH,
-                    SqlFeature.UNSIGNED_BITS,
-                    SqlFeature.NEGATIVE_SUBSTRING,
-                    SqlFeature.NUMBERS_ARE_CONDITIONS,
-                    SqlFeature.IS_TRUE,
-                    SqlFeature.RECURSIVE_WORD,
-                    SqlFeature.WITH_ROLLUP,
-                    SqlFeature.WINDOW_CLAUSE,
-                    SqlFeature.FOR_UPDATE,
-                    SqlFeature.SKIP_LOCKED,
-                    SqlFeature.INTERVALS,
-                    SqlFeature.ON_DUPLICATE_KEY,
-                    SqlFeature.INSERT_IGNORE,
-                    SqlFeature.REPLACE,
-                    SqlFeature.UPDATE_JOIN,
-                    SqlFeature.DELETE_JOIN,
-                    SqlFeature.CHANGE_LIMIT,
-                    SqlFeature.NULL_FOR_ZERO_DIVISION,
-                    SqlFeature.IGNORES_CASE,
-                    SqlFeature.IGNORES_PADDING,
-                    SqlFeature.CONVERTS_SILENTLY,
-                    SqlFeature.LOOSE_GROUP_BY,
-                    SqlFeature.ALIAS_IN_GROUP_BY,
-                    SqlFeature.ALIAS_IN_HAVING,
-                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
-                    SqlFeature.REGULAR_EXPRESSIONS,
-                    SqlFeature.IDENTITY,
-                    SqlFeature.IF_NOT_EXISTS,
-                    SqlFeature.IF_EXISTS,
-                    SqlFeature.OR_REPLACE_VIEW,
-                    SqlFeature.INLINE_COMMENTS,
-                    SqlFeature.PREFIX_INDEXES,
-                    SqlFeature.FULLTEXT_INDEXES,
-                    SqlFeature.GENERATED_COLUMNS,
-                    SqlFeature.ASSIGNS_ON_UPDATE,
-                    SqlFeature.CREATE_TABLE_LIKE,
-                    SqlFeature.DERIVED_COLUMN_NAMES,
-                    SqlFeature.LATERAL,
-                    SqlFeature.EXPRESSION_INDEXES,
-                    SqlFeature.SET_OPERATION_ALL),
-            SqlFeature.FULL_JOIN,
-            SqlFeature.INSERT_DEFAULT_VALUES,
-            SqlFeature.SET_DEFAULT_ACTION,
-            SqlFeature.SCHEMA_GRANTS);
+    private static final Language MARIADB = MariaDbLanguage.create();
+    private static final Set<SqlFeature> FEATURES = FeatureSets.and(
+            FeatureSets.without(
+                    MARIADB.features(), SqlFeature.RETURNING, SqlFeature.SEQUENCES, SqlFeature.VALUES_QUERY),
+            SqlFeature.CASTS_PARSE_JSON,
+            SqlFeature.DERIVED_COLUMN_NAMES,
+            SqlFeature.LATERAL,
+            SqlFeature.EXPRESSION_INDEXES);
 
     private MySqlLanguage() {}
 
@@ -102,19 +24,18 @@ public final class MySqlLanguage {
     public static Language create() {
         return new Language(
                 "mysql",
-                GRAMMAR,
-                "``",
-                64,
+                MARIADB.grammar(),
+                MARIADB.quotes(),
+                MARIADB.longestName(),
                 LanguageResources.reserved("mysql"),
                 FEATURES,
-                NullOrder.LOW,
-                PagingStyle.LIMIT_FIRST,
-                "",
-                MaskStyle.PERCENT_I,
-                Set.of(ScriptFeature.DELIMITER_COMMAND),
+                MARIADB.nulls(),
+                MARIADB.paging(),
+                MARIADB.dummyTable(),
+                MARIADB.masks(),
+                MARIADB.scripts(),
                 LanguageResources.functions("mysql"),
-                LanguageResources.types(
-                        "mysql", LanguageResources.types("mariadb", raftcart.dialect.mariadb.MariaDbDialect::types)),
-                raftcart.dialect.mariadb.MariaDbWriters::of);
+                LanguageResources.types("mysql", MARIADB.typeTable()),
+                MARIADB.writer());
     }
 }

@@ -88,6 +88,8 @@ public final class PgLanguage {
             SqlFeature.CASCADE,
             SqlFeature.CREATE_TABLE_LIKE,
             SqlFeature.TRIGGER_FUNCTIONS,
+            SqlFeature.BITS_OF_NUMBERS,
+            SqlFeature.INDEX_METHODS,
             SqlFeature.CASTS_PARSE_JSON,
             SqlFeature.INTERVAL_VALUES,
             SqlFeature.NUMBERED_BY_DOLLAR,
