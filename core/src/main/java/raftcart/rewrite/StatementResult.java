@@ -15,4 +15,9 @@ public record StatementResult(
     public StatementResult {
         findings = List.copyOf(findings);
     }
+
+    /** The same with another text. */
+    StatementResult withText(String other) {
+        return new StatementResult(line, column, outcome, source, other, findings);
+    }
 }

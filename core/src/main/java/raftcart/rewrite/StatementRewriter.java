@@ -37,6 +37,7 @@ public final class StatementRewriter {
                 rules.isEmpty() ? source : rules.apply(source, from.grammar().lexical(), line, column, ruled);
         StatementParser.Result parsed = StatementParser.parse(text, from.grammar(), line, column);
         List<StatementResult> results = new ArrayList<>();
+        int passed = 0;
         for (StatementParser.Parsed one : parsed.statements()) {
             AdaptNotes notes = new AdaptNotes();
             ruled.all().forEach(n -> notes.add(n.code(), spanAt(n.line(), n.column()), n.detail()));
@@ -45,7 +46,12 @@ public final class StatementRewriter {
                     notes.add(FindingCode.HINT_DROPPED, hint.span(), shortened(hint.text()));
                 }
             }
-            results.add(rewrite(one, text, inside(parsed, one), notes, line, column));
+            boolean last = results.size() == parsed.statements().size() - 1;
+            String around = comments(around(parsed, passed, one, last));
+            StatementResult result = rewrite(one, text, inside(parsed, one), notes, line, column);
+            boolean plain = around.isEmpty() || result.text().isEmpty();
+            results.add(plain ? result : result.withText(around + result.text()));
+            passed = one.end();
         }
         return results;
     }
@@ -129,6 +135,15 @@ public final class StatementRewriter {
         }
         return new StatementResult(
                 place[0], place[1], outcome.worse(Outcome.ADAPTED), source, comments(inner) + written, findings);
+    }
+
+    /** The comments between the statement before and this one; after the last one those that follow, too. */
+    private static List<Token> around(
+            StatementParser.Result parsed, int from, StatementParser.Parsed one, boolean last) {
+        return parsed.comments().stream()
+                .filter(t -> t.span().start() >= from && t.span().start() < one.start()
+                        || last && t.span().start() >= one.end())
+                .toList();
     }
 
     /** The comments and hints that stand inside of a statement. */
