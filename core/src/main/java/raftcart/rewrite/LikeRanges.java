@@ -13,11 +13,15 @@ final class LikeRanges {
             return Optional.empty();
         }
         String escaping = escape.map(e -> ((Expr.Literal) e).text()).orElse("");
-        StringBuilder text = new StringBuilder("^");
-        int i = 0;
-        while (i < pattern.length()) {
+        // A percent sign at an end leaves that end open; a point and a star would stop at a line break on some engines.
+        boolean openStart = pattern.startsWith("%");
+        boolean openEnd = pattern.endsWith("%") && !escaped(pattern, escaping);
+        int end = openEnd ? pattern.length() - 1 : pattern.length();
+        StringBuilder text = new StringBuilder(openStart ? "" : "^");
+        int i = openStart ? 1 : 0;
+        while (i < end) {
             char c = pattern.charAt(i);
-            if (!escaping.isEmpty() && c == escaping.charAt(0) && i + 1 < pattern.length()) {
+            if (!escaping.isEmpty() && c == escaping.charAt(0) && i + 1 < end) {
                 literal(pattern.charAt(i + 1), text);
                 i += 2;
             } else if (c == '[') {
@@ -26,7 +30,9 @@ final class LikeRanges {
                     return Optional.empty();
                 }
                 String inside = pattern.substring(i + 1, close);
-                text.append('[').append(inside.replace("\\", "\\\\")).append(']');
+                text.append('[')
+                        .append(inside.replace("\\", "\\\\").replace("[", "\\["))
+                        .append(']');
                 i = close + 1;
             } else {
                 if (c == '%') {
@@ -39,7 +45,13 @@ final class LikeRanges {
                 i++;
             }
         }
-        return Optional.of(text.append('$').toString());
+        return Optional.of(text.append(openEnd ? "" : "$").toString());
+    }
+
+    private static boolean escaped(String pattern, String escaping) {
+        return !escaping.isEmpty()
+                && pattern.length() > 1
+                && pattern.charAt(pattern.length() - 2) == escaping.charAt(0);
     }
 
     private static void literal(char c, StringBuilder text) {

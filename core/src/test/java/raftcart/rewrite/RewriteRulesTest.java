@@ -33,10 +33,13 @@ class RewriteRulesTest {
             sqlserver > postgresql: SELECT title + ' of ' + band, ISNULL(title, '') FROM frame WHERE LEN(title) > 3
             = SELECT title || ' of ' || band, COALESCE(title, '') FROM frame WHERE CHAR_LENGTH(RTRIM(title)) > 3
             sqlserver > postgresql: SELECT id FROM frame WHERE title LIKE '[a-c]%'
-            = SELECT id FROM frame WHERE title ~ '^[a-c].*$'
+            = SELECT id FROM frame WHERE title ~ '^[a-c]'
+            ! RC0612
+            sqlserver > postgresql: SELECT id FROM frame WHERE title LIKE '%[[]a-b%'
+            = SELECT id FROM frame WHERE title ~ '[\\[]a-b'
             ! RC0612
             sqlserver > mysql: SELECT id FROM frame WHERE title LIKE 'x[^0-9]_%'
-            = SELECT id FROM frame WHERE title REGEXP '^x[^0-9]..*$'
+            = SELECT id FROM frame WHERE title REGEXP '^x[^0-9].'
             oracle > postgresql: SELECT SUBSTR(title, -3), SUBSTR(title, -4, 2) FROM frame
             = SELECT CASE WHEN CHAR_LENGTH(title) >= 3 THEN RIGHT(title, 3) ELSE NULL END, CASE WHEN CHAR_LENGTH(title) >= 4 THEN LEFT(RIGHT(title, 4), 2) ELSE NULL END FROM frame
             mysql > oracle: SELECT CONCAT(title, NULL), CONCAT_WS('-', title, band) FROM frame

@@ -136,7 +136,7 @@ FROM (
 -- PRINT 'done'
 SELECT NEXTVAL('dbo.Seq');
 SELECT * FROM Telescope ORDER BY Name NULLS FIRST LIMIT 5 OFFSET 10;
-SELECT a.Name FROM Telescope a WHERE a.Name ~ '^[a-c].*$';
+SELECT a.Name FROM Telescope a WHERE a.Name ~ '^[a-c]';
 SELECT *
 FROM Telescope
 WHERE Created >= '20200101' AND Upd BETWEEN DATE '2020-01-01' AND TIMESTAMP '2020-01-02 00:00:00';
