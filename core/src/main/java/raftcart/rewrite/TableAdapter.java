@@ -200,11 +200,15 @@ final class TableAdapter {
             after.add(new DdlStatement.AssignOnUpdate(
                     table.name(), column.name(), adapter.expr(column.onUpdate().get()), column.span()));
         } else {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    column.span(),
-                    "ON UPDATE of " + name + " is left out; write a trigger that assigns it");
+            onUpdateLeftOut(column);
         }
+    }
+
+    private void onUpdateLeftOut(ColumnDefinition column) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                column.span(),
+                "ON UPDATE of " + column.name().text() + " is left out; write a trigger that assigns it");
     }
 
     private void comment(String kind, QualifiedName name, String text, CreateTable table, List<Statement> after) {
@@ -244,6 +248,10 @@ final class TableAdapter {
         for (String clause : column.leftOut()) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
+        }
+        boolean altered = !table.columns().contains(column);
+        if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
+            onUpdateLeftOut(column);
         }
         Optional<LogicalType> type = column.type()
                 .map(adapter.finder::type)

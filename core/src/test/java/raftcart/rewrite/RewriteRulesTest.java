@@ -213,6 +213,15 @@ class RewriteRulesTest {
             ! RC0602
             sqlserver > postgresql: EXEC sp_rename 'dbo.frame.title', 'name', 'COLUMN'
             = ALTER TABLE dbo.frame RENAME COLUMN title TO name
+            sqlserver > postgresql: EXEC sp_rename 'dbo.frame.ix', 'iy', 'INDEX'
+            = -
+            ! RC0602
+            sqlserver > postgresql: EXEC sp_rename 'dbo.ck', 'cl', 'OBJECT'
+            = -
+            ! RC0602
+            mysql > postgresql: ALTER TABLE t ADD COLUMN seen datetime ON UPDATE CURRENT_TIMESTAMP
+            = ALTER TABLE t ADD COLUMN seen timestamp(0) without time zone
+            ! RC0627
             sqlserver > postgresql: EXEC sp_who
             = -
             ! RC0602

@@ -371,8 +371,9 @@ public final class StatementParser {
         }
         cursor.expectSymbol(",");
         Name to = Name.of(cursor.take().value());
-        boolean column = cursor.takeSymbol(",") && cursor.take().value().equalsIgnoreCase("COLUMN");
-        boolean other = !column && cursor.previous().isString() && parts.size() > 2;
+        boolean kind = cursor.takeSymbol(",");
+        boolean column = kind && cursor.take().value().equalsIgnoreCase("COLUMN");
+        boolean other = kind != column || !kind && parts.size() > 2;
         if (other || column && parts.size() < 2) {
             return new Statement.NotTranslated("sp_rename of this kind", false, span);
         }
