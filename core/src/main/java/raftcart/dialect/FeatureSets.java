@@ -1,5 +1,6 @@
 package raftcart.dialect;
 
+import static raftcart.dialect.SqlFeature.ADD_COLUMN_NOT_NULL;
 import static raftcart.dialect.SqlFeature.ADD_CONSTRAINT;
 import static raftcart.dialect.SqlFeature.ALTER_COLUMN;
 import static raftcart.dialect.SqlFeature.ALTER_SEQUENCE;
@@ -7,27 +8,36 @@ import static raftcart.dialect.SqlFeature.BOOLEAN_CONSTANTS;
 import static raftcart.dialect.SqlFeature.COMMON_TABLES;
 import static raftcart.dialect.SqlFeature.CONDITIONS_ARE_VALUES;
 import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
+import static raftcart.dialect.SqlFeature.CURRENT_SCHEMA;
 import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
 import static raftcart.dialect.SqlFeature.EXCEPT;
 import static raftcart.dialect.SqlFeature.EXPRESSION_DEFAULTS;
+import static raftcart.dialect.SqlFeature.FOREIGN_KEY_ACTIONS;
 import static raftcart.dialect.SqlFeature.FREE_AS;
 import static raftcart.dialect.SqlFeature.FULL_JOIN;
+import static raftcart.dialect.SqlFeature.GENERATED_NOT_NULL;
 import static raftcart.dialect.SqlFeature.GRANTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
 import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
 import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
+import static raftcart.dialect.SqlFeature.NULL_ITEMS;
 import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
+import static raftcart.dialect.SqlFeature.PROCEDURES;
 import static raftcart.dialect.SqlFeature.RECURSION;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
 import static raftcart.dialect.SqlFeature.ROW_VALUES;
+import static raftcart.dialect.SqlFeature.SAVEPOINTS;
 import static raftcart.dialect.SqlFeature.SCHEMAS;
 import static raftcart.dialect.SqlFeature.SCHEMA_GRANTS;
 import static raftcart.dialect.SqlFeature.SELECT_WITHOUT_FROM;
+import static raftcart.dialect.SqlFeature.SEQUENCE_CACHE;
 import static raftcart.dialect.SqlFeature.SET_DEFAULT_ACTION;
+import static raftcart.dialect.SqlFeature.STAR_BESIDE_COLUMNS;
 import static raftcart.dialect.SqlFeature.STORED_GENERATED_COLUMNS;
+import static raftcart.dialect.SqlFeature.TABLE_FUNCTIONS;
 import static raftcart.dialect.SqlFeature.TEMPORARY_TABLES;
 import static raftcart.dialect.SqlFeature.TRUNCATE;
 import static raftcart.dialect.SqlFeature.TYPED_DATES;
@@ -78,7 +88,17 @@ public final class FeatureSets {
             EXPRESSION_DEFAULTS,
             ALTER_COLUMN,
             VIEW_CHECK_OPTION,
-            STORED_GENERATED_COLUMNS);
+            STORED_GENERATED_COLUMNS,
+            SEQUENCE_CACHE,
+            TABLE_FUNCTIONS,
+            PROCEDURES,
+            FOREIGN_KEY_ACTIONS,
+            SAVEPOINTS,
+            STAR_BESIDE_COLUMNS,
+            CURRENT_SCHEMA,
+            ADD_COLUMN_NOT_NULL,
+            GENERATED_NOT_NULL,
+            NULL_ITEMS);
 
     private FeatureSets() {}
 

@@ -23,6 +23,7 @@ import raftcart.sql.tree.Name;
  * @param longestName the greatest number of characters of a name
  * @param reserved words that cannot be names without quotes, in lower case
  * @param dummyTable what stands in FROM where nothing is read; empty where FROM may be left out
+ * @param defaultSchema the schema of names without one, where it has a name of its own; empty elsewhere
  * @param masks how the dialect writes format masks of dates
  * @param scripts what stands in scripts besides statements
  * @param writer makes what writes statements
@@ -37,6 +38,7 @@ public record Language(
         NullOrder nulls,
         PagingStyle paging,
         String dummyTable,
+        String defaultSchema,
         MaskStyle masks,
         Set<ScriptFeature> scripts,
         Supplier<FunctionDictionary> dictionary,
@@ -106,6 +108,7 @@ public record Language(
                 nulls,
                 paging,
                 dummyTable,
+                defaultSchema,
                 masks,
                 scripts,
                 functions,
@@ -125,6 +128,7 @@ public record Language(
                 nulls,
                 paging,
                 dummyTable,
+                defaultSchema,
                 masks,
                 scripts,
                 dictionary,

@@ -200,6 +200,64 @@ public enum SqlFeature {
     LIKE_RANGES,
     /** A negative start of SUBSTR counts from the end. */
     NEGATIVE_SUBSTRING,
+    /** Sequences say how many numbers are kept ready. */
+    SEQUENCE_CACHE,
+    /** An index is made in a schema that is named. */
+    QUALIFIED_INDEX_NAMES,
+    /** An index may be made without a name. */
+    UNNAMED_INDEXES,
+    /** Temporary tables may lose their rows at the end of the transaction. */
+    ROWS_UNTIL_COMMIT,
+    /** A column that the engine numbers may be of a decimal type. */
+    DECIMAL_IDENTITIES,
+    /** Arguments may be named in calls. */
+    NAMED_ARGUMENTS,
+    /** Any function may stand in FROM. */
+    TABLE_FUNCTIONS,
+    /** There are procedures to call. */
+    PROCEDURES,
+    /** Foreign keys say what happens to the rows that refer to one that goes. */
+    FOREIGN_KEY_ACTIONS,
+    /** A transaction has savepoints. */
+    SAVEPOINTS,
+    /** A star may stand behind or before other columns. */
+    STAR_BESIDE_COLUMNS,
+    /** A table made like the rows of a query may be left empty. */
+    TABLE_AS_WITHOUT_DATA,
+    /** The schema for names without one may be set. */
+    CURRENT_SCHEMA,
+    /** A key that a row brings with it moves the counter of its column on. */
+    KEYS_MOVE_COUNTERS,
+    /** The next number of a column that the engine numbers may be set. */
+    IDENTITY_RESTARTS,
+    /** An index belongs to its table, by which it is dropped. */
+    INDEXES_OF_TABLES,
+    /** FETCH FIRST may say a share of the rows. */
+    FETCH_PERCENT,
+    /** A column that is added may refuse NULL at once. */
+    ADD_COLUMN_NOT_NULL,
+    /** A synonym may take the place of one that is there. */
+    REPLACES_SYNONYMS,
+    /** A date may be written 10/31/2026. */
+    DATES_BY_SLASHES,
+    /** A date may be written 31.10.2026, and means the same whatever the settings. */
+    DATES_BY_DOTS,
+    /** A date may be written 31-OCT-2026. */
+    DATES_BY_MONTH_NAMES,
+    /** Bytes that are cast to a date are those in which it is stored. */
+    BYTES_ARE_DATES,
+    /** A database is what others call a schema. */
+    DATABASES_ARE_SCHEMAS,
+    /** A column that is there may be numbered from then on. */
+    ADD_IDENTITY,
+    /** A column that the engine numbers has to be the first of a key. */
+    NUMBERED_COLUMNS_ARE_KEYS,
+    /** A number added to a timestamp, not to a date, is one of days. */
+    TIMESTAMP_PLUS_DAYS,
+    /** A computed column may refuse NULL. */
+    GENERATED_NOT_NULL,
+    /** NULL may stand without a type among what is selected. */
+    NULL_ITEMS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

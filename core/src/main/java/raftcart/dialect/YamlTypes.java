@@ -59,7 +59,7 @@ public final class YamlTypes implements TypeTable {
                 types.read.put(f.getKey(), f.getValue());
             });
             document.path("write").properties().forEach(f -> {
-                checked(file, f.getKey(), f.getKey().replaceFirst("^cast ", ""), WRITTEN);
+                checked(file, f.getKey(), f.getKey().replaceFirst("^cast | in key$", ""), WRITTEN);
                 types.write.put(f.getKey(), f.getValue());
             });
         } catch (IOException e) {
@@ -162,6 +162,11 @@ public final class YamlTypes implements TypeTable {
 
     @Override
     public TypeChoice choose(LogicalType type, ColumnUse use) {
+        JsonNode inKey = write.get("text in key");
+        if (use.keyColumns() > 0 && type instanceof LogicalType.Text && inKey != null) {
+            String sql = inKey.asText();
+            return TypeChoice.of(sql, type).note(FindingCode.TEXT_KEY_LENGTH, sql);
+        }
         String sql = text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
         TypeChoice choice = TypeChoice.of(sql, type);
         Optional<String> check =
@@ -171,6 +176,10 @@ public final class YamlTypes implements TypeTable {
         }
         if (type instanceof LogicalType.Opaque opaque) {
             return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
+        }
+        int lost = lostDigits(type);
+        if (lost > 0) {
+            return choice.note(FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)");
         }
         boolean wider = type instanceof LogicalType.Int i && i.unsigned();
         return wider
@@ -240,6 +249,16 @@ public final class YamlTypes implements TypeTable {
         }
         long size = size(type);
         return text.replace("$n", "" + (size == Long.MAX_VALUE ? 255 : size));
+    }
+
+    /** How many digits of a second's fraction the target's type cannot hold. */
+    private int lostDigits(LogicalType type) {
+        int wanted = type instanceof LogicalType.Timestamp t
+                ? t.precision()
+                : type instanceof LogicalType.Time time ? time.precision() : 0;
+        String entry = entry(type).map(JsonNode::asText).orElse("");
+        int held = entry.contains("$9") ? 9 : entry.contains("$7") ? 7 : entry.contains("$6") ? 6 : wanted;
+        return wanted - held;
     }
 
     /** {@code $6} is the precision, at most 6; {@code $9} at most 9. */

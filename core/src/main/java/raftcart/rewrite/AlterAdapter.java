@@ -4,12 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
 
@@ -17,10 +21,12 @@ import raftcart.sql.tree.TableRef;
 final class AlterAdapter {
     private final QueryAdapter adapter;
     private final StructureAdapter structure;
+    private final ColumnAdapter columns;
 
     AlterAdapter(QueryAdapter adapter, StructureAdapter structure) {
         this.adapter = adapter;
         this.structure = structure;
+        this.columns = new ColumnAdapter(adapter);
     }
 
     List<Statement> alter(DdlStatement.AlterTable alter) {
@@ -29,7 +35,9 @@ final class AlterAdapter {
         adapter.finder.addTable(TableRef.Table.of(alter.name()), adapter.scope);
         List<AlterAction> actions = new ArrayList<>();
         List<Statement> after = new ArrayList<>();
+        List<Statement> before = new ArrayList<>();
         for (AlterAction action : alter.actions()) {
+            ownIndex(action, alter).ifPresent(before::add);
             remember(action, alter, tables);
             if (adapter.same()) {
                 actions.add(action);
@@ -40,18 +48,52 @@ final class AlterAdapter {
             }
         }
         if (actions.isEmpty()) {
-            return after;
+            before.addAll(after);
+            return before;
         }
         boolean ifExists = alter.ifExists() && (adapter.same() || structure.canSayIf(SqlFeature.IF_EXISTS, alter));
-        List<Statement> all = new ArrayList<>();
+        List<Statement> all = new ArrayList<>(before);
         all.add(new DdlStatement.AlterTable(alter.name(), ifExists, actions, alter.span()));
         all.addAll(after);
         return all;
     }
 
+    /** An index that has the name of a key that is added: Oracle takes it for the key, elsewhere the names clash. */
+    private Optional<Statement> ownIndex(AlterAction action, DdlStatement.AlterTable alter) {
+        if (adapter.same()
+                || !(action instanceof AlterAction.AddConstraint add)
+                || add.constraint().name().isEmpty()
+                || add.constraint().disabled()) {
+            return Optional.empty();
+        }
+        Name name = add.constraint().name().get();
+        Optional<Knowledge.KnownIndex> index = adapter.knowledge.index(name, alter.name());
+        index.ifPresent(i -> {
+            adapter.knowledge.removeIndex(name);
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, alter.span(), "the key makes the index " + name.text() + " itself");
+        });
+        return index.map(i -> new DdlStatement.Drop(
+                "INDEX", List.of(i.name()), false, false, Optional.of(alter.name()), alter.span()));
+    }
+
     private void remember(AlterAction action, DdlStatement.AlterTable alter, TableAdapter tables) {
         if (action instanceof AlterAction.AddColumn add) {
             adapter.knowledge.addColumn(alter.name(), tables.known(add.column()));
+            tables.remember(add.column(), alter.name());
+        }
+        if (action instanceof AlterAction.ChangeColumn change) {
+            adapter.knowledge.addColumn(alter.name(), tables.known(change.definition()));
+            tables.remember(change.definition(), alter.name());
+        }
+        if (action instanceof AlterAction.AddIdentity add) {
+            adapter.knowledge.addNumbered(
+                    alter.name(), add.column(), add.options().start().orElse(java.math.BigInteger.ONE));
+        }
+        if (action instanceof AlterAction.RestartIdentity restart) {
+            adapter.knowledge
+                    .numbered(alter.name())
+                    .ifPresent(n -> adapter.knowledge.addNumbered(alter.name(), n.column(), restart.next()));
         }
         if (action instanceof AlterAction.AddConstraint add) {
             boolean primary = add.constraint().kind() == ConstraintKind.PRIMARY_KEY;
@@ -62,8 +104,37 @@ final class AlterAdapter {
         }
     }
 
+    /** A column that is numbered from now on, as the whole column anew where the target wants that. */
+    private AlterAction numbered(AlterAction action, DdlStatement.AlterTable alter) {
+        boolean sequence = action instanceof AlterAction.SetDefault s
+                && s.value()
+                        .filter(v -> v instanceof Expr.SequenceValue n && n.next())
+                        .isPresent();
+        boolean counts = sequence && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY);
+        if (!counts && !(action instanceof AlterAction.AddIdentity)) {
+            return action;
+        }
+        AlterAction.AddIdentity add = action instanceof AlterAction.AddIdentity a
+                ? a
+                : new AlterAction.AddIdentity(((AlterAction.SetDefault) action).column(), IdentityOptions.DEFAULT);
+        if (counts) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, alter.span(), "numbers of a sequence as a column that is numbered");
+        }
+        Optional<Knowledge.KnownColumn> column = adapter.knowledge
+                .table(alter.name())
+                .map(t -> t.columns().get(add.column().text().toLowerCase(java.util.Locale.ROOT)));
+        if (has(SqlFeature.ADD_IDENTITY)
+                || column.isEmpty()
+                || column.get().type().isEmpty()) {
+            return add;
+        }
+        return new AlterAction.ChangeColumn(
+                add.column(), ColumnAdapter.numbered(column.get(), add.options(), alter.span()));
+    }
+
     private void adapted(
-            AlterAction action,
+            AlterAction given,
             DdlStatement.AlterTable alter,
             TableAdapter tables,
             List<AlterAction> actions,
@@ -80,36 +151,119 @@ final class AlterAdapter {
                 Optional.empty(),
                 List.of(),
                 alter.span());
+        AlterAction action = numbered(given, alter);
         if (action instanceof AlterAction.AddColumn add) {
-            List<TableConstraint> more = new ArrayList<>();
-            actions.add(new AlterAction.AddColumn(
-                    tables.column(add.column(), none, more),
-                    add.ifNotExists() && structure.canSayIf(SqlFeature.IF_NOT_EXISTS, alter)));
-            more.forEach(c -> actions.add(new AlterAction.AddConstraint(c)));
+            addColumn(add, alter, none, actions, after);
         } else if (action instanceof AlterAction.AddConstraint add
                 && add.constraint().kind() == ConstraintKind.INDEX) {
-            TableConstraint c = add.constraint();
-            after.addAll(structure.index(new DdlStatement.CreateIndex(
-                    c.name().map(n -> new raftcart.sql.tree.QualifiedName(List.of(n))),
-                    false,
-                    "",
-                    false,
-                    alter.name(),
-                    c.parts(),
-                    List.of(),
-                    Optional.empty(),
-                    "",
-                    List.of(),
-                    c.span())));
+            addIndex(add.constraint(), alter, after);
         } else if (action instanceof AlterAction.AddConstraint add) {
-            tables.constraint(add.constraint()).ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
+            columns.constraint(add.constraint()).ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
+        } else if (action instanceof AlterAction.DropConstraint drop
+                && drop.kind().equals("INDEX")
+                && !has(SqlFeature.INDEXES_OF_TABLES)) {
+            dropIndex(drop, alter, actions, after);
         } else {
+            if (action instanceof AlterAction.ChangeColumn change) {
+                comment(change.definition(), alter, after);
+                change.definition()
+                        .identity()
+                        .flatMap(i -> tables.keyOf(
+                                change.column(),
+                                alter.name(),
+                                adapter.knowledge
+                                        .table(alter.name())
+                                        .map(Knowledge.KnownTable::keys)
+                                        .orElse(List.of())))
+                        .ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
+            }
             actions.add(column(action, alter, none, tables));
         }
     }
 
+    private void addColumn(
+            AlterAction.AddColumn add,
+            DdlStatement.AlterTable alter,
+            DdlStatement.CreateTable none,
+            List<AlterAction> actions,
+            List<Statement> after) {
+        List<TableConstraint> more = new ArrayList<>();
+        ColumnDefinition column = columns.column(add.column(), none, more);
+        boolean apart = column.notNull().orElse(false) && !has(SqlFeature.ADD_COLUMN_NOT_NULL);
+        actions.add(new AlterAction.AddColumn(
+                apart ? column.nullable() : column,
+                add.ifNotExists() && structure.canSayIf(SqlFeature.IF_NOT_EXISTS, alter)));
+        if (apart) {
+            actions.add(new AlterAction.SetNullable(column.name(), false));
+        }
+        more.forEach(c -> actions.add(new AlterAction.AddConstraint(c)));
+        comment(add.column(), alter, after);
+    }
+
+    private void addIndex(TableConstraint c, DdlStatement.AlterTable alter, List<Statement> after) {
+        after.addAll(structure.index(new DdlStatement.CreateIndex(
+                c.name().map(n -> new raftcart.sql.tree.QualifiedName(List.of(n))),
+                false,
+                "",
+                false,
+                alter.name(),
+                c.parts(),
+                List.of(),
+                Optional.empty(),
+                "",
+                List.of(),
+                c.span())));
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    private void comment(ColumnDefinition column, DdlStatement.AlterTable alter, List<Statement> after) {
+        if (column.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS) && has(SqlFeature.COMMENT_ON)) {
+            after.add(new DdlStatement.Comment(
+                    "COLUMN", alter.name().with(column.name()), column.comment(), alter.span()));
+        }
+    }
+
+    /** MySQL drops an index and the index of a key by the same words. */
+    private void dropIndex(
+            AlterAction.DropConstraint drop,
+            DdlStatement.AlterTable alter,
+            List<AlterAction> actions,
+            List<Statement> after) {
+        Name name = drop.name().orElseThrow();
+        boolean index = adapter.knowledge.index(name, alter.name()).isPresent();
+        boolean table = adapter.knowledge.table(alter.name()).isPresent();
+        if (!index && !table) {
+            adapter.note(FindingCode.SYNTAX_CHECK, alter.span(), name.text() + " is taken for an index, not for a key");
+        }
+        if (index || !table) {
+            after.add(new DdlStatement.Drop(
+                    "INDEX",
+                    List.of(alter.name().withLast(name)),
+                    drop.ifExists(),
+                    false,
+                    Optional.of(alter.name()),
+                    alter.span()));
+        } else {
+            actions.add(drop);
+        }
+    }
+
+    private AlterAction restart(AlterAction.RestartIdentity restart, DdlStatement.AlterTable alter) {
+        if (has(SqlFeature.KEYS_MOVE_COUNTERS) || !restart.column().text().isEmpty()) {
+            return restart;
+        }
+        Name column = adapter.knowledge
+                .numbered(alter.name())
+                .map(Knowledge.Numbered::column)
+                .orElseThrow(() -> new Untranslatable("the next number of a column that is not known"));
+        return new AlterAction.RestartIdentity(column, restart.next());
+    }
+
     private ColumnDefinition changed(ColumnDefinition definition, DdlStatement.CreateTable none, TableAdapter tables) {
-        return tables.column(definition, none, new ArrayList<>());
+        return columns.column(definition, none, new ArrayList<>());
     }
 
     private AlterAction column(
@@ -134,10 +288,23 @@ final class AlterAdapter {
                     alter.span());
             return new AlterAction.SetType(
                     set.column(),
-                    tables.column(column, none, new ArrayList<>()).type().orElseThrow(),
+                    columns.column(column, none, new ArrayList<>()).type().orElseThrow(),
                     set.using().map(adapter::expr));
         }
+        if (action instanceof AlterAction.RestartIdentity restart) {
+            return restart(restart, alter);
+        }
+        if (action instanceof AlterAction.AddIdentity add) {
+            return new AlterAction.AddIdentity(add.column(), add.options().portable());
+        }
         if (action instanceof AlterAction.SetDefault set) {
+            boolean refused = !has(SqlFeature.EXPRESSION_DEFAULTS)
+                    && set.value()
+                            .filter(v -> v instanceof Expr.Call || v instanceof Expr.SequenceValue)
+                            .isPresent();
+            if (refused) {
+                throw new Untranslatable("a default of this kind");
+            }
             return new AlterAction.SetDefault(set.column(), set.value().map(adapter::expr));
         }
         return action;

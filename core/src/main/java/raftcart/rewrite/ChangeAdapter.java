@@ -100,24 +100,6 @@ final class ChangeAdapter {
         return new ValueAdapter(adapter).forColumn(value, known);
     }
 
-    /** A change of the first rows only, where the target has no limit: of those rows by their address. */
-    private Statement.Delete limited(Statement.Delete delete) {
-        boolean plain = delete.targets().isEmpty() && delete.using().isEmpty();
-        if (!plain || !needsAddresses(delete.limit(), delete.table())) {
-            return delete;
-        }
-        return new Statement.Delete(
-                delete.with(),
-                List.of(),
-                delete.table(),
-                List.of(),
-                Optional.of(byAddress(delete.table(), delete.where(), delete.order(), delete.limit())),
-                List.of(),
-                Optional.empty(),
-                delete.returning(),
-                delete.span());
-    }
-
     private Statement.Update limited(Statement.Update update) {
         if (!update.from().isEmpty() || !needsAddresses(update.limit(), update.target())) {
             return update;
@@ -134,12 +116,12 @@ final class ChangeAdapter {
                 update.span());
     }
 
-    private boolean needsAddresses(Optional<Expr> limit, TableRef table) {
+    boolean needsAddresses(Optional<Expr> limit, TableRef table) {
         boolean needed = limit.isPresent() && !adapter.same() && table instanceof TableRef.Table;
         return needed && !has(SqlFeature.CHANGE_LIMIT) && (has(SqlFeature.CTID) || has(SqlFeature.ROWID));
     }
 
-    private Expr byAddress(TableRef table, Optional<Expr> where, List<OrderItem> order, Optional<Expr> limit) {
+    Expr byAddress(TableRef table, Optional<Expr> where, List<OrderItem> order, Optional<Expr> limit) {
         Span span = limit.orElseThrow().span();
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, "the limit of a change as a query for the rows' addresses");
         Expr address = Expr.Column.of(has(SqlFeature.CTID) ? "ctid" : "rowid");
@@ -212,8 +194,14 @@ final class ChangeAdapter {
     }
 
     static Name alias(TableRef table) {
-        TableRef.Table named = (TableRef.Table) table;
-        return named.alias().map(TableRef.Alias::name).orElse(named.name().last());
+        if (table instanceof TableRef.Table named) {
+            return named.alias().map(TableRef.Alias::name).orElse(named.name().last());
+        }
+        Optional<TableRef.Alias> alias = table instanceof TableRef.Derived d
+                ? d.alias()
+                : table instanceof TableRef.Function f ? f.alias() : Optional.empty();
+        return alias.map(TableRef.Alias::name)
+                .orElseThrow(() -> new Untranslatable("something in FROM that has no name"));
     }
 
     private Statement plainUpdate(
@@ -247,7 +235,7 @@ final class ChangeAdapter {
     }
 
     /** The tables of inner joins, and their conditions. */
-    private static void flatten(TableRef table, List<TableRef> tables, List<Expr> conditions) {
+    static void flatten(TableRef table, List<TableRef> tables, List<Expr> conditions) {
         if (!(table instanceof Join join)) {
             tables.add(table);
             return;
@@ -363,87 +351,16 @@ final class ChangeAdapter {
                 update.span()));
     }
 
-    Statement delete(Statement.Delete given) {
-        Statement.Delete delete = limited(given);
-        if (delete.targets().size() > 1 && !adapter.same()) {
-            throw new Untranslatable("a DELETE from several tables");
-        }
-        boolean joined = !delete.using().isEmpty() || !delete.targets().isEmpty();
-        if (adapter.same() || !joined) {
-            return plainDelete(delete);
-        }
-        List<TableRef> tables = new ArrayList<>();
-        List<Expr> conditions = new ArrayList<>();
-        flatten(delete.table(), tables, conditions);
-        delete.using().forEach(u -> flatten(u, tables, conditions));
-        delete.where().ifPresent(conditions::add);
-        TableRef target = delete.targets().isEmpty()
-                ? tables.get(0)
-                : named(delete.targets().get(0), tables);
-        tables.remove(target);
-        if (tables.isEmpty()) {
-            return plainDelete(new Statement.Delete(
-                    delete.with(),
-                    List.of(),
-                    target,
-                    List.of(),
-                    OldForms.and(conditions),
-                    delete.order(),
-                    delete.limit(),
-                    delete.returning(),
-                    delete.span()));
-        }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE that reads other tables, with EXISTS");
-        QueryBody.Select select =
-                QueryBody.Select.of(List.of(Item.of(Expr.Literal.number(1))), tables, OldForms.and(conditions));
-        Expr exists = new Expr.Exists(Query.of(select), delete.span());
-        return plainDelete(new Statement.Delete(
-                delete.with(),
-                List.of(),
-                target,
-                List.of(),
-                Optional.of(exists),
-                delete.order(),
-                delete.limit(),
-                delete.returning(),
-                delete.span()));
-    }
-
-    private static TableRef named(QualifiedName name, List<TableRef> tables) {
-        return tables.stream()
-                .filter(t -> t instanceof TableRef.Table && alias(t).matches(name.last()))
-                .findFirst()
-                .orElseThrow(() -> new Untranslatable("a DELETE from " + name + ", which is not among its tables"));
-    }
-
-    private Statement plainDelete(Statement.Delete delete) {
-        enter(delete.table());
-        delete.using().forEach(this::enter);
-        TableRef table = adapter.table(delete.table());
-        List<QualifiedName> targets = delete.targets();
-        boolean alias = table instanceof TableRef.Table t && t.alias().isPresent();
-        if (alias && !has(SqlFeature.UPDATE_ALIAS) && targets.isEmpty()) {
-            targets = List.of(new QualifiedName(List.of(alias(table))));
-        }
-        return new Statement.Delete(
-                with(delete.with()),
-                targets,
-                table,
-                delete.using().stream().map(adapter::table).toList(),
-                adapter.optionalCondition(delete.where()),
-                adapter.order(delete.order()),
-                delete.limit().map(adapter::expr),
-                items(delete.returning()),
-                delete.span());
-    }
-
     Statement merge(Statement.Merge merge) {
         enter(merge.target());
         enter(merge.source());
         Optional<KnownTable> known =
                 merge.target() instanceof TableRef.Table t ? adapter.knowledge.table(t.name()) : Optional.empty();
         List<Statement.MergeAction> actions = new ArrayList<>();
-        for (Statement.MergeAction a : merge.actions()) {
+        int last = merge.actions().size() - 1;
+        boolean idle =
+                !adapter.same() && last > 0 && merge.actions().get(last).kind() == Statement.MergeAction.Kind.NOTHING;
+        for (Statement.MergeAction a : idle ? merge.actions().subList(0, last) : merge.actions()) {
             actions.add(new Statement.MergeAction(
                     a.matched(),
                     a.bySource(),

@@ -160,7 +160,8 @@ final class CopyData {
         StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
         List<Statement> adapted = adapter.adapt(insert);
         return to.writer()
-                .apply(new WriterContext(to, adapter.expressions()::kindOf, notes::add))
+                .apply(new WriterContext(
+                        to, adapter.expressions()::kindOf, new SchemaNames(from, to, notes, insert.span()), notes::add))
                 .statement(adapted.get(0));
     }
 

@@ -185,8 +185,17 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Collate collate) {
             return collate(collate);
         }
+        return leaf(e);
+    }
+
+    private Expr leaf(Expr e) {
         if (e instanceof Expr.Parameter parameter) {
             return parameter(parameter);
+        }
+        if (e instanceof Expr.Interval
+                && !to.has(SqlFeature.INTERVAL_VALUES)
+                && !from.name().equals(to.name())) {
+            throw new Untranslatable("an interval as a value");
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
     }
@@ -280,7 +289,8 @@ class ExprAdapter extends QueryMapper {
         return expr(collate.value());
     }
 
-    private Expr cast(Expr.Cast cast) {
+    private Expr cast(Expr.Cast given) {
+        Expr.Cast cast = ofBytes(given);
         ValueKind kind = kind(cast.value());
         Expr value = expr(cast.value());
         if (from.name().equals(to.name())) {
@@ -326,6 +336,22 @@ class ExprAdapter extends QueryMapper {
     }
 
     /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
+    /** A date given by the bytes in which it is stored. */
+    private Expr.Cast ofBytes(Expr.Cast cast) {
+        boolean bytes = !from.name().equals(to.name())
+                && from.has(SqlFeature.BYTES_ARE_DATES)
+                && cast.value() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.BYTES;
+        if (!bytes) {
+            return cast;
+        }
+        Expr.Literal literal = (Expr.Literal) cast.value();
+        return BinaryDates.text(literal.text(), cast.type().name())
+                .map(t -> new Expr.Cast(
+                        new Expr.Literal(LiteralKind.STRING, t, literal.span()), cast.type(), cast.safe(), cast.span()))
+                .orElse(cast);
+    }
+
     private LogicalType wanted(Expr.Cast cast) {
         boolean thirty = from.has(SqlFeature.CAST_OF_30)
                 && cast.type().parameters().isEmpty()

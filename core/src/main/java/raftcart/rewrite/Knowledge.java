@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -20,12 +21,35 @@ public final class Knowledge {
     private final Map<String, List<String>> enumerations = new HashMap<>();
     private final Map<String, TypeName> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
+    private final Map<String, Numbered> numbered = new LinkedHashMap<>();
+    private final Map<String, KnownIndex> indexes = new HashMap<>();
+
+    /**
+     * A column that the engine numbers.
+     *
+     * @param start the number from which it goes on, as far as the script says
+     * @param highest the highest number that rows brought with them
+     */
+    record Numbered(QualifiedName table, Name column, BigInteger start, Optional<BigInteger> highest) {}
+
+    /** An index of its own, which is no constraint. */
+    record KnownIndex(QualifiedName name, QualifiedName table) {}
 
     /** A column: its type if it is known, and whether NULL is refused. */
     public record KnownColumn(Name name, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
 
     /** A table or view with its columns in order and its keys; the primary key comes first. */
-    public record KnownTable(Map<String, KnownColumn> columns, List<List<Name>> keys) {}
+    public record KnownTable(Map<String, KnownColumn> columns, List<List<Name>> keys) {
+        /** A table with its name in lower case. */
+        record Named(String name, KnownTable table) {}
+    }
+
+    /** All tables. */
+    List<KnownTable.Named> tables() {
+        return tables.entrySet().stream()
+                .map(e -> new KnownTable.Named(e.getKey(), e.getValue()))
+                .toList();
+    }
 
     private static String key(QualifiedName name) {
         return name.last().text().toLowerCase(Locale.ROOT);
@@ -56,6 +80,49 @@ public final class Knowledge {
     /** Forgets a table. */
     public void remove(QualifiedName table) {
         tables.remove(key(table));
+        numbered.remove(key(table));
+        indexes.values().removeIf(i -> key(i.table()).equals(key(table)));
+    }
+
+    void addNumbered(QualifiedName table, Name column, BigInteger start) {
+        numbered.put(key(table), new Numbered(table, column, start, Optional.empty()));
+    }
+
+    Optional<Numbered> numbered(QualifiedName table) {
+        return Optional.ofNullable(numbered.get(key(table)));
+    }
+
+    /** A number that a row brought with it. */
+    void sawNumber(Numbered column, BigInteger number) {
+        BigInteger highest = column.highest().map(h -> h.max(number)).orElse(number);
+        numbered.put(
+                key(column.table()),
+                new Numbered(column.table(), column.column(), column.start(), Optional.of(highest)));
+    }
+
+    /** The columns whose rows brought higher numbers than the engine would give next; they are forgotten with it. */
+    List<Numbered> passedNumbers() {
+        List<Numbered> passed = numbered.values().stream()
+                .filter(n ->
+                        n.highest().filter(h -> h.compareTo(n.start()) >= 0).isPresent())
+                .toList();
+        passed.forEach(n ->
+                addNumbered(n.table(), n.column(), n.highest().orElseThrow().add(BigInteger.ONE)));
+        return passed;
+    }
+
+    void addIndex(QualifiedName name, QualifiedName table) {
+        indexes.put(key(name), new KnownIndex(name, table));
+    }
+
+    /** The index of this name on this table, if a script made one. */
+    Optional<KnownIndex> index(Name name, QualifiedName table) {
+        return Optional.ofNullable(indexes.get(name.text().toLowerCase(Locale.ROOT)))
+                .filter(i -> key(i.table()).equals(key(table)));
+    }
+
+    void removeIndex(Name name) {
+        indexes.remove(name.text().toLowerCase(Locale.ROOT));
     }
 
     /** Remembers an enumeration. */

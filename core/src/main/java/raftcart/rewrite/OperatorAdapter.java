@@ -10,6 +10,7 @@ import raftcart.rewrite.Scope.ColumnFacts;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
@@ -123,6 +124,11 @@ final class OperatorAdapter {
         }
         boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
         boolean asNumber = days && right.isNumber() || right.isDate() && left.isNumber();
+        if (left == ValueKind.TIMESTAMP
+                && right == ValueKind.INTEGER
+                && adapter.from.has(SqlFeature.TIMESTAMP_PLUS_DAYS)) {
+            return plusDays(binary, left, minus);
+        }
         if (asNumber && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
             throw new Untranslatable("arithmetic with a date as a number");
         }
@@ -134,6 +140,12 @@ final class OperatorAdapter {
         }
         uncertain(binary, left, right);
         return plain(binary);
+    }
+
+    private Expr plusDays(Expr.Binary binary, ValueKind left, boolean minus) {
+        Expr.Interval interval =
+                new Expr.Interval(List.of(new Expr.IntervalPart(binary.right(), DateUnit.DAY)), binary.span());
+        return new DateAdapter(adapter).add(binary.left(), left, interval, minus, binary.span());
     }
 
     /** Says what is not certain about a sum. */

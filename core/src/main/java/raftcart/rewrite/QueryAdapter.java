@@ -13,6 +13,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.Query.Paging;
@@ -176,9 +177,12 @@ class QueryAdapter extends ExprAdapter {
     }
 
     private Select select(Select select, List<TableRef> from) {
+        if (select.items().isEmpty() && !same() && !to.has(SqlFeature.NULL_ITEMS)) {
+            throw new Untranslatable("a query without columns");
+        }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
-                : select.items().stream().map(this::item).toList();
+                : stars(select.items(), from).stream().map(this::item).toList();
         List<Grouping> groups = same() ? select.groupBy() : new GroupAdapter(this).groups(select);
         Optional<Expr> having =
                 select.having().map(h -> condition(same() ? h : new GroupAdapter(this).having(h, select)));
@@ -198,7 +202,51 @@ class QueryAdapter extends ExprAdapter {
                 select.span());
     }
 
+    /** A star beside other columns as one star for each table, where the target wants that. */
+    private List<Item> stars(List<Item> items, List<TableRef> from) {
+        boolean allowed = same() || items.size() == 1 || to.has(SqlFeature.STAR_BESIDE_COLUMNS);
+        if (allowed) {
+            return items;
+        }
+        List<Item> all = new ArrayList<>();
+        for (Item item : items) {
+            if (item.value() instanceof Expr.Star star
+                    && star.table().isEmpty()
+                    && star.except().isEmpty()) {
+                note(FindingCode.SYNTAX_ADAPTED, star.span(), "a star for each table");
+                from.forEach(t -> star(t, star, all));
+            } else {
+                all.add(item);
+            }
+        }
+        return all;
+    }
+
+    private static void star(TableRef table, Expr.Star star, List<Item> items) {
+        if (table instanceof TableRef.Join join) {
+            boolean merges = !join.using().isEmpty() || join.kind().name().startsWith("NATURAL");
+            if (merges) {
+                throw new Untranslatable("a star beside other columns over a join that merges columns");
+            }
+            star(join.left(), star, items);
+            star(join.right(), star, items);
+            return;
+        }
+        QualifiedName name =
+                table instanceof TableRef.Table named && named.alias().isEmpty()
+                        ? named.name()
+                        : new QualifiedName(List.of(ChangeAdapter.alias(table)));
+        items.add(Item.of(new Expr.Star(Optional.of(name), List.of(), star.span())));
+    }
+
     private Item item(Item item) {
+        boolean bare = !same()
+                && item.value() instanceof Expr.Literal l
+                && l.kind() == raftcart.sql.tree.LiteralKind.NULL
+                && !to.has(SqlFeature.NULL_ITEMS);
+        if (bare) {
+            throw new Untranslatable("NULL without a type");
+        }
         Expr value = expr(item.value());
         // A column that was a call or literal keeps the name that the source gives it only if it says so.
         return new Item(value, item.alias());

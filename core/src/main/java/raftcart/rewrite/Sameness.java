@@ -80,7 +80,7 @@ final class Sameness {
         int at = 0;
         try {
             for (Token t = lexer.next(); t.kind() != TokenKind.END; t = lexer.next()) {
-                if (isNoise(t)) {
+                if (isNoise(t) && !isBeforeQuery(t, written)) {
                     continue;
                 }
                 at = pastNoise(source, at);
@@ -97,10 +97,23 @@ final class Sameness {
 
     private int pastNoise(List<Token> source, int from) {
         int at = from;
-        while (at < source.size() && isNoise(source.get(at))) {
+        while (at < source.size() && isNoise(source.get(at)) && !(isQuery(source, at + 1))) {
             at++;
         }
         return at;
+    }
+
+    /** AS before a query makes a table or a view of it. */
+    private static boolean isQuery(List<Token> tokens, int at) {
+        return at < tokens.size()
+                && at > 1
+                && tokens.get(at - 1).isWord("AS")
+                && tokens.get(at).isWord("SELECT");
+    }
+
+    private static boolean isBeforeQuery(Token token, String text) {
+        return token.isWord("AS")
+                && text.substring(token.span().end()).stripLeading().regionMatches(true, 0, "SELECT", 0, 6);
     }
 
     private static boolean same(Token a, Token b) {

@@ -57,7 +57,17 @@ public final class ScriptRewriter {
                 }
             }
         }
+        counters(reader, output, listener);
         output.finish();
+    }
+
+    /** Sets the counters of numbered columns behind the numbers that the script's rows brought with them. */
+    private void counters(ScriptReader reader, Output output, Consumer<StatementResult> listener) throws IOException {
+        for (StatementResult result : statements.counters(reader.line())) {
+            listener.accept(result);
+            output.blank("\n");
+            output.statement(result, true);
+        }
     }
 
     private void statement(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {

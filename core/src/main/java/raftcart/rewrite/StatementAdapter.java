@@ -12,6 +12,7 @@ import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.Span;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
@@ -46,7 +47,7 @@ final class StatementAdapter {
             return List.of(new ChangeAdapter(adapter).update(update));
         }
         if (statement instanceof Statement.Delete delete) {
-            return List.of(new ChangeAdapter(adapter).delete(delete));
+            return List.of(new DeleteAdapter(adapter).delete(delete));
         }
         if (statement instanceof Statement.Merge merge) {
             return List.of(new ChangeAdapter(adapter).merge(merge));
@@ -90,6 +91,9 @@ final class StatementAdapter {
                     (meaning ? "left out, though it changes what statements mean: " : "") + command.text());
             return List.of();
         }
+        if (statement instanceof Statement.UseSchema use && !adapter.same()) {
+            return use(use);
+        }
         if (statement instanceof Statement.Transaction t
                 && t.kind() == Statement.Transaction.Kind.BEGIN
                 && !adapter.same()
@@ -98,6 +102,29 @@ final class StatementAdapter {
             return List.of();
         }
         return List.of(statement);
+    }
+
+    private List<Statement> use(Statement.UseSchema use) {
+        boolean connects = use.database()
+                && !adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS)
+                && !has(SqlFeature.DATABASES_ARE_SCHEMAS);
+        if (connects) {
+            adapter.note(
+                    FindingCode.CLIENT_COMMAND,
+                    use.span(),
+                    "connect to the database " + use.schema().text());
+            return List.of();
+        }
+        boolean usual = !use.database() && use.schema().text().equalsIgnoreCase(adapter.from.defaultSchema());
+        if (!has(SqlFeature.CURRENT_SCHEMA)
+                || usual && adapter.to.defaultSchema().isEmpty()) {
+            adapter.note(
+                    FindingCode.CLIENT_COMMAND,
+                    use.span(),
+                    "the schema for names without one: " + use.schema().text());
+            return List.of();
+        }
+        return List.of(usual ? new Statement.UseSchema(Name.of(adapter.to.defaultSchema()), false, use.span()) : use);
     }
 
     /** Settings by which the same statement gives another result. */
@@ -198,6 +225,9 @@ final class StatementAdapter {
                     adapter.optionalCondition(u.where()),
                     u.anyKey());
         });
+        if (!adapter.same()) {
+            new KeyNumbers(adapter).saw(insert, table);
+        }
         changes.enter(target);
         Insert adapted = new Insert(
                 with,

@@ -3,6 +3,8 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
@@ -18,6 +20,9 @@ import raftcart.sql.tree.Statement;
 
 /** Translates the statements of one text; remembers what they make for those that follow. */
 public final class StatementRewriter {
+    private static final Pattern VERSION_START = Pattern.compile("/\\*M?!\\d*\\s*$");
+    private static final Pattern VERSION_END = Pattern.compile("\\s*\\*/");
+
     private final Language from;
     private final Language to;
     private final Knowledge knowledge;
@@ -46,12 +51,35 @@ public final class StatementRewriter {
                     notes.add(FindingCode.HINT_DROPPED, hint.span(), shortened(hint.text()));
                 }
             }
+            if (one.unguarded()) {
+                notes.add(
+                        FindingCode.SYNTAX_CHECK,
+                        one.statement().orElseThrow().span(),
+                        "the condition on the engine's catalog is left out; the statement runs in any case");
+            }
             boolean last = results.size() == parsed.statements().size() - 1;
             String around = comments(around(parsed, passed, one, last));
             StatementResult result = rewrite(one, text, inside(parsed, one), notes, line, column);
             boolean plain = around.isEmpty() || result.text().isEmpty();
             results.add(plain ? result : result.withText(around + result.text()));
             passed = one.end();
+        }
+        return results;
+    }
+
+    /** Statements that the source does without: those that set counters behind the numbers that rows brought. */
+    List<StatementResult> counters(int line) {
+        List<StatementResult> results = new ArrayList<>();
+        for (Statement statement : KeyNumbers.statements(knowledge)) {
+            PlacedFinding finding = new PlacedFinding(
+                    FindingCode.SYNTAX_ADAPTED, line, 1, "counters go on behind the numbers that the rows brought");
+            try {
+                String text = write(statement, new AdaptNotes());
+                results.add(new StatementResult(line, 1, Outcome.ADAPTED, "", text, List.of(finding)));
+            } catch (Untranslatable e) {
+                PlacedFinding check = new PlacedFinding(FindingCode.SYNTAX_CHECK, line, 1, e.getMessage());
+                results.add(new StatementResult(line, 1, Outcome.CHECK, "", "", List.of(check)));
+            }
         }
         return results;
     }
@@ -70,14 +98,14 @@ public final class StatementRewriter {
         String source = text.substring(parsed.start(), parsed.end());
         int[] place = place(text, parsed.start(), line, column);
         if (from.name().equals(to.name()) && isKept(parsed)) {
-            return new StatementResult(place[0], place[1], Outcome.AS_IS, source, source, List.of());
+            String whole = whole(text, parsed);
+            return new StatementResult(place[0], place[1], Outcome.AS_IS, whole, whole, List.of());
         }
         if (parsed.statement().isEmpty()) {
             SqlSyntaxException failure = parsed.failure().orElseThrow();
             FindingCode code = failure.isUnderstood() ? FindingCode.NO_COUNTERPART : FindingCode.NOT_UNDERSTOOD;
             PlacedFinding finding = new PlacedFinding(code, failure.line(), failure.column(), failure.reason());
-            return new StatementResult(
-                    place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
+            return byHand(finding, whole(text, parsed), place);
         }
         Statement statement = parsed.statement().get();
         try {
@@ -88,9 +116,23 @@ public final class StatementRewriter {
                     ? FindingCode.CODE_BY_HAND
                     : FindingCode.NO_COUNTERPART;
             PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
-            return new StatementResult(
-                    place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
+            return byHand(finding, whole(text, parsed), place);
         }
+    }
+
+    private static StatementResult byHand(PlacedFinding finding, String source, int[] place) {
+        return new StatementResult(
+                place[0], place[1], Outcome.BY_HAND, source, byHand(finding, source), List.of(finding));
+    }
+
+    /** The source of a statement with the marks of a version comment around it. */
+    private static String whole(String text, StatementParser.Parsed parsed) {
+        Matcher before = VERSION_START.matcher(text.substring(0, parsed.start()));
+        Matcher after = VERSION_END.matcher(text.substring(parsed.end()));
+        boolean opens = before.find();
+        return text.substring(
+                opens ? before.start() : parsed.start(),
+                opens && after.lookingAt() ? parsed.end() + after.end() : parsed.end());
     }
 
     /** What is known, but has no place in the tree, stays what it is where the dialect stays the same. */
@@ -103,7 +145,8 @@ public final class StatementRewriter {
     private String write(Statement statement, AdaptNotes notes) {
         StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
         List<Statement> adapted = adapter.adapt(statement);
-        WriterContext context = new WriterContext(to, adapter.expressions()::kindOf, notes::add);
+        SchemaNames names = new SchemaNames(from, to, notes, statement.span());
+        WriterContext context = new WriterContext(to, adapter.expressions()::kindOf, names, notes::add);
         SqlWriter writer = to.writer().apply(context);
         List<String> texts = new ArrayList<>();
         for (Statement one : adapted) {

@@ -6,10 +6,12 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
@@ -56,6 +58,9 @@ final class StructureAdapter {
             return view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
+            if (!adapter.same() && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY)) {
+                return ofColumn(sequence);
+            }
             leftOut(sequence.leftOut(), sequence);
             if (sequence.alter() && !sequence.leftOut().isEmpty() && isUnchanged(sequence)) {
                 return List.of();
@@ -66,18 +71,76 @@ final class StructureAdapter {
                     sequence.alter(),
                     ifNotExists,
                     sequence.type(),
-                    sequence.options(),
+                    adapter.same() ? sequence.options() : sequence.options().portable(),
                     sequence.restart(),
                     List.of(),
                     sequence.span()));
         }
         if (statement instanceof DdlStatement.CreateSchema schema) {
-            leftOut(schema.leftOut(), schema);
-            boolean ifNotExists = schema.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, schema);
-            return List.of(new DdlStatement.CreateSchema(
-                    schema.name(), ifNotExists, schema.database(), List.of(), schema.span()));
+            return schema(schema);
         }
         return further(statement);
+    }
+
+    private List<Statement> schema(DdlStatement.CreateSchema schema) {
+        if (schema.database() && isApart()) {
+            throw new Untranslatable("a database; make it and connect to it");
+        }
+        leftOut(schema.leftOut(), schema);
+        if (!adapter.same() && schema.name().text().equalsIgnoreCase(adapter.from.defaultSchema())) {
+            adapter.note(
+                    FindingCode.CLIENT_COMMAND,
+                    schema.span(),
+                    "the schema " + schema.name().text() + " is there");
+            return List.of();
+        }
+        boolean ifNotExists = schema.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, schema);
+        return List.of(
+                new DdlStatement.CreateSchema(schema.name(), ifNotExists, schema.database(), List.of(), schema.span()));
+    }
+
+    /** The sequence of a column, by its name in PostgreSQL's dumps, where columns number themselves. */
+    private List<Statement> ofColumn(DdlStatement.CreateSequence sequence) {
+        for (Knowledge.KnownTable.Named table : adapter.knowledge.tables()) {
+            String rest = rest(sequence.name().last().text(), table.name());
+            if (table.table().columns().containsKey(rest)) {
+                adapter.note(
+                        FindingCode.SYNTAX_ADAPTED, sequence.span(), "the numbers of " + table.name() + "." + rest);
+                return restarted(sequence, table.name());
+            }
+        }
+        throw new Untranslatable("a sequence");
+    }
+
+    private static String rest(String sequence, String table) {
+        String name = sequence.toLowerCase(java.util.Locale.ROOT);
+        String start = table + "_";
+        boolean fits = name.startsWith(start) && name.endsWith("_seq") && name.length() > start.length() + 4;
+        return fits ? name.substring(start.length(), name.length() - 4) : "";
+    }
+
+    private List<Statement> restarted(DdlStatement.CreateSequence sequence, String table) {
+        if (sequence.restart().isEmpty() || !has(SqlFeature.IDENTITY_RESTARTS)) {
+            return List.of();
+        }
+        QualifiedName name = QualifiedName.of(table);
+        return adapter.knowledge
+                .numbered(name)
+                .<List<Statement>>map(n -> List.of(new DdlStatement.AlterTable(
+                        n.table(),
+                        false,
+                        List.of(new AlterAction.RestartIdentity(
+                                n.column(),
+                                java.math.BigInteger.valueOf(sequence.restart().get()))),
+                        sequence.span())))
+                .orElse(List.of());
+    }
+
+    /** True where a database is more than a schema to both sides. */
+    private boolean isApart() {
+        return !adapter.same()
+                && !adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS)
+                && !has(SqlFeature.DATABASES_ARE_SCHEMAS);
     }
 
     /** True where an ALTER SEQUENCE says nothing that the target could take over. */
@@ -106,6 +169,9 @@ final class StructureAdapter {
         }
         if (statement instanceof DdlStatement.Drop drop) {
             return drop(drop);
+        }
+        if (statement instanceof DdlStatement.Grant grant && !adapter.same()) {
+            return List.of(new GrantAdapter(adapter).adapt(grant));
         }
         if (statement instanceof DdlStatement.Comment comment && !has(SqlFeature.COMMENT_ON)) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, comment.span(), "the comment on " + comment.name());
@@ -154,7 +220,20 @@ final class StructureAdapter {
 
     private List<Statement> synonym(DdlStatement.CreateSynonym synonym) {
         if (has(SqlFeature.SYNONYMS)) {
-            return List.of(synonym);
+            boolean replaces = synonym.orReplace() && has(SqlFeature.REPLACES_SYNONYMS);
+            if (synonym.orReplace() && !replaces) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK, synonym.span(), "OR REPLACE is left out; drop the synonym first");
+            }
+            return List.of(new DdlStatement.CreateSynonym(
+                    synonym.name(), synonym.target(), replaces, synonym.common(), synonym.span()));
+        }
+        if (synonym.name().last().matches(synonym.target().last())) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    synonym.span(),
+                    "a synonym that has the name of its object is left out; name the schema, or put it on the path");
+            return List.of();
         }
         adapter.note(FindingCode.SYNTAX_CHECK, synonym.span(), "a synonym as a view, which fits tables and views only");
         QueryBody.Select all = QueryBody.Select.of(
@@ -179,6 +258,9 @@ final class StructureAdapter {
         if (drop.kind().equals("TABLE")) {
             drop.names().forEach(adapter.knowledge::remove);
         }
+        if (drop.kind().equals("INDEX")) {
+            drop.names().forEach(n -> adapter.knowledge.removeIndex(n.last()));
+        }
         if (adapter.same()) {
             return List.of(drop);
         }
@@ -188,6 +270,15 @@ final class StructureAdapter {
                     FindingCode.SYNTAX_CHECK,
                     drop.span(),
                     "without CASCADE, objects that depend on it stay or hinder it");
+        }
+        if (drop.kind().equals("SEQUENCE") && !has(SqlFeature.SEQUENCES)) {
+            throw new Untranslatable("a sequence");
+        }
+        if (drop.kind().matches("DATABASE|SCHEMA") && !has(SqlFeature.SCHEMAS)) {
+            throw new Untranslatable("a schema");
+        }
+        if (drop.kind().equals("DATABASE") && isApart()) {
+            throw new Untranslatable("DROP DATABASE");
         }
         String kind = drop.kind().equals("DATABASE") && has(SqlFeature.SCHEMAS) ? "SCHEMA" : drop.kind();
         return List.of(new DdlStatement.Drop(kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.span()));
@@ -202,6 +293,7 @@ final class StructureAdapter {
     }
 
     List<Statement> index(DdlStatement.CreateIndex index) {
+        index.name().ifPresent(n -> adapter.knowledge.addIndex(n, index.table()));
         if (adapter.same()) {
             return List.of(index);
         }
@@ -231,8 +323,9 @@ final class StructureAdapter {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());
         }
         boolean ifNotExists = index.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, index);
+        boolean unnamed = index.name().isEmpty() && !has(SqlFeature.UNNAMED_INDEXES);
         return List.of(new DdlStatement.CreateIndex(
-                index.name(),
+                unnamed ? Optional.of(TableAdapter.indexName(index.table(), index.parts())) : index.name(),
                 index.unique(),
                 kind,
                 ifNotExists,

@@ -50,12 +50,38 @@ final class UpsertAdapter {
         }
         Upsert upsert = insert.upsert().orElseGet(() -> fromMode(insert, table));
         if (has(SqlFeature.ON_CONFLICT)) {
-            return withUpsert(insert, forConflict(upsert, insert, table));
+            return withUpsert(apart(insert), forConflict(upsert, insert, table));
         }
         if (has(SqlFeature.ON_DUPLICATE_KEY)) {
             return forDuplicate(insert, upsert);
         }
         return merge(insert, forConflict(upsert, insert, table));
+    }
+
+    /** A query and ON CONFLICT need a WHERE between them, lest ON is taken for that of a join. */
+    private Insert apart(Insert insert) {
+        boolean open = insert.source().isPresent()
+                && insert.source().get().body() instanceof QueryBody.Select s
+                && s.where().isEmpty()
+                && s.groupBy().isEmpty()
+                && insert.source().get().order().isEmpty();
+        if (!open || !has(SqlFeature.INSERT_OR)) {
+            return insert;
+        }
+        Query source = insert.source().get();
+        Expr one = Expr.Literal.number(1);
+        Expr always = new Expr.Binary(BinaryOperator.EQUAL, one, one, insert.span());
+        return new Insert(
+                insert.with(),
+                insert.mode(),
+                insert.table(),
+                insert.alias(),
+                insert.columns(),
+                Optional.of(source.withBody(((QueryBody.Select) source.body()).withWhere(Optional.of(always)))),
+                insert.overriding(),
+                insert.upsert(),
+                insert.returning(),
+                insert.span());
     }
 
     private static Insert withUpsert(Insert insert, Upsert upsert) {

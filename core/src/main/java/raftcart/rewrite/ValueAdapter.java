@@ -64,7 +64,12 @@ final class ValueAdapter {
                 adapter.note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
                 return Expr.Literal.ofNull();
             }
-            literal = DateAdapter.usual(literal);
+            literal = read(DateAdapter.usual(literal));
+        } else if (text && kind == ValueKind.TIME) {
+            literal = read(DateAdapter.usual(literal));
+        }
+        if (text && column.get().type().get() instanceof LogicalType.Bits wide) {
+            literal = bits(literal, wide.length());
         }
         boolean bits = literal.kind() == LiteralKind.BITS
                 && column.get().type().get() instanceof LogicalType.Bits b
@@ -86,6 +91,38 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
+    }
+
+    /** A text in a column of bits: its bytes, as dumps have them. */
+    private static Expr.Literal bits(Expr.Literal literal, int length) {
+        StringBuilder bits = new StringBuilder();
+        for (char c : literal.text().toCharArray()) {
+            if (c > 0xFF) {
+                return literal;
+            }
+            bits.append(Integer.toBinaryString(c | 0x100), 1, 9);
+        }
+        int extra = bits.length() - length;
+        boolean fits = extra < 0 || bits.substring(0, extra).indexOf("1") < 0;
+        return fits ? new Expr.Literal(LiteralKind.BITS, bits.substring(Math.max(0, extra)), literal.span()) : literal;
+    }
+
+    /** A text as the source reads it by its defaults, which the session could have changed. */
+    private Expr.Literal read(Expr.Literal literal) {
+        if (DateTexts.isUsual(literal.text())) {
+            return literal;
+        }
+        Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
+        boolean sure = usual.isPresent() && adapter.from.has(SqlFeature.DATES_BY_DOTS);
+        if (!sure) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    literal.span(),
+                    "'" + literal.text() + "' as a date or time"
+                            + usual.map(u -> ": " + u).orElse(""));
+        }
+        return usual.map(u -> new Expr.Literal(LiteralKind.STRING, u, literal.span()))
+                .orElse(literal);
     }
 
     private Expr truth(Expr.Literal literal) {

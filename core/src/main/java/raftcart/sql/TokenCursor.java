@@ -64,6 +64,11 @@ public final class TokenCursor {
         }
     }
 
+    /** Remembers advice that was met in a part of the text read apart. */
+    public void addHints(List<Token> more) {
+        more.forEach(h -> hints.put(tokens.length + h.span().start(), h));
+    }
+
     /** The advice met so far, each piece once however often a parser came by. */
     public List<Token> hints() {
         return List.copyOf(hints.values());

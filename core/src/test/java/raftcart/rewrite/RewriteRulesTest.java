@@ -212,7 +212,7 @@ class RewriteRulesTest {
             = -
             ! RC0602
             sqlserver > postgresql: EXEC sp_rename 'dbo.frame.title', 'name', 'COLUMN'
-            = ALTER TABLE dbo.frame RENAME COLUMN title TO name
+            = ALTER TABLE public.frame RENAME COLUMN title TO name
             sqlserver > postgresql: EXEC sp_rename 'dbo.frame.ix', 'iy', 'INDEX'
             = -
             ! RC0602

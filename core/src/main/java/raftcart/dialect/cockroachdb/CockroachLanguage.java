@@ -41,6 +41,8 @@ public final class CockroachLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     PgLanguage.create().features(),
+                    SqlFeature.ROWS_UNTIL_COMMIT,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.WHOLE_DIVISION,
                     SqlFeature.GROUPING_SETS,
                     SqlFeature.ROLLUP,
@@ -70,6 +72,7 @@ public final class CockroachLanguage {
                 NullOrder.LOW,
                 PagingStyle.LIMIT,
                 "",
+                "public",
                 MaskStyle.WORDS,
                 Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
                 LanguageResources.functions("cockroachdb"),

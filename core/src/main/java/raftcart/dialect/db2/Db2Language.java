@@ -26,6 +26,17 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ADD_IDENTITY,
+                    SqlFeature.DATES_BY_DOTS,
+                    SqlFeature.DATES_BY_SLASHES,
+                    SqlFeature.REPLACES_SYNONYMS,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.SYNONYMS,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
+                    SqlFeature.QUALIFIED_INDEX_NAMES,
+                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
@@ -58,7 +69,8 @@ public final class Db2Language {
             SqlFeature.TYPED_DATES,
             SqlFeature.INSERT_DEFAULT_VALUES,
             SqlFeature.TEMPORARY_TABLES,
-            SqlFeature.SET_DEFAULT_ACTION);
+            SqlFeature.SET_DEFAULT_ACTION,
+            SqlFeature.STAR_BESIDE_COLUMNS);
 
     private Db2Language() {}
 
@@ -74,6 +86,7 @@ public final class Db2Language {
                 NullOrder.HIGH,
                 PagingStyle.FETCH,
                 "SYSIBM.SYSDUMMY1",
+                "",
                 MaskStyle.WORDS,
                 Set.of(),
                 LanguageResources.functions("db2"),

@@ -3,6 +3,7 @@ package raftcart.dialect.db2;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.Layout;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -13,6 +14,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 
 /** Writes DB2's SQL where it differs from the common spelling. */
 public final class Db2Writers {
@@ -128,18 +130,41 @@ public final class Db2Writers {
         }
 
         @Override
+        protected String addIdentity(String column, IdentityOptions options) {
+            return "ALTER COLUMN " + column + " SET " + identity(options);
+        }
+
+        @Override
         protected String indexExpression(String text) {
             return text;
         }
 
         @Override
         protected String synonym(DdlStatement.CreateSynonym synonym) {
-            return "CREATE ALIAS " + name(synonym.name()) + " FOR " + name(synonym.target());
+            return "CREATE " + (synonym.orReplace() ? "OR REPLACE " : "") + "ALIAS " + name(synonym.name()) + " FOR "
+                    + name(synonym.target());
         }
 
         @Override
         protected String temporary(Temporary temporary) {
             return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";
+        }
+
+        @Override
+        protected String onCommit(Temporary temporary) {
+            return temporary == Temporary.NO
+                    ? ""
+                    : temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : " ON COMMIT PRESERVE ROWS";
+        }
+
+        @Override
+        protected String tableEnd(String onCommit, String comment, String query) {
+            return comment + query + onCommit;
+        }
+
+        @Override
+        protected String asQuery(String query, boolean withData) {
+            return " AS " + Layout.parentheses(query) + " WITH " + (withData ? "" : "NO ") + "DATA";
         }
 
         @Override

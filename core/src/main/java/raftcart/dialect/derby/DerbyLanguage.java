@@ -21,6 +21,8 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.QUALIFIED_INDEX_NAMES,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.FOR_UPDATE,
                     SqlFeature.ROLLUP,
@@ -51,7 +53,11 @@ public final class DerbyLanguage {
             SqlFeature.NATURAL_JOIN,
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.MERGE_FROM_QUERY,
-            SqlFeature.ALTER_SEQUENCE);
+            SqlFeature.ALTER_SEQUENCE,
+            SqlFeature.SEQUENCE_CACHE,
+            SqlFeature.STAR_BESIDE_COLUMNS,
+            SqlFeature.ON_UPDATE_ACTION,
+            SqlFeature.NULL_ITEMS);
 
     private DerbyLanguage() {}
 
@@ -67,6 +73,7 @@ public final class DerbyLanguage {
                 NullOrder.HIGH,
                 PagingStyle.FETCH,
                 "SYSIBM.SYSDUMMY1",
+                "APP",
                 MaskStyle.WORDS,
                 Set.of(),
                 LanguageResources.functions("derby"),

@@ -1,5 +1,6 @@
 package raftcart.dialect.derby;
 
+import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -7,9 +8,12 @@ import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 
@@ -22,7 +26,7 @@ public final class DerbyWriters {
         return SqlWriter.of(
                 context,
                 new Expressions(context),
-                new QueryWriter(context),
+                new Queries(context),
                 new ChangeWriter(context),
                 new Structure(context));
     }
@@ -91,6 +95,21 @@ public final class DerbyWriters {
         }
     }
 
+    /** Queries. */
+    private static final class Queries extends QueryWriter {
+        Queries(WriterContext context) {
+            super(context);
+        }
+
+        @Override
+        protected String locking(Query.Locking locking) {
+            if (!locking.strength().equals("UPDATE") || !locking.waiting().isEmpty()) {
+                throw cannot("FOR " + locking.strength() + " " + locking.waiting());
+            }
+            return super.locking(locking);
+        }
+    }
+
     /** Structure. */
     private static final class Structure extends DdlWriter {
         Structure(WriterContext context) {
@@ -100,6 +119,38 @@ public final class DerbyWriters {
         @Override
         protected String setNullable(String column, boolean nullable) {
             return "ALTER COLUMN " + column + (nullable ? " NULL" : " NOT NULL");
+        }
+
+        @Override
+        protected String identity(IdentityOptions options) {
+            String inner = number("START WITH ", options.start())
+                    + number(", INCREMENT BY ", options.increment())
+                    + (options.cycle() ? ", CYCLE" : "");
+            String listed = inner.startsWith(", ") ? inner.substring(2) : inner;
+            return "GENERATED " + (options.always() ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY"
+                    + (listed.isEmpty() ? "" : " (" + listed + ")");
+        }
+
+        @Override
+        protected String setDefault(String table, String column, Optional<Expr> value) {
+            if (value.filter(v -> v instanceof Expr.SequenceValue).isPresent()) {
+                throw cannot("a default that takes from a sequence");
+            }
+            return super.setDefault(table, column, value);
+        }
+
+        @Override
+        protected String drop(DdlStatement.Drop drop) {
+            String text = super.drop(drop);
+            return drop.kind().matches("SEQUENCE|SCHEMA") ? text + " RESTRICT" : text;
+        }
+
+        @Override
+        protected String transaction(Statement.Transaction transaction) {
+            String text = super.transaction(transaction);
+            return transaction.kind() == Statement.Transaction.Kind.SAVEPOINT
+                    ? text + " ON ROLLBACK RETAIN CURSORS"
+                    : text;
         }
 
         @Override

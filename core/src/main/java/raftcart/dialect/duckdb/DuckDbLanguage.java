@@ -28,6 +28,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATABASES_ARE_SCHEMAS,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.ROWID,
                     SqlFeature.CASTS_PARSE_JSON,
                     SqlFeature.INTERVAL_VALUES,
@@ -77,7 +79,13 @@ public final class DuckDbLanguage {
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.SET_DEFAULT_ACTION,
-            SqlFeature.ALTER_SEQUENCE);
+            SqlFeature.ALTER_SEQUENCE,
+            SqlFeature.SEQUENCE_CACHE,
+            SqlFeature.PROCEDURES,
+            SqlFeature.FOREIGN_KEY_ACTIONS,
+            SqlFeature.SAVEPOINTS,
+            SqlFeature.ADD_CONSTRAINT,
+            SqlFeature.ADD_COLUMN_NOT_NULL);
 
     private DuckDbLanguage() {}
 
@@ -93,6 +101,7 @@ public final class DuckDbLanguage {
                 NullOrder.LAST,
                 PagingStyle.LIMIT,
                 "",
+                "main",
                 MaskStyle.PERCENT_M,
                 Set.of(ScriptFeature.DOT_COMMANDS),
                 LanguageResources.functions("duckdb"),

@@ -77,6 +77,14 @@ public final class DuckDbWriters {
         }
 
         @Override
+        protected String withSuffix(String call, String suffix) {
+            boolean nulls = suffix.startsWith(" IGNORE NULLS") && call.endsWith(")");
+            return nulls
+                    ? call.substring(0, call.length() - 1) + " IGNORE NULLS)" + suffix.substring(13)
+                    : super.withSuffix(call, suffix);
+        }
+
+        @Override
         public String visitCollate(Expr.Collate collate) {
             return closed(collate.value()) + " COLLATE " + name(collate.collation());
         }
@@ -177,6 +185,11 @@ public final class DuckDbWriters {
         @Override
         protected String begin() {
             return "BEGIN TRANSACTION";
+        }
+
+        @Override
+        protected String useSchema(Statement.UseSchema use) {
+            return "USE " + language().write(use.schema());
         }
     }
 }

@@ -27,6 +27,11 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_BY_MONTH_NAMES,
+                    SqlFeature.DATES_BY_DOTS,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
@@ -63,7 +68,10 @@ public final class FirebirdLanguage {
             SqlFeature.CREATE_TABLE_AS,
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.RESTRICT_ACTION,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.SEQUENCE_CACHE,
+            SqlFeature.STAR_BESIDE_COLUMNS,
+            SqlFeature.CURRENT_SCHEMA);
 
     private FirebirdLanguage() {}
 
@@ -79,6 +87,7 @@ public final class FirebirdLanguage {
                 NullOrder.LOW,
                 PagingStyle.FETCH,
                 "RDB$DATABASE",
+                "",
                 MaskStyle.WORDS,
                 Set.of(ScriptFeature.TERM_COMMAND),
                 LanguageResources.functions("firebird"),

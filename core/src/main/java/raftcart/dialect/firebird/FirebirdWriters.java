@@ -118,6 +118,13 @@ public final class FirebirdWriters {
         }
 
         @Override
+        protected String onCommit(Temporary temporary) {
+            return temporary == Temporary.NO
+                    ? ""
+                    : temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : " ON COMMIT PRESERVE ROWS";
+        }
+
+        @Override
         protected String addColumn(String column) {
             return "ADD " + column;
         }

@@ -27,6 +27,16 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATABASES_ARE_SCHEMAS,
+                    SqlFeature.REPLACES_SYNONYMS,
+                    SqlFeature.FETCH_WITH_TIES,
+                    SqlFeature.FETCH_PERCENT,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
+                    SqlFeature.QUALIFIED_INDEX_NAMES,
+                    SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
@@ -64,7 +74,8 @@ public final class H2Language {
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
             SqlFeature.STORED_GENERATED_COLUMNS,
-            SqlFeature.VIEW_CHECK_OPTION);
+            SqlFeature.VIEW_CHECK_OPTION,
+            SqlFeature.SCHEMA_GRANTS);
 
     private H2Language() {}
 
@@ -80,6 +91,7 @@ public final class H2Language {
                 NullOrder.LOW,
                 PagingStyle.FETCH,
                 "",
+                "PUBLIC",
                 MaskStyle.LETTERS,
                 Set.of(),
                 LanguageResources.functions("h2"),

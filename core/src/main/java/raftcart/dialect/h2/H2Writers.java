@@ -1,5 +1,6 @@
 package raftcart.dialect.h2;
 
+import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -36,6 +37,11 @@ public final class H2Writers {
         @Override
         protected String ordered(String call, String order) {
             return call + " WITHIN GROUP (" + order + ")";
+        }
+
+        @Override
+        protected String bits(String bits) {
+            throw cannot("a text of bits");
         }
 
         @Override
@@ -117,6 +123,22 @@ public final class H2Writers {
             return temporary == Temporary.NO
                     ? ""
                     : (temporary == Temporary.GLOBAL ? "GLOBAL" : "LOCAL") + " TEMPORARY ";
+        }
+
+        @Override
+        protected Optional<String> changeColumn(String column, ColumnDefinition definition, String written) {
+            String text = definition.identity().isPresent() ? written.replace(" NOT NULL", "") : written;
+            return definition.type().isPresent() ? Optional.of("ALTER COLUMN " + text) : Optional.empty();
+        }
+
+        @Override
+        protected String domainNotNull() {
+            return " CHECK (VALUE IS NOT NULL)";
+        }
+
+        @Override
+        protected String begin() {
+            return "BEGIN";
         }
     }
 }

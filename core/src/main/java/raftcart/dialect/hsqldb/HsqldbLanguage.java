@@ -21,6 +21,14 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ADD_IDENTITY,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.KEYS_MOVE_COUNTERS,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
+                    SqlFeature.QUALIFIED_INDEX_NAMES,
+                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
@@ -53,7 +61,9 @@ public final class HsqldbLanguage {
                     SqlFeature.RECURSIVE_WORD),
             SqlFeature.SELECT_WITHOUT_FROM,
             SqlFeature.WINDOW_FUNCTIONS,
-            SqlFeature.EXPRESSION_DEFAULTS);
+            SqlFeature.EXPRESSION_DEFAULTS,
+            SqlFeature.SEQUENCE_CACHE,
+            SqlFeature.SCHEMA_GRANTS);
 
     private HsqldbLanguage() {}
 
@@ -69,6 +79,7 @@ public final class HsqldbLanguage {
                 NullOrder.FIRST,
                 PagingStyle.FETCH,
                 "(VALUES (0))",
+                "PUBLIC",
                 MaskStyle.WORDS,
                 Set.of(),
                 LanguageResources.functions("hsqldb"),

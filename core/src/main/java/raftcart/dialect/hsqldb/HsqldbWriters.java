@@ -3,6 +3,7 @@ package raftcart.dialect.hsqldb;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.Layout;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -11,6 +12,7 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableRef;
 
 /** Writes HSQLDB's SQL where it differs from the common spelling. */
@@ -104,6 +106,33 @@ public final class HsqldbWriters {
         @Override
         protected String temporary(Temporary temporary) {
             return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";
+        }
+
+        @Override
+        protected String onCommit(Temporary temporary) {
+            return temporary == Temporary.NO
+                    ? ""
+                    : temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : " ON COMMIT PRESERVE ROWS";
+        }
+
+        @Override
+        protected String addIdentity(String column, IdentityOptions options) {
+            return "ALTER COLUMN " + column + " " + identity(options);
+        }
+
+        @Override
+        protected String domainNotNull() {
+            return " CHECK (VALUE IS NOT NULL)";
+        }
+
+        @Override
+        protected String tableEnd(String onCommit, String comment, String query) {
+            return comment + query + onCommit;
+        }
+
+        @Override
+        protected String asQuery(String query, boolean withData) {
+            return " AS " + Layout.parentheses(query) + " WITH " + (withData ? "" : "NO ") + "DATA";
         }
 
         @Override

@@ -48,6 +48,11 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERED_COLUMNS_ARE_KEYS,
+                    SqlFeature.DATABASES_ARE_SCHEMAS,
+                    SqlFeature.INDEXES_OF_TABLES,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.FOUR_DIGITS_OF_DIVISION,
                     SqlFeature.CAST_KEEPS_LENGTH,
@@ -93,7 +98,10 @@ public final class MariaDbLanguage {
             SqlFeature.FULL_JOIN,
             SqlFeature.INSERT_DEFAULT_VALUES,
             SqlFeature.SET_DEFAULT_ACTION,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.TABLE_FUNCTIONS,
+            SqlFeature.STAR_BESIDE_COLUMNS,
+            SqlFeature.GENERATED_NOT_NULL);
 
     private MariaDbLanguage() {}
 
@@ -108,6 +116,7 @@ public final class MariaDbLanguage {
                 FEATURES,
                 NullOrder.LOW,
                 PagingStyle.LIMIT_FIRST,
+                "",
                 "",
                 MaskStyle.PERCENT_I,
                 Set.of(ScriptFeature.DELIMITER_COMMAND),

@@ -204,6 +204,11 @@ public final class MariaDbWriters {
         }
 
         @Override
+        protected String restartIdentity(String column, java.math.BigInteger next) {
+            return "AUTO_INCREMENT = " + next;
+        }
+
+        @Override
         protected String schema(DdlStatement.CreateSchema schema) {
             return "CREATE DATABASE " + ifNotExists(schema.ifNotExists())
                     + language().write(schema.name());

@@ -16,7 +16,8 @@ public final class MySqlLanguage {
             SqlFeature.CASTS_PARSE_JSON,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,
-            SqlFeature.EXPRESSION_INDEXES);
+            SqlFeature.EXPRESSION_INDEXES,
+            SqlFeature.GENERATED_NOT_NULL);
 
     private MySqlLanguage() {}
 
@@ -32,6 +33,7 @@ public final class MySqlLanguage {
                 MARIADB.nulls(),
                 MARIADB.paging(),
                 MARIADB.dummyTable(),
+                MARIADB.defaultSchema(),
                 MARIADB.masks(),
                 MARIADB.scripts(),
                 LanguageResources.functions("mysql"),

@@ -29,6 +29,15 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_BY_MONTH_NAMES,
+                    SqlFeature.REPLACES_SYNONYMS,
+                    SqlFeature.FETCH_WITH_TIES,
+                    SqlFeature.FETCH_PERCENT,
+                    SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
+                    SqlFeature.QUALIFIED_INDEX_NAMES,
+                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NUMBERED_BY_COLON,
@@ -76,7 +85,8 @@ public final class OracleLanguage {
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.SCHEMAS,
             SqlFeature.SCHEMA_GRANTS,
-            SqlFeature.FREE_AS);
+            SqlFeature.FREE_AS,
+            SqlFeature.STAR_BESIDE_COLUMNS);
 
     private OracleLanguage() {}
 
@@ -92,6 +102,7 @@ public final class OracleLanguage {
                 NullOrder.HIGH,
                 PagingStyle.FETCH,
                 "DUAL",
+                "",
                 MaskStyle.WORDS,
                 Set.of(ScriptFeature.SLASH_LINES, ScriptFeature.CLIENT_WORDS),
                 LanguageResources.functions("oracle"),

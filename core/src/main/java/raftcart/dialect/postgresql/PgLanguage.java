@@ -43,6 +43,14 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.ADD_IDENTITY,
+            SqlFeature.DATES_BY_MONTH_NAMES,
+            SqlFeature.DATES_BY_SLASHES,
+            SqlFeature.IDENTITY_RESTARTS,
+            SqlFeature.TABLE_AS_WITHOUT_DATA,
+            SqlFeature.ROWS_UNTIL_COMMIT,
+            SqlFeature.UNNAMED_INDEXES,
+            SqlFeature.NAMED_ARGUMENTS,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.RECURSIVE_WORD,
             SqlFeature.IS_TRUE,
@@ -114,6 +122,7 @@ public final class PgLanguage {
                 NullOrder.HIGH,
                 PagingStyle.LIMIT,
                 "",
+                "public",
                 MaskStyle.WORDS,
                 Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
                 LanguageResources.functions("postgresql"),

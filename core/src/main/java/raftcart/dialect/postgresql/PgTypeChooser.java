@@ -12,6 +12,8 @@ import raftcart.type.TypeVisitor;
 final class PgTypeChooser implements TypeVisitor<TypeChoice> {
     /** "Numeric Types": declared precision may be as large as this. */
     private static final int GREATEST_PRECISION = 1000;
+    /** "Date/Time Types": digits of a second's fraction. */
+    private static final int MOST_DIGITS = 6;
 
     private static final int GREATEST_LENGTH = 10_485_760;
 
@@ -135,7 +137,7 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
     @Override
     public TypeChoice visitTime(LogicalType.Time type) {
         String zone = type.zoned() ? " with time zone" : " without time zone";
-        return TypeChoice.of("time(" + type.precision() + ")" + zone, type);
+        return fraction(TypeChoice.of("time(" + digits(type.precision()) + ")" + zone, type), type.precision());
     }
 
     @Override
@@ -147,7 +149,19 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
     @Override
     public TypeChoice visitTimestamp(LogicalType.Timestamp type) {
         String zone = type.zoned() ? " with time zone" : " without time zone";
-        return TypeChoice.of("timestamp(" + type.precision() + ")" + zone, type);
+        return fraction(TypeChoice.of("timestamp(" + digits(type.precision()) + ")" + zone, type), type.precision());
+    }
+
+    private static int digits(int precision) {
+        return Math.min(precision, MOST_DIGITS);
+    }
+
+    private static TypeChoice fraction(TypeChoice choice, int precision) {
+        return precision <= MOST_DIGITS
+                ? choice
+                : choice.note(
+                        FindingCode.INEXACT_NUMBER,
+                        choice.sql() + ": fractions of a second lose " + (precision - MOST_DIGITS) + " digit(s)");
     }
 
     @Override

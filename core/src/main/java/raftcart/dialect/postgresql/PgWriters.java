@@ -183,8 +183,18 @@ public final class PgWriters {
             return "CREATE FUNCTION " + function + "() RETURNS trigger LANGUAGE plpgsql AS $$\nBEGIN\n    NEW." + column
                     + " := " + text(assignment.value()) + ";\n    RETURN NEW;\nEND\n$$;\nCREATE TRIGGER "
                     + name(new QualifiedName(List.of(own))) + " BEFORE UPDATE ON " + name(assignment.table())
-                    + " FOR EACH ROW\nWHEN (NEW.* IS DISTINCT FROM OLD.* AND NEW." + column
+                    + " FOR EACH ROW\nWHEN (" + row("NEW", assignment) + " IS DISTINCT FROM " + row("OLD", assignment)
+                    + " AND NEW." + column
                     + " IS NOT DISTINCT FROM OLD." + column + ")\nEXECUTE FUNCTION " + function + "()";
+        }
+
+        /** "CREATE TRIGGER": a condition before the change cannot read columns that are computed after it. */
+        private String row(String row, DdlStatement.AssignOnUpdate assignment) {
+            return assignment.watched().isEmpty()
+                    ? row + ".*"
+                    : assignment.watched().stream()
+                            .map(n -> row + "." + language().write(n))
+                            .collect(Collectors.joining(", ", "(", ")"));
         }
 
         @Override

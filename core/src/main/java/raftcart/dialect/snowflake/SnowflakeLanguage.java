@@ -32,6 +32,8 @@ public final class SnowflakeLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
@@ -71,7 +73,9 @@ public final class SnowflakeLanguage {
             SqlFeature.NULL_FOR_ZERO_DIVISION,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.ROW_VALUES,
-            SqlFeature.STORED_GENERATED_COLUMNS);
+            SqlFeature.STORED_GENERATED_COLUMNS,
+            SqlFeature.SAVEPOINTS,
+            SqlFeature.SEQUENCE_CACHE);
 
     private SnowflakeLanguage() {}
 
@@ -87,6 +91,7 @@ public final class SnowflakeLanguage {
                 NullOrder.HIGH,
                 PagingStyle.LIMIT,
                 "",
+                "PUBLIC",
                 MaskStyle.WORDS,
                 Set.of(),
                 LanguageResources.functions("snowflake"),

@@ -31,6 +31,7 @@ public final class SqliteLanguage {
             Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
@@ -69,7 +70,10 @@ public final class SqliteLanguage {
             SqlFeature.ALTER_COLUMN,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.DEFAULT_IN_VALUES,
-            SqlFeature.FREE_AS);
+            SqlFeature.FREE_AS,
+            SqlFeature.PROCEDURES,
+            SqlFeature.TABLE_FUNCTIONS,
+            SqlFeature.CURRENT_SCHEMA);
 
     private SqliteLanguage() {}
 
@@ -85,6 +89,7 @@ public final class SqliteLanguage {
                 NullOrder.LOW,
                 PagingStyle.LIMIT_FIRST,
                 "",
+                "main",
                 MaskStyle.PERCENT_F,
                 Set.of(ScriptFeature.DOT_COMMANDS),
                 LanguageResources.functions("sqlite"),

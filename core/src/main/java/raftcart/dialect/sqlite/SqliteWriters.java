@@ -10,6 +10,7 @@ import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
@@ -178,6 +179,12 @@ public final class SqliteWriters {
         @Override
         protected String defaultValue(Expr value) {
             return value instanceof Expr.Literal ? super.defaultValue(value) : "DEFAULT (" + text(value) + ")";
+        }
+
+        /** The index is named in the table's schema, and the table without it. */
+        @Override
+        protected String indexed(DdlStatement.CreateIndex index) {
+            return name(new QualifiedName(List.of(index.table().last())));
         }
 
         @Override

@@ -45,6 +45,14 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TIMESTAMP_PLUS_DAYS,
+                    SqlFeature.BYTES_ARE_DATES,
+                    SqlFeature.DATES_BY_MONTH_NAMES,
+                    SqlFeature.DATES_BY_SLASHES,
+                    SqlFeature.INDEXES_OF_TABLES,
+                    SqlFeature.KEYS_MOVE_COUNTERS,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.CAST_OF_30,
                     SqlFeature.GROUPING_SETS,
                     SqlFeature.ROLLUP,
@@ -95,6 +103,7 @@ public final class SqlServerLanguage {
                 NullOrder.LOW,
                 PagingStyle.TOP_OR_FETCH,
                 "",
+                "dbo",
                 MaskStyle.LETTERS,
                 Set.of(ScriptFeature.GO_LINES),
                 LanguageResources.functions("sqlserver"),

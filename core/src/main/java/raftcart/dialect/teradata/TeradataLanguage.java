@@ -32,6 +32,10 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATABASES_ARE_SCHEMAS,
+                    SqlFeature.TABLE_AS_WITHOUT_DATA,
+                    SqlFeature.DECIMAL_IDENTITIES,
+                    SqlFeature.ROWS_UNTIL_COMMIT,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.GROUPING_SETS,
@@ -70,7 +74,9 @@ public final class TeradataLanguage {
             SqlFeature.ON_UPDATE_ACTION,
             SqlFeature.RESTRICT_ACTION,
             SqlFeature.SCHEMAS,
-            SqlFeature.EXPRESSION_DEFAULTS);
+            SqlFeature.EXPRESSION_DEFAULTS,
+            SqlFeature.STAR_BESIDE_COLUMNS,
+            SqlFeature.SAVEPOINTS);
 
     private TeradataLanguage() {}
 
@@ -85,6 +91,7 @@ public final class TeradataLanguage {
                 FEATURES,
                 NullOrder.LOW,
                 PagingStyle.TOP,
+                "",
                 "",
                 MaskStyle.WORDS,
                 Set.of(ScriptFeature.DOT_COMMANDS),

@@ -4,6 +4,7 @@ import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.Layout;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -108,6 +109,23 @@ public final class TeradataWriters {
     private static final class Structure extends DdlWriter {
         Structure(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String onCommit(Temporary temporary) {
+            return temporary == Temporary.NO
+                    ? ""
+                    : temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : " ON COMMIT PRESERVE ROWS";
+        }
+
+        @Override
+        protected String tableEnd(String onCommit, String comment, String query) {
+            return comment + query + onCommit;
+        }
+
+        @Override
+        protected String asQuery(String query, boolean withData) {
+            return " AS " + Layout.parentheses(query) + " WITH " + (withData ? "" : "NO ") + "DATA";
         }
 
         @Override

@@ -104,6 +104,12 @@ public abstract class CallWriter implements ExprVisitor<String> {
     public String name(QualifiedName name) {
         return name.parts().size() == 1
                 ? language.write(name.last())
+                : plainName(context.names().apply(name));
+    }
+
+    private String plainName(QualifiedName name) {
+        return name.parts().size() == 1
+                ? language.write(name.last())
                 : name.parts().stream().map(language::write).collect(Collectors.joining("."));
     }
 
@@ -170,7 +176,8 @@ public abstract class CallWriter implements ExprVisitor<String> {
         if (column.outer()) {
             throw cannot("an outer join marked with (+)");
         }
-        return name(column.name());
+        // A column's first name is a table's where there are two.
+        return column.name().parts().size() == 2 ? plainName(column.name()) : name(column.name());
     }
 
     @Override
@@ -184,7 +191,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
     @Override
     public String visitCall(Expr.Call call) {
         if (!call.canonical()) {
-            return name(call.name()) + "(" + arguments(call) + ")" + suffix(call);
+            return withSuffix(name(call.name()) + "(" + arguments(call) + ")", suffix(call));
         }
         Written written = language.functions()
                 .write(call.function(), call.arguments(), context.kinds())
@@ -200,7 +207,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
         boolean ordered =
                 !call.suffix().order().isEmpty() && !call.function().matches("percentile_.*|mode|rank|dense_rank");
         if (!ordered) {
-            return filled + suffix(call);
+            return withSuffix(filled, suffix(call));
         }
         Expr.Call rest =
                 new Expr.Call(call.name(), true, call.arguments(), call.suffix().withoutOrder(), call.span());
@@ -274,6 +281,11 @@ public abstract class CallWriter implements ExprVisitor<String> {
         }
         suffix.over().ifPresent(w -> text.append(" OVER ").append(window(w)));
         return text.toString();
+    }
+
+    /** A call and what follows its parentheses. */
+    protected String withSuffix(String call, String suffix) {
+        return call + suffix;
     }
 
     /** IGNORE NULLS and RESPECT NULLS. */

@@ -83,6 +83,7 @@ public class ChangeWriter {
             return truncate(truncate);
         }
         if (statement instanceof Statement.CallProcedure call) {
+            require(SqlFeature.PROCEDURES, "a procedure");
             return call(call);
         }
         throw cannot("an INSERT into several tables");

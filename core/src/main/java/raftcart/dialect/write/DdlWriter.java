@@ -175,6 +175,9 @@ public class DdlWriter {
 
     /** What follows the columns of a table that does not last. */
     protected String onCommit(Temporary temporary) {
+        if (temporary.untilCommit() && !has(SqlFeature.ROWS_UNTIL_COMMIT)) {
+            throw cannot("a temporary table whose rows go at the end of the transaction");
+        }
         return temporary.untilCommit() ? " ON COMMIT DELETE ROWS" : "";
     }
 
@@ -184,7 +187,7 @@ public class DdlWriter {
                 + number(" INCREMENT BY ", options.increment())
                 + number(" MINVALUE ", options.min())
                 + number(" MAXVALUE ", options.max())
-                + number(" CACHE ", options.cache())
+                + (has(SqlFeature.SEQUENCE_CACHE) ? number(" CACHE ", options.cache()) : "")
                 + (options.cycle() ? " CYCLE" : "");
     }
 
@@ -230,15 +233,29 @@ public class DdlWriter {
         if (!index.include().isEmpty()) {
             require(SqlFeature.INCLUDED_COLUMNS, "an index with included columns");
         }
-        String name = index.name().map(n -> name(n) + " ").orElse("");
+        String name = indexName(index);
         return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + ifNotExists(index.ifNotExists()) + name
                 + "ON "
-                + name(index.table()) + method(index) + " ("
+                + indexed(index) + method(index) + " ("
                 + index.parts().stream().map(this::indexPart).collect(Collectors.joining(", ")) + ")"
                 + (index.include().isEmpty()
                         ? ""
                         : " INCLUDE" + writer.queries().columns(index.include()))
                 + index.where().map(w -> " WHERE " + text(w)).orElse("");
+    }
+
+    private String indexName(DdlStatement.CreateIndex index) {
+        if (index.name().isEmpty()) {
+            require(SqlFeature.UNNAMED_INDEXES, "an index without a name");
+            return "";
+        }
+        raftcart.sql.tree.QualifiedName own = index.name().get();
+        return (has(SqlFeature.QUALIFIED_INDEX_NAMES) ? name(own) : language.write(own.last())) + " ";
+    }
+
+    /** The table of an index. */
+    protected String indexed(DdlStatement.CreateIndex index) {
+        return name(index.table());
     }
 
     /** USING and the method of an index, where it means something. */
@@ -317,14 +334,29 @@ public class DdlWriter {
         require(SqlFeature.DOMAINS, "a domain");
         return "CREATE DOMAIN " + name(domain.name()) + " AS " + writer.type(domain.type())
                 + domain.defaultValue().map(d -> " DEFAULT " + text(d)).orElse("")
-                + (domain.notNull() ? " NOT NULL" : "")
+                + (domain.notNull() ? domainNotNull() : "")
                 + domain.checks().stream().map(c -> " CHECK (" + text(c) + ")").collect(Collectors.joining());
+    }
+
+    /** NULL refused by a domain. */
+    protected String domainNotNull() {
+        return " NOT NULL";
+    }
+
+    /** What follows the columns of a table. */
+    protected String tableEnd(String onCommit, String comment, String query) {
+        return onCommit + comment + query;
+    }
+
+    /** What makes a table of the rows of a query. */
+    protected String asQuery(String query, boolean withData) {
+        return " AS\n" + query + (withData ? "" : "\nWITH NO DATA");
     }
 
     /** Another name for an object. */
     protected String synonym(DdlStatement.CreateSynonym synonym) {
-        return "CREATE " + (synonym.orReplace() ? "OR REPLACE " : "") + (synonym.common() ? "PUBLIC " : "") + "SYNONYM "
-                + name(synonym.name()) + " FOR " + name(synonym.target());
+        return "CREATE " + (synonym.orReplace() ? "OR REPLACE " : "") + "SYNONYM " + name(synonym.name()) + " FOR "
+                + name(synonym.target());
     }
 
     /** Objects removed. */
@@ -385,10 +417,6 @@ public class DdlWriter {
         return String.join(";\n", statements);
     }
 
-    final boolean canAlter(AlterAction action) {
-        return !(action instanceof AlterAction.Physical);
-    }
-
     /** ADD COLUMN and the column. */
     protected String addColumn(String column) {
         return "ADD COLUMN " + column;
@@ -413,6 +441,11 @@ public class DdlWriter {
     /** A column numbered from now on. */
     protected String addIdentity(String column, IdentityOptions options) {
         return "ALTER COLUMN " + column + " ADD " + identity(options);
+    }
+
+    /** The next number that the engine gives. */
+    protected String restartIdentity(String column, java.math.BigInteger next) {
+        return "ALTER COLUMN " + column + " RESTART WITH " + next;
     }
 
     /** Another name for a column; the whole statement. */
@@ -442,6 +475,9 @@ public class DdlWriter {
     /** Begin, commit and so on. */
     protected String transaction(Statement.Transaction transaction) {
         String name = transaction.name().map(language::write).orElse("");
+        if (transaction.name().isPresent()) {
+            require(SqlFeature.SAVEPOINTS, "a savepoint");
+        }
         return switch (transaction.kind()) {
             case BEGIN -> begin();
             case COMMIT -> "COMMIT";

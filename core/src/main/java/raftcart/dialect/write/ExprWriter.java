@@ -18,6 +18,9 @@ public class ExprWriter extends CallWriter {
 
     @Override
     public String visitNamedArgument(Expr.NamedArgument argument) {
+        if (!has(SqlFeature.NAMED_ARGUMENTS)) {
+            throw cannot("an argument that is named");
+        }
         return language().write(argument.name()) + " => " + text(argument.value());
     }
 

@@ -170,6 +170,12 @@ public class QueryWriter {
     }
 
     private String fetch(Paging paging, Expr limit) {
+        if (paging.ties()) {
+            require(SqlFeature.FETCH_WITH_TIES, "rows WITH TIES");
+        }
+        if (paging.percent()) {
+            require(SqlFeature.FETCH_PERCENT, "a share of the rows");
+        }
         return "FETCH " + (paging.offset().isPresent() ? "NEXT " : "FIRST ") + amount(limit)
                 + (paging.percent() ? " PERCENT" : "") + (paging.ties() ? " ROWS WITH TIES" : " ROWS ONLY");
     }
@@ -376,6 +382,7 @@ public class QueryWriter {
                     + alias(derived.alias());
         }
         if (table instanceof TableRef.Function function) {
+            require(SqlFeature.TABLE_FUNCTIONS, "a function in FROM");
             return function(function);
         }
         if (table instanceof Join join) {

@@ -2,7 +2,6 @@ package raftcart.dialect.write;
 
 import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
-import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Query;
@@ -66,11 +65,6 @@ public final class SqlWriter {
     /** The expression as text. */
     public String expression(Expr expression) {
         return expressions.text(expression);
-    }
-
-    /** True where a change of a table can be said. */
-    public boolean canAlter(AlterAction action) {
-        return structure.canAlter(action);
     }
 
     ExprWriter expressions() {

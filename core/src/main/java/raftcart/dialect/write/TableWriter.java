@@ -51,12 +51,9 @@ final class TableWriter {
         String query = "";
         if (table.query().isPresent()) {
             ddl.require(SqlFeature.CREATE_TABLE_AS, "CREATE TABLE ... AS");
-            if (!table.withData()) {
-                throw ddl.cannot("CREATE TABLE ... AS without data");
-            }
-            query = " AS\n" + ddl.writer().query(table.query().get());
+            query = ddl.asQuery(ddl.writer().query(table.query().get()), table.withData());
         }
-        return head + body + ddl.onCommit(table.temporary()) + comment + query;
+        return head + body + ddl.tableEnd(ddl.onCommit(table.temporary()), comment, query);
     }
 
     String column(ColumnDefinition column) {
@@ -187,6 +184,10 @@ final class TableWriter {
         if (action instanceof AlterAction.AddIdentity add) {
             return head + ddl.addIdentity(name(add.column()), add.options());
         }
+        if (action instanceof AlterAction.RestartIdentity restart) {
+            ddl.require(SqlFeature.IDENTITY_RESTARTS, "the next number of a column");
+            return head + ddl.restartIdentity(name(restart.column()), restart.next());
+        }
         if (action instanceof AlterAction.ChangeColumn change) {
             return changed(head, table, change);
         }
@@ -202,7 +203,6 @@ final class TableWriter {
             return head + whole.get();
         }
         boolean simple = definition.generated().isEmpty()
-                && definition.identity().isEmpty()
                 && definition.constraints().stream().noneMatch(c -> c.kind() != ConstraintKind.CHECK);
         if (!simple) {
             throw ddl.cannot("a column that becomes computed, numbered or a key");
@@ -216,6 +216,8 @@ final class TableWriter {
         definition
                 .defaultValue()
                 .ifPresent(d -> statements.add(head + ddl.setDefault(ddl.name(table), column, Optional.of(d))));
+        definition.constraints().forEach(c -> statements.add(head + "ADD " + constraint(c)));
+        definition.identity().ifPresent(i -> statements.add(head + ddl.addIdentity(column, i)));
         return String.join(";\n", statements);
     }
 }

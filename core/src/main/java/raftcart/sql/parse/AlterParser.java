@@ -12,6 +12,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TypeName;
 
@@ -77,6 +78,10 @@ final class AlterParser {
             actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
         } else if (cursor.takeWords("RENAME")) {
             rename(actions);
+        } else if (cursor.atWords("AUTO_INCREMENT")) {
+            cursor.take();
+            cursor.takeSymbol("=");
+            actions.add(new AlterAction.RestartIdentity(Name.of(""), parsing.wholeNumber()));
         } else if (actions.isEmpty() || !continuesAdd(actions)) {
             actions.add(new AlterAction.Physical(restOfAction()));
         }
@@ -192,6 +197,7 @@ final class AlterParser {
     }
 
     private void alterColumn(List<AlterAction> actions) {
+        int mark = cursor.mark();
         Name column = parsing.name();
         if (cursor.takeWords("TO")) {
             actions.add(new AlterAction.RenameColumn(column, parsing.name()));
@@ -220,6 +226,12 @@ final class AlterParser {
             }
             Optional<Expr> using =
                     cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+            if (cursor.peek().isAnyWord("GENERATED", "DEFAULT")) {
+                cursor.reset(mark);
+                ColumnDefinition definition = new ColumnParser(parsing).column();
+                actions.add(new AlterAction.ChangeColumn(column, definition));
+                return;
+            }
             actions.add(new AlterAction.SetType(column, type, using));
             if (!typeWord && cursor.takeWords("NOT", "NULL")) {
                 actions.add(new AlterAction.SetNullable(column, false));
@@ -231,7 +243,10 @@ final class AlterParser {
 
     /** Changes other than of type, default and NULL; true for one of them. */
     private boolean furtherChange(Name column, List<AlterAction> actions) {
-        if (cursor.takeWords("ADD", "GENERATED")) {
+        boolean generated = cursor.takeWords("ADD", "GENERATED")
+                || cursor.takeWords("SET", "GENERATED")
+                || cursor.takeWords("GENERATED");
+        if (generated) {
             boolean always = cursor.takeWords("ALWAYS");
             if (!always) {
                 cursor.expectWords("BY", "DEFAULT");
@@ -248,6 +263,8 @@ final class AlterParser {
             }
         } else if (cursor.takeWords("RENAME", "TO")) {
             actions.add(new AlterAction.RenameColumn(column, parsing.name()));
+        } else if (cursor.takeWords("RESTART", "WITH")) {
+            actions.add(new AlterAction.RestartIdentity(column, parsing.wholeNumber()));
         } else if (cursor.peek().isAnyWord("RESTART", "DROP", "SET") && !cursor.atWords("SET", "DATA", "TYPE")) {
             actions.add(new AlterAction.Physical("ALTER COLUMN " + column.text() + " " + restOfAction()));
         } else {
@@ -265,7 +282,17 @@ final class AlterParser {
         boolean parenthesis = cursor.takeSymbol("(");
         do {
             ColumnDefinition definition = new ColumnParser(parsing).column();
-            actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
+            boolean restart = definition.type().isEmpty()
+                    && definition
+                            .identity()
+                            .flatMap(TableParts.IdentityOptions::start)
+                            .isPresent();
+            actions.add(
+                    restart
+                            ? new AlterAction.RestartIdentity(
+                                    definition.name(),
+                                    definition.identity().get().start().get())
+                            : new AlterAction.ChangeColumn(definition.name(), definition));
             position(actions);
         } while (parenthesis && cursor.takeSymbol(","));
         if (parenthesis) {

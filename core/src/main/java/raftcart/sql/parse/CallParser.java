@@ -63,8 +63,22 @@ final class CallParser {
             case "gen_id" -> generator(span);
             case "grouping_id" -> null;
             case "match" -> throw cursor.byHand("a full-text search");
-            case "cursor", "multiset", "xmlelement", "xmlforest", "xmlagg", "xmltable", "json_table", "treat" ->
-                throw cursor.byHand(name.toUpperCase(Locale.ROOT));
+            case "columns" -> throw cursor.byHand("columns chosen by a pattern");
+            case "cursor",
+                    "multiset",
+                    "xmlelement",
+                    "xmlforest",
+                    "xmlagg",
+                    "xmltable",
+                    "xmlparse",
+                    "xmlserialize",
+                    "xmlquery",
+                    "xmlexists",
+                    "xmlconcat",
+                    "xmlroot",
+                    "xmlattributes",
+                    "json_table",
+                    "treat" -> throw cursor.byHand(name.toUpperCase(Locale.ROOT));
             case "json_object" -> jsonObject(span);
             case "json_array" -> jsonArray(span);
             default -> null;
@@ -293,7 +307,19 @@ final class CallParser {
         return new Expr.Call(QualifiedName.of("json_array"), true, arguments, CallSuffix.NONE, span);
     }
 
+    /** T-SQL's methods of XML look like functions. */
+    private void refuseMethods(QualifiedName name) {
+        boolean method = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                && name.parts().size() > 1
+                && name.last().key().matches("value|nodes|query|exist|modify")
+                && cursor.peek(1).isString();
+        if (method) {
+            throw cursor.byHand("a method of XML");
+        }
+    }
+
     private Expr plain(QualifiedName name, Span span) {
+        refuseMethods(name);
         cursor.expectSymbol("(");
         boolean distinct = cursor.takeAny("DISTINCT", "UNIQUE");
         if (!distinct && cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol(")")) {

@@ -114,7 +114,9 @@ final class ColumnParser {
         if (cursor.takeWords("CONSTRAINT")) {
             name = Optional.of(parsing.name());
         }
-        if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
+        if (cursor.atWords("NOT", "FOR", "REPLICATION")) {
+            passedOver(column);
+        } else if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
             notNull = Optional.of(true);
             cursor.takeAny("ENABLE");
             cursor.takeWords("NOT", "DEFERRABLE");
@@ -131,26 +133,30 @@ final class ColumnParser {
             List<String> physical = new ArrayList<>();
             own.add(constraints.check(name, physical, span));
         } else if (cursor.peek().isWord("REFERENCES") || cursor.atWords("FOREIGN", "KEY", "REFERENCES")) {
-            if (cursor.takeWords("FOREIGN")) {
-                cursor.take();
-            }
-            Reference reference = constraints.reference();
-            List<String> physical = new ArrayList<>();
-            ConstraintParser.Trailer trailer = constraints.trailer(physical);
-            own.add(new TableConstraint(
-                    ConstraintKind.FOREIGN_KEY,
-                    name,
-                    List.of(),
-                    Optional.empty(),
-                    Optional.of(reference),
-                    trailer.deferrable,
-                    trailer.deferred,
-                    trailer.disabled,
-                    physical,
-                    span));
+            foreignKey(name, span);
         } else if (!numbering() && !description() && !passedOver(column)) {
             throw cursor.unexpected("an option of a column");
         }
+    }
+
+    private void foreignKey(Optional<Name> name, Span span) {
+        if (cursor.takeWords("FOREIGN")) {
+            cursor.take();
+        }
+        Reference reference = constraints.reference();
+        List<String> physical = new ArrayList<>();
+        ConstraintParser.Trailer trailer = constraints.trailer(physical);
+        own.add(new TableConstraint(
+                ConstraintKind.FOREIGN_KEY,
+                name,
+                List.of(),
+                Optional.empty(),
+                Optional.of(reference),
+                trailer.deferrable,
+                trailer.deferred,
+                trailer.disabled,
+                physical,
+                span));
     }
 
     private void key(ConstraintKind kind, Optional<Name> name, Span span) {
@@ -302,6 +308,17 @@ final class ColumnParser {
 
     /** Options about storage and presentation. */
     private boolean passedOver(Name column) {
+        if (cursor.takeWords("NOT", "FOR", "REPLICATION")) {
+            leftOut.add("NOT FOR REPLICATION");
+            return true;
+        }
+        if (cursor.takeWords("COLUMN_SET", "FOR", "ALL_SPARSE_COLUMNS")) {
+            throw cursor.byHand("a set of columns");
+        }
+        if (cursor.peek().isAnyWord("MASKED", "ENCRYPTED") && cursor.peek(1).isWord("WITH")) {
+            leftOut.add(cursor.take().text() + " " + cursor.take().text() + " " + parsing.skipParentheses());
+            return true;
+        }
         if (cursor.takeWords("CHARACTER", "SET") || cursor.takeAny("CHARSET", "CHARACTER_SET")) {
             leftOut.add("CHARACTER SET " + cursor.take().text());
             return true;

@@ -318,6 +318,9 @@ final class ConstraintParser {
         StringBuilder text = new StringBuilder(cursor.take().text());
         if (cursor.takeWords("INDEX")) {
             text.append(" INDEX");
+            if (cursor.peek().isName() && cursor.peek(1).isSymbol(".")) {
+                return text.append(' ').append(parsing.qualifiedName()).toString();
+            }
             if (cursor.peek().isAnyWord(ClauseWords.AFTER_USING_INDEX)) {
                 return text.toString();
             }

@@ -149,6 +149,9 @@ final class DdlParser {
                 throw cursor.unexpected("VIEW");
             }
         }
+        if (cursor.peek().isWord("LOG") && cursor.peek(1).isWord("ON")) {
+            throw cursor.byHand("a materialized view log");
+        }
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         QualifiedName name = parsing.qualifiedName();
         if (cursor.takeWords("OF")) {
@@ -283,6 +286,9 @@ final class DdlParser {
             cursor.take();
             List<ColumnDefinition> fields = parsing.list(() -> new ColumnParser(parsing).column());
             cursor.expectSymbol(")");
+            if (cursor.takeWords("MODE")) {
+                cursor.take();
+            }
             return new DdlStatement.CreateType(name, List.of(), fields, span);
         }
         boolean distinct = cursor.previous().isWord("AS") && cursor.peek().isName() && !isStructure();
@@ -328,11 +334,17 @@ final class DdlParser {
 
     private Statement synonym(boolean orReplace, Span span) {
         boolean common = cursor.takeWords("PUBLIC");
+        if (cursor.peek().isWord("NICKNAME") || cursor.atWords("DATABASE", "LINK")) {
+            throw cursor.byHand("objects of another database");
+        }
         if (!cursor.takeAny("SYNONYM", "ALIAS")) {
             throw cursor.unexpected("SYNONYM");
         }
         QualifiedName name = parsing.qualifiedName();
         cursor.expectWords("FOR");
+        if (cursor.peek(1).isName() && cursor.peek().isAnyWord("TABLE", "SEQUENCE", "MODULE")) {
+            cursor.take();
+        }
         return new DdlStatement.CreateSynonym(name, parsing.qualifiedName(), orReplace, common, span);
     }
 
@@ -352,7 +364,7 @@ final class DdlParser {
                 + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
         if (!routine
                 && !kind.matches(
-                        "LINK|JOIN|VIRTUAL|LINKED|CHANGEFEED|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                        "LARGE|REGULAR|LINK|JOIN|VIRTUAL|LINKED|CHANGEFEED|USER|ROLE|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
                                 + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
                                 + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"

@@ -67,6 +67,17 @@ final class DmlParser {
 
     Statement update(List<CommonTable> with, Span span) {
         cursor.take();
+        boolean command = cursor.peek().isWord("STATISTICS")
+                        && cursor.peek(1).isName()
+                        && !cursor.peek(1).isWord("SET")
+                || cursor.atWords("COMMAND", "OPTIONS");
+        if (command) {
+            String what = cursor.peek().text();
+            while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+                cursor.take();
+            }
+            return new Statement.ClientCommand("UPDATE " + what, span);
+        }
         if (cursor.peek().isWord("OR")) {
             throw cursor.byHand("UPDATE OR ...");
         }

@@ -1,14 +1,11 @@
 package raftcart.sql.parse;
 
-import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
-import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 
@@ -133,18 +130,22 @@ final class FurnitureParser {
         }
         if (word.equals("DATABASE")) {
             cursor.take();
-            return new Statement.UseSchema(parsing.name(), span);
+            return new Statement.UseSchema(parsing.name(), true, span);
         }
         if (word.equals("USE")) {
             cursor.take();
             cursor.takeAny("DATABASE", "SCHEMA", "WAREHOUSE", "ROLE");
+            boolean database = !cursor.previous().isWord("SCHEMA");
             boolean schema = !cursor.previous().isAnyWord("WAREHOUSE", "ROLE");
             Name name = parsing.qualifiedName().last();
             return schema
-                    ? new Statement.UseSchema(name, span)
+                    ? new Statement.UseSchema(name, database, span)
                     : new Statement.ClientCommand("USE " + name.text(), span);
         }
         if (BY_HAND.contains(word)) {
+            if (word.equals("BULK")) {
+                StatementParser.skipStatement(cursor);
+            }
             skip();
             return new Statement.NotTranslated(word, false, span);
         }
@@ -170,7 +171,10 @@ final class FurnitureParser {
             return new Statement.NotTranslated("assignment to a variable", false, span);
         }
         if (cursor.peek().kind() == TokenKind.PARAMETER && !cursor.peek().text().startsWith("@@")) {
-            if (cursor.peek().text().matches("(?i)@OLD_.*")) {
+            boolean setting = cursor.peek(1).isSymbol("=")
+                    && cursor.peek(2).text().startsWith("@@")
+                    && !cursor.peek(3).isSymbol("+");
+            if (setting || cursor.peek().text().matches("(?i)@OLD_.*")) {
                 return new Statement.ClientCommand("SET " + skip(), span);
             }
             skip();
@@ -182,7 +186,7 @@ final class FurnitureParser {
             cursor.takeSymbol("=");
             cursor.takeWords("TO");
             if (cursor.peek().isName() || cursor.peek().isString()) {
-                return new Statement.UseSchema(parsing.name(), span);
+                return new Statement.UseSchema(parsing.name(), false, span);
             }
         }
         if (!current && cursor.takeWords("SEARCH_PATH")) {
@@ -194,7 +198,7 @@ final class FurnitureParser {
                 while (cursor.takeSymbol(",")) {
                     parsing.name();
                 }
-                return new Statement.UseSchema(name, span);
+                return new Statement.UseSchema(name, false, span);
             }
         }
         if (cursor.peek().isAnyWord("IDENTITY_INSERT")) {
@@ -218,38 +222,5 @@ final class FurnitureParser {
             cursor.take();
         }
         return text.toString();
-    }
-
-    /** {@code IF OBJECT_ID('t') IS NOT NULL DROP TABLE t} and the like: an object dropped if it is there. */
-    Optional<Statement> guardedDrop() {
-        if (!cursor.peek().isWord("IF")) {
-            return Optional.empty();
-        }
-        int mark = cursor.mark();
-        cursor.take();
-        boolean catalog = false;
-        int open = 0;
-        while (!cursor.atEnd() && !(open == 0 && cursor.peek().isAnyWord("DROP", "BEGIN", "ELSE", "EXEC", "SELECT"))) {
-            Token token = cursor.take();
-            open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
-            catalog |= token.isName()
-                    && token.value()
-                            .toLowerCase(Locale.ROOT)
-                            .matches("object_id|sys|sysobjects|information_schema|db_id|schema_id|sysindexes|sysusers");
-        }
-        boolean begin = catalog && cursor.takeWords("BEGIN");
-        if (!catalog || !cursor.peek().isWord("DROP")) {
-            cursor.reset(mark);
-            return Optional.empty();
-        }
-        Statement drop = new DropParser(parsing).drop();
-        cursor.takeSymbol(";");
-        boolean closed = !begin || cursor.takeWords("END");
-        if (!(drop instanceof DdlStatement.Drop d) || !closed || cursor.peek().isWord("ELSE")) {
-            cursor.reset(mark);
-            return Optional.empty();
-        }
-        return Optional.of(
-                new DdlStatement.Drop(d.kind(), List.copyOf(d.names()), true, d.cascade(), d.table(), d.span()));
     }
 }

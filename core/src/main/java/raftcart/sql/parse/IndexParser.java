@@ -45,9 +45,15 @@ final class IndexParser {
             parts = new ConstraintParser(parsing).keyParts(); // Teradata names the columns first
         }
         cursor.expectWords("ON");
+        if (cursor.takeWords("CLUSTER") && cursor.peek().isName()) {
+            throw cursor.byHand("the index of a cluster");
+        }
         cursor.takeWords("ONLY");
         QualifiedName table = parsing.qualifiedName();
         using();
+        if (kind.equals("FULLTEXT") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            throw cursor.byHand("a full-text index");
+        }
         parts();
         using();
         List<Name> include =
@@ -62,19 +68,31 @@ final class IndexParser {
         }
         Optional<Expr> where =
                 cursor.takeWords("WHERE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        physical();
+        return new DdlStatement.CreateIndex(
+                name, unique, kind, ifNotExists, table, parts, include, where, method, leftOut, span);
+    }
+
+    /** What says where and how an index lies. */
+    private void physical() {
         new ConstraintParser(parsing).trailer(leftOut);
+        if (cursor.peek().isWord("INDEXTYPE")) {
+            throw cursor.byHand("an index of another type");
+        }
         while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
             leftOut.add(
                     cursor.peek().isSymbol("(")
                             ? parsing.skipParentheses()
                             : cursor.take().text());
         }
-        return new DdlStatement.CreateIndex(
-                name, unique, kind, ifNotExists, table, parts, include, where, method, leftOut, span);
     }
 
     private void kinds() {
         while (!cursor.takeWords("INDEX")) {
+            if (!kind.isEmpty() && cursor.peek().isAnyWord("CATALOG", "STOPLIST", "XML")) {
+                throw cursor.byHand(
+                        "an index of kind " + kind + " " + cursor.peek().text());
+            }
             if (cursor.takeWords("UNIQUE")) {
                 unique = true;
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {

@@ -45,6 +45,7 @@ final class Keywords {
             "asc",
             "table");
     private static final Set<String> NO_ALIAS = Set.of(
+            "all",
             "from",
             "where",
             "group",

@@ -46,7 +46,7 @@ final class OperandParser {
         Token token = cursor.peek();
         return switch (token.kind()) {
             case NUMBER -> literal(number(token));
-            case STRING -> string();
+            case STRING -> hexadecimal().orElseGet(this::string);
             case HEX_STRING -> literal(LiteralKind.BYTES);
             case BIT_STRING -> literal(LiteralKind.BITS);
             case PARAMETER -> parameter(token);
@@ -376,7 +376,8 @@ final class OperandParser {
         }
         if (word.startsWith("_") && !word.equals("_")) {
             cursor.take(); // a character set before a string, such as _utf8mb4'x': the text is decoded already
-            return string();
+            Expr text = string();
+            return word.equals("_binary") && text instanceof Expr.Literal l ? bytes(l) : text;
         }
         if (word.matches(
                 "bool(ean)?|int[248]?|integer|bigint|numeric|decimal|float[48]?|uuid|jsonb?|inet|bytea|text")) {
@@ -384,6 +385,33 @@ final class OperandParser {
             return new Expr.Cast(string(), TypeName.of(word), false, token.span());
         }
         return null;
+    }
+
+    /** The bytes that a text stands for; beyond ASCII they are no longer known once the text is decoded. */
+    private Expr bytes(Expr.Literal text) {
+        StringBuilder hex = new StringBuilder();
+        for (char c : text.text().toCharArray()) {
+            if (c > 0x7F) {
+                throw cursor.byHand("bytes given as a text beyond ASCII");
+            }
+            hex.append(String.format("%02X", (int) c));
+        }
+        return new Expr.Literal(LiteralKind.BYTES, hex.toString(), text.span());
+    }
+
+    /** Teradata's {@code '0A0B'XB}. */
+    private Optional<Expr> hexadecimal() {
+        Token digits = cursor.peek();
+        Token mark = cursor.peek(1);
+        boolean bytes = parsing.has(GrammarFeature.DATA_ATTRIBUTES)
+                && mark.isAnyWord("XB", "XBF", "XBV")
+                && mark.span().start() == digits.span().end();
+        if (!bytes) {
+            return Optional.empty();
+        }
+        cursor.take();
+        cursor.take();
+        return Optional.of(new Expr.Literal(LiteralKind.BYTES, digits.value(), digits.span()));
     }
 
     private Expr choice() {

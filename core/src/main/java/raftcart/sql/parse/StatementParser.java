@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
@@ -21,16 +20,19 @@ import raftcart.sql.tree.Statement;
 /** Reads statements, one or several of a text, and goes on after those that it cannot read. */
 public final class StatementParser {
     private final Parsing parsing;
-    /** Procedures that come with an engine. */
-    private static final Pattern OF_THE_ENGINE = Pattern.compile(
-            "(master\\.)?(dbo\\.|sys\\.|\\.)*(sp|xp)_\\w+|(sysproc|sysibmadm|sysibm|syscs_util|dbms_\\w+|utl_\\w+"
-                    + "|owa_\\w+|ctx_\\w+|sys\\.dbms_\\w+|dbc|rdb\\$\\w+)\\..*");
-
     private final TokenCursor cursor;
+    private final BatchParser batch;
 
     private StatementParser(TokenCursor cursor, Grammar grammar) {
         this.parsing = new Parsing(cursor, grammar);
         this.cursor = cursor;
+        this.batch = new BatchParser(parsing);
+    }
+
+    private StatementParser(TokenCursor cursor, Grammar grammar, BatchParser batch) {
+        this.parsing = new Parsing(cursor, grammar);
+        this.cursor = cursor;
+        this.batch = batch;
     }
 
     /**
@@ -39,13 +41,22 @@ public final class StatementParser {
      * @param start the offset of its first character
      * @param end the offset after its last, without a separator
      * @param tokens what it consists of, without comments; none if it could not be read
+     * @param unguarded true where it stood under a condition that the statement does not keep
      */
     public record Parsed(
             Optional<Statement> statement,
             Optional<SqlSyntaxException> failure,
             int start,
             int end,
-            List<Token> tokens) {}
+            List<Token> tokens,
+            boolean unguarded) {
+        private Parsed under(boolean absent) {
+            Optional<Statement> kept = statement.map(s -> BatchParser.unguarded(s, absent));
+            boolean lost =
+                    statement.filter(s -> BatchParser.losesCondition(s, absent)).isPresent();
+            return new Parsed(kept, failure, start, end, tokens, lost);
+        }
+    }
 
     /** A text that was read, with the comments and hints that stood in it. */
     public record Result(List<Parsed> statements, List<Token> comments, List<Token> hints) {}
@@ -70,7 +81,7 @@ public final class StatementParser {
                 }
             }
         } catch (SqlSyntaxException e) {
-            Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length(), List.of());
+            Parsed failed = new Parsed(Optional.empty(), Optional.of(e), 0, text.length(), List.of(), false);
             return new Result(List.of(failed), comments, hints);
         }
         TokenCursor cursor = new TokenCursor(tokens);
@@ -88,15 +99,32 @@ public final class StatementParser {
             if (cursor.atEnd()) {
                 return all;
             }
-            all.add(one());
+            Optional<BatchParser.Guarded> guarded =
+                    parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) ? batch.guarded() : Optional.empty();
+            if (guarded.isPresent()) {
+                guarded(guarded.get(), all);
+            } else {
+                all.add(one());
+            }
         }
+    }
+
+    private void guarded(BatchParser.Guarded guarded, List<Parsed> all) {
+        TokenCursor inner = new TokenCursor(guarded.tokens());
+        for (Parsed parsed : new StatementParser(inner, parsing.grammar).statements()) {
+            all.add(parsed.under(guarded.absent()));
+        }
+        cursor.addHints(inner.hints());
     }
 
     private Parsed one() {
         int mark = cursor.mark();
         int start = cursor.peek().span().start();
         try {
-            Statement statement = new StatementParser(cursor, parsing.grammar).statement();
+            Statement statement = new StatementParser(cursor, parsing.grammar, batch).statement();
+            if (batch.usesVariable(cursor.taken(mark)) && !(statement instanceof Statement.NotTranslated)) {
+                throw cursor.byHand("a variable of the batch");
+            }
             boolean separated = cursor.atEnd()
                     || cursor.peek().isSymbol(";")
                     || (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
@@ -114,7 +142,8 @@ public final class StatementParser {
                     Optional.empty(),
                     start,
                     cursor.previous().span().end(),
-                    cursor.taken(mark));
+                    cursor.taken(mark),
+                    false);
         } catch (SqlSyntaxException e) {
             cursor.reset(mark);
             recover();
@@ -123,12 +152,18 @@ public final class StatementParser {
                     Optional.of(e),
                     start,
                     cursor.previous().span().end(),
-                    List.of());
+                    List.of(),
+                    false);
         }
     }
 
     /** Goes to the end of the statement at the cursor. */
     private void recover() {
+        boolean code = cursor.peek().isAnyWord("IF", "WHILE", "BEGIN", "DECLARE");
+        if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) && !code) {
+            batch.skipStatement();
+            return;
+        }
         boolean loose = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
         int open = 0;
         Token last = cursor.take();
@@ -199,7 +234,12 @@ public final class StatementParser {
             case "GRANT", "REVOKE" -> new GrantParser(parsing).grant();
             case "RENAME" -> rename(span);
             case "CALL", "EXEC", "EXECUTE" -> call(span);
-            case "BEGIN", "START", "COMMIT", "ROLLBACK", "SAVEPOINT", "RELEASE", "SAVE", "END", "BT", "ET", "ABORT" ->
+            case "BEGIN" ->
+                parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                                && !cursor.peek(1).isAnyWord("TRAN", "TRANSACTION")
+                        ? block(span)
+                        : new TransactionParser(parsing).transaction();
+            case "START", "COMMIT", "ROLLBACK", "SAVEPOINT", "RELEASE", "SAVE", "END", "BT", "ET", "ABORT" ->
                 new TransactionParser(parsing).transaction();
             case "DECLARE" -> declare(span);
             case "IF",
@@ -236,13 +276,19 @@ public final class StatementParser {
     }
 
     private Statement code(Span span) {
-        Optional<Statement> guarded = new FurnitureParser(parsing).guardedDrop();
-        if (guarded.isPresent()) {
-            return guarded.get();
+        if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            boolean declares = cursor.peek().isWord("DECLARE");
+            batch.skipCode();
+            return new Statement.NotTranslated(declares ? "variables" : "code", true, span);
         }
         while (!cursor.atEnd()) {
             cursor.take();
         }
+        return new Statement.NotTranslated("block of code", true, span);
+    }
+
+    private Statement block(Span span) {
+        batch.skipBlock();
         return new Statement.NotTranslated("block of code", true, span);
     }
 
@@ -256,7 +302,7 @@ public final class StatementParser {
         }
         if (cursor.takeWords("SESSION", "SET", "CURRENT_SCHEMA")) {
             cursor.expectSymbol("=");
-            return new Statement.UseSchema(parsing.name(), span);
+            return new Statement.UseSchema(parsing.name(), false, span);
         }
         String kind = parsing.word();
         skipStatement(cursor);
@@ -266,11 +312,21 @@ public final class StatementParser {
         if (!furniture) {
             throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }
+        boolean settings = kind.equals("DATABASE") && isSettingOfDatabase(span);
         boolean renames = cursor.mark() > 3 && cursor.peek(-2).isWord("TO");
         boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION") || kind.equals("INDEX") && !renames;
-        return physical || mentionsOwner()
+        return physical || settings || mentionsOwner()
                 ? new Statement.ClientCommand("ALTER " + kind + passed(span), span)
                 : new Statement.NotTranslated("ALTER " + kind, false, span);
+    }
+
+    /** T-SQL's ALTER DATABASE x SET ...: compatibility, recovery, statistics. */
+    private boolean isSettingOfDatabase(Span span) {
+        int ahead = 0;
+        while (cursor.peek(ahead - 1).span().start() > span.start()) {
+            ahead--;
+        }
+        return cursor.peek(ahead + 3).isWord("SET") && !cursor.peek(ahead + 4).isAnyWord("DEFAULT", "CHARACTER");
     }
 
     /** What an ALTER SESSION sets, for the finding. */
@@ -300,6 +356,9 @@ public final class StatementParser {
         cursor.take();
         if (cursor.takeWords("COLUMN")) {
             QualifiedName column = parsing.qualifiedName();
+            if (column.parts().size() < 2) {
+                throw cursor.unexpected("'.' and the name of a column");
+            }
             cursor.expectWords("TO");
             AlterAction renamed = new AlterAction.RenameColumn(column.last(), parsing.name());
             return new DdlStatement.AlterTable(new QualifiedName(column.qualifier()), false, List.of(renamed), span);
@@ -328,6 +387,12 @@ public final class StatementParser {
         if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
             throw cursor.byHand("EXECUTE " + parsing.word());
         }
+        if (verb.isAnyWord("EXEC", "EXECUTE") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            Optional<Statement> executed = new EngineCalls(parsing).executed();
+            if (executed.isPresent()) {
+                return executed.get();
+            }
+        }
         if (cursor.peek().isSymbol("(") || cursor.peek().isString()) {
             throw cursor.byHand("SQL put together as text");
         }
@@ -338,18 +403,9 @@ public final class StatementParser {
             throw cursor.unexpected("the name of a procedure");
         }
         QualifiedName name = parsing.qualifiedName();
-        if (name.key().matches("(master\\.)?(dbo\\.|sys\\.)?sp_(addextendedproperty|settriggerorder|tableoption)")) {
-            skipToNext();
-            return new Statement.ClientCommand("EXEC " + name, span);
-        }
-        if (name.last().key().equals("sp_rename")
-                && cursor.peek().isString()
-                && cursor.peek(2).isString()) {
-            return rename(cursor.take().value(), span);
-        }
-        if (OF_THE_ENGINE.matcher(name.key()).matches()) {
-            skipToNext();
-            return new Statement.NotTranslated(name + ", a procedure of the engine", false, span);
+        Optional<Statement> ofEngine = new EngineCalls(parsing).read(name, span);
+        if (ofEngine.isPresent()) {
+            return ofEngine.get();
         }
         List<Expr> arguments = new ArrayList<>();
         if (cursor.takeSymbol("(")) {
@@ -361,37 +417,6 @@ public final class StatementParser {
             arguments.addAll(parsing.list(this::argument));
         }
         return new Statement.CallProcedure(name, arguments, span);
-    }
-
-    /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'} and {@code EXEC sp_rename 's.t', 'new'}. */
-    private Statement rename(String path, Span span) {
-        List<Name> parts = new ArrayList<>();
-        for (String part : path.split("\\.")) {
-            parts.add(new Name(part.replaceAll("^\\[|\\]$", ""), false));
-        }
-        cursor.expectSymbol(",");
-        Name to = Name.of(cursor.take().value());
-        boolean kind = cursor.takeSymbol(",");
-        boolean column = kind && cursor.take().value().equalsIgnoreCase("COLUMN");
-        boolean other = kind != column || !kind && parts.size() > 2;
-        if (other || column && parts.size() < 2) {
-            return new Statement.NotTranslated("sp_rename of this kind", false, span);
-        }
-        QualifiedName whole = new QualifiedName(parts);
-        return column
-                ? new DdlStatement.AlterTable(
-                        new QualifiedName(whole.qualifier()),
-                        false,
-                        List.of(new AlterAction.RenameColumn(whole.last(), to)),
-                        span)
-                : new DdlStatement.AlterTable(
-                        whole, false, List.of(new AlterAction.RenameTable(new QualifiedName(List.of(to)))), span);
-    }
-
-    private void skipToNext() {
-        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
-            cursor.take();
-        }
     }
 
     private Expr argument() {

@@ -1,5 +1,6 @@
 package raftcart.sql.parse;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
@@ -30,6 +32,7 @@ final class TableDefinitionParser {
     private Optional<String> comment = Optional.empty();
     private boolean withData = true;
     private boolean untilCommit;
+    private boolean summary;
 
     TableDefinitionParser(Parsing parsing) {
         this.parsing = parsing;
@@ -59,6 +62,20 @@ final class TableDefinitionParser {
         if (columns.isEmpty() && like.isEmpty() && query.isEmpty()) {
             throw cursor.unexpected("columns or a query");
         }
+        if (summary) {
+            return new DdlStatement.CreateView(
+                    name,
+                    false,
+                    false,
+                    true,
+                    false,
+                    false,
+                    columns.stream().map(ColumnDefinition::name).toList(),
+                    query.orElseThrow(),
+                    DdlStatement.CreateView.CheckOption.NONE,
+                    leftOut,
+                    span);
+        }
         Temporary temporary = name.last().text().startsWith("#") ? Temporary.SESSION : given;
         if (untilCommit) {
             temporary = temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
@@ -82,6 +99,8 @@ final class TableDefinitionParser {
                 while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
                     leftOut.add(cursor.previous().text() + " " + cursor.take().text());
                 }
+            } else if (cursor.atWords("SUPPLEMENTAL", "LOG")) {
+                leftOut.add(supplemental());
             } else if (keys.atTableConstraint()) {
                 constraints.add(keys.tableConstraint());
             } else {
@@ -89,6 +108,19 @@ final class TableDefinitionParser {
             }
         } while (cursor.takeSymbol(","));
         cursor.expectSymbol(")");
+    }
+
+    /** Oracle's further columns in its logs. */
+    private String supplemental() {
+        StringBuilder text = new StringBuilder();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(",") && !cursor.peek().isSymbol(")")) {
+            text.append(text.isEmpty() ? "" : " ")
+                    .append(
+                            cursor.peek().isSymbol("(")
+                                    ? parsing.skipParentheses()
+                                    : cursor.take().text());
+        }
+        return text.toString();
     }
 
     private void rest() {
@@ -99,11 +131,20 @@ final class TableDefinitionParser {
             } else if (cursor.takeWords("COMMENT")) {
                 cursor.takeSymbol("=");
                 comment = Optional.of(parsing.string());
+            } else if (cursor.takeWords("AUTO_INCREMENT")) {
+                cursor.takeSymbol("=");
+                startAt(parsing.wholeNumber());
             } else if (cursor.takeWords("ON", "COMMIT")) {
                 untilCommit = cursor.takeWords("DELETE", "ROWS") || cursor.takeWords("DELETE");
                 if (!untilCommit && !cursor.takeWords("PRESERVE", "ROWS") && !cursor.takeWords("DROP")) {
                     cursor.takeWords("PRESERVE");
                 }
+            } else if (cursor.atWords("ORGANIZATION", "EXTERNAL")) {
+                throw cursor.byHand("an external table");
+            } else if (cursor.atWords("NESTED", "TABLE")) {
+                throw cursor.byHand("a table within a table");
+            } else if (materialized()) {
+                leftOut.add("DATA INITIALLY DEFERRED");
             } else if (cursor.takeWords("INHERITS")) {
                 throw cursor.byHand("a table that inherits");
             } else if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
@@ -114,6 +155,23 @@ final class TableDefinitionParser {
                 leftOut.add(clause());
             }
         }
+    }
+
+    /** The number from which the column of the table that is numbered goes on. */
+    private void startAt(BigInteger number) {
+        for (int i = 0; i < columns.size(); i++) {
+            ColumnDefinition column = columns.get(i);
+            if (column.identity().isPresent()) {
+                columns.set(i, column.withIdentity(column.identity().get().from(number)));
+            }
+        }
+    }
+
+    /** DB2's summary table: its rows follow those that it was made of. */
+    private boolean materialized() {
+        boolean starts = query.isPresent() && cursor.takeWords("DATA", "INITIALLY", "DEFERRED");
+        summary |= starts;
+        return starts;
     }
 
     private boolean startsQueryHere() {
@@ -183,7 +241,7 @@ final class TableDefinitionParser {
             }
             if (!first
                     && (token.isWord("AS") || token.isWord("COMMENT") || token.isAnyWord(ClauseWords.TABLE_CLAUSES))
-                    && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=")) {
+                    && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=|.* STORE")) {
                 break;
             }
             if (!first && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) && Keywords.startsStatement(token)) {

@@ -63,6 +63,11 @@ public final class ScriptReader {
         return features.contains(feature);
     }
 
+    /** The line that is read next, counted from 1. */
+    public int line() {
+        return input.line();
+    }
+
     /** The next piece; empty at the end. */
     public Optional<Piece> next() throws IOException {
         if (dataFollows) {

@@ -27,6 +27,9 @@ public sealed interface AlterAction {
     /** A column numbered by the engine from now on. */
     record AddIdentity(Name column, TableParts.IdentityOptions options) implements AlterAction {}
 
+    /** The next number that the engine gives a column. */
+    record RestartIdentity(Name column, java.math.BigInteger next) implements AlterAction {}
+
     /** A further constraint. */
     record AddConstraint(TableConstraint constraint) implements AlterAction {}
 

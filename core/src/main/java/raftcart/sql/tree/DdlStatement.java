@@ -25,6 +25,12 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same, made only if it is not there. */
+        public CreateTable ifAbsent() {
+            return new CreateTable(
+                    name, true, temporary, columns, constraints, like, query, withData, comment, leftOut, span);
+        }
+
         /** How long a table and its rows live. */
         public enum Temporary {
             NO,
@@ -43,8 +49,13 @@ public sealed interface DdlStatement extends Statement {
         }
     }
 
-    /** A column that gets a value whenever another column of its row changes. */
-    record AssignOnUpdate(QualifiedName table, Name column, Expr value, Span span) implements DdlStatement {}
+    /**
+     * A column that gets a value whenever another column of its row changes.
+     *
+     * @param watched the columns whose change counts; empty for all
+     */
+    record AssignOnUpdate(QualifiedName table, Name column, Expr value, List<Name> watched, Span span)
+            implements DdlStatement {}
 
     /** Comments on several columns of one table. */
     record ColumnComments(QualifiedName table, Map<Name, String> texts, Span span) implements DdlStatement {}

@@ -154,8 +154,8 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
         }
     }
 
-    /** The schema in which names are looked up from here on. */
-    record UseSchema(Name schema, Span span) implements Other {}
+    /** The schema in which names are looked up from here on, or the database of that name. */
+    record UseSchema(Name schema, boolean database, Span span) implements Other {}
 
     /** A command of a client or a setting of a session, which has no meaning on another engine. */
     record ClientCommand(String text, Span span) implements Other {}

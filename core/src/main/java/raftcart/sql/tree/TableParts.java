@@ -35,6 +35,42 @@ public final class TableParts {
             constraints = List.copyOf(constraints);
             leftOut = List.copyOf(leftOut);
         }
+
+        /** The same with other options for its numbers. */
+        public ColumnDefinition withIdentity(IdentityOptions options) {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    defaultValue,
+                    generated,
+                    stored,
+                    Optional.of(options),
+                    onUpdate,
+                    collation,
+                    comment,
+                    constraints,
+                    leftOut,
+                    span);
+        }
+
+        /** The same without NOT NULL. */
+        public ColumnDefinition nullable() {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    Optional.empty(),
+                    defaultValue,
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    comment,
+                    constraints,
+                    leftOut,
+                    span);
+        }
     }
 
     /** How numbers are given out; what is not said is empty. */
@@ -49,6 +85,26 @@ public final class TableParts {
         /** Nothing said. */
         public static final IdentityOptions DEFAULT = new IdentityOptions(
                 false, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), false);
+
+        /** The same without bounds beyond 64 bits, and with room for a start below the usual bound of 1. */
+        public IdentityOptions portable() {
+            boolean rises = increment.map(i -> i.signum() > 0).orElse(true);
+            boolean low =
+                    rises && min.isEmpty() && start.filter(s -> s.signum() <= 0).isPresent();
+            return new IdentityOptions(
+                    always,
+                    start,
+                    increment,
+                    low ? start : min.filter(m -> m.bitLength() < 64),
+                    max.filter(m -> m.bitLength() < 64),
+                    cache,
+                    cycle);
+        }
+
+        /** The same from another number on. */
+        public IdentityOptions from(BigInteger number) {
+            return new IdentityOptions(always, Optional.of(number), increment, min, max, cache, cycle);
+        }
 
         /** From this number on in such steps. */
         public static IdentityOptions of(BigInteger start, BigInteger increment) {

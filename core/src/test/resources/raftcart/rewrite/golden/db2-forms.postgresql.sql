@@ -3,17 +3,17 @@ CREATE SCHEMA KRO;
 SET search_path TO KRO;
 CREATE TABLE KRO.TELESCOPE (
     ID integer GENERATED ALWAYS AS IDENTITY (START WITH 1 INCREMENT BY 1 MINVALUE 1 MAXVALUE 2147483647) NOT NULL,
-    NAME character varying(100) NOT NULL,
+    NAME character varying(100) DEFAULT '' NOT NULL,
     CODE bytea CHECK (octet_length(code) = 3),
     APERTURE numeric(6,3) DEFAULT 0 NOT NULL,
-    FOCAL numeric(34,0),
+    FOCAL numeric,
     NOTES text,
     IMG bytea,
     WIDE character varying(20),
     DBC text,
     CREATED timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
     D date DEFAULT CURRENT_DATE,
-    T time(0) without time zone,
+    T time(0) without time zone DEFAULT LOCALTIME,
     DOC text,
     FULLN character varying(210) GENERATED ALWAYS AS (NAME || ' x') STORED,
     TS timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
@@ -27,7 +27,7 @@ BEGIN
 END
 $$;
 CREATE TRIGGER TELESCOPE_TS_on_update BEFORE UPDATE ON KRO.TELESCOPE FOR EACH ROW
-WHEN (NEW.* IS DISTINCT FROM OLD.* AND NEW.TS IS NOT DISTINCT FROM OLD.TS)
+WHEN ((NEW.ID, NEW.NAME, NEW.CODE, NEW.APERTURE, NEW.FOCAL, NEW.NOTES, NEW.IMG, NEW.WIDE, NEW.DBC, NEW.CREATED, NEW.D, NEW.T, NEW.DOC, NEW.TS) IS DISTINCT FROM (OLD.ID, OLD.NAME, OLD.CODE, OLD.APERTURE, OLD.FOCAL, OLD.NOTES, OLD.IMG, OLD.WIDE, OLD.DBC, OLD.CREATED, OLD.D, OLD.T, OLD.DOC, OLD.TS) AND NEW.TS IS NOT DISTINCT FROM OLD.TS)
 EXECUTE FUNCTION KRO.TELESCOPE_TS_on_update();
 CREATE TABLE EV (
     ID bigint NOT NULL PRIMARY KEY,
@@ -53,7 +53,7 @@ WITH LOCAL CHECK OPTION;
 CREATE VIEW AL AS
 SELECT * FROM KRO.TELESCOPE;
 CREATE DOMAIN MONEY AS numeric(9,2);
-CREATE TABLE MQT AS
+CREATE MATERIALIZED VIEW MQT AS
 SELECT TID, COUNT(*) AS C FROM EV GROUP BY TID;
 CREATE TEMPORARY TABLE SESSION.TMP (
     ID integer
@@ -65,12 +65,13 @@ COMMENT ON TABLE TELESCOPE IS 'Scopes';
 COMMENT ON COLUMN TELESCOPE.ID IS 'key';
 COMMENT ON COLUMN TELESCOPE.NAME IS 'name';
 GRANT SELECT, INSERT ON TELESCOPE TO APP;
-GRANT CONTROL ON TELESCOPE TO R;
+-- RC0602 by hand: No counterpart on the target: the right CONTROL
+-- GRANT CONTROL ON TABLE TELESCOPE TO ROLE R
 -- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
 -- GRANT USE OF TABLESPACE TS1 TO PUBLIC
 INSERT INTO TELESCOPE (NAME, D, T, CREATED)
 VALUES 
-    ('A', DATE '2020-01-02', '03.04.05', TIMESTAMP '2020-01-02 03:04:05.000000'),
+    ('A', DATE '2020-01-02', '03:04:05', TIMESTAMP '2020-01-02 03:04:05.000000'),
     ('B', DEFAULT, LOCALTIME, DEFAULT);
 -- RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- SELECT ID FROM FINAL TABLE (INSERT INTO TELESCOPE (NAME) VALUES ('C'))
@@ -186,10 +187,12 @@ SELECT * FROM SYSCAT.TABLES;
 -- 30:1: RC0502 adapted: Storage clauses left out: NULL
 -- 30:1: RC0502 adapted: Storage clauses left out: KEYS
 -- 33:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
--- 35:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED REFRESH DEFERRED
+-- 35:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED
+-- 35:1: RC0502 adapted: Storage clauses left out: REFRESH DEFERRED
 -- 36:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 36:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 38:1: RC0604 adapted: Client command left out: LABEL ON TABLE TELESCOPE IS 'x'
+-- 42:1: RC0602 by hand: No counterpart on the target: the right CONTROL
 -- 43:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
 -- 45:16: RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- 46:49: RC0605 adapted: Hint left out: OPTIMIZE FOR 5 ROWS

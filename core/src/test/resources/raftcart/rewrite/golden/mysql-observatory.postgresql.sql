@@ -42,6 +42,8 @@ SELECT
 FROM stars;
 SELECT foo(1) FROM stars;
 
+ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
+
 -- findings
 -- 3:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB DEFAULT CHARSET = utf8mb4
 -- 4:3: RC0117 adapted: Wider type: id: bigint for an identity of unsigned 32 bits
@@ -63,3 +65,4 @@ SELECT foo(1) FROM stars;
 -- 23:64: RC0615 adapted: Division kept: NULL for a division by zero
 -- 23:64: RC0615 adapted: Division kept: rounded as on the source
 -- 24:8: RC0606 check: Function is not in the dictionary: foo
+-- 25:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought

@@ -13,8 +13,8 @@
 --     g text GENERATED ALWAYS AS (lower((name)::text)) STORED,
 --     CONSTRAINT ck CHECK (((name)::text <> ''::text)), EXCLUDE USING gist (r WITH &&)
 -- ) WITH (fillfactor='70')
-CREATE SEQUENCE public.telescope_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
-ALTER TABLE public.telescope ALTER COLUMN id SET DEFAULT NEXTVAL(public.telescope_id_seq);
+CREATE SEQUENCE telescope_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
+ALTER TABLE telescope ALTER COLUMN id SET DEFAULT NEXTVAL(telescope_id_seq);
 CREATE TABLE obs (
     id int AUTO_INCREMENT,
     tid bigint,
@@ -28,7 +28,7 @@ CREATE TABLE obs (
 -- RC0602 by hand: No counterpart on the target: a table that inherits
 -- CREATE TABLE child (extra int) INHERITS (telescope)
 CREATE TABLE ul LIKE telescope;
-ALTER TABLE public.telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
+ALTER TABLE telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
 -- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
 -- ALTER TABLE telescope ADD COLUMN IF NOT EXISTS z int DEFAULT 5, ALTER COLUMN name TYPE text USING name::text, ALTER name SET NOT NULL, DROP CONSTRAINT IF EXISTS ck CASCADE, ADD UNIQUE (name), ENABLE ROW LEVEL SECURITY
 -- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
@@ -49,12 +49,12 @@ ALTER TABLE public.telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
 -- CREATE RULE r AS ON INSERT TO v DO INSTEAD NOTHING
 -- RC0602 by hand: No counterpart on the target: policy
 -- CREATE POLICY p ON telescope USING (true)
-INSERT INTO public.telescope (id, name, bo) VALUES ('1', 'it''s', 't'), ('2', NULL, 'f');
-ALTER SEQUENCE public.telescope_id_seq RESTART WITH 43;
-GRANT SELECT ON public.telescope TO app;
--- RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+INSERT INTO telescope (id, name, bo) VALUES ('1', 'it''s', 't'), ('2', NULL, 'f');
+ALTER SEQUENCE telescope_id_seq RESTART WITH 43;
+GRANT SELECT ON telescope TO app;
+-- RC0602 by hand: No counterpart on the target: the right USAGE on a schema
 -- GRANT USAGE ON SCHEMA public TO app
--- RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- RC0602 by hand: No counterpart on the target: the right ALL on a schema
 -- REVOKE ALL ON SCHEMA public FROM PUBLIC
 SELECT *
 FROM (
@@ -118,8 +118,8 @@ START TRANSACTION; SAVEPOINT s; ROLLBACK TO SAVEPOINT s; COMMIT;
 -- LOCK TABLE telescope IN ACCESS EXCLUSIVE MODE
 -- RC0603 by hand: Code is not translated: block of code
 -- DECLARE c CURSOR FOR SELECT 1
--- RC0602 by hand: No counterpart on the target: CREATE TABLE ... AS without data cannot be said in mariadb
--- CREATE TABLE ctas AS SELECT 1 AS a WITH NO DATA
+CREATE TABLE ctas AS
+SELECT * FROM (SELECT 1 AS a) source_rows_ WHERE 1 = 0;
 CREATE TEMPORARY TABLE `#tt` AS
 SELECT a FROM t;
 DROP TABLE IF EXISTS a;
@@ -160,7 +160,9 @@ CREATE DATABASE s;
 -- 6:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
 -- 7:1: RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
 -- 13:55: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
+-- 15:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id
+-- 17:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 18:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (at)
 -- 18:156: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
 -- 18:181: RC0116 check: NaN and infinity are refused: v: float
@@ -169,6 +171,7 @@ CREATE DATABASE s;
 -- 20:41: RC0602 by hand: No counterpart on the target: a table that inherits
 -- 21:1: RC0502 adapted: Storage clauses left out: UNLOGGED
 -- 21:1: RC0502 adapted: Storage clauses left out: INCLUDING ALL
+-- 22:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 23:1: RC0502 adapted: Storage clauses left out: CLUSTER ON telescope_pkey
 -- 24:1: RC0502 adapted: Storage clauses left out: OWNER TO app
 -- 25:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
@@ -187,8 +190,10 @@ CREATE DATABASE s;
 -- 37:1: RC0604 adapted: Client command left out: COMMENT ON FUNCTION
 -- 42:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 42:1: RC0610 check: Types are not known: all values of the rows as texts
--- 44:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
--- 45:1: RC0602 by hand: No counterpart on the target: a right on a schema cannot be said in mariadb
+-- 42:1: RC0609 adapted: Said in other words: the schema public is left out
+-- 43:1: RC0609 adapted: Said in other words: the schema public is left out
+-- 44:1: RC0602 by hand: No counterpart on the target: the right USAGE on a schema
+-- 45:1: RC0602 by hand: No counterpart on the target: the right ALL on a schema
 -- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = app
 -- 47:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 47:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
@@ -218,7 +223,6 @@ CREATE DATABASE s;
 -- 73:1: RC0602 by hand: No counterpart on the target: EXPLAIN
 -- 75:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 76:1: RC0603 by hand: Code is not translated: block of code
--- 77:1: RC0602 by hand: No counterpart on the target: CREATE TABLE ... AS without data cannot be said in mariadb
 -- 78:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 79:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 80:1: RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mariadb

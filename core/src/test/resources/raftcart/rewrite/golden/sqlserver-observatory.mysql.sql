@@ -1,6 +1,6 @@
 -- to: postgresql mysql db2
-DROP TABLE IF EXISTS dbo.Star;
-CREATE TABLE dbo.Star (
+DROP TABLE IF EXISTS Star;
+CREATE TABLE Star (
     Id int AUTO_INCREMENT NOT NULL,
     Name varchar(80) NOT NULL,
     Active tinyint(1) DEFAULT TRUE NOT NULL,
@@ -9,10 +9,10 @@ CREATE TABLE dbo.Star (
     Total bigint GENERATED ALWAYS AS (Id * 2) STORED,
     CONSTRAINT PK_Star PRIMARY KEY (Id)
 );
-INSERT INTO dbo.Star (Name) VALUES ('Kestra');
-INSERT INTO dbo.Star (Name, Active) VALUES ('Ridgel', FALSE);
+INSERT INTO Star (Name) VALUES ('Kestra');
+INSERT INTO Star (Name, Active) VALUES ('Ridgel', FALSE);
 SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
-FROM dbo.Star
+FROM Star
 WHERE Name = 'x'
 ORDER BY Seen DESC
 LIMIT 5;
@@ -21,28 +21,29 @@ SELECT
     CHAR_LENGTH(RTRIM(Name)),
     LOCATE('e', Name),
     DATEDIFF(CURRENT_TIMESTAMP, Seen)
-FROM dbo.Star;
-SELECT COUNT(*) AS Total, MAX(Seen) AS `Max Seen` FROM dbo.Star;
-UPDATE dbo.Star s
-CROSS JOIN dbo.Renamed r
+FROM Star;
+SELECT COUNT(*) AS Total, MAX(Seen) AS `Max Seen` FROM Star;
+UPDATE Star s
+CROSS JOIN Renamed r
 SET s.Name = r.Name
 WHERE r.Id = s.Id AND r.Ok = 1;
-DELETE FROM dbo.Star s WHERE EXISTS (SELECT 1 FROM dbo.Renamed r WHERE r.Id = s.Id);
+DELETE s FROM Star s WHERE EXISTS (SELECT 1 FROM Renamed r WHERE r.Id = s.Id);
 SELECT s.Name, x.Note
-FROM dbo.Star s
-CROSS JOIN LATERAL (SELECT Note FROM dbo.Reading r WHERE r.StarId = s.Id ORDER BY r.Id LIMIT 1) x;
-SELECT Name FROM dbo.Star ORDER BY Id LIMIT 5 OFFSET 10;
+FROM Star s
+CROSS JOIN LATERAL (SELECT Note FROM Reading r WHERE r.StarId = s.Id ORDER BY r.Id LIMIT 1) x;
+SELECT Name FROM Star ORDER BY Id LIMIT 5 OFFSET 10;
 -- RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
 -- MERGE dbo.Star AS t USING (SELECT 1 AS Id, 'n' AS Name) AS s ON t.Id = s.Id WHEN MATCHED THEN UPDATE SET Name = s.Name WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name)
 -- RC0603 by hand: Code is not translated: procedure
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE TEMPORARY TABLE `#tmp` AS
-SELECT * FROM dbo.Star;
+SELECT * FROM Star;
 -- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in mysql
 -- SELECT IIF(Active = 1, 'yes', 'no'), TRY_CAST(Name AS int), 7/2, Id % 3 FROM dbo.Star
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
+-- 4:43: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
 -- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
@@ -50,16 +51,27 @@ SELECT * FROM dbo.Star;
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
 -- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 6:1: RC0609 adapted: Said in other words: the schema dbo is left out
+-- 16:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value
+-- 17:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 19:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 20:1: RC0609 adapted: Said in other words: the schema dbo is left out
+-- 21:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 22:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
+-- 22:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 23:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 23:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 24:39: RC0609 adapted: Said in other words: APPLY as LATERAL
+-- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
+-- 25:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 26:1: RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
 -- 28:1: RC0603 by hand: Code is not translated: procedure
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 31:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in mysql

@@ -60,7 +60,7 @@ WHERE a.telescope_id = b.telescope_id
 UPDATE telescope SET name = vt.name FROM vt WHERE telescope.telescope_id = vt.telescope_id;
 -- RC0602 by hand: No counterpart on the target: the clause ELSE after a statement
 -- UPD telescope SET name = 'x' WHERE telescope_id = 1 ELSE INSERT INTO telescope VALUES (1, 'x')
-DELETE FROM telescope "all";
+DELETE FROM telescope;
 DELETE FROM telescope WHERE d < CURRENT_DATE - 30;
 -- RC0602 by hand: No counterpart on the target: a DELETE from telescope, which is not among its tables
 -- DELETE telescope FROM vt WHERE telescope.telescope_id = vt.telescope_id

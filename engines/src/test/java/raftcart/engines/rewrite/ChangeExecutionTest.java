@@ -116,25 +116,10 @@ class ChangeExecutionTest {
                     left.add(scenario.title() + ", " + target + ": " + result.findings());
                     return Optional.empty();
                 }
-                texts.addAll(statements(result.text()));
+                texts.addAll(ScriptText.statements(result.text()));
             }
         }
         return Optional.of(texts);
-    }
-
-    /** The statements of a text; the body of a routine stays whole. */
-    private static List<String> statements(String text) {
-        List<String> parts = new ArrayList<>();
-        StringBuilder open = new StringBuilder();
-        for (String part : text.split(";\n")) {
-            open.append(open.isEmpty() ? "" : ";\n").append(part);
-            boolean closed = open.toString().split("\\$\\$", -1).length % 2 == 1;
-            if (closed) {
-                parts.add(open.toString());
-                open.setLength(0);
-            }
-        }
-        return parts;
     }
 
     private void onTarget(SqlEngines engines, Scenario scenario, String target, List<String> expected) {

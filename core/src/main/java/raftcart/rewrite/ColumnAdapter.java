@@ -1,0 +1,340 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.ColumnUse;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.TypeChoice;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.ExprParser;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.Reference;
+import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/** Adapts columns and constraints: types, defaults, numbering, and what foreign keys do. */
+final class ColumnAdapter {
+    private final QueryAdapter adapter;
+
+    ColumnAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    void onUpdateLeftOut(ColumnDefinition column) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                column.span(),
+                "ON UPDATE of " + column.name().text() + " is left out; write a trigger that assigns it");
+    }
+
+    /** A column in the target's terms; constraints that cannot stand with it are added to those of the table. */
+    ColumnDefinition column(ColumnDefinition column, CreateTable table, List<TableConstraint> constraints) {
+        for (String clause : column.leftOut()) {
+            adapter.note(
+                    FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
+        }
+        boolean altered = !table.columns().contains(column);
+        if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
+            onUpdateLeftOut(column);
+        }
+        Optional<LogicalType> type = column.type()
+                .map(adapter.finder::type)
+                .or(() -> table.columns().contains(column) ? missingType(column) : Optional.empty());
+        List<TableConstraint> own = own(column, constraints);
+        boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
+        boolean inKey = key
+                || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
+        if (column.identity().isPresent() && !has(SqlFeature.DECIMAL_IDENTITIES)) {
+            type = type.map(ColumnAdapter::whole);
+        }
+        Optional<LogicalType> known = type;
+        Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
+        Optional<Expr> value = column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column));
+        if (column.collation().isPresent()) {
+            adapter.note(
+                    FindingCode.PHYSICAL_CLAUSES,
+                    column.span(),
+                    column.name().text() + ": COLLATE " + column.collation().get());
+        }
+        boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
+        Optional<IdentityOptions> identity = column.identity().map(IdentityOptions::portable);
+        return new ColumnDefinition(
+                column.name(),
+                written,
+                mustSay ? Optional.of(true) : notNull(column),
+                value,
+                column.generated().map(adapter::expr),
+                column.stored(),
+                identity,
+                has(SqlFeature.ASSIGNS_ON_UPDATE) ? column.onUpdate().map(adapter::expr) : Optional.empty(),
+                Optional.empty(),
+                column.comment(),
+                own,
+                List.of(),
+                column.span());
+    }
+
+    private boolean canBeDefault(Expr value, ColumnDefinition column) {
+        boolean plain = has(SqlFeature.EXPRESSION_DEFAULTS)
+                || !(value instanceof Expr.SequenceValue || value instanceof Expr.Call);
+        if (!plain) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the default of " + column.name().text()
+                            + " is left out; let a trigger or the application give it");
+        }
+        return plain;
+    }
+
+    /** A column that is known, as one that is numbered. */
+    static ColumnDefinition numbered(KnownColumn column, IdentityOptions options, Span span) {
+        boolean small = column.type()
+                .filter(t -> t instanceof LogicalType.Int i && i.bits() <= 32
+                        || t instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9)
+                .isPresent();
+        return new ColumnDefinition(
+                column.name(),
+                Optional.of(TypeName.of(small ? "integer" : "bigint")),
+                Optional.of(true),
+                Optional.empty(),
+                Optional.empty(),
+                false,
+                Optional.of(options),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                span);
+    }
+
+    /** The whole numbers for a column that the engine numbers. */
+    private static LogicalType whole(LogicalType type) {
+        boolean small = type instanceof LogicalType.Decimal d && d.precision() <= 9;
+        return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
+    }
+
+    /** The constraints that stand with a column; those that cannot are added to those of the table. */
+    private List<TableConstraint> own(ColumnDefinition column, List<TableConstraint> constraints) {
+        List<TableConstraint> own = new ArrayList<>();
+        for (TableConstraint c : column.constraints()) {
+            boolean foreign = c.kind() == ConstraintKind.FOREIGN_KEY && has(SqlFeature.ON_DUPLICATE_KEY);
+            if (foreign) {
+                TableConstraint moved = new TableConstraint(
+                        c.kind(),
+                        c.name(),
+                        List.of(IndexPart.of(column.name())),
+                        c.check(),
+                        c.reference(),
+                        c.deferrable(),
+                        c.initiallyDeferred(),
+                        c.disabled(),
+                        c.leftOut(),
+                        c.span());
+                constraint(moved).ifPresent(constraints::add);
+            } else {
+                constraint(c).ifPresent(own::add);
+            }
+        }
+        return own;
+    }
+
+    /** The type of a column that says none: that of its expression, if it is computed. */
+    private Optional<LogicalType> missingType(ColumnDefinition column) {
+        if (adapter.to.grammar().has(GrammarFeature.UNTYPED_COLUMNS)
+                || (column.generated().isPresent() && has(SqlFeature.OUTPUT))) {
+            return Optional.empty();
+        }
+        ValueKind kind = column.generated().map(adapter::kind).orElse(ValueKind.UNKNOWN);
+        return Optional.of(
+                switch (kind) {
+                    case INTEGER -> new LogicalType.Int(64, false);
+                    case DECIMAL -> new LogicalType.Decimal(38, 10, false);
+                    case FLOAT -> new LogicalType.Floating(64);
+                    case TEXT -> new LogicalType.Text(0);
+                    case DATE -> new LogicalType.Date();
+                    case TIMESTAMP -> new LogicalType.Timestamp(6, false);
+                    case BOOLEAN -> new LogicalType.Bool();
+                    default ->
+                        throw new Untranslatable("the column " + column.name().text() + " without a type");
+                });
+    }
+
+    private static boolean isPrimary(ColumnDefinition column, CreateTable table) {
+        return column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY)
+                || table.constraints().stream()
+                        .filter(c -> c.kind() == ConstraintKind.PRIMARY_KEY)
+                        .anyMatch(c -> TableAdapter.names(c.parts()).stream().anyMatch(n -> n.matches(column.name())));
+    }
+
+    private Optional<Boolean> notNull(ColumnDefinition column) {
+        boolean left =
+                column.generated().isPresent() && column.notNull().orElse(false) && !has(SqlFeature.GENERATED_NOT_NULL);
+        if (left) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "NOT NULL of the computed column " + column.name().text() + " is left out");
+        }
+        return left ? Optional.empty() : column.notNull();
+    }
+
+    /** What DB2 takes for WITH DEFAULT alone ("CREATE TABLE": DEFAULT values). */
+    private static Expr ofType(LogicalType type, Span span) {
+        return switch (KindFinder.kind(type)) {
+            case INTEGER, DECIMAL, FLOAT -> Expr.Literal.number(0);
+            case BOOLEAN -> new Expr.Literal(LiteralKind.BOOLEAN, "false", span);
+            case BYTES -> new Expr.Literal(LiteralKind.BYTES, "", span);
+            case DATE -> new Expr.CurrentTime(CurrentKind.DATE, -1, span);
+            case TIME -> new Expr.CurrentTime(CurrentKind.TIME, -1, span);
+            case TIMESTAMP -> new Expr.CurrentTime(CurrentKind.LOCAL_TIMESTAMP, -1, span);
+            case TEXT -> Expr.Literal.string("");
+            default -> throw new Untranslatable("WITH DEFAULT of a type that is not known");
+        };
+    }
+
+    private Expr value(Expr value, Optional<LogicalType> type) {
+        if (value instanceof Expr.Call call && call.is("default_of_type")) {
+            return adapter.expr(
+                    ofType(type.orElseThrow(() -> new Untranslatable("WITH DEFAULT without a type")), call.span()));
+        }
+        Optional<KnownColumn> column = type.map(t -> new KnownColumn(Name.of(""), Optional.of(t), false, false));
+        Expr bare = value instanceof Expr.Cast cast && cast.value() instanceof Expr.Literal ? cast.value() : value;
+        return new ValueAdapter(adapter).forColumn(bare, column);
+    }
+
+    /** The type in the target's terms; an enumeration without a type of its own becomes a text with a check. */
+    TypeName type(LogicalType type, ColumnDefinition column, boolean inKey, List<TableConstraint> own) {
+        boolean listed = type instanceof LogicalType.Enumeration && !has(SqlFeature.ON_DUPLICATE_KEY);
+        if (listed) {
+            List<String> values = ((LogicalType.Enumeration) type).values();
+            int longest = values.stream().mapToInt(String::length).max().orElse(1);
+            List<Expr> items = values.stream().<Expr>map(Expr.Literal::string).toList();
+            Expr check = new Expr.InList(
+                    new Expr.Column(new QualifiedName(List.of(column.name())), false, column.span()),
+                    items,
+                    false,
+                    column.span());
+            own.add(new TableConstraint(
+                    ConstraintKind.CHECK,
+                    Optional.empty(),
+                    List.of(),
+                    Optional.of(check),
+                    Optional.empty(),
+                    false,
+                    false,
+                    false,
+                    List.of(),
+                    column.span()));
+            adapter.note(
+                    FindingCode.ENUMERATION_AS_TYPE,
+                    column.span(),
+                    column.name().text() + " as a text with a check");
+            return chosen(new LogicalType.Varchar(Math.max(1, longest)), column, inKey, own);
+        }
+        return chosen(type, column, inKey, own);
+    }
+
+    private TypeName chosen(LogicalType type, ColumnDefinition column, boolean inKey, List<TableConstraint> own) {
+        String stored = adapter.to.grammar().names().fold(column.name().text());
+        ColumnUse use =
+                new ColumnUse(new ObjectName("", ""), stored, column.identity().isPresent(), inKey ? 1 : 0, false);
+        TypeChoice choice = adapter.to.types().choose(type, use);
+        for (TypeChoice.Note note : choice.notes()) {
+            adapter.note(note.code(), column.span(), column.name().text() + ": " + note.detail());
+        }
+        for (String check : choice.checks()) {
+            Expr condition = ExprParser.parse(check, adapter.to.grammar());
+            own.add(new TableConstraint(
+                    ConstraintKind.CHECK,
+                    Optional.empty(),
+                    List.of(),
+                    Optional.of(condition),
+                    Optional.empty(),
+                    false,
+                    false,
+                    false,
+                    List.of(),
+                    column.span()));
+        }
+        return adapter.written(choice.sql());
+    }
+
+    private static boolean isIdle(String action) {
+        return action.matches("|NO ACTION|RESTRICT");
+    }
+
+    private Reference reference(Reference reference, TableConstraint c) {
+        boolean deletes = has(SqlFeature.FOREIGN_KEY_ACTIONS) || isIdle(reference.onDelete());
+        boolean updates =
+                has(SqlFeature.FOREIGN_KEY_ACTIONS) && has(SqlFeature.ON_UPDATE_ACTION) || isIdle(reference.onUpdate());
+        if (deletes && updates) {
+            return reference;
+        }
+        String lost = (deletes ? "" : " ON DELETE " + reference.onDelete())
+                + (updates ? "" : " ON UPDATE " + reference.onUpdate());
+        adapter.note(
+                FindingCode.SYNTAX_CHECK, c.span(), "the foreign key to " + reference.table() + " does without" + lost);
+        return new Reference(
+                reference.table(),
+                reference.columns(),
+                deletes ? reference.onDelete() : "",
+                updates ? reference.onUpdate() : "",
+                reference.match());
+    }
+
+    Optional<TableConstraint> constraint(TableConstraint c) {
+        for (String clause : c.leftOut()) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, c.span(), clause);
+        }
+        if (c.disabled()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, c.span(), "a constraint that is switched off on the source is left out");
+            return Optional.empty();
+        }
+        List<IndexPart> parts = c.parts().stream()
+                .map(p -> new IndexPart(
+                        p.value(), has(SqlFeature.PREFIX_INDEXES) ? p.prefix() : 0, false, Nulls.DEFAULT, List.of()))
+                .toList();
+        if (c.parts().stream().anyMatch(p -> p.prefix() > 0) && !has(SqlFeature.PREFIX_INDEXES)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    c.span(),
+                    "the whole column for its beginning in a key, which lets more in");
+        }
+        return Optional.of(new TableConstraint(
+                c.kind(),
+                c.name(),
+                parts,
+                c.check().map(adapter::condition),
+                c.reference().map(r -> reference(r, c)),
+                c.deferrable(),
+                c.initiallyDeferred(),
+                false,
+                List.of(),
+                c.span()));
+    }
+}

@@ -1,0 +1,159 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableRef;
+
+/** Adapts DELETE. */
+final class DeleteAdapter {
+    private final QueryAdapter adapter;
+    private final ChangeAdapter changes;
+
+    DeleteAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+        this.changes = new ChangeAdapter(adapter);
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    /** A change of the first rows only, where the target has no limit: of those rows by their address. */
+    private Statement.Delete limited(Statement.Delete delete) {
+        boolean plain = delete.targets().isEmpty() && delete.using().isEmpty();
+        if (!plain || !changes.needsAddresses(delete.limit(), delete.table())) {
+            return delete;
+        }
+        return new Statement.Delete(
+                delete.with(),
+                List.of(),
+                delete.table(),
+                List.of(),
+                Optional.of(changes.byAddress(delete.table(), delete.where(), delete.order(), delete.limit())),
+                List.of(),
+                Optional.empty(),
+                delete.returning(),
+                delete.span());
+    }
+
+    /** Oracle's change of a query: one of the table that it reads, under the query's condition. */
+    private Statement.Delete ofTable(Statement.Delete delete) {
+        if (!(delete.table() instanceof TableRef.Derived derived) || adapter.same()) {
+            return delete;
+        }
+        boolean simple = derived.query().body() instanceof QueryBody.Select s
+                && s.from().size() == 1
+                && s.from().get(0) instanceof TableRef.Table
+                && s.groupBy().isEmpty()
+                && !s.distinct()
+                && s.hierarchy().isEmpty()
+                && derived.query().paging().isEmpty()
+                && s.items().stream()
+                        .allMatch(i -> i.value() instanceof Expr.Star
+                                || i.value() instanceof Expr.Column && i.alias().isEmpty());
+        if (!simple || derived.alias().isPresent()) {
+            throw new Untranslatable("a DELETE from a query");
+        }
+        QueryBody.Select select = (QueryBody.Select) derived.query().body();
+        List<Expr> conditions = new ArrayList<>();
+        select.where().ifPresent(conditions::add);
+        delete.where().ifPresent(conditions::add);
+        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE from the table that the query reads");
+        return new Statement.Delete(
+                delete.with(),
+                List.of(),
+                select.from().get(0),
+                List.of(),
+                OldForms.and(conditions),
+                delete.order(),
+                delete.limit(),
+                delete.returning(),
+                delete.span());
+    }
+
+    Statement delete(Statement.Delete given) {
+        Statement.Delete delete = limited(ofTable(given));
+        if (delete.targets().size() > 1 && !adapter.same()) {
+            throw new Untranslatable("a DELETE from several tables");
+        }
+        boolean joined = !delete.using().isEmpty() || !delete.targets().isEmpty();
+        if (adapter.same() || !joined) {
+            return plainDelete(delete);
+        }
+        List<TableRef> tables = new ArrayList<>();
+        List<Expr> conditions = new ArrayList<>();
+        ChangeAdapter.flatten(delete.table(), tables, conditions);
+        delete.using().forEach(u -> ChangeAdapter.flatten(u, tables, conditions));
+        delete.where().ifPresent(conditions::add);
+        TableRef target = delete.targets().isEmpty()
+                ? tables.get(0)
+                : named(delete.targets().get(0), tables);
+        tables.remove(target);
+        if (tables.isEmpty()) {
+            return plainDelete(new Statement.Delete(
+                    delete.with(),
+                    List.of(),
+                    target,
+                    List.of(),
+                    OldForms.and(conditions),
+                    delete.order(),
+                    delete.limit(),
+                    delete.returning(),
+                    delete.span()));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE that reads other tables, with EXISTS");
+        QueryBody.Select select =
+                QueryBody.Select.of(List.of(Item.of(Expr.Literal.number(1))), tables, OldForms.and(conditions));
+        Expr exists = new Expr.Exists(Query.of(select), delete.span());
+        return plainDelete(new Statement.Delete(
+                delete.with(),
+                List.of(),
+                target,
+                List.of(),
+                Optional.of(exists),
+                delete.order(),
+                delete.limit(),
+                delete.returning(),
+                delete.span()));
+    }
+
+    private static TableRef named(QualifiedName name, List<TableRef> tables) {
+        return tables.stream()
+                .filter(t ->
+                        t instanceof TableRef.Table && ChangeAdapter.alias(t).matches(name.last()))
+                .findFirst()
+                .orElseThrow(() -> new Untranslatable("a DELETE from " + name + ", which is not among its tables"));
+    }
+
+    private Statement plainDelete(Statement.Delete delete) {
+        changes.enter(delete.table());
+        delete.using().forEach(changes::enter);
+        TableRef table = adapter.table(delete.table());
+        List<QualifiedName> targets = delete.targets();
+        boolean alias = table instanceof TableRef.Table t && t.alias().isPresent();
+        boolean whole = delete.order().isEmpty() && delete.limit().isEmpty();
+        if (alias && !adapter.same() && has(SqlFeature.DELETE_JOIN) && whole && targets.isEmpty()) {
+            targets = List.of(new QualifiedName(List.of(ChangeAdapter.alias(table))));
+        }
+        return new Statement.Delete(
+                changes.with(delete.with()),
+                targets,
+                table,
+                delete.using().stream().map(adapter::table).toList(),
+                adapter.optionalCondition(delete.where()),
+                adapter.order(delete.order()),
+                delete.limit().map(adapter::expr),
+                changes.items(delete.returning()),
+                delete.span());
+    }
+}

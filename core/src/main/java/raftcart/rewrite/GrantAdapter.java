@@ -1,0 +1,54 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Set;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Statement;
+
+/** Adapts rights: those that the standard has cross, others have no counterpart. */
+final class GrantAdapter {
+    private static final Set<String> ON_TABLES =
+            Set.of("SELECT", "INSERT", "UPDATE", "DELETE", "REFERENCES", "ALL", "ALL PRIVILEGES");
+
+    private final QueryAdapter adapter;
+
+    GrantAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    Statement adapt(DdlStatement.Grant grant) {
+        List<String> kept = grant.privileges().stream()
+                .map(p -> renamed(p, grant.kind()))
+                .filter(p -> isKnown(p, grant.kind()))
+                .toList();
+        if (kept.isEmpty()) {
+            throw new Untranslatable("the right " + String.join(", ", grant.privileges())
+                    + (grant.kind().isEmpty() ? "" : " on a " + grant.kind().toLowerCase(java.util.Locale.ROOT)));
+        }
+        if (kept.size() < grant.privileges().size()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    grant.span(),
+                    "of the rights " + String.join(", ", grant.privileges()) + " only " + String.join(", ", kept));
+        }
+        return new DdlStatement.Grant(
+                grant.revoke(), kept, grant.kind(), grant.objects(), grant.grantees(), grant.withGrant(), grant.span());
+    }
+
+    private static String renamed(String privilege, String kind) {
+        return kind.equals("SCHEMA") && privilege.equals("CREATEIN") ? "CREATE" : privilege;
+    }
+
+    private boolean isKnown(String privilege, String kind) {
+        String word = privilege.replaceFirst(" \\(.*", "");
+        return switch (kind) {
+            case "" -> ON_TABLES.contains(word);
+            case "SEQUENCE" -> word.matches("USAGE|ALL|SELECT|UPDATE") && adapter.to.has(SqlFeature.SCHEMA_GRANTS);
+            case "SCHEMA" -> word.matches("USAGE|CREATE|ALL") && adapter.to.has(SqlFeature.SCHEMA_GRANTS);
+            default -> false;
+        };
+    }
+}

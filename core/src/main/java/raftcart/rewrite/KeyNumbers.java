@@ -1,0 +1,109 @@
+package raftcart.rewrite;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.rewrite.Knowledge.Numbered;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Insert;
+
+/**
+ * Numbers that rows bring with them for a column that the engine numbers. On some engines they move its counter on; on
+ * the others it has to be set, or the next row without a number gets one that is there.
+ */
+final class KeyNumbers {
+    private final QueryAdapter adapter;
+
+    KeyNumbers(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean isLost() {
+        return adapter.lost(SqlFeature.KEYS_MOVE_COUNTERS) && adapter.to.has(SqlFeature.IDENTITY);
+    }
+
+    void saw(Insert insert, Optional<KnownTable> table) {
+        Optional<Numbered> numbered = adapter.knowledge.numbered(insert.table());
+        if (!isLost() || numbered.isEmpty() || insert.source().isEmpty()) {
+            return;
+        }
+        int place = place(numbered.get().column(), insert, table);
+        if (place < 0) {
+            return;
+        }
+        if (!(insert.source().get().body() instanceof QueryBody.Values values)) {
+            unknown(insert, numbered.get());
+            return;
+        }
+        boolean all = true;
+        for (List<Expr> row : values.rows()) {
+            all &= place >= row.size() || saw(row.get(place), insert);
+        }
+        if (!all) {
+            unknown(insert, numbered.get());
+        }
+    }
+
+    private boolean saw(Expr value, Insert insert) {
+        boolean given =
+                value instanceof Expr.Default || value instanceof Expr.Literal none && none.kind() == LiteralKind.NULL;
+        if (given) {
+            return true;
+        }
+        boolean whole = value instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && l.text().matches("\\d{1,18}");
+        if (whole) {
+            Numbered column = adapter.knowledge.numbered(insert.table()).orElseThrow();
+            adapter.knowledge.sawNumber(column, new BigInteger(((Expr.Literal) value).text()));
+        }
+        return whole;
+    }
+
+    private void unknown(Insert insert, Numbered column) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                insert.span(),
+                "the rows bring numbers for " + column.column().text()
+                        + " with them, which do not move its counter on; set it behind them");
+    }
+
+    private static int place(Name column, Insert insert, Optional<KnownTable> table) {
+        List<Name> names = insert.columns().isEmpty()
+                ? table.map(t -> t.columns().values().stream()
+                                .map(Knowledge.KnownColumn::name)
+                                .toList())
+                        .orElse(List.of())
+                : insert.columns();
+        for (int i = 0; i < names.size(); i++) {
+            if (names.get(i).matches(column)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** What sets the counters behind the numbers seen so far. */
+    static List<Statement> statements(Knowledge knowledge) {
+        List<Statement> all = new ArrayList<>();
+        for (Numbered column : knowledge.passedNumbers()) {
+            all.add(new DdlStatement.AlterTable(
+                    column.table(),
+                    false,
+                    List.of(new AlterAction.RestartIdentity(
+                            column.column(), column.highest().orElseThrow().add(BigInteger.ONE))),
+                    raftcart.sql.Span.NONE));
+        }
+        return all;
+    }
+}

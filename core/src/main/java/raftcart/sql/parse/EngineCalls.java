@@ -1,0 +1,187 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+
+/** Reads calls of procedures of the engine that say in their arguments what others say in statements. */
+final class EngineCalls {
+    private static final List<String> PROPERTY_ARGUMENTS = List.of(
+            "name", "value", "level0type", "level0name", "level1type", "level1name", "level2type", "level2name");
+
+    /** Procedures that come with an engine. */
+    private static final Pattern OF_THE_ENGINE =
+            Pattern.compile("(\\w+\\.)*(sp|xp)_\\w+|(sysproc|sysibmadm|sysibm|syscs_util|dbms_\\w+|utl_\\w+"
+                    + "|owa_\\w+|ctx_\\w+|sys\\.dbms_\\w+|dbc|rdb\\$\\w+)\\..*");
+
+    private final TokenCursor cursor;
+    private final Grammar grammar;
+
+    EngineCalls(Parsing parsing) {
+        this.cursor = parsing.cursor;
+        this.grammar = parsing.grammar;
+    }
+
+    /** {@code EXEC sp_addextendedproperty}: the description of a table or column is its comment. */
+    Statement extendedProperty(Span span) {
+        Map<String, String> arguments = arguments();
+        boolean description = arguments.getOrDefault("name", "").equalsIgnoreCase("MS_Description");
+        String object = arguments.getOrDefault("level1type", "").toUpperCase(Locale.ROOT);
+        String part = arguments.getOrDefault("level2type", "").toUpperCase(Locale.ROOT);
+        boolean known = description
+                && object.matches("TABLE|VIEW")
+                && part.matches("|COLUMN")
+                && arguments.containsKey("value")
+                && arguments.containsKey("level1name");
+        if (!known) {
+            return new Statement.ClientCommand("EXEC sp_addextendedproperty", span);
+        }
+        List<String> names = new ArrayList<>();
+        if (arguments.containsKey("level0name")) {
+            names.add(arguments.get("level0name"));
+        }
+        names.add(arguments.get("level1name"));
+        if (part.equals("COLUMN")) {
+            names.add(arguments.getOrDefault("level2name", ""));
+        }
+        return new DdlStatement.Comment(
+                part.isEmpty() ? object : part,
+                QualifiedName.of(names.toArray(String[]::new)),
+                Optional.of(arguments.get("value")),
+                span);
+    }
+
+    /** The texts among the arguments, by name; NULL and what is no text are left out. */
+    private Map<String, String> arguments() {
+        Map<String, String> arguments = new LinkedHashMap<>();
+        int place = 0;
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            String name = place < PROPERTY_ARGUMENTS.size() ? PROPERTY_ARGUMENTS.get(place) : "";
+            Token token = cursor.peek();
+            boolean named =
+                    token.kind() == TokenKind.PARAMETER && cursor.peek(1).isSymbol("=");
+            if (named) {
+                name = token.text().substring(1).toLowerCase(Locale.ROOT);
+                cursor.take();
+                cursor.take();
+            }
+            if (cursor.peek().isString()) {
+                arguments.put(name, cursor.peek().value());
+            }
+            if (Keywords.startsStatement(cursor.peek())) {
+                break;
+            }
+            cursor.take();
+            place++;
+            if (!cursor.takeSymbol(",")) {
+                break;
+            }
+        }
+        return arguments;
+    }
+
+    /** A statement given as a constant text, alone; its places are those of the text. */
+    Optional<Statement> executed() {
+        int mark = cursor.mark();
+        boolean parenthesis = cursor.takeSymbol("(");
+        if (cursor.peek().kind() == TokenKind.PARAMETER && cursor.peek(1).isSymbol("=")) {
+            cursor.take();
+            cursor.take();
+        }
+        Token text = cursor.peek();
+        boolean alone = text.isString() && ends(parenthesis);
+        if (!alone) {
+            cursor.reset(mark);
+            return Optional.empty();
+        }
+        cursor.take();
+        if (parenthesis) {
+            cursor.expectSymbol(")");
+        }
+        List<StatementParser.Parsed> parsed = StatementParser.parse(
+                        text.value(), grammar, text.span().line(), text.span().column())
+                .statements();
+        if (parsed.size() != 1 || parsed.get(0).statement().isEmpty()) {
+            throw cursor.byHand("SQL put together as text");
+        }
+        return parsed.get(0).statement();
+    }
+
+    private boolean ends(boolean parenthesis) {
+        Token next = cursor.peek(1);
+        boolean closed = !parenthesis || next.isSymbol(")");
+        Token after = parenthesis ? cursor.peek(2) : next;
+        return closed && (after.kind() == TokenKind.END || after.isSymbol(";") || Keywords.startsStatement(after));
+    }
+
+    /** A procedure that comes with the engine. */
+    Optional<Statement> read(QualifiedName name, Span span) {
+        if (name.last().key().equals("sp_addextendedproperty")) {
+            return Optional.of(extendedProperty(span));
+        }
+        if (name.last().key().equals("sp_executesql")) {
+            Optional<Statement> executed = executed();
+            if (executed.isPresent()) {
+                return executed;
+            }
+        }
+        if (name.key().matches("(master\\.)?(dbo\\.|sys\\.)?sp_(settriggerorder|tableoption)")) {
+            skipToNext();
+            return Optional.of(new Statement.ClientCommand("EXEC " + name, span));
+        }
+        if (name.last().key().equals("sp_rename")
+                && cursor.peek().isString()
+                && cursor.peek(2).isString()) {
+            return Optional.of(rename(cursor.take().value(), span));
+        }
+        if (OF_THE_ENGINE.matcher(name.key()).matches()) {
+            skipToNext();
+            return Optional.of(new Statement.NotTranslated(name + ", a procedure of the engine", false, span));
+        }
+        return Optional.empty();
+    }
+
+    /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'} and {@code EXEC sp_rename 's.t', 'new'}. */
+    private Statement rename(String path, Span span) {
+        List<Name> parts = new ArrayList<>();
+        for (String part : path.split("\\.")) {
+            parts.add(new Name(part.replaceAll("^\\[|\\]$", ""), false));
+        }
+        cursor.expectSymbol(",");
+        Name to = Name.of(cursor.take().value());
+        boolean kind = cursor.takeSymbol(",");
+        boolean column = kind && cursor.take().value().equalsIgnoreCase("COLUMN");
+        boolean other = kind != column || !kind && parts.size() > 2;
+        if (other || column && parts.size() < 2) {
+            return new Statement.NotTranslated("sp_rename of this kind", false, span);
+        }
+        QualifiedName whole = new QualifiedName(parts);
+        return column
+                ? new DdlStatement.AlterTable(
+                        new QualifiedName(whole.qualifier()),
+                        false,
+                        List.of(new AlterAction.RenameColumn(whole.last(), to)),
+                        span)
+                : new DdlStatement.AlterTable(
+                        whole, false, List.of(new AlterAction.RenameTable(new QualifiedName(List.of(to)))), span);
+    }
+
+    private void skipToNext() {
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+            cursor.take();
+        }
+    }
+}

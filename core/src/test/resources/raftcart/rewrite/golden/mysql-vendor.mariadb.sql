@@ -1,0 +1,204 @@
+-- to: postgresql mariadb
+-- Dump 10.19  Distrib 10.3.39
+DROP SCHEMA IF EXISTS obs;
+CREATE DATABASE IF NOT EXISTS obs;
+USE obs;
+SELECT 'CREATING DATABASE STRUCTURE' AS INFO;
+DROP TABLE IF EXISTS a;
+DROP TABLE IF EXISTS b;
+DROP TABLE IF EXISTS c;
+-- RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
+-- /*!50503 select CONCAT('storage engine: ', @@default_storage_engine) as INFO */
+DROP TABLE IF EXISTS star;
+-- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- CREATE TABLE `star` (
+--   `star_id` smallint(5) unsigned NOT NULL AUTO_INCREMENT,
+--   `first_name` varchar(45) NOT NULL,
+--   `kind` enum('G','PG','PG-13','R','NC-17') DEFAULT 'G',
+--   `feat` set('Trailers','Commentaries','Deleted Scenes') DEFAULT NULL,
+--   `y` year(4) DEFAULT NULL,
+--   `rate` decimal(4,2) NOT NULL DEFAULT 4.99,
+--   `active` tinyint(1) NOT NULL DEFAULT 1,
+--   `pic` blob,
+--   `loc` geometry NOT NULL /*!80003 SRID 0 */,
+--   `g` POINT,
+--   `j` json DEFAULT NULL,
+--   `lt` longtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL CHECK (json_valid(`lt`)),
+--   `b` bit(1) DEFAULT b'0',
+--   `b8` bit(8) DEFAULT NULL,
+--   `big` bigint(20) unsigned DEFAULT NULL,
+--   `mi` mediumint(8) unsigned zerofill DEFAULT NULL,
+--   `f` float(7,4) DEFAULT NULL,
+--   `dp` double precision,
+--   `t3` time(3),
+--   `dt` datetime DEFAULT '0000-00-00 00:00:00',
+--   `cr` datetime(6) NOT NULL DEFAULT current_timestamp(6),
+--   `last_update` timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp(),
+--   `vg` int(11) GENERATED ALWAYS AS (`star_id` + 1) VIRTUAL,
+--   `sg` varchar(90) GENERATED ALWAYS AS (concat(`first_name`,' ',`kind`)) STORED,
+--   `c1` varchar(20) CHARACTER SET latin1 COLLATE latin1_bin DEFAULT '' COMMENT 'it''s a comment; with \'quotes\'',
+--   `nat` national varchar(10),
+--   `bin` binary(16), `vb` varbinary(20),
+--   PRIMARY KEY (`star_id`),
+--   UNIQUE KEY `uk_fn` (`first_name`,`kind`),
+--   KEY `idx_last` (`last_update`),
+--   KEY `idx_pref` (`c1`(10),`rate` DESC),
+--   KEY `fx` ((lower(`first_name`))),
+--   FULLTEXT KEY `idx_title` (`first_name`,`c1`),
+--   SPATIAL KEY `idx_loc` (`loc`),
+--   KEY `idx_h` (`rate`) USING HASH COMMENT 'hash' ,
+--   CONSTRAINT `fk_site` FOREIGN KEY (`site_id`) REFERENCES `site` (`site_id`) ON UPDATE CASCADE,
+--   CONSTRAINT `ck` CHECK ((`rate` > 0))
+-- ) ENGINE=InnoDB AUTO_INCREMENT=201 DEFAULT CHARSET=utf8mb3 COLLATE=utf8mb3_general_ci ROW_FORMAT=DYNAMIC COMMENT='Stars; all'
+INSERT INTO star (star_id, first_name, pic, loc, b)
+VALUES 
+    (1, 'PEN''ELOPE
+\\', X'000000', X'00000000010100000063', B'1'),
+    (2, 'x"y', '', X'0000000001010000', B'0');
+INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
+INSERT IGNORE INTO star (star_id) VALUES (1);
+COMMIT;
+--
+-- Temporary table structure for view `v`
+--
+DROP TABLE IF EXISTS v;
+DROP VIEW IF EXISTS v;
+CREATE VIEW v AS
+SELECT 1 AS ID, 1 AS name;
+CREATE TABLE v2 (
+    id tinyint(4) NOT NULL
+);
+DROP VIEW IF EXISTS v;
+CREATE VIEW v AS
+SELECT
+    s.star_id AS ID,
+    CONCAT(s.first_name, ' ', s.kind) AS name,
+    IF(s.active, 'active', '') AS notes,
+    GROUP_CONCAT(DISTINCT (CONCAT(c.name, ': ', (SELECT GROUP_CONCAT(f.title ORDER BY f.title SEPARATOR ', ') FROM film f))) ORDER BY c.name SEPARATOR '; ') AS film_info
+FROM star s
+JOIN addr a ON s.address_id = a.address_id
+JOIN city ON a.city_id = city.city_id
+LEFT JOIN film_category fc ON s.star_id = fc.star_id
+GROUP BY s.star_id, s.first_name;
+-- RC0603 by hand: Code is not translated: trigger
+-- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_film` AFTER INSERT ON `film` FOR EACH ROW BEGIN
+--     INSERT INTO film_text (film_id) VALUES (new.film_id);
+--   END */
+-- RC0603 by hand: Code is not translated: trigger
+-- CREATE TRIGGER `upd_film` AFTER UPDATE ON `film` FOR EACH ROW BEGIN
+--     IF (old.title != new.title) THEN
+--         UPDATE film_text SET title=new.title WHERE film_id=old.film_id;
+--     END IF;
+--   END
+-- RC0603 by hand: Code is not translated: procedure
+-- CREATE PROCEDURE rewards_report (
+--     IN min_monthly_purchases TINYINT UNSIGNED
+--     , OUT count_rewardees INT
+-- )
+-- LANGUAGE SQL
+-- READS SQL DATA
+-- proc: BEGIN
+--     DECLARE last_month_start DATE;
+--     IF x = 0 THEN
+--         SELECT 'x';
+--         LEAVE proc;
+--     END IF;
+-- END
+-- RC0603 by hand: Code is not translated: event
+-- CREATE EVENT ev ON SCHEDULE EVERY 1 DAY DO DELETE FROM star WHERE star_id = 0
+CREATE TABLE p (
+    id int,
+    d date
+);
+ALTER TABLE star ADD CONSTRAINT star_ibfk_1 FOREIGN KEY (a) REFERENCES b (id) ON DELETE CASCADE;
+ALTER TABLE star MODIFY COLUMN star_id int AUTO_INCREMENT NOT NULL;
+ALTER TABLE star AUTO_INCREMENT = 77;
+CREATE INDEX k9 ON star (a);
+ALTER TABLE star ADD PRIMARY KEY (star_id);
+ALTER TABLE star ADD CONSTRAINT u UNIQUE (a);
+ALTER TABLE star RENAME COLUMN a TO b;
+ALTER TABLE star MODIFY COLUMN b varchar(10) DEFAULT 'x' NOT NULL COMMENT 'c';
+ALTER TABLE star DROP FOREIGN KEY fk1;
+ALTER TABLE star DROP INDEX k9;
+ALTER TABLE star RENAME TO star2;
+CREATE INDEX part_of_name ON star (name(10));
+CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
+-- RC0602 by hand: No counterpart on the target: SOURCE
+-- source load_departments.dump
+-- RC0602 by hand: No counterpart on the target: LOAD
+-- LOAD DATA LOCAL INFILE 'x.txt' INTO TABLE star FIELDS TERMINATED BY ',' LINES TERMINATED BY '\n' (a, b)
+-- RC0602 by hand: No counterpart on the target: GRANT on other than tables
+-- GRANT ALL PRIVILEGES ON obs.* TO 'u'@'localhost' IDENTIFIED BY 'x'
+-- RC0602 by hand: No counterpart on the target: user
+-- CREATE USER 'a'@'%' IDENTIFIED BY 'y'
+CREATE TABLE t2 LIKE star;
+CREATE TABLE t3 AS
+SELECT * FROM star;
+-- RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- CREATE TABLE t4 (id int primary key) AS SELECT 1 AS id
+CREATE TEMPORARY TABLE IF NOT EXISTS t5 (
+    id int
+);
+-- RC0602 by hand: No counterpart on the target: EXPLAIN
+-- EXPLAIN SELECT 1
+-- RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
+-- SELECT SQL_CALC_FOUND_ROWS * FROM star LIMIT 10
+SELECT FOUND_ROWS();
+-- RC0602 by hand: No counterpart on the target: an assignment inside of an expression cannot be said in mariadb
+-- SELECT @row := @row + 1 AS n, star.* FROM star, (SELECT @row := 0) r
+REPLACE INTO star (star_id, first_name) VALUES (1, 'x');
+INSERT INTO star (star_id, first_name)
+VALUES (5, 'q')
+ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
+
+-- findings
+-- 3:10: RC0604 adapted: Client command left out: SET @OLD_CHARACTER_SET_CLIENT = @@CHARACTER_SET_CLIENT
+-- 4:10: RC0604 adapted: Client command left out: SET NAMES utf8mb4
+-- 5:10: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET @OLD_TIME_ZONE = @@TIME_ZONE
+-- 6:10: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET TIME_ZONE = '+00:00'
+-- 7:10: RC0604 adapted: Client command left out: SET @OLD_UNIQUE_CHECKS = @@UNIQUE_CHECKS , UNIQUE_CHECKS = 0
+-- 8:10: RC0604 adapted: Client command left out: SET @OLD_FOREIGN_KEY_CHECKS = @@FOREIGN_KEY_CHECKS , FOREIGN_KEY_CHECKS = 0
+-- 9:10: RC0604 adapted: Client command left out: SET @OLD_SQL_MODE = @@SQL_MODE , SQL_MODE = 'NO_AUTO_VALUE_ON_ZERO'
+-- 10:1: RC0604 adapted: Client command left out: SET SQL_MODE = @OLD_SQL_MODE
+-- 12:1: RC0502 adapted: Storage clauses left out: DEFAULT CHARACTER SET latin1 COLLATE latin1_swedish_ci
+-- 16:10: RC0604 adapted: Client command left out: SET default_storage_engine = InnoDB
+-- 17:10: RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
+-- 19:10: RC0604 adapted: Client command left out: SET @saved_cs_client = @@character_set_client
+-- 20:10: RC0604 adapted: Client command left out: SET character_set_client = utf8
+-- 21:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
+-- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
+-- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
+-- 65:10: RC0502 adapted: Storage clauses left out: ENABLE KEYS
+-- 66:1: RC0604 adapted: Client command left out: UNLOCK TABLES
+-- 68:1: RC0604 adapted: Client command left out: SET AUTOCOMMIT = 0
+-- 75:1: RC0604 adapted: Client command left out: SET @saved_cs_client = @@character_set_client
+-- 76:1: RC0604 adapted: Client command left out: SET character_set_client = utf8
+-- 80:10: RC0502 adapted: Storage clauses left out: ENGINE = MyISAM
+-- 86:219: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
+-- 86:166: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
+-- 84:10: RC0502 adapted: Storage clauses left out: ALGORITHM = UNDEFINED
+-- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
+-- 84:10: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
+-- 87:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
+-- 89:10: RC0603 by hand: Code is not translated: trigger
+-- 94:1: RC0603 by hand: Code is not translated: trigger
+-- 99:1: RC0603 by hand: Code is not translated: procedure
+-- 113:1: RC0603 by hand: Code is not translated: event
+-- 114:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (year ( d)) (PARTITION p0 VALUES LESS THAN ( 1991) , PARTITION p1 VALUES LESS THAN MAXVALUE)
+-- 117:1: RC0502 adapted: Storage clauses left out: AFTER z
+-- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
+-- 120:1: RC0602 by hand: No counterpart on the target: SOURCE
+-- 121:1: RC0604 adapted: Client command left out: flush binary logs
+-- 122:1: RC0602 by hand: No counterpart on the target: LOAD
+-- 123:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
+-- 124:1: RC0602 by hand: No counterpart on the target: user
+-- 125:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
+-- 128:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- 129:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
+-- 130:1: RC0604 adapted: Client command left out: show tables
+-- 131:1: RC0604 adapted: Client command left out: describe star
+-- 132:1: RC0602 by hand: No counterpart on the target: EXPLAIN
+-- 133:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
+-- 135:1: RC0602 by hand: No counterpart on the target: an assignment inside of an expression cannot be said in mariadb
+-- 138:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT
