@@ -18,6 +18,7 @@ import static raftcart.dialect.SqlFeature.FREE_AS;
 import static raftcart.dialect.SqlFeature.FULL_JOIN;
 import static raftcart.dialect.SqlFeature.GENERATED_NOT_NULL;
 import static raftcart.dialect.SqlFeature.GRANTS;
+import static raftcart.dialect.SqlFeature.INDEX_IF_NOT_EXISTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
 import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
@@ -98,7 +99,8 @@ public final class FeatureSets {
             CURRENT_SCHEMA,
             ADD_COLUMN_NOT_NULL,
             GENERATED_NOT_NULL,
-            NULL_ITEMS);
+            NULL_ITEMS,
+            INDEX_IF_NOT_EXISTS);
 
     private FeatureSets() {}
 

@@ -258,6 +258,12 @@ public enum SqlFeature {
     GENERATED_NOT_NULL,
     /** NULL may stand without a type among what is selected. */
     NULL_ITEMS,
+    /** TRUNCATE lets numbered columns begin anew. */
+    TRUNCATE_RESTARTS,
+    /** TRUNCATE lets numbered columns begin anew if it says so. */
+    TRUNCATE_MAY_RESTART,
+    /** An index may be made only if it is not there. */
+    INDEX_IF_NOT_EXISTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -41,6 +41,9 @@ final class AlterAdapter {
             remember(action, alter, tables);
             if (adapter.same()) {
                 actions.add(action);
+            } else if (action instanceof AlterAction.SetComment comment) {
+                after.addAll(structure.adapt(
+                        new DdlStatement.Comment("TABLE", alter.name(), Optional.of(comment.text()), alter.span())));
             } else if (action instanceof AlterAction.Physical physical) {
                 adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
             } else {
@@ -118,6 +121,7 @@ final class AlterAdapter {
                 ? a
                 : new AlterAction.AddIdentity(((AlterAction.SetDefault) action).column(), IdentityOptions.DEFAULT);
         if (counts) {
+            adapter.knowledge.addNumbered(alter.name(), add.column(), java.math.BigInteger.ONE);
             adapter.note(
                     FindingCode.SYNTAX_ADAPTED, alter.span(), "numbers of a sequence as a column that is numbered");
         }

@@ -1,6 +1,5 @@
 package raftcart.rewrite;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -81,48 +80,5 @@ final class GroupAdapter {
                 return alias(e, select).orElseGet(() -> e instanceof Expr.Subquery ? e : super.expr(e));
             }
         }.expr(having);
-    }
-
-    /** Items that are neither grouped nor aggregated, where only the source takes any row's value for them. */
-    List<Item> loose(List<Item> adapted, Select select) {
-        if (!adapter.lost(SqlFeature.LOOSE_GROUP_BY)) {
-            return adapted;
-        }
-        List<Item> items = new ArrayList<>();
-        for (int i = 0; i < adapted.size(); i++) {
-            Item item = adapted.get(i);
-            Expr source = select.items().get(i).value();
-            if (source instanceof Expr.Column column
-                    && !isGrouped(select.items().get(i), i, select)) {
-                adapter.note(FindingCode.GROUPING_LOOSE, source.span(), "the least " + column.name());
-                Expr any = Expr.Call.of("min", item.value()).at(source.span());
-                items.add(new Item(
-                        any, Optional.of(item.alias().orElse(column.name().last()))));
-            } else {
-                items.add(item);
-            }
-        }
-        return items;
-    }
-
-    private static boolean isGrouped(Item item, int place, Select select) {
-        Expr.Column column = (Expr.Column) item.value();
-        for (Grouping grouping : select.groupBy()) {
-            if (grouping.kind() == Grouping.Kind.SETS) {
-                return true;
-            }
-            for (Expr e : grouping.items()) {
-                boolean byPlace = e instanceof Expr.Literal l && l.text().equals(String.valueOf(place + 1));
-                boolean byName = e instanceof Expr.Column c
-                        && (c.name().last().matches(column.name().last())
-                                || item.alias()
-                                        .filter(a -> a.matches(c.name().last()))
-                                        .isPresent());
-                if (byPlace || byName) {
-                    return true;
-                }
-            }
-        }
-        return false;
     }
 }

@@ -102,7 +102,8 @@ class QueryAdapter extends ExprAdapter {
                 && named.name().last().matches(table.name());
     }
 
-    private Query body(Query query, List<CommonTable> tables, boolean recursive) {
+    private Query body(Query given, List<CommonTable> tables, boolean recursive) {
+        Query query = LooseGroups.tightened(this, given);
         Optional<Paging> paging = query.paging()
                 .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
         if (!(query.body() instanceof Select select)) {
@@ -164,7 +165,8 @@ class QueryAdapter extends ExprAdapter {
     }
 
     @Override
-    protected QueryBody select(Select select) {
+    protected QueryBody select(Select given) {
+        Select select = LooseGroups.tightened(this, given);
         Scope before = scope;
         try {
             List<TableRef> from = enter(select);
@@ -189,7 +191,7 @@ class QueryAdapter extends ExprAdapter {
         return new Select(
                 select.distinct(),
                 exprs(select.distinctOn()),
-                same() || select.groupBy().isEmpty() ? items : new GroupAdapter(this).loose(items, select),
+                items,
                 from,
                 optionalCondition(select.where()),
                 select.hierarchy(),

@@ -54,7 +54,7 @@ final class StatementAdapter {
         }
         if (statement instanceof Statement.Truncate truncate) {
             truncate.leftOut().forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, truncate.span(), c));
-            return List.of(truncate);
+            return List.of(adapter.same() ? truncate : truncate(truncate));
         }
         if (statement instanceof Statement.CallProcedure call) {
             List<Expr> arguments = adapter.exprs(call.arguments());
@@ -102,6 +102,25 @@ final class StatementAdapter {
             return List.of();
         }
         return List.of(statement);
+    }
+
+    /** Whether the numbers of a table begin anew with its rows. */
+    private Statement truncate(Statement.Truncate truncate) {
+        boolean restarts = truncate.restart() || adapter.from.has(SqlFeature.TRUNCATE_RESTARTS);
+        boolean numbered = truncate.tables().stream()
+                .anyMatch(t -> adapter.knowledge.numbered(t).isPresent()
+                        || adapter.knowledge.table(t).isEmpty());
+        boolean says = restarts && (numbered || truncate.restart()) && has(SqlFeature.TRUNCATE_MAY_RESTART);
+        boolean differs = restarts != has(SqlFeature.TRUNCATE_RESTARTS) && !says;
+        boolean certain = truncate.tables().stream()
+                .anyMatch(t -> adapter.knowledge.numbered(t).isPresent());
+        if (differs && (certain || truncate.restart())) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    truncate.span(),
+                    restarts ? "the numbers of the table go on" : "the numbers of the table begin anew");
+        }
+        return new Statement.Truncate(truncate.tables(), says, truncate.cascade(), List.of(), truncate.span());
     }
 
     private List<Statement> use(Statement.UseSchema use) {

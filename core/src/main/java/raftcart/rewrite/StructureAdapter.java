@@ -173,7 +173,10 @@ final class StructureAdapter {
         if (statement instanceof DdlStatement.Grant grant && !adapter.same()) {
             return List.of(new GrantAdapter(adapter).adapt(grant));
         }
-        if (statement instanceof DdlStatement.Comment comment && !has(SqlFeature.COMMENT_ON)) {
+        boolean inTable = statement instanceof DdlStatement.Comment c
+                && c.kind().equals("TABLE")
+                && has(SqlFeature.INLINE_COMMENTS);
+        if (statement instanceof DdlStatement.Comment comment && !has(SqlFeature.COMMENT_ON) && !inTable) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, comment.span(), "the comment on " + comment.name());
             return List.of();
         }
@@ -322,13 +325,12 @@ final class StructureAdapter {
         if (!index.method().isEmpty() && !index.method().matches("BTREE")) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());
         }
-        boolean ifNotExists = index.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, index);
         boolean unnamed = index.name().isEmpty() && !has(SqlFeature.UNNAMED_INDEXES);
         return List.of(new DdlStatement.CreateIndex(
                 unnamed ? Optional.of(TableAdapter.indexName(index.table(), index.parts())) : index.name(),
                 index.unique(),
                 kind,
-                ifNotExists,
+                index.ifNotExists() && canSayIfAbsent(index),
                 index.table(),
                 parts,
                 include ? List.of() : index.include(),
@@ -336,6 +338,11 @@ final class StructureAdapter {
                 index.method(),
                 List.of(),
                 index.span()));
+    }
+
+    private boolean canSayIfAbsent(DdlStatement.CreateIndex index) {
+        boolean indexes = has(SqlFeature.INDEX_IF_NOT_EXISTS);
+        return canSayIf(indexes ? SqlFeature.IF_NOT_EXISTS : SqlFeature.INDEX_IF_NOT_EXISTS, index);
     }
 
     private IndexPart part(IndexPart part, DdlStatement.CreateIndex index) {

@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.ROWID,

@@ -27,6 +27,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUNCATE_MAY_RESTART,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.REPLACES_SYNONYMS,
                     SqlFeature.FETCH_WITH_TIES,

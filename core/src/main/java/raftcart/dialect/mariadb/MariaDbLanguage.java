@@ -48,6 +48,7 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.NUMBERED_COLUMNS_ARE_KEYS,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.INDEXES_OF_TABLES,

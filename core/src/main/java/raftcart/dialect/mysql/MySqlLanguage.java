@@ -12,7 +12,11 @@ public final class MySqlLanguage {
     private static final Language MARIADB = MariaDbLanguage.create();
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
-                    MARIADB.features(), SqlFeature.RETURNING, SqlFeature.SEQUENCES, SqlFeature.VALUES_QUERY),
+                    MARIADB.features(),
+                    SqlFeature.INDEX_IF_NOT_EXISTS,
+                    SqlFeature.RETURNING,
+                    SqlFeature.SEQUENCES,
+                    SqlFeature.VALUES_QUERY),
             SqlFeature.CASTS_PARSE_JSON,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,

@@ -43,6 +43,7 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.TRUNCATE_MAY_RESTART,
             SqlFeature.ADD_IDENTITY,
             SqlFeature.DATES_BY_MONTH_NAMES,
             SqlFeature.DATES_BY_SLASHES,

@@ -45,6 +45,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.TIMESTAMP_PLUS_DAYS,
                     SqlFeature.BYTES_ARE_DATES,
                     SqlFeature.DATES_BY_MONTH_NAMES,
@@ -87,7 +88,8 @@ public final class SqlServerLanguage {
             SqlFeature.TEMPORARY_TABLES,
             SqlFeature.CREATE_TABLE_AS,
             SqlFeature.RESTRICT_ACTION,
-            SqlFeature.UPDATE_ALIAS);
+            SqlFeature.UPDATE_ALIAS,
+            SqlFeature.INDEX_IF_NOT_EXISTS);
 
     private SqlServerLanguage() {}
 

@@ -342,12 +342,13 @@ public class ChangeWriter {
 
     /** All rows of tables removed. */
     protected String truncate(Statement.Truncate truncate) {
-        if (truncate.restart() || truncate.cascade()) {
-            throw cannot("TRUNCATE with RESTART IDENTITY or CASCADE");
+        if (truncate.cascade()) {
+            throw cannot("TRUNCATE with CASCADE");
         }
+        String restart = truncate.restart() ? " RESTART IDENTITY" : "";
         String word = has(SqlFeature.TRUNCATE) ? "TRUNCATE TABLE " : "DELETE FROM ";
         return truncate.tables().stream()
-                .map(t -> word + writer.expressions().name(t))
+                .map(t -> word + writer.expressions().name(t) + restart)
                 .collect(Collectors.joining(";\n"));
     }
 

@@ -120,7 +120,7 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.AssignOnUpdate assignment) {
             return assignOnUpdate(assignment);
         }
-        return grant((DdlStatement.Grant) statement);
+        return new GrantWriter(this).grant((DdlStatement.Grant) statement);
     }
 
     /** A trigger that assigns a column when its row changes. */
@@ -387,25 +387,13 @@ public class DdlWriter {
     }
 
     private String comment(DdlStatement.Comment comment) {
+        if (comment.kind().equals("TABLE") && !has(SqlFeature.COMMENT_ON) && has(SqlFeature.INLINE_COMMENTS)) {
+            return "ALTER TABLE " + name(comment.name()) + " COMMENT = "
+                    + string(comment.text().orElse(""));
+        }
         require(SqlFeature.COMMENT_ON, "COMMENT ON");
         return "COMMENT ON " + comment.kind() + " " + name(comment.name()) + " IS "
                 + comment.text().map(this::string).orElse("NULL");
-    }
-
-    private String grant(DdlStatement.Grant grant) {
-        require(SqlFeature.GRANTS, "GRANT");
-        if (grant.kind().equals("SCHEMA")) {
-            require(SqlFeature.SCHEMA_GRANTS, "a right on a schema");
-        }
-        String kind = grant.kind().isEmpty() ? "" : grant.kind() + " ";
-        String objects = grant.objects().stream().map(this::name).collect(Collectors.joining(", "));
-        String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));
-        return (grant.revoke() ? "REVOKE " : "GRANT ") + String.join(", ", grant.privileges()) + " ON " + kind + objects
-                + (grant.revoke() ? " FROM " : " TO ") + people + (grant.withGrant() ? " WITH GRANT OPTION" : "");
-    }
-
-    private String grantee(String name) {
-        return name.equalsIgnoreCase("public") ? "PUBLIC" : language.write(raftcart.sql.tree.Name.of(name));
     }
 
     private String alter(DdlStatement.AlterTable alter) {

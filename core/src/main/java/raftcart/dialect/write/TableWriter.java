@@ -167,6 +167,10 @@ final class TableWriter {
             ddl.require(SqlFeature.ADD_CONSTRAINT, "a constraint removed from a table");
             return head + ddl.dropConstraint(drop);
         }
+        if (action instanceof AlterAction.SetComment comment) {
+            ddl.require(SqlFeature.INLINE_COMMENTS, "a comment of a table");
+            return head + "COMMENT = " + ddl.string(comment.text());
+        }
         ddl.require(SqlFeature.ALTER_COLUMN, "a column changed");
         return change(head, table, action);
     }

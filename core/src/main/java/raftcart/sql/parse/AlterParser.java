@@ -78,6 +78,10 @@ final class AlterParser {
             actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
         } else if (cursor.takeWords("RENAME")) {
             rename(actions);
+        } else if (cursor.atWords("COMMENT")) {
+            cursor.take();
+            cursor.takeSymbol("=");
+            actions.add(new AlterAction.SetComment(parsing.string()));
         } else if (cursor.atWords("AUTO_INCREMENT")) {
             cursor.take();
             cursor.takeSymbol("=");

@@ -108,6 +108,9 @@ final class BatchParser {
         if (statement instanceof DdlStatement.CreateTable t && absent) {
             return t.ifAbsent();
         }
+        if (statement instanceof DdlStatement.CreateIndex i && absent) {
+            return i.ifAbsent();
+        }
         if (statement instanceof DdlStatement.CreateSchema s && absent) {
             return new DdlStatement.CreateSchema(s.name(), true, s.database(), s.leftOut(), s.span());
         }
@@ -117,7 +120,9 @@ final class BatchParser {
     /** True for a statement whose condition is not kept by {@link #unguarded}. */
     static boolean losesCondition(Statement statement, boolean absent) {
         boolean kept = absent
-                ? statement instanceof DdlStatement.CreateTable || statement instanceof DdlStatement.CreateSchema
+                ? statement instanceof DdlStatement.CreateTable
+                        || statement instanceof DdlStatement.CreateIndex
+                        || statement instanceof DdlStatement.CreateSchema
                 : statement instanceof DdlStatement.Drop;
         return !kept && !(statement instanceof Statement.ClientCommand || statement instanceof Statement.NotTranslated);
     }

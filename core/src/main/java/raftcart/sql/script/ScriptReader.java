@@ -28,6 +28,9 @@ public final class ScriptReader {
                     + "|accept\\s|ttitle|btitle|break\\s+on|clear\\s|host\\s|pause|variable\\s|exit|quit|connect\\s|conn\\s|disconnect"
                     + "|start\\s+(?!with)|timing|@|!|store\\s|exec\\s|print\\s).*");
 
+    /** T-SQL's conditions and loops, whose blocks hold statements. */
+    private static final Pattern CONDITIONAL = Pattern.compile("(?i)(if|while)\\b");
+
     /** Teradata's macros hold their statements in parentheses. */
     private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+macro\\b");
 
@@ -227,9 +230,14 @@ public final class ScriptReader {
 
     private void decideCode() {
         codeKnown = true;
-        code = !text.isEmpty()
-                && "cCaArRdDbBeE".indexOf(text.charAt(0)) >= 0
-                && CODE.matcher(text).matches();
+        boolean conditional = has(ScriptFeature.GO_LINES)
+                && !text.isEmpty()
+                && "iIwW".indexOf(text.charAt(0)) >= 0
+                && CONDITIONAL.matcher(text).lookingAt();
+        code = conditional
+                || !text.isEmpty()
+                        && "cCaArRdDbBeE".indexOf(text.charAt(0)) >= 0
+                        && CODE.matcher(text).matches();
         macro = code && MACRO.matcher(text).lookingAt();
         if (code) {
             depth.scan(text.toString());

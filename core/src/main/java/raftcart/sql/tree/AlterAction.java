@@ -42,6 +42,9 @@ public sealed interface AlterAction {
     /** Another name for the table. */
     record RenameTable(QualifiedName to) implements AlterAction {}
 
+    /** Another comment on the table. */
+    record SetComment(String text) implements AlterAction {}
+
     /** A setting that says nothing about meaning. */
     record Physical(String text) implements AlterAction {}
 }

@@ -77,7 +77,12 @@ public sealed interface DdlStatement extends Statement {
             String method,
             List<String> leftOut,
             Span span)
-            implements DdlStatement {}
+            implements DdlStatement {
+        /** The same, made only if it is not there. */
+        public CreateIndex ifAbsent() {
+            return new CreateIndex(name, unique, kind, true, table, parts, include, where, method, leftOut, span);
+        }
+    }
 
     /** A new view. */
     record CreateView(

@@ -58,6 +58,12 @@ public sealed interface QueryBody {
                     distinct, distinctOn, other, from, where, hierarchy, groupBy, having, windows, qualify, span);
         }
 
+        /** The same with other groups. */
+        public Select withGroups(List<Grouping> groups, Optional<Expr> condition) {
+            return new Select(
+                    distinct, distinctOn, items, from, where, hierarchy, groups, condition, windows, qualify, span);
+        }
+
         /** The same with other tables. */
         public Select withFrom(List<TableRef> other) {
             return new Select(

@@ -67,7 +67,7 @@ SELECT t.id AS id FROM telescope t WHERE t.name LIKE '%a%'
 WITH CHECK OPTION;
 -- RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- RENAME TABLE a TO b, c TO d
-TRUNCATE TABLE telescope;
+TRUNCATE TABLE telescope RESTART IDENTITY;
 SELECT * FROM telescope WHERE name ~ '^a' AND id IN (1, 2) LIMIT 10 OFFSET 5;
 SELECT
     name,

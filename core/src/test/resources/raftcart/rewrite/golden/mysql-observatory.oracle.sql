@@ -28,7 +28,7 @@ OFFSET 10 ROWS
 FETCH NEXT 5 ROWS ONLY;
 SELECT name || '-' || id, LISTAGG(DISTINCT kind, ', ') WITHIN GROUP (ORDER BY kind NULLS FIRST)
 FROM stars
-GROUP BY name;
+GROUP BY name, id;
 MERGE INTO stars
 USING (SELECT 1 AS id, 'x' AS name FROM DUAL) new_rows_
 ON (stars.id = new_rows_.id)

@@ -26,7 +26,7 @@ LIMIT 5
 OFFSET 10;
 SELECT name || '-' || id, STRING_AGG(DISTINCT kind, ', ' ORDER BY kind NULLS FIRST)
 FROM stars
-GROUP BY name;
+GROUP BY name, id;
 INSERT INTO stars (id, name)
 VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, mag = stars.mag + 1;

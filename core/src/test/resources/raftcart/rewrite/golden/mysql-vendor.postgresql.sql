@@ -88,7 +88,7 @@ FROM star s
 JOIN addr a ON s.address_id = a.address_id
 JOIN city ON a.city_id = city.city_id
 LEFT JOIN film_category fc ON s.star_id = fc.star_id
-GROUP BY s.star_id, s.first_name;
+GROUP BY s.star_id, s.first_name, s.kind, s.active;
 -- RC0603 by hand: Code is not translated: trigger
 -- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_film` AFTER INSERT ON `film` FOR EACH ROW BEGIN
 --     INSERT INTO film_text (film_id) VALUES (new.film_id);

@@ -15,6 +15,7 @@ INSERT INTO star (id, name, active) VALUES (1, 'Kestra', TRUE), (2, 'Ri\\dgel', 
 ALTER TABLE star ADD CONSTRAINT star_pkey PRIMARY KEY (id);
 -- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- CREATE INDEX star_lower ON public.star USING btree (lower((name)::text)) WHERE active
+ALTER TABLE star COMMENT = 'stars';
 GRANT SELECT ON star TO reader;
 -- RC0602 by hand: No counterpart on the target: an upsert with a condition
 -- INSERT INTO star (id, name) VALUES (1, 'x') ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name WHERE star.active
@@ -49,7 +50,7 @@ FROM star;
 -- 23:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 23:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 24:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
--- 25:1: RC0502 adapted: Storage clauses left out: the comment on public.star
+-- 25:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 26:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 27:1: RC0602 by hand: No counterpart on the target: an upsert with a condition
 -- 28:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table

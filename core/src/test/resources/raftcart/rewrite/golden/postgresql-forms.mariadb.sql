@@ -49,6 +49,7 @@ ALTER TABLE telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
 -- CREATE RULE r AS ON INSERT TO v DO INSTEAD NOTHING
 -- RC0602 by hand: No counterpart on the target: policy
 -- CREATE POLICY p ON telescope USING (true)
+ALTER TABLE telescope COMMENT = 'scopes';
 INSERT INTO telescope (id, name, bo) VALUES ('1', 'it''s', 't'), ('2', NULL, 'f');
 ALTER SEQUENCE telescope_id_seq RESTART WITH 43;
 GRANT SELECT ON telescope TO app;
@@ -186,7 +187,7 @@ CREATE DATABASE s;
 -- 33:1: RC0603 by hand: Code is not translated: trigger
 -- 34:1: RC0603 by hand: Code is not translated: rule
 -- 35:1: RC0602 by hand: No counterpart on the target: policy
--- 36:1: RC0502 adapted: Storage clauses left out: the comment on public.telescope
+-- 36:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 37:1: RC0604 adapted: Client command left out: COMMENT ON FUNCTION
 -- 42:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 42:1: RC0610 check: Types are not known: all values of the rows as texts

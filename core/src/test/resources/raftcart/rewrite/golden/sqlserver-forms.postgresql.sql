@@ -182,7 +182,7 @@ GRANT SELECT ON public.Telescope TO reader;
 -- DENY DELETE ON dbo.Telescope TO reader
 CALL public.p(a => 5);
 SELECT 1;
-TRUNCATE TABLE public.Obs;
+TRUNCATE TABLE public.Obs RESTART IDENTITY;
 DROP INDEX IX_T;
 DROP TABLE IF EXISTS public.Obs;
 DROP TABLE IF EXISTS public.Telescope;

@@ -38,7 +38,7 @@ CREATE TABLE IF NOT EXISTS Survey.Star (
     CONSTRAINT PK_Star_StarID PRIMARY KEY (StarID)
 );
 CREATE UNIQUE INDEX AK_Star_Name ON Survey.Star (Name);
-CREATE INDEX IX_Star_Mag ON Survey.Star (Mag DESC, Ra) INCLUDE (Dec) WHERE Mag IS NOT NULL;
+CREATE INDEX IF NOT EXISTS IX_Star_Mag ON Survey.Star (Mag DESC, Ra) INCLUDE (Dec) WHERE Mag IS NOT NULL;
 ALTER TABLE Survey.Star ALTER COLUMN rowguid SET DEFAULT GEN_RANDOM_UUID();
 ALTER TABLE Survey.Star ALTER COLUMN ModifiedDate SET DEFAULT CURRENT_TIMESTAMP;
 ALTER TABLE Survey.Star ADD CONSTRAINT FK_Star_Site_SiteID FOREIGN KEY (SiteID) REFERENCES Survey.Site (SiteID) ON DELETE SET NULL ON UPDATE CASCADE;
@@ -182,7 +182,6 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 66:1: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 66:1: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF , STATISTICS_NORECOMPUTE = OFF , SORT_IN_TEMPDB = OFF , DROP_EXISTING = OFF , ONLINE = OFF , ALLOW_ROW_LOCKS = ON , ALLOW_PAGE_LOCKS = ON)
 -- 66:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 72:1: RC0627 check: Said in other words, with a difference: the condition on the engine's catalog is left out; the statement runs in any case
 -- 72:1: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 74:73: RC0608 adapted: Function spelled otherwise: newid means new_uuid
 -- 84:1: RC0627 check: Said in other words, with a difference: the condition on the engine's catalog is left out; the statement runs in any case

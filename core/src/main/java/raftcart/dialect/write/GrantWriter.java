@@ -1,0 +1,30 @@
+package raftcart.dialect.write;
+
+import java.util.stream.Collectors;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.tree.DdlStatement;
+
+/** Writes rights given and taken. */
+final class GrantWriter {
+    private final DdlWriter ddl;
+
+    GrantWriter(DdlWriter ddl) {
+        this.ddl = ddl;
+    }
+
+    String grant(DdlStatement.Grant grant) {
+        ddl.require(SqlFeature.GRANTS, "GRANT");
+        if (grant.kind().equals("SCHEMA")) {
+            ddl.require(SqlFeature.SCHEMA_GRANTS, "a right on a schema");
+        }
+        String kind = grant.kind().isEmpty() ? "" : grant.kind() + " ";
+        String objects = grant.objects().stream().map(ddl::name).collect(Collectors.joining(", "));
+        String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));
+        return (grant.revoke() ? "REVOKE " : "GRANT ") + String.join(", ", grant.privileges()) + " ON " + kind + objects
+                + (grant.revoke() ? " FROM " : " TO ") + people + (grant.withGrant() ? " WITH GRANT OPTION" : "");
+    }
+
+    private String grantee(String name) {
+        return name.equalsIgnoreCase("public") ? "PUBLIC" : ddl.language().write(raftcart.sql.tree.Name.of(name));
+    }
+}

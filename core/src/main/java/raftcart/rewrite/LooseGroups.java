@@ -1,0 +1,194 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.function.Signature;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Grouping;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.TableRef;
+
+/**
+ * Columns that a query with GROUP BY reads without grouping them. Where a key of their table is grouped they are grouped
+ * too, which changes nothing; otherwise the source takes any row's value, and the least is taken.
+ */
+final class LooseGroups extends QueryMapper {
+    private final ExprAdapter adapter;
+    private final Select select;
+    private final SqlWriter writer;
+    private final Set<String> grouped;
+    private final Map<String, KnownTable> tables = new HashMap<>();
+    private final Map<String, Expr> dependent = new java.util.LinkedHashMap<>();
+
+    private LooseGroups(ExprAdapter adapter, Select select) {
+        this.adapter = adapter;
+        this.select = select;
+        this.writer = adapter.from.writer().apply(WriterContext.plain(adapter.from));
+        this.grouped = select.groupBy().stream()
+                .flatMap(g -> g.items().stream())
+                .map(this::grouped)
+                .collect(Collectors.toSet());
+        select.from().forEach(this::remember);
+    }
+
+    private static boolean applies(ExprAdapter adapter, Select select) {
+        return adapter.lost(SqlFeature.LOOSE_GROUP_BY)
+                && !select.groupBy().isEmpty()
+                && select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
+    }
+
+    /** The query with all its columns grouped or aggregated, where the target wants that. */
+    static Query tightened(ExprAdapter adapter, Query query) {
+        if (!(query.body() instanceof Select select) || !applies(adapter, select)) {
+            return query;
+        }
+        LooseGroups groups = new LooseGroups(adapter, select);
+        Select tight = groups.select();
+        return query.withBody(tight)
+                .withOrder(query.order().stream()
+                        .map(o -> groups.isAlias(o.value()) ? o : o.withValue(groups.expr(o.value())))
+                        .toList());
+    }
+
+    /** The same for a query that is a part of another. */
+    static Select tightened(ExprAdapter adapter, Select select) {
+        return applies(adapter, select) ? new LooseGroups(adapter, select).select() : select;
+    }
+
+    private Select select() {
+        List<Item> items = new ArrayList<>();
+        for (Item item : select.items()) {
+            Expr value = expr(item.value());
+            boolean named = item.alias().isPresent() || !(item.value() instanceof Expr.Column) || value == item.value();
+            items.add(new Item(
+                    value,
+                    named
+                            ? item.alias()
+                            : Optional.of(((Expr.Column) item.value()).name().last())));
+        }
+        Optional<Expr> having = select.having().map(h -> expr(h));
+        List<Grouping> groups = new ArrayList<>(select.groupBy());
+        dependent.values().forEach(e -> groups.add(new Grouping(Grouping.Kind.PLAIN, List.of(e), List.of())));
+        return select.withItems(items).withGroups(groups, having);
+    }
+
+    /** An item of GROUP BY: what it stands for, if it is an alias or a place. */
+    private String grouped(Expr item) {
+        if (item instanceof Expr.Literal place
+                && place.kind() == LiteralKind.NUMBER
+                && place.text().matches("\\d{1,4}")) {
+            int index = Integer.parseInt(place.text()) - 1;
+            if (index >= 0 && index < select.items().size()) {
+                return key(select.items().get(index).value());
+            }
+        }
+        if (item instanceof Expr.Column column && column.name().parts().size() == 1) {
+            Optional<Item> alias = select.items().stream()
+                    .filter(i -> i.alias()
+                            .filter(a -> a.matches(column.name().last()))
+                            .isPresent())
+                    .findFirst();
+            if (alias.isPresent() && !(alias.get().value() instanceof Expr.Column)) {
+                return key(alias.get().value());
+            }
+        }
+        return key(item);
+    }
+
+    /** Columns are the same if their last names are; other expressions if they are written the same. */
+    private String key(Expr e) {
+        return e instanceof Expr.Column column
+                ? low(column.name().last())
+                : writer.expression(e).toLowerCase(Locale.ROOT);
+    }
+
+    private boolean isAlias(Expr e) {
+        return e instanceof Expr.Column c
+                && c.name().parts().size() == 1
+                && select.items().stream().anyMatch(i -> i.alias()
+                        .filter(a -> a.matches(c.name().last()))
+                        .isPresent());
+    }
+
+    @Override
+    public Expr expr(Expr e) {
+        if (e instanceof Expr.Subquery || e instanceof Expr.Exists || e instanceof Expr.Star || isAggregate(e)) {
+            return e;
+        }
+        if (!(e instanceof Expr.Literal) && grouped.contains(key(e))) {
+            return e;
+        }
+        if (!(e instanceof Expr.Column column) || isAlias(e)) {
+            return super.expr(e);
+        }
+        if (adapter.from.functions().knows(low(column.name().last()))) {
+            return e;
+        }
+        if (dependsOnKey(column)) {
+            dependent.put(key(column), column);
+            return e;
+        }
+        adapter.note(FindingCode.GROUPING_LOOSE, e.span(), "the least " + column.name());
+        return Expr.Call.of("min", e).at(e.span());
+    }
+
+    private boolean isAggregate(Expr e) {
+        return e instanceof Expr.Call call
+                && (call.suffix().over().isPresent()
+                        || adapter.from
+                                .functions()
+                                .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
+                                .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
+                                .isPresent());
+    }
+
+    private static String low(Name name) {
+        return name.text().toLowerCase(Locale.ROOT);
+    }
+
+    private void remember(TableRef ref) {
+        if (ref instanceof TableRef.Join join) {
+            remember(join.left());
+            remember(join.right());
+        } else if (ref instanceof TableRef.Table named) {
+            adapter.knowledge.table(named.name()).ifPresent(t -> tables.put(low(ChangeAdapter.alias(named)), t));
+        }
+    }
+
+    /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */
+    private boolean dependsOnKey(Expr.Column column) {
+        List<Name> parts = column.name().parts();
+        List<KnownTable> owners = tables.entrySet().stream()
+                .filter(t -> parts.size() == 1 || t.getKey().equals(low(parts.get(parts.size() - 2))))
+                .map(Map.Entry::getValue)
+                .filter(t -> t.columns().containsKey(low(column.name().last())))
+                .toList();
+        return owners.size() == 1
+                && owners.get(0).keys().stream()
+                        .anyMatch(k -> k.stream().allMatch(n -> grouped.contains(low(n)))
+                                && k.stream()
+                                        .allMatch(n -> Optional.ofNullable(owners.get(0)
+                                                                .columns()
+                                                                .get(low(n)))
+                                                        .filter(Knowledge.KnownColumn::notNull)
+                                                        .isPresent()
+                                                || k.equals(owners.get(0).keys().get(0))));
+    }
+}
