@@ -264,6 +264,20 @@ public enum SqlFeature {
     TRUNCATE_MAY_RESTART,
     /** An index may be made only if it is not there. */
     INDEX_IF_NOT_EXISTS,
+    /** COMMENT ON is there for schemas, sequences, indexes and types as well. */
+    COMMENT_ON_ALL,
+    /** The comment of a view is written as that of a table. */
+    VIEWS_COMMENT_AS_TABLES,
+    /** An INSERT may give numbers to a column that the engine always numbers. */
+    OVERRIDING,
+    /** A row may bring a number for a numbered column only after a statement that allows it. */
+    KEYS_NEED_LEAVE,
+    /** A computed column has the type of its expression and says none. */
+    COMPUTED_WITHOUT_TYPE,
+    /** ALTER TABLE may be skipped if the table is not there. */
+    ALTER_IF_EXISTS,
+    /** A column or constraint may be dropped only if it is there. */
+    PARTS_IF_EXISTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

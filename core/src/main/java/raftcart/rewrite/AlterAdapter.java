@@ -54,7 +54,8 @@ final class AlterAdapter {
             before.addAll(after);
             return before;
         }
-        boolean ifExists = alter.ifExists() && (adapter.same() || structure.canSayIf(SqlFeature.IF_EXISTS, alter));
+        boolean ifExists =
+                alter.ifExists() && (adapter.same() || structure.canSayIf(SqlFeature.ALTER_IF_EXISTS, alter));
         List<Statement> all = new ArrayList<>(before);
         all.add(new DdlStatement.AlterTable(alter.name(), ifExists, actions, alter.span()));
         all.addAll(after);
@@ -107,6 +108,19 @@ final class AlterAdapter {
         }
     }
 
+    /** What is dropped, without IF EXISTS where the target cannot say that. */
+    private AlterAction certain(AlterAction action, DdlStatement.AlterTable alter) {
+        if (action instanceof AlterAction.DropConstraint drop && drop.ifExists()) {
+            boolean says = structure.canSayIf(SqlFeature.PARTS_IF_EXISTS, alter);
+            return new AlterAction.DropConstraint(drop.kind(), drop.name(), says, drop.cascade());
+        }
+        if (action instanceof AlterAction.DropColumn drop && drop.ifExists()) {
+            boolean says = structure.canSayIf(SqlFeature.PARTS_IF_EXISTS, alter);
+            return new AlterAction.DropColumn(drop.column(), says, drop.cascade());
+        }
+        return action;
+    }
+
     /** A column that is numbered from now on, as the whole column anew where the target wants that. */
     private AlterAction numbered(AlterAction action, DdlStatement.AlterTable alter) {
         boolean sequence = action instanceof AlterAction.SetDefault s
@@ -155,7 +169,7 @@ final class AlterAdapter {
                 Optional.empty(),
                 List.of(),
                 alter.span());
-        AlterAction action = numbered(given, alter);
+        AlterAction action = numbered(certain(given, alter), alter);
         if (action instanceof AlterAction.AddColumn add) {
             addColumn(add, alter, none, actions, after);
         } else if (action instanceof AlterAction.AddConstraint add
@@ -179,7 +193,10 @@ final class AlterAdapter {
                                         .table(alter.name())
                                         .map(Knowledge.KnownTable::keys)
                                         .orElse(List.of())))
-                        .ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
+                        .ifPresent(c -> {
+                            actions.add(new AlterAction.AddConstraint(c));
+                            adapter.knowledge.addKey(alter.name(), List.of(change.column()), false);
+                        });
             }
             actions.add(column(action, alter, none, tables));
         }

@@ -15,12 +15,14 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
@@ -49,19 +51,33 @@ final class ColumnAdapter {
                 "ON UPDATE of " + column.name().text() + " is left out; write a trigger that assigns it");
     }
 
-    /** A column in the target's terms; constraints that cannot stand with it are added to those of the table. */
-    ColumnDefinition column(ColumnDefinition column, CreateTable table, List<TableConstraint> constraints) {
+    private static Expr typed(Expr value, Optional<TypeName> type) {
+        return type.<Expr>map(t -> new Expr.Cast(value, t, false, Span.NONE)).orElse(value);
+    }
+
+    private void leftOut(ColumnDefinition column, boolean altered) {
         for (String clause : column.leftOut()) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
         }
-        boolean altered = !table.columns().contains(column);
         if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             onUpdateLeftOut(column);
         }
-        Optional<LogicalType> type = column.type()
-                .map(adapter.finder::type)
-                .or(() -> table.columns().contains(column) ? missingType(column) : Optional.empty());
+        if (column.collation().isPresent()) {
+            adapter.note(
+                    FindingCode.PHYSICAL_CLAUSES,
+                    column.span(),
+                    column.name().text() + ": COLLATE " + column.collation().get());
+        }
+    }
+
+    /** A column in the target's terms; constraints that cannot stand with it are added to those of the table. */
+    ColumnDefinition column(ColumnDefinition given, CreateTable table, List<TableConstraint> constraints) {
+        ColumnDefinition column = numberedBySequence(ofDomain(given));
+        boolean altered = !table.columns().contains(given);
+        leftOut(column, altered);
+        Optional<LogicalType> type =
+                column.type().map(adapter.finder::type).or(() -> !altered ? missingType(column) : Optional.empty());
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key
@@ -72,20 +88,17 @@ final class ColumnAdapter {
         Optional<LogicalType> known = type;
         Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
         Optional<Expr> value = column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column));
-        if (column.collation().isPresent()) {
-            adapter.note(
-                    FindingCode.PHYSICAL_CLAUSES,
-                    column.span(),
-                    column.name().text() + ": COLLATE " + column.collation().get());
-        }
+        boolean untyped = column.generated().isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
-        Optional<IdentityOptions> identity = column.identity().map(IdentityOptions::portable);
+        Optional<IdentityOptions> identity = column.identity()
+                .map(IdentityOptions::portable)
+                .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
         return new ColumnDefinition(
                 column.name(),
-                written,
+                untyped ? Optional.empty() : written,
                 mustSay ? Optional.of(true) : notNull(column),
                 value,
-                column.generated().map(adapter::expr),
+                column.generated().map(adapter::expr).map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
                 identity,
                 has(SqlFeature.ASSIGNS_ON_UPDATE) ? column.onUpdate().map(adapter::expr) : Optional.empty(),
@@ -135,6 +148,83 @@ final class ColumnAdapter {
     private static LogicalType whole(LogicalType type) {
         boolean small = type instanceof LogicalType.Decimal d && d.precision() <= 9;
         return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
+    }
+
+    /** A column whose numbers come from a sequence, where the engine numbers columns and has no sequences. */
+    private ColumnDefinition numberedBySequence(ColumnDefinition column) {
+        boolean sequence = column.defaultValue()
+                        .filter(d -> d instanceof Expr.SequenceValue s && s.next())
+                        .isPresent()
+                && !has(SqlFeature.SEQUENCES)
+                && has(SqlFeature.IDENTITY)
+                && column.identity().isEmpty();
+        if (!sequence) {
+            return column;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, column.span(), "numbers of a sequence as a column that is numbered");
+        return with(column, column.notNull(), Optional.empty(), Optional.of(IdentityOptions.DEFAULT), List.of());
+    }
+
+    /** The checks, default and NOT NULL of a domain with the column itself. */
+    private ColumnDefinition ofDomain(ColumnDefinition column) {
+        Optional<DdlStatement.CreateDomain> domain =
+                adapter.same() ? Optional.empty() : column.type().flatMap(adapter.knowledge::domain);
+        if (domain.isEmpty()) {
+            return column;
+        }
+        Expr own = new Expr.Column(new QualifiedName(List.of(column.name())), false, column.span());
+        List<TableConstraint> checks = new ArrayList<>();
+        for (Expr check : domain.get().checks()) {
+            Expr ofColumn = new QueryMapper() {
+                @Override
+                public Expr expr(Expr e) {
+                    return e instanceof Expr.Column c && c.name().toString().equalsIgnoreCase("value")
+                            ? own
+                            : super.expr(e);
+                }
+            }.expr(check);
+            checks.add(new TableConstraint(
+                    ConstraintKind.CHECK,
+                    Optional.empty(),
+                    List.of(),
+                    Optional.of(ofColumn),
+                    Optional.empty(),
+                    false,
+                    false,
+                    false,
+                    List.of(),
+                    column.span()));
+        }
+        return with(
+                column,
+                domain.get().notNull() && column.notNull().isEmpty() ? Optional.of(true) : column.notNull(),
+                column.defaultValue().or(domain.get()::defaultValue),
+                column.identity(),
+                checks);
+    }
+
+    private static ColumnDefinition with(
+            ColumnDefinition column,
+            Optional<Boolean> notNull,
+            Optional<Expr> value,
+            Optional<IdentityOptions> identity,
+            List<TableConstraint> more) {
+        List<TableConstraint> constraints = new ArrayList<>(column.constraints());
+        constraints.addAll(more);
+        return new ColumnDefinition(
+                column.name(),
+                column.type(),
+                notNull,
+                value,
+                column.generated(),
+                column.stored(),
+                identity,
+                column.onUpdate(),
+                column.collation(),
+                column.comment(),
+                constraints,
+                column.leftOut(),
+                column.span());
     }
 
     /** The constraints that stand with a column; those that cannot are added to those of the table. */

@@ -7,8 +7,10 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
@@ -159,10 +161,13 @@ final class CopyData {
                 .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get(), notes), Span.NONE)));
         StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
         List<Statement> adapted = adapter.adapt(insert);
-        return to.writer()
+        SqlWriter writer = to.writer()
                 .apply(new WriterContext(
-                        to, adapter.expressions()::kindOf, new SchemaNames(from, to, notes, insert.span()), notes::add))
-                .statement(adapted.get(0));
+                        to,
+                        adapter.expressions()::kindOf,
+                        new SchemaNames(from, to, notes, insert.span()),
+                        notes::add));
+        return adapted.stream().map(writer::statement).collect(Collectors.joining(";\n"));
     }
 
     /** Numbers without quotes where the column is known to be one. */

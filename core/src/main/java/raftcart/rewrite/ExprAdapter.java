@@ -3,10 +3,8 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -29,10 +27,6 @@ import raftcart.type.LogicalType;
 
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
-    /** Words that PostgreSQL takes for dates. */
-    private static final Set<String> SPECIAL_DATES =
-            Set.of("infinity", "-infinity", "now", "today", "tomorrow", "yesterday", "epoch", "allballs");
-
     final Language from;
     final Language to;
     final Knowledge knowledge;
@@ -171,13 +165,16 @@ class ExprAdapter extends QueryMapper {
             return choice(choice);
         }
         if (e instanceof Expr.Cast cast) {
-            return cast(cast);
+            return new CastAdapter(this).cast(cast);
         }
         if (e instanceof Expr.Concat concat) {
             return new OperatorAdapter(this).concat(concat);
         }
         if (e instanceof Expr.InList || e instanceof Expr.Between || e instanceof Expr.Like) {
             return new OperatorAdapter(this).predicate(e);
+        }
+        if (e instanceof Expr.Quantified quantified && !from.name().equals(to.name())) {
+            return quantified(quantified);
         }
         if (e instanceof Expr.Is is) {
             return is(is);
@@ -198,6 +195,23 @@ class ExprAdapter extends QueryMapper {
             throw new Untranslatable("an interval as a value");
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
+    }
+
+    /** {@code = ANY (ARRAY[...])}, which is what PostgreSQL makes of a list. */
+    private Expr quantified(Expr.Quantified quantified) {
+        Expr right = quantified.right() instanceof Expr.Cast cast && cast.value() instanceof Expr.ArrayItems
+                ? cast.value()
+                : quantified.right();
+        boolean in = quantified.operator() == BinaryOperator.EQUAL && !quantified.all();
+        boolean notIn = quantified.operator() == BinaryOperator.NOT_EQUAL && quantified.all();
+        if (right instanceof Expr.ArrayItems items && (in || notIn)) {
+            return adapt(new Expr.InList(quantified.left(), items.items(), notIn, quantified.span()));
+        }
+        boolean rows = right instanceof Expr.Subquery;
+        if (!rows && !to.has(SqlFeature.ARRAYS)) {
+            throw new Untranslatable("a comparison with the items of an array");
+        }
+        return super.expr(quantified);
     }
 
     private Expr literal(Expr.Literal literal) {
@@ -287,105 +301,6 @@ class ExprAdapter extends QueryMapper {
         }
         note(FindingCode.CASE_OF_TEXT, collate.span(), "COLLATE " + collate.collation() + " left out");
         return expr(collate.value());
-    }
-
-    private Expr cast(Expr.Cast given) {
-        Expr.Cast cast = ofBytes(given);
-        ValueKind kind = kind(cast.value());
-        Expr value = expr(cast.value());
-        if (from.name().equals(to.name())) {
-            return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
-        }
-        if (cast.type().name().matches("regclass|name|oid")) {
-            return value;
-        }
-        LogicalType type = wanted(cast);
-        ValueKind wanted = KindFinder.kind(type);
-        boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
-        if (json && from.has(SqlFeature.CASTS_PARSE_JSON) != to.has(SqlFeature.CASTS_PARSE_JSON)) {
-            return jsonOfText(cast, value);
-        }
-        if (type instanceof LogicalType.Bits && kind.isNumber() && !to.has(SqlFeature.BITS_OF_NUMBERS)) {
-            throw new Untranslatable("the bits of a number");
-        }
-        if (wanted.isDate()
-                && cast.value() instanceof Expr.Literal l
-                && SPECIAL_DATES.contains(l.text().toLowerCase(Locale.ROOT))) {
-            throw new Untranslatable("the date '" + l.text() + "'");
-        }
-        if (type instanceof LogicalType.Opaque opaque) {
-            throw new Untranslatable("a cast to " + opaque.nativeName());
-        }
-        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
-        if (text && kind == ValueKind.BOOLEAN) {
-            note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");
-        }
-        if (text && kind == ValueKind.FLOAT) {
-            note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
-        }
-        boolean cuts = wanted == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
-        if (cuts && roundsCasts(from) != roundsCasts(to)) {
-            note(FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
-        }
-        if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
-            Expr zero = Expr.Literal.number(0);
-            Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
-            return asNumber(isTrue, cast.span());
-        }
-        return new Expr.Cast(value, castType(type), cast.safe(), cast.span());
-    }
-
-    /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
-    /** A date given by the bytes in which it is stored. */
-    private Expr.Cast ofBytes(Expr.Cast cast) {
-        boolean bytes = !from.name().equals(to.name())
-                && from.has(SqlFeature.BYTES_ARE_DATES)
-                && cast.value() instanceof Expr.Literal l
-                && l.kind() == LiteralKind.BYTES;
-        if (!bytes) {
-            return cast;
-        }
-        Expr.Literal literal = (Expr.Literal) cast.value();
-        return BinaryDates.text(literal.text(), cast.type().name())
-                .map(t -> new Expr.Cast(
-                        new Expr.Literal(LiteralKind.STRING, t, literal.span()), cast.type(), cast.safe(), cast.span()))
-                .orElse(cast);
-    }
-
-    private LogicalType wanted(Expr.Cast cast) {
-        boolean thirty = from.has(SqlFeature.CAST_OF_30)
-                && cast.type().parameters().isEmpty()
-                && cast.type().name().matches("n?(var)?char|(var)?binary");
-        if (thirty) {
-            return finder.type(new TypeName(cast.type().name(), List.of(30), List.of(), 0));
-        }
-        boolean whole = cast.type().parameters().isEmpty() && from.has(SqlFeature.CAST_KEEPS_LENGTH);
-        return whole && cast.type().name().matches("n?char|character")
-                ? new LogicalType.Text(0)
-                : from.has(SqlFeature.CAST_KEEPS_LENGTH) && cast.type().name().matches("n?char|character")
-                        ? new LogicalType.Varchar(cast.type().parameter(0, 1))
-                        : whole && cast.type().name().equals("binary")
-                                ? new LogicalType.Blob(0)
-                                : finder.type(cast.type());
-    }
-
-    private Expr jsonOfText(Expr.Cast cast, Expr value) {
-        Expr.Call call = Expr.Call.of("json_of_text", value).at(cast.span());
-        boolean known = from.has(SqlFeature.CASTS_PARSE_JSON)
-                && to.functions()
-                        .write("json_of_text", List.of(value), this::kindOf)
-                        .isPresent();
-        if (!known) {
-            throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only,");
-        }
-        return call;
-    }
-
-    /** Engines of one camp cut the fraction off where a number becomes whole, those of the other round. */
-    private static boolean roundsCasts(Language language) {
-        return !language.has(SqlFeature.OUTPUT)
-                && !language.has(SqlFeature.ROWID_KEYS)
-                && !language.has(SqlFeature.KEYS_SAY_NOT_NULL);
     }
 
     TypeName castType(LogicalType type) {

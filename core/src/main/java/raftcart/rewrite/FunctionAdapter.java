@@ -59,6 +59,14 @@ final class FunctionAdapter {
         if (from.name().equals(to.name())) {
             return mapped(call, call.arguments());
         }
+        List<Expr> arguments =
+                call.arguments().stream().map(new CastAdapter(adapter)::bare).toList();
+        boolean changed = !arguments.equals(call.arguments());
+        return recognised(
+                changed ? new Expr.Call(call.name(), call.canonical(), arguments, call.suffix(), call.span()) : call);
+    }
+
+    private Expr recognised(Expr.Call call) {
         boolean star = call.arguments().size() == 1
                 && call.arguments().get(0) instanceof Expr.Star
                 && call.function().matches("count|count_big");

@@ -19,7 +19,15 @@ final class GrantAdapter {
         this.adapter = adapter;
     }
 
-    Statement adapt(DdlStatement.Grant grant) {
+    List<Statement> adapt(DdlStatement.Grant grant) {
+        boolean usual = grant.kind().equals("SCHEMA")
+                && !adapter.to.has(SqlFeature.SCHEMA_GRANTS)
+                && grant.objects().stream()
+                        .allMatch(o -> o.last().text().equalsIgnoreCase(adapter.from.defaultSchema()));
+        if (usual) {
+            adapter.note(FindingCode.PRIVILEGE, grant.span(), "rights on the default schema are left out");
+            return List.of();
+        }
         List<String> kept = grant.privileges().stream()
                 .map(p -> renamed(p, grant.kind()))
                 .filter(p -> isKnown(p, grant.kind()))
@@ -34,8 +42,14 @@ final class GrantAdapter {
                     grant.span(),
                     "of the rights " + String.join(", ", grant.privileges()) + " only " + String.join(", ", kept));
         }
-        return new DdlStatement.Grant(
-                grant.revoke(), kept, grant.kind(), grant.objects(), grant.grantees(), grant.withGrant(), grant.span());
+        return List.of(new DdlStatement.Grant(
+                grant.revoke(),
+                kept,
+                grant.kind(),
+                grant.objects(),
+                grant.grantees(),
+                grant.withGrant(),
+                grant.span()));
     }
 
     private static String renamed(String privilege, String kind) {

@@ -78,6 +78,29 @@ final class KeyNumbers {
                         + " with them, which do not move its counter on; set it behind them");
     }
 
+    /** The statement, between those that allow its rows to bring numbers with them where the target wants that. */
+    List<Statement> allowed(Insert source, Statement written) {
+        Optional<Numbered> numbered = adapter.knowledge.numbered(source.table());
+        boolean needed = !adapter.same()
+                && adapter.to.has(SqlFeature.KEYS_NEED_LEAVE)
+                && numbered.isPresent()
+                && source.source().isPresent();
+        Optional<KnownTable> table = adapter.knowledge.table(source.table());
+        if (!needed || place(numbered.get().column(), source, table) < 0) {
+            return List.of(written);
+        }
+        Statement named = written instanceof Insert insert && insert.columns().isEmpty() && table.isPresent()
+                ? insert.withColumns(table.get().columns().values().stream()
+                        .map(Knowledge.KnownColumn::name)
+                        .toList())
+                : written;
+        adapter.note(FindingCode.SYNTAX_ADAPTED, source.span(), "rows are allowed to bring numbers with them");
+        return List.of(
+                new Statement.AllowKeys(source.table(), true, source.span()),
+                named,
+                new Statement.AllowKeys(source.table(), false, source.span()));
+    }
+
     private static int place(Name column, Insert insert, Optional<KnownTable> table) {
         List<Name> names = insert.columns().isEmpty()
                 ? table.map(t -> t.columns().values().stream()

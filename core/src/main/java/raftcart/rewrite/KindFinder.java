@@ -15,6 +15,7 @@ import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
@@ -274,7 +275,7 @@ final class KindFinder {
 
     /** The meaning of a type's name, through domains and enumerations. */
     LogicalType type(TypeName name) {
-        Optional<TypeName> base = knowledge.domain(name);
+        Optional<TypeName> base = knowledge.domain(name).map(DdlStatement.CreateDomain::type);
         if (base.isPresent()) {
             return type(base.get());
         }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
@@ -19,7 +20,7 @@ import raftcart.type.LogicalType;
 public final class Knowledge {
     private final Map<String, KnownTable> tables = new HashMap<>();
     private final Map<String, List<String>> enumerations = new HashMap<>();
-    private final Map<String, TypeName> domains = new HashMap<>();
+    private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, KnownIndex> indexes = new HashMap<>();
@@ -131,8 +132,8 @@ public final class Knowledge {
     }
 
     /** Remembers a domain. */
-    public void addDomain(QualifiedName name, TypeName type) {
-        domains.put(key(name), type);
+    void addDomain(DdlStatement.CreateDomain domain) {
+        domains.put(key(domain.name()), domain);
     }
 
     /** Remembers that there is a routine of this name. */
@@ -152,7 +153,7 @@ public final class Knowledge {
         return Optional.ofNullable(enumerations.get(lastWord(type)));
     }
 
-    Optional<TypeName> domain(TypeName type) {
+    Optional<DdlStatement.CreateDomain> domain(TypeName type) {
         return Optional.ofNullable(domains.get(lastWord(type)));
     }
 }

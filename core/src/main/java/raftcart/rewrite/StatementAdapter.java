@@ -38,7 +38,7 @@ final class StatementAdapter {
             return query(query);
         }
         if (statement instanceof Insert insert) {
-            return List.of(insert(insert));
+            return new KeyNumbers(adapter).allowed(insert, insert(insert));
         }
         if (statement instanceof Statement.MultiInsert multi) {
             return multi(multi);

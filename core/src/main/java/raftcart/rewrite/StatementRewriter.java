@@ -139,7 +139,8 @@ public final class StatementRewriter {
     private static boolean isKept(StatementParser.Parsed parsed) {
         return parsed.statement().isEmpty()
                 ? parsed.failure().orElseThrow().isUnderstood()
-                : parsed.statement().get() instanceof Statement.NotTranslated;
+                : parsed.statement().get() instanceof Statement.NotTranslated
+                        || parsed.statement().get() instanceof Statement.ClientCommand;
     }
 
     private String write(Statement statement, AdaptNotes notes) {

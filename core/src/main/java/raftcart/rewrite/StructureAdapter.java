@@ -38,7 +38,7 @@ final class StructureAdapter {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
                     statement.span(),
-                    "without IF " + (feature == SqlFeature.IF_EXISTS ? "" : "NOT ") + "EXISTS the statement can fail");
+                    "without IF " + (feature.name().contains("NOT") ? "NOT " : "") + "EXISTS the statement can fail");
         }
         return has(feature);
     }
@@ -109,6 +109,19 @@ final class StructureAdapter {
                 return restarted(sequence, table.name());
             }
         }
+        boolean ofSome = !sequence.alter()
+                && sequence.name()
+                        .last()
+                        .text()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .endsWith("_seq");
+        if (ofSome) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    sequence.span(),
+                    "without the sequence " + sequence.name() + "; a column that takes its numbers is numbered itself");
+            return List.of();
+        }
         throw new Untranslatable("a sequence");
     }
 
@@ -170,17 +183,25 @@ final class StructureAdapter {
         if (statement instanceof DdlStatement.Drop drop) {
             return drop(drop);
         }
-        if (statement instanceof DdlStatement.Grant grant && !adapter.same()) {
-            return List.of(new GrantAdapter(adapter).adapt(grant));
+        if (statement instanceof DdlStatement.Comment comment && !adapter.same()) {
+            return comment(comment);
         }
-        boolean inTable = statement instanceof DdlStatement.Comment c
-                && c.kind().equals("TABLE")
-                && has(SqlFeature.INLINE_COMMENTS);
-        if (statement instanceof DdlStatement.Comment comment && !has(SqlFeature.COMMENT_ON) && !inTable) {
+        if (statement instanceof DdlStatement.Grant grant && !adapter.same()) {
+            return new GrantAdapter(adapter).adapt(grant);
+        }
+        return List.of(statement);
+    }
+
+    private List<Statement> comment(DdlStatement.Comment comment) {
+        boolean table = comment.kind().equals("TABLE") && has(SqlFeature.INLINE_COMMENTS);
+        boolean usual = comment.kind().matches("TABLE|COLUMN|VIEW") && has(SqlFeature.COMMENT_ON);
+        if (!table && !usual && !has(SqlFeature.COMMENT_ON_ALL)) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, comment.span(), "the comment on " + comment.name());
             return List.of();
         }
-        return List.of(statement);
+        boolean asTable = comment.kind().equals("VIEW") && has(SqlFeature.VIEWS_COMMENT_AS_TABLES);
+        return List.of(
+                asTable ? new DdlStatement.Comment("TABLE", comment.name(), comment.text(), comment.span()) : comment);
     }
 
     private List<Statement> type(DdlStatement.CreateType type) {
@@ -196,19 +217,15 @@ final class StructureAdapter {
     }
 
     private List<Statement> domain(DdlStatement.CreateDomain domain) {
-        adapter.knowledge.addDomain(domain.name(), domain.type());
+        adapter.knowledge.addDomain(domain);
         if (adapter.same()) {
             return List.of(domain);
         }
         if (!has(SqlFeature.DOMAINS)) {
-            boolean more = !domain.checks().isEmpty()
-                    || domain.notNull()
-                    || domain.defaultValue().isPresent();
-            if (more) {
-                throw new Untranslatable("a domain with a check, default or NOT NULL");
-            }
             adapter.note(
-                    FindingCode.SYNTAX_ADAPTED, domain.span(), domain.name() + ": its columns get the type itself");
+                    FindingCode.SYNTAX_ADAPTED,
+                    domain.span(),
+                    domain.name() + ": its columns get the type and the checks themselves");
             return List.of();
         }
         LogicalType type = adapter.finder.type(domain.type());
@@ -257,6 +274,25 @@ final class StructureAdapter {
                 synonym.span()));
     }
 
+    /** Why there is nothing to remove on the target. */
+    private Optional<String> needless(DdlStatement.Drop drop) {
+        boolean inlined = drop.kind().equals("DOMAIN") && !has(SqlFeature.DOMAINS)
+                || drop.kind().equals("TYPE") && !has(SqlFeature.ENUM_TYPES) && !has(SqlFeature.DOMAINS);
+        if (inlined) {
+            return Optional.of("columns have the type itself");
+        }
+        boolean usual = drop.kind().equals("SCHEMA")
+                && drop.names().stream().allMatch(n -> n.last().text().equalsIgnoreCase(adapter.from.defaultSchema()));
+        if (usual) {
+            return Optional.of("the default schema stays");
+        }
+        boolean gone = drop.kind().equals("SEQUENCE")
+                && drop.ifExists()
+                && has(SqlFeature.IDENTITY)
+                && !has(SqlFeature.SEQUENCES);
+        return gone ? Optional.of("there are none") : Optional.empty();
+    }
+
     private List<Statement> drop(DdlStatement.Drop drop) {
         if (drop.kind().equals("TABLE")) {
             drop.names().forEach(adapter.knowledge::remove);
@@ -276,6 +312,11 @@ final class StructureAdapter {
         }
         if (drop.kind().equals("SEQUENCE") && !has(SqlFeature.SEQUENCES)) {
             throw new Untranslatable("a sequence");
+        }
+        Optional<String> needless = needless(drop);
+        if (needless.isPresent()) {
+            adapter.note(FindingCode.CLIENT_COMMAND, drop.span(), "DROP " + drop.kind() + ": " + needless.get());
+            return List.of();
         }
         if (drop.kind().matches("DATABASE|SCHEMA") && !has(SqlFeature.SCHEMAS)) {
             throw new Untranslatable("a schema");

@@ -237,7 +237,7 @@ class RewriteRulesTest {
             oracle > postgresql: ALTER SESSION SET NLS_DATE_FORMAT = 'YYYY'
             =
             ! RC0627
-            postgresql > mysql: GRANT USAGE ON SCHEMA public TO app
+            postgresql > mysql: GRANT USAGE ON SCHEMA kro TO app
             = -
             ! RC0602
             firebird > postgresql: CREATE DOMAIN d AS VARCHAR(10) CHARACTER SET UTF8 NOT NULL

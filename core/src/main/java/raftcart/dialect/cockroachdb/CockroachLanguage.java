@@ -41,6 +41,7 @@ public final class CockroachLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     PgLanguage.create().features(),
+                    SqlFeature.OVERRIDING,
                     SqlFeature.TRUNCATE_MAY_RESTART,
                     SqlFeature.ROWS_UNTIL_COMMIT,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,

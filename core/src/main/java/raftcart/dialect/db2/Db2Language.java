@@ -26,6 +26,8 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.OVERRIDING,
+                    SqlFeature.VIEWS_COMMENT_AS_TABLES,
                     SqlFeature.ADD_IDENTITY,
                     SqlFeature.DATES_BY_DOTS,
                     SqlFeature.DATES_BY_SLASHES,

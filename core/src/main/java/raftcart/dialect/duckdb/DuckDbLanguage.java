@@ -28,6 +28,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALTER_IF_EXISTS,
+                    SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,

@@ -27,6 +27,10 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALTER_IF_EXISTS,
+                    SqlFeature.PARTS_IF_EXISTS,
+                    SqlFeature.OVERRIDING,
+                    SqlFeature.COMMENT_ON_ALL,
                     SqlFeature.TRUNCATE_MAY_RESTART,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.REPLACES_SYNONYMS,

@@ -48,6 +48,8 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALTER_IF_EXISTS,
+                    SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.NUMBERED_COLUMNS_ARE_KEYS,
                     SqlFeature.DATABASES_ARE_SCHEMAS,

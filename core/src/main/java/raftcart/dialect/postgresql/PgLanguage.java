@@ -43,6 +43,10 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.ALTER_IF_EXISTS,
+            SqlFeature.PARTS_IF_EXISTS,
+            SqlFeature.OVERRIDING,
+            SqlFeature.COMMENT_ON_ALL,
             SqlFeature.TRUNCATE_MAY_RESTART,
             SqlFeature.ADD_IDENTITY,
             SqlFeature.DATES_BY_MONTH_NAMES,

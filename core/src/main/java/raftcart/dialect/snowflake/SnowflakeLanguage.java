@@ -32,6 +32,8 @@ public final class SnowflakeLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALTER_IF_EXISTS,
+                    SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.DECIMAL_IDENTITIES,
                     SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,

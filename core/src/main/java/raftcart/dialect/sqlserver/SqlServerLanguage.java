@@ -45,6 +45,9 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_IF_EXISTS,
+                    SqlFeature.COMPUTED_WITHOUT_TYPE,
+                    SqlFeature.KEYS_NEED_LEAVE,
                     SqlFeature.TRUNCATE_RESTARTS,
                     SqlFeature.TIMESTAMP_PLUS_DAYS,
                     SqlFeature.BYTES_ARE_DATES,
@@ -89,7 +92,8 @@ public final class SqlServerLanguage {
             SqlFeature.CREATE_TABLE_AS,
             SqlFeature.RESTRICT_ACTION,
             SqlFeature.UPDATE_ALIAS,
-            SqlFeature.INDEX_IF_NOT_EXISTS);
+            SqlFeature.INDEX_IF_NOT_EXISTS,
+            SqlFeature.SCHEMA_GRANTS);
 
     private SqlServerLanguage() {}
 

@@ -228,6 +228,11 @@ public final class SqlServerWriters {
         }
 
         @Override
+        protected String allowKeys(Statement.AllowKeys keys) {
+            return "SET IDENTITY_INSERT " + name(keys.table()) + (keys.allowed() ? " ON" : " OFF");
+        }
+
+        @Override
         protected String useSchema(Statement.UseSchema use) {
             return "USE " + language().write(use.schema());
         }

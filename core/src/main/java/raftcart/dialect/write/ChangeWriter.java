@@ -103,7 +103,7 @@ public class ChangeWriter {
                 + insert.alias().map(a -> " AS " + language.write(a.name())).orElse("")
                 + writer.queries().columns(insert.columns())
                 + output(insert.returning(), "INSERTED"));
-        if (!insert.overriding().isEmpty()) {
+        if (!insert.overriding().isEmpty() && has(SqlFeature.OVERRIDING)) {
             overriding(insert).ifPresent(clauses::add);
         }
         clauses.add(insert.source().map(this::source).orElseGet(this::defaultRow));

@@ -398,7 +398,10 @@ public class DdlWriter {
 
     private String alter(DdlStatement.AlterTable alter) {
         List<String> statements = new ArrayList<>();
-        String head = "ALTER TABLE " + ifExists(alter.ifExists()) + name(alter.name()) + " ";
+        if (alter.ifExists()) {
+            require(SqlFeature.ALTER_IF_EXISTS, "ALTER TABLE IF EXISTS");
+        }
+        String head = "ALTER TABLE " + (alter.ifExists() ? "IF EXISTS " : "") + name(alter.name()) + " ";
         for (AlterAction action : alter.actions()) {
             statements.add(tables.alter(head, alter.name(), action));
         }
@@ -479,6 +482,11 @@ public class DdlWriter {
     /** The beginning of a transaction. */
     protected String begin() {
         return "START TRANSACTION";
+    }
+
+    /** Whether rows may bring numbers for the numbered column of a table. */
+    protected String allowKeys(Statement.AllowKeys keys) {
+        throw cannot("numbers that rows bring with them");
     }
 
     /** The schema for names from here on. */

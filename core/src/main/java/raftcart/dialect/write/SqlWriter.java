@@ -59,6 +59,9 @@ public final class SqlWriter {
         if (statement instanceof Statement.UseSchema use) {
             return structure.useSchema(use);
         }
+        if (statement instanceof Statement.AllowKeys keys) {
+            return structure.allowKeys(keys);
+        }
         throw new Untranslatable("a command of a client");
     }
 

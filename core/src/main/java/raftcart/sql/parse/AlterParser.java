@@ -347,6 +347,9 @@ final class AlterParser {
         if (cursor.peek().isWord("SWAP")) {
             throw cursor.byHand("tables that swap their names");
         }
+        if (cursor.peek().isAnyWord("ATTACH", "DETACH") && cursor.peek(1).isWord("PARTITION")) {
+            throw cursor.byHand("a partition that joins or leaves its table");
+        }
         boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
         if (!known || cursor.peek().isAnyWord("INHERIT", "ATTACH")) {
             throw cursor.unexpected("a change of a table");

@@ -41,7 +41,12 @@ final class ConstraintParser {
                 next.isSymbol("(")
                         || (next.isName() && cursor.peek(2).isSymbol("("))
                         || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED", "UNIQUE"));
-            case "FULLTEXT", "SPATIAL" -> next.isAnyWord("KEY", "INDEX") || next.isName() || next.isSymbol("(");
+            case "FULLTEXT", "SPATIAL" ->
+                next.isAnyWord("KEY", "INDEX")
+                        || next.isName()
+                                && cursor.peek(2).isSymbol("(")
+                                && parsing.has(GrammarFeature.REPLACE_STATEMENT)
+                        || next.isSymbol("(");
             case "EXCLUDE" -> next.isAnyWord("USING") || next.isSymbol("(");
             case "PERIOD" -> next.isWord("FOR");
             default -> false;

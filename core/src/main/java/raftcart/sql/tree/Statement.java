@@ -49,6 +49,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             return new Insert(
                     with, mode, table, alias, columns, Optional.of(other), overriding, upsert, returning, span);
         }
+
+        /** The same with these columns named. */
+        public Insert withColumns(List<Name> names) {
+            return new Insert(with, mode, table, alias, names, source, overriding, upsert, returning, span);
+        }
     }
 
     /** What to do with a row whose key is there already: nothing where no assignments are given. */
@@ -156,6 +161,9 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
 
     /** The schema in which names are looked up from here on, or the database of that name. */
     record UseSchema(Name schema, boolean database, Span span) implements Other {}
+
+    /** Whether rows may bring numbers with them for the numbered column of a table. */
+    record AllowKeys(QualifiedName table, boolean allowed, Span span) implements Other {}
 
     /** A command of a client or a setting of a session, which has no meaning on another engine. */
     record ClientCommand(String text, Span span) implements Other {}

@@ -101,6 +101,11 @@ public final class TableParts {
                     cycle);
         }
 
+        /** The same, where rows may bring their own numbers. */
+        public IdentityOptions byDefault() {
+            return new IdentityOptions(false, start, increment, min, max, cache, cycle);
+        }
+
         /** The same from another number on. */
         public IdentityOptions from(BigInteger number) {
             return new IdentityOptions(always, Optional.of(number), increment, min, max, cache, cycle);

@@ -140,7 +140,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 6:1: RC0602 by hand: No counterpart on the target: large
 -- 7:1: RC0602 by hand: No counterpart on the target: stogroup
 -- 10:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET PATH = "SYSIBM" , "SYSFUN" , "SYSPROC" , "SYSIBMADM" , "KESTREL"
--- 12:1: RC0609 adapted: Said in other words: MAGNITUDE: its columns get the type itself
+-- 12:1: RC0609 adapted: Said in other words: MAGNITUDE: its columns get the type and the checks themselves
 -- 13:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
 -- 14:1: RC0502 adapted: Storage clauses left out: COMPRESS YES ADAPTIVE VALUE COMPRESSION DISTRIBUTE BY HASH ("STARNO") IN "USERSPACE1" INDEX IN "IX" LONG IN "TS32"
 -- 14:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW

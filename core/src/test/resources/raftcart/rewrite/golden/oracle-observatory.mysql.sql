@@ -9,8 +9,6 @@ CREATE TABLE obs_log (
     CONSTRAINT fk_star FOREIGN KEY (star_id) REFERENCES star (id) ON DELETE CASCADE,
     CONSTRAINT pk_obs PRIMARY KEY (id)
 );
--- RC0602 by hand: No counterpart on the target: a sequence
--- CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1 NOCACHE NOCYCLE
 -- RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
 -- INSERT INTO obs_log (id, note, taken) VALUES (obs_seq.NEXTVAL, '', TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'))
 SELECT a.id, b.name
@@ -75,7 +73,7 @@ CREATE TABLE plate_scan (
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
 -- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note
--- 14:1: RC0602 by hand: No counterpart on the target: a sequence
+-- 14:1: RC0627 check: Said in other words, with a difference: without the sequence obs_seq; a column that takes its numbers is numbered itself
 -- 15:1: RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
 -- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 16:1: RC0609 adapted: Said in other words: ROWNUM as a limit

@@ -33,7 +33,7 @@ SELECT COUNT(CASE WHEN active THEN 1 END), GROUP_CONCAT(name ORDER BY name SEPAR
 FROM star;
 -- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
--- RC0602 by hand: No counterpart on the target: a comparison with the elements of an array cannot be said in mariadb
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT name FROM star WHERE id = $1 AND kind = ANY ($2)
 
 -- findings
@@ -60,4 +60,4 @@ FROM star;
 -- 32:1: RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 34:1: RC0603 by hand: Code is not translated: function
--- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the elements of an array cannot be said in mariadb
+-- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array

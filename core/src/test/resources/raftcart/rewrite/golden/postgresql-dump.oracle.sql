@@ -17,7 +17,7 @@ INSERT INTO star (id, name, active)
 SELECT 1, 'Kestra', 1 FROM DUAL
 UNION ALL SELECT 2, 'Ri\dgel', NULL FROM DUAL;
 ALTER TABLE star ADD CONSTRAINT star_pkey PRIMARY KEY (id);
-CREATE INDEX star_lower ON star (LOWER(CAST(name AS varchar2(4000))));
+CREATE INDEX star_lower ON star (LOWER(name));
 COMMENT ON TABLE star IS 'stars';
 GRANT SELECT ON star TO reader;
 MERGE INTO star
@@ -40,7 +40,7 @@ SELECT COUNT(CASE WHEN active = 1 THEN 1 END), LISTAGG(name, ', ') WITHIN GROUP 
 FROM star;
 -- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
--- RC0602 by hand: No counterpart on the target: a comparison with the elements of an array cannot be said in oracle
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT name FROM star WHERE id = $1 AND kind = ANY ($2)
 
 -- findings
@@ -69,4 +69,4 @@ FROM star;
 -- 33:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 34:1: RC0603 by hand: Code is not translated: function
--- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the elements of an array cannot be said in oracle
+-- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array

@@ -3,8 +3,6 @@
 -- CREATE EXTENSION IF NOT EXISTS citext WITH SCHEMA public
 -- RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
 -- CREATE TYPE public.pair AS (a integer, b text)
--- RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
--- CREATE DOMAIN public.posint AS integer DEFAULT 1 CONSTRAINT pos CHECK ((VALUE > 0))
 -- RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
 -- CREATE TABLE public.telescope (
 --     id bigint NOT NULL, name character varying(100) DEFAULT 'x'::character varying NOT NULL, k public.kind DEFAULT 'refractor'::public.kind,
@@ -53,10 +51,6 @@ ALTER TABLE telescope COMMENT = 'scopes';
 INSERT INTO telescope (id, name, bo) VALUES ('1', 'it''s', 't'), ('2', NULL, 'f');
 ALTER SEQUENCE telescope_id_seq RESTART WITH 43;
 GRANT SELECT ON telescope TO app;
--- RC0602 by hand: No counterpart on the target: the right USAGE on a schema
--- GRANT USAGE ON SCHEMA public TO app
--- RC0602 by hand: No counterpart on the target: the right ALL on a schema
--- REVOKE ALL ON SCHEMA public FROM PUBLIC
 SELECT *
 FROM (
     SELECT
@@ -159,7 +153,7 @@ CREATE DATABASE s;
 -- 4:1: RC0602 by hand: No counterpart on the target: extension citext
 -- 5:1: RC0105 adapted: Enumeration becomes a named type: public.kind: its columns get a check each
 -- 6:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
--- 7:1: RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
+-- 7:1: RC0609 adapted: Said in other words: public.posint: its columns get the type and the checks themselves
 -- 13:55: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
 -- 15:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id
@@ -193,8 +187,8 @@ CREATE DATABASE s;
 -- 42:1: RC0610 check: Types are not known: all values of the rows as texts
 -- 42:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 43:1: RC0609 adapted: Said in other words: the schema public is left out
--- 44:1: RC0602 by hand: No counterpart on the target: the right USAGE on a schema
--- 45:1: RC0602 by hand: No counterpart on the target: the right ALL on a schema
+-- 44:1: RC0626 check: Right in other words: rights on the default schema are left out
+-- 45:1: RC0626 check: Right in other words: rights on the default schema are left out
 -- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = app
 -- 47:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 47:53: RC0611 adapted: NULLs sorted as on the source: NULLs first

@@ -12,8 +12,6 @@ CREATE DATABASE Observatory;
 USE Observatory;
 CREATE DATABASE Survey;
 CREATE DATABASE IF NOT EXISTS Plan;
--- RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
--- CREATE TYPE [dbo].[Flag] FROM [bit] NOT NULL
 -- RC0602 by hand: No counterpart on the target: xml
 -- CREATE XML SCHEMA COLLECTION [Survey].[LogSchema] AS N'<xsd:schema xmlns:xsd="http://www.w3.org/2001/XMLSchema"/>'
 CREATE TABLE IF NOT EXISTS Survey.Star (
@@ -153,8 +151,8 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 28:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
 -- 30:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION [dbo]
 -- 33:24: RC0502 adapted: Storage clauses left out: AUTHORIZATION [dbo]
--- 35:1: RC0609 adapted: Said in other words: dbo.AccountNumber: its columns get the type itself
--- 37:1: RC0602 by hand: No counterpart on the target: a domain with a check, default or NOT NULL
+-- 35:1: RC0609 adapted: Said in other words: dbo.AccountNumber: its columns get the type and the checks themselves
+-- 37:1: RC0609 adapted: Said in other words: dbo.Flag: its columns get the type and the checks themselves
 -- 39:1: RC0602 by hand: No counterpart on the target: xml
 -- 43:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
 -- 44:2: RC0502 adapted: Storage clauses left out: StarID: NOT FOR REPLICATION

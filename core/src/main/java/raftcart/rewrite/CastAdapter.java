@@ -1,0 +1,186 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/** Adapts casts, and the constants in them. */
+final class CastAdapter {
+    /** Words that PostgreSQL takes for dates. */
+    private static final Set<String> SPECIAL_DATES =
+            Set.of("infinity", "-infinity", "now", "today", "tomorrow", "yesterday", "epoch", "allballs");
+
+    private final ExprAdapter adapter;
+
+    CastAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** A text that is cast to text, as PostgreSQL writes every constant of a view, is that text. */
+    Expr bare(Expr e) {
+        boolean plain = e instanceof Expr.Cast cast
+                && !adapter.from.name().equals(adapter.to.name())
+                && cast.type().parameters().isEmpty()
+                && !cast.type().array()
+                && cast.type().name().matches("text|varchar|character varying|string|clob|nclob|longtext")
+                && !adapter.from.has(SqlFeature.CAST_OF_30)
+                && (cast.value() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                        || cast.value() instanceof Expr.Column c && isVarying(c));
+        return plain ? ((Expr.Cast) e).value() : e;
+    }
+
+    private boolean isVarying(Expr.Column column) {
+        return adapter.scope
+                .column(column.name())
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Varchar || t instanceof LogicalType.Text)
+                .isPresent();
+    }
+
+    Expr cast(Expr.Cast given) {
+        Optional<Expr> now = now(given);
+        if (now.isPresent()) {
+            return now.get();
+        }
+        Expr bare = bare(given);
+        return bare == given ? converted(ofBytes(given)) : adapter.expr(bare);
+    }
+
+    /** PostgreSQL's {@code ('now'::text)::date}: the text is read as a date only when the value is wanted. */
+    private Optional<Expr> now(Expr.Cast cast) {
+        boolean now = !adapter.from.name().equals(adapter.to.name())
+                && cast.value() instanceof Expr.Cast inner
+                && inner.value() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && l.text().equalsIgnoreCase("now");
+        if (!now) {
+            return Optional.empty();
+        }
+        return switch (KindFinder.kind(adapter.finder.type(cast.type()))) {
+            case DATE -> Optional.of(new Expr.CurrentTime(CurrentKind.DATE, -1, cast.span()));
+            case TIMESTAMP -> Optional.of(new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, cast.span()));
+            default -> Optional.empty();
+        };
+    }
+
+    private Expr converted(Expr.Cast cast) {
+        ValueKind kind = adapter.kind(cast.value());
+        Expr value = adapter.expr(cast.value());
+        if (adapter.from.name().equals(adapter.to.name())) {
+            return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
+        }
+        if (cast.type().name().matches("regclass|name|oid")) {
+            return value;
+        }
+        LogicalType type = wanted(cast);
+        ValueKind wanted = KindFinder.kind(type);
+        boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
+        if (json && adapter.from.has(SqlFeature.CASTS_PARSE_JSON) != adapter.to.has(SqlFeature.CASTS_PARSE_JSON)) {
+            return jsonOfText(cast, value);
+        }
+        if (type instanceof LogicalType.Bits && kind.isNumber() && !adapter.to.has(SqlFeature.BITS_OF_NUMBERS)) {
+            throw new Untranslatable("the bits of a number");
+        }
+        if (wanted.isDate()
+                && bare(cast.value()) instanceof Expr.Literal l
+                && SPECIAL_DATES.contains(l.text().toLowerCase(Locale.ROOT))) {
+            throw new Untranslatable("the date '" + l.text() + "'");
+        }
+        if (type instanceof LogicalType.Opaque opaque) {
+            throw new Untranslatable("a cast to " + opaque.nativeName());
+        }
+        uncertain(cast, type, kind);
+        if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            Expr zero = Expr.Literal.number(0);
+            Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
+            return ExprAdapter.asNumber(isTrue, cast.span());
+        }
+        return new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span());
+    }
+
+    /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
+    /** A date given by the bytes in which it is stored. */
+    private Expr.Cast ofBytes(Expr.Cast cast) {
+        boolean bytes = !adapter.from.name().equals(adapter.to.name())
+                && adapter.from.has(SqlFeature.BYTES_ARE_DATES)
+                && cast.value() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.BYTES;
+        if (!bytes) {
+            return cast;
+        }
+        Expr.Literal literal = (Expr.Literal) cast.value();
+        return BinaryDates.text(literal.text(), cast.type().name())
+                .map(t -> new Expr.Cast(
+                        new Expr.Literal(LiteralKind.STRING, t, literal.span()), cast.type(), cast.safe(), cast.span()))
+                .orElse(cast);
+    }
+
+    private LogicalType wanted(Expr.Cast cast) {
+        boolean thirty = adapter.from.has(SqlFeature.CAST_OF_30)
+                && cast.type().parameters().isEmpty()
+                && cast.type().name().matches("n?(var)?char|(var)?binary");
+        if (thirty) {
+            return adapter.finder.type(new TypeName(cast.type().name(), List.of(30), List.of(), 0));
+        }
+        boolean whole = cast.type().parameters().isEmpty() && adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH);
+        return whole && cast.type().name().matches("n?char|character")
+                ? new LogicalType.Text(0)
+                : adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH)
+                                && cast.type().name().matches("n?char|character")
+                        ? new LogicalType.Varchar(cast.type().parameter(0, 1))
+                        : whole && cast.type().name().equals("binary")
+                                ? new LogicalType.Blob(0)
+                                : adapter.finder.type(cast.type());
+    }
+
+    /** Says where engines convert in different ways. */
+    private void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
+        if (text && kind == ValueKind.BOOLEAN) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");
+        }
+        if (text && kind == ValueKind.FLOAT) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
+        }
+        boolean cuts =
+                KindFinder.kind(type) == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
+        if (cuts && roundsCasts(adapter.from) != roundsCasts(adapter.to)) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
+        }
+    }
+
+    private Expr jsonOfText(Expr.Cast cast, Expr value) {
+        Expr.Call call = Expr.Call.of("json_of_text", value).at(cast.span());
+        boolean known = adapter.from.has(SqlFeature.CASTS_PARSE_JSON)
+                && adapter.to
+                        .functions()
+                        .write("json_of_text", List.of(value), adapter::kindOf)
+                        .isPresent();
+        if (!known) {
+            throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only,");
+        }
+        return call;
+    }
+
+    /** Engines of one camp cut the fraction off where a number becomes whole, those of the other round. */
+    private static boolean roundsCasts(Language language) {
+        return !language.has(SqlFeature.OUTPUT)
+                && !language.has(SqlFeature.ROWID_KEYS)
+                && !language.has(SqlFeature.KEYS_SAY_NOT_NULL);
+    }
+}
