@@ -40,6 +40,7 @@ import static raftcart.dialect.SqlFeature.STAR_BESIDE_COLUMNS;
 import static raftcart.dialect.SqlFeature.STORED_GENERATED_COLUMNS;
 import static raftcart.dialect.SqlFeature.TABLE_FUNCTIONS;
 import static raftcart.dialect.SqlFeature.TEMPORARY_TABLES;
+import static raftcart.dialect.SqlFeature.TEXT_DEFAULTS;
 import static raftcart.dialect.SqlFeature.TRUNCATE;
 import static raftcart.dialect.SqlFeature.TYPED_DATES;
 import static raftcart.dialect.SqlFeature.UPDATE_ALIAS;
@@ -100,7 +101,8 @@ public final class FeatureSets {
             ADD_COLUMN_NOT_NULL,
             GENERATED_NOT_NULL,
             NULL_ITEMS,
-            INDEX_IF_NOT_EXISTS);
+            INDEX_IF_NOT_EXISTS,
+            TEXT_DEFAULTS);
 
     private FeatureSets() {}
 

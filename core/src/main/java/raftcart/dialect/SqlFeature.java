@@ -278,6 +278,8 @@ public enum SqlFeature {
     ALTER_IF_EXISTS,
     /** A column or constraint may be dropped only if it is there. */
     PARTS_IF_EXISTS,
+    /** A long text may have a constant as its default. */
+    TEXT_DEFAULTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -50,6 +50,22 @@ final class ChangeAdapter {
         adapter.finder.addTable(table, adapter.scope);
     }
 
+    /** The old values of an UPDATE, which RETURNING does not give. */
+    void refuseOld(List<Item> items) {
+        boolean old = !adapter.same()
+                && items.stream()
+                        .anyMatch(i -> i.value() instanceof Expr.Column c
+                                        && c.name().parts().size() == 2
+                                        && c.name().parts().get(0).key().matches("deleted|old")
+                                || i.value() instanceof Expr.Star s
+                                        && s.table()
+                                                .filter(t -> t.key().matches("deleted|old"))
+                                                .isPresent());
+        if (old) {
+            throw new Untranslatable("the old values of the rows that an UPDATE changes");
+        }
+    }
+
     List<Item> items(List<Item> items) {
         return items.stream()
                 .map(i -> new Item(adapter.expr(unqualified(i.value())), i.alias()))
@@ -132,7 +148,8 @@ final class ChangeAdapter {
     }
 
     Statement update(Statement.Update given) {
-        Statement.Update update = limited(given);
+        refuseOld(given.returning());
+        Statement.Update update = limited(new CommonTableChanges(adapter).update(given));
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
         }
@@ -370,6 +387,9 @@ final class ChangeAdapter {
                     a.columns(),
                     new ValueAdapter(adapter).row(a.values(), a.columns(), known),
                     adapter.optionalCondition(a.deleteWhere())));
+        }
+        if (!adapter.same() && has(SqlFeature.MERGE_CONDITIONS)) {
+            actions = MergeDeletes.asBranches(actions, merge.target());
         }
         Statement.Merge adapted = new Statement.Merge(
                 with(merge.with()),

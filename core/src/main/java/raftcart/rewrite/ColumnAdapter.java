@@ -146,7 +146,7 @@ final class ColumnAdapter {
 
     /** The whole numbers for a column that the engine numbers. */
     private static LogicalType whole(LogicalType type) {
-        boolean small = type instanceof LogicalType.Decimal d && d.precision() <= 9;
+        boolean small = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9;
         return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
     }
 

@@ -82,7 +82,7 @@ final class DeleteAdapter {
     }
 
     Statement delete(Statement.Delete given) {
-        Statement.Delete delete = limited(ofTable(given));
+        Statement.Delete delete = limited(ofTable(new CommonTableChanges(adapter).delete(given)));
         if (delete.targets().size() > 1 && !adapter.same()) {
             throw new Untranslatable("a DELETE from several tables");
         }

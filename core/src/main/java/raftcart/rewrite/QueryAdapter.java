@@ -166,7 +166,14 @@ class QueryAdapter extends ExprAdapter {
 
     @Override
     protected QueryBody select(Select given) {
-        Select select = LooseGroups.tightened(this, given);
+        Query old = same() ? Query.of(given) : new OldForms(this).rewrite(Query.of(given));
+        boolean more = old.paging().isPresent()
+                || !old.order().isEmpty()
+                || !old.with().isEmpty();
+        if (more || !(old.body() instanceof Select)) {
+            return new QueryBody.Nested(query(old), given.span());
+        }
+        Select select = LooseGroups.tightened(this, (Select) old.body());
         Scope before = scope;
         try {
             List<TableRef> from = enter(select);

@@ -31,7 +31,7 @@ import raftcart.sql.tree.TableRef;
 final class TableAdapter {
     /** Clauses of a table that say more than where its rows lie. */
     private static final Pattern STRUCTURE =
-            Pattern.compile("(?i)partition\\s+by|keys and defaults|with\\s*\\(\\s*system_versioning");
+            Pattern.compile("(?i)partition\\s+by|keys and defaults|set: |with\\s*\\(\\s*system_versioning");
 
     private final QueryAdapter adapter;
     private final ColumnAdapter columns;
@@ -152,11 +152,31 @@ final class TableAdapter {
                 .findFirst()
                 .flatMap(c -> keyOf(c.name(), table.name(), keys(table)))
                 .ifPresent(constraints::add);
+        dropTwins(constraints, table);
         if (table.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS)) {
             comment("TABLE", table.name(), table.comment().get(), table, after);
         }
         new RowidKeys(adapter).rewrite(adapted, constraints);
         return finished(table, adapted, constraints, after);
+    }
+
+    /** A unique key on the columns of the primary key says nothing more, and some engines refuse it. */
+    private void dropTwins(List<TableConstraint> constraints, CreateTable table) {
+        List<List<String>> primary = new ArrayList<>();
+        for (ColumnDefinition column : table.columns()) {
+            column.constraints().stream()
+                    .filter(c -> c.kind() == ConstraintKind.PRIMARY_KEY)
+                    .forEach(c -> primary.add(List.of(column.name().key())));
+        }
+        constraints.stream().filter(c -> c.kind() == ConstraintKind.PRIMARY_KEY).forEach(c -> primary.add(keys(c)));
+        boolean dropped = constraints.removeIf(c -> c.kind() == ConstraintKind.UNIQUE && primary.contains(keys(c)));
+        if (dropped) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, table.span(), "UNIQUE on the columns of the primary key");
+        }
+    }
+
+    private static List<String> keys(TableConstraint constraint) {
+        return names(constraint.parts()).stream().map(Name::key).toList();
     }
 
     /** A key on the beginnings of texts; elsewhere a unique index on an expression. */
@@ -212,6 +232,17 @@ final class TableAdapter {
                 List.of(),
                 table.span()));
         all.addAll(after);
+        if (table.leftOut().contains("OR REPLACE")) {
+            boolean says = has(SqlFeature.IF_EXISTS);
+            if (says) {
+                all.add(
+                        0,
+                        new DdlStatement.Drop(
+                                "TABLE", List.of(table.name()), true, false, Optional.empty(), table.span()));
+            } else {
+                adapter.note(FindingCode.SYNTAX_CHECK, table.span(), "OR REPLACE is left out; drop the table first");
+            }
+        }
         return all;
     }
 

@@ -2,14 +2,9 @@ package raftcart.rewrite;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import raftcart.dialect.Languages;
-import raftcart.finding.Outcome;
 
 /**
  * Single statements whose meaning is easily lost. After each source stand what becomes of it, with a dash for what is
@@ -266,43 +261,16 @@ class RewriteRulesTest {
             ! RC0602
             """;
 
-    private record Case(String from, String to, String source, String expected, String findings) {
-        @Override
-        public String toString() {
-            return from + " > " + to + ": " + source;
-        }
-    }
-
-    private static Stream<Case> cases() {
-        String all = String.join("", TEXTS_AND_NULL, NUMBERS, DATES, QUERIES, CHANGES, STRUCTURE, FUNCTIONS);
-        return Stream.of(all.split("\n(?=[a-z0-9]+ > )")).map(RewriteRulesTest::read);
-    }
-
-    private static Case read(String text) {
-        String[] lines = text.strip().split("\n");
-        String[] head = lines[0].split(" > |: ", 3);
-        String expected = lines[1].substring(1).strip();
-        return new Case(head[0], head[1], head[2], expected, lines.length > 2 ? lines[2].substring(2) : "");
+    private static Stream<RuleCase> cases() {
+        return Stream.of(TEXTS_AND_NULL, NUMBERS, DATES, QUERIES, CHANGES, STRUCTURE, FUNCTIONS)
+                .flatMap(RuleCase::of);
     }
 
     @ParameterizedTest
     @MethodSource("cases")
-    void keepsItsMeaningOrSaysSo(Case rule) {
-        List<String> texts = new ArrayList<>();
-        List<String> findings = new ArrayList<>();
-        StatementRewriter rewriter = new StatementRewriter(
-                Languages.named(rule.from()).orElseThrow(),
-                Languages.named(rule.to()).orElseThrow(),
-                new Knowledge(),
-                TokenRules.NONE);
-        for (StatementResult result : rewriter.rewrite(rule.source(), 1, 1)) {
-            texts.add(result.outcome() == Outcome.BY_HAND ? "-" : result.text().replaceAll("\\s+", " "));
-            findings.add(result.findings().stream()
-                    .filter(f -> f.outcome().compareTo(Outcome.CHECK) >= 0)
-                    .map(f -> f.code().code())
-                    .collect(Collectors.joining(" ")));
-        }
-        assertThat(String.join("; ", texts)).isEqualTo(rule.expected());
-        assertThat(String.join(" ", findings)).isEqualTo(rule.findings());
+    void keepsItsMeaningOrSaysSo(RuleCase rule) {
+        RuleCase.Result result = rule.run();
+        assertThat(result.text()).isEqualTo(rule.expected());
+        assertThat(result.findings()).isEqualTo(rule.findings());
     }
 }

@@ -10,6 +10,9 @@ import raftcart.type.TypeVisitor;
 /** Chooses MariaDB's type for a column. */
 final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
     /** "InnoDB Limitations": the parts of a key take 3072 bytes at most; utf8mb4 needs 4 a character. */
+    /** "Microseconds in MariaDB": digits of a second's fraction. */
+    private static final int MOST_DIGITS = 6;
+
     private static final int KEY_BYTES = 3072;
 
     private static final int BYTES_A_CHARACTER = 4;
@@ -160,7 +163,16 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
             return TypeChoice.of("varchar(32)", new LogicalType.Varchar(32))
                     .note(FindingCode.FOREIGN_TYPE, "time with a zone as text");
         }
-        return TypeChoice.of("time(" + type.precision() + ")", new LogicalType.Duration(type.precision()));
+        int digits = Math.min(type.precision(), MOST_DIGITS);
+        return fraction(TypeChoice.of("time(" + digits + ")", new LogicalType.Duration(digits)), type.precision());
+    }
+
+    private static TypeChoice fraction(TypeChoice choice, int precision) {
+        return precision <= MOST_DIGITS
+                ? choice
+                : choice.note(
+                        FindingCode.INEXACT_NUMBER,
+                        choice.sql() + ": fractions of a second lose " + (precision - MOST_DIGITS) + " digit(s)");
     }
 
     @Override
@@ -170,8 +182,9 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
 
     @Override
     public TypeChoice visitTimestamp(LogicalType.Timestamp type) {
-        TypeChoice choice =
-                TypeChoice.of("datetime(" + type.precision() + ")", new LogicalType.Timestamp(type.precision(), false));
+        int digits = Math.min(type.precision(), MOST_DIGITS);
+        TypeChoice choice = fraction(
+                TypeChoice.of("datetime(" + digits + ")", new LogicalType.Timestamp(digits, false)), type.precision());
         return type.zoned() ? choice.note(FindingCode.INSTANT_AS_UTC, choice.sql() + " in UTC") : choice;
     }
 

@@ -10,6 +10,7 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
@@ -251,8 +252,9 @@ public final class MariaDbWriters {
 
         @Override
         protected String defaultValue(Expr value) {
-            boolean simple =
-                    value instanceof Expr.Literal || value instanceof Expr.CurrentTime || value instanceof Expr.Call;
+            boolean now = value instanceof Expr.CurrentTime time
+                    && (time.kind() == CurrentKind.TIMESTAMP || time.kind() == CurrentKind.LOCAL_TIMESTAMP);
+            boolean simple = value instanceof Expr.Literal || now;
             return simple ? super.defaultValue(value) : "DEFAULT (" + text(value) + ")";
         }
 

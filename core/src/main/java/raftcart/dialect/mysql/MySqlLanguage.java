@@ -13,6 +13,7 @@ public final class MySqlLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     MARIADB.features(),
+                    SqlFeature.TEXT_DEFAULTS,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.INDEX_IF_NOT_EXISTS,

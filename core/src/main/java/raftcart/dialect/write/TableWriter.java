@@ -9,6 +9,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -63,7 +64,7 @@ final class TableWriter {
             String identity = ddl.identity(column.identity().get());
             text.append(identity.isEmpty() ? "" : " " + identity);
         }
-        column.defaultValue().ifPresent(d -> text.append(' ').append(ddl.defaultValue(d)));
+        column.defaultValue().ifPresent(d -> text.append(' ').append(defaultValue(column, d)));
         if (column.generated().isPresent()) {
             text.append(' ').append(ddl.generated(column));
         }
@@ -78,6 +79,17 @@ final class TableWriter {
         column.comment().filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS)).ifPresent(c -> text.append(" COMMENT ")
                 .append(ddl.string(c)));
         return text.toString();
+    }
+
+    /** A constant is an expression in parentheses where long texts take no constants. */
+    private String defaultValue(ColumnDefinition column, Expr value) {
+        boolean enclosed = !ddl.has(SqlFeature.TEXT_DEFAULTS)
+                && value instanceof Expr.Literal l
+                && l.kind() != LiteralKind.NULL
+                && column.type()
+                        .filter(t -> t.name().matches(".*(text|blob|json)"))
+                        .isPresent();
+        return enclosed ? "DEFAULT (" + ddl.text(value) + ")" : ddl.defaultValue(value);
     }
 
     private static String nullWord() {

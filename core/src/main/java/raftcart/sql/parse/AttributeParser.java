@@ -63,6 +63,8 @@ final class AttributeParser {
                 parsing.string(); // a heading for the client
             } else if (cursor.takeWords("FORMAT")) {
                 result = formatted(result, parsing.string(), span);
+            } else if (cursor.takeWords("NAMED")) {
+                parsing.named(parsing.name());
             } else if (cursor.peek().isAnyWord(TYPES)) {
                 result = new Expr.Cast(result, TypeNameParser.parse(cursor), false, span);
             } else {

@@ -89,6 +89,9 @@ final class CallParser {
         cursor.expectSymbol("(");
         Expr value = expressions.expression();
         cursor.expectWords("AS");
+        if (cursor.peek().isWord("FORMAT") && cursor.peek(1).isString()) {
+            throw cursor.byHand("a cast to a FORMAT");
+        }
         TypeName type = TypeNameParser.parse(cursor);
         if (cursor.takeWords("CHARACTER", "SET") || cursor.takeWords("CHARSET")) {
             cursor.take();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.Span;
+import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
@@ -29,8 +30,11 @@ final class DdlParser {
     }
 
     Statement create() {
-        Span span = cursor.take().span();
-        boolean orReplace = cursor.takeWords("OR", "REPLACE") || cursor.takeWords("OR", "ALTER");
+        Token verb = cursor.take();
+        Span span = verb.span();
+        boolean orReplace = verb.isAnyWord("REPLACE", "RECREATE")
+                || cursor.takeWords("OR", "REPLACE")
+                || cursor.takeWords("OR", "ALTER");
         List<String> prefix = new ArrayList<>();
         prefix(prefix);
         Temporary temporary = temporary();
@@ -38,7 +42,8 @@ final class DdlParser {
             if (cursor.previous().isAnyWord("FOREIGN", "EXTERNAL")) {
                 throw cursor.byHand("an external table");
             }
-            prefix.add(cursor.previous().text());
+            boolean set = cursor.previous().isWord("SET");
+            prefix.add(set ? "SET: no row twice" : cursor.previous().text());
             temporary = temporary == Temporary.NO ? temporary() : temporary;
         }
         return created(orReplace, temporary, prefix, span);

@@ -20,6 +20,7 @@ final class Parsing {
     final ExprParser expressions;
     final QueryParser queries;
     private int depth;
+    private Optional<Name> named = Optional.empty();
 
     Parsing(TokenCursor cursor, Grammar grammar) {
         this.cursor = cursor;
@@ -30,6 +31,18 @@ final class Parsing {
 
     boolean has(GrammarFeature feature) {
         return grammar.has(feature);
+    }
+
+    /** A name that stands with an expression, of which its item is to be called. */
+    void named(Name name) {
+        named = Optional.of(name);
+    }
+
+    /** The name that was given with the expression read last, if any. */
+    Optional<Name> takeNamed() {
+        Optional<Name> given = named;
+        named = Optional.empty();
+        return given;
     }
 
     /** Reads something that may contain itself. */

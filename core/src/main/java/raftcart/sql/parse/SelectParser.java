@@ -195,6 +195,10 @@ final class SelectParser {
             throw cursor.byHand("a SELECT that assigns variables");
         }
         Expr value = parsing.expressions.expression();
+        Optional<Name> named = parsing.takeNamed();
+        if (named.isPresent()) {
+            return new Item(value, named);
+        }
         if (cursor.takeWords("AS")) {
             if (cursor.peek().isSymbol("(")) {
                 throw cursor.unexpected("a name");

@@ -12,11 +12,14 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
 
@@ -131,6 +134,8 @@ final class TableDefinitionParser {
             } else if (cursor.takeWords("COMMENT")) {
                 cursor.takeSymbol("=");
                 comment = Optional.of(parsing.string());
+            } else if (parsing.has(GrammarFeature.DATA_ATTRIBUTES) && atIndex()) {
+                index();
             } else if (cursor.takeWords("AUTO_INCREMENT")) {
                 cursor.takeSymbol("=");
                 startAt(parsing.wholeNumber());
@@ -172,6 +177,38 @@ final class TableDefinitionParser {
         boolean starts = query.isPresent() && cursor.takeWords("DATA", "INITIALLY", "DEFERRED");
         summary |= starts;
         return starts;
+    }
+
+    private boolean atIndex() {
+        int ahead = cursor.peek().isWord("UNIQUE") ? 1 : 0;
+        ahead += cursor.peek(ahead).isWord("PRIMARY") ? 1 : 0;
+        return cursor.peek(ahead).isWord("INDEX");
+    }
+
+    /** Teradata's indexes: one that is unique is a key, the primary one says where rows lie. */
+    private void index() {
+        Span span = cursor.peek().span();
+        boolean unique = cursor.takeWords("UNIQUE");
+        boolean primary = cursor.takeWords("PRIMARY");
+        cursor.expectWords("INDEX");
+        Optional<Name> name = cursor.peek().isName() ? Optional.of(parsing.name()) : Optional.empty();
+        List<IndexPart> parts = new ConstraintParser(parsing).keyParts();
+        cursor.takeSymbol(",");
+        if (!unique && primary) {
+            leftOut.add("PRIMARY INDEX");
+            return;
+        }
+        constraints.add(new TableConstraint(
+                unique ? ConstraintKind.UNIQUE : ConstraintKind.INDEX,
+                name,
+                parts,
+                Optional.empty(),
+                Optional.empty(),
+                false,
+                false,
+                false,
+                List.of(),
+                span));
     }
 
     private boolean startsQueryHere() {
@@ -242,6 +279,9 @@ final class TableDefinitionParser {
             if (!first
                     && (token.isWord("AS") || token.isWord("COMMENT") || token.isAnyWord(ClauseWords.TABLE_CLAUSES))
                     && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=|.* STORE")) {
+                break;
+            }
+            if (!first && parsing.has(GrammarFeature.DATA_ATTRIBUTES) && atIndex()) {
                 break;
             }
             if (!first && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) && Keywords.startsStatement(token)) {

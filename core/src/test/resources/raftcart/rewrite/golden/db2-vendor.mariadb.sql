@@ -16,13 +16,13 @@ CREATE TABLE KESTREL.STAR (
     STARNO char(6) NOT NULL,
     NAME varchar(12) DEFAULT 'x' NOT NULL,
     MID char(1) DEFAULT '' NOT NULL,
-    SEEN date DEFAULT CURRENT_DATE,
+    SEEN date DEFAULT (CURRENT_DATE),
     AT time(0),
     EDLEVEL smallint NOT NULL,
     SALARY decimal(9,2) DEFAULT 0,
     MAG decimal(9,4),
     DF decimal(65,30),
-    TS datetime(12) DEFAULT LOCALTIMESTAMP NOT NULL ON UPDATE LOCALTIMESTAMP,
+    TS datetime(6) DEFAULT LOCALTIMESTAMP NOT NULL ON UPDATE LOCALTIMESTAMP,
     BIT binary(4),
     G char(5),
     VG varchar(10),
@@ -145,6 +145,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 14:1: RC0502 adapted: Storage clauses left out: COMPRESS YES ADAPTIVE VALUE COMPRESSION DISTRIBUTE BY HASH ("STARNO") IN "USERSPACE1" INDEX IN "IX" LONG IN "TS32"
 -- 14:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW
 -- 23:5: RC0110 check: Number without precision is bounded: DF: number without precision as decimal(65,30)
+-- 24:5: RC0119 check: Numbers may lose digits: TS: datetime(6): fractions of a second lose 6 digit(s)
 -- 27:5: RC0502 adapted: Storage clauses left out: PIC: LOGGED
 -- 27:5: RC0502 adapted: Storage clauses left out: PIC: NOT COMPACT
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: INLINE LENGTH 200

@@ -1,6 +1,7 @@
 -- to: postgresql
  -- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD httpfs
+DROP TABLE IF EXISTS telescope;
 CREATE TABLE telescope (
     id integer DEFAULT NEXTVAL('sq') PRIMARY KEY,
     name text,

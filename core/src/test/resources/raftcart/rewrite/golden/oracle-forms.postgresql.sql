@@ -123,8 +123,12 @@ FROM telescope
 WHERE JSONB_PATH_EXISTS(CAST(notes AS jsonb), CAST('$.d' AS jsonpath));
 -- RC0602 by hand: No counterpart on the target: JSON_TABLE
 -- SELECT jt.* FROM telescope, JSON_TABLE(notes, '$[*]' COLUMNS (id NUMBER PATH '$.id', nm VARCHAR2(20) PATH '$.n')) jt
--- RC0602 by hand: No counterpart on the target: DELETE WHERE in a MERGE cannot be said in postgresql
--- MERGE INTO telescope t USING (SELECT 1 id, 'a' nm FROM dual) s ON (t.telescope_id = s.id) WHEN MATCHED THEN UPDATE SET t.name = s.nm WHERE t.active = 'Y' DELETE WHERE t.active = 'N' WHEN NOT MATCHED THEN INSERT (telescope_id, name) VALUES (s.id, s.nm)
+MERGE INTO telescope t
+USING (SELECT 1 AS id, 'a' AS nm) s
+ON t.telescope_id = s.id
+WHEN MATCHED AND t.active = 'Y' AND t.active = 'N' THEN DELETE
+WHEN MATCHED AND t.active = 'Y' THEN UPDATE SET name = s.nm
+WHEN NOT MATCHED THEN INSERT (telescope_id, name) VALUES (s.id, s.nm);
 UPDATE telescope t SET (name, active) = (SELECT code, 'Y' FROM obs_event e WHERE e.telescope_id = t.telescope_id) WHERE EXISTS (SELECT 1 FROM obs_event);
 DELETE FROM telescope WHERE active = 'N';
 SELECT *
@@ -272,7 +276,6 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_get_text
 -- 82:36: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 83:39: RC0602 by hand: No counterpart on the target: JSON_TABLE
--- 84:1: RC0602 by hand: No counterpart on the target: DELETE WHERE in a MERGE cannot be said in postgresql
 -- 86:1: RC0609 adapted: Said in other words: a DELETE from the table that the query reads
 -- 87:52: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 87:15: RC0609 adapted: Said in other words: a name for the query in FROM

@@ -5,7 +5,7 @@ CREATE TABLE Star (
     Name varchar(80) NOT NULL,
     Active tinyint(1) DEFAULT TRUE NOT NULL,
     Seen datetime(3) DEFAULT CURRENT_TIMESTAMP,
-    Token char(36) DEFAULT UUID(),
+    Token char(36) DEFAULT (UUID()),
     Total bigint GENERATED ALWAYS AS (Id * 2) STORED,
     CONSTRAINT PK_Star PRIMARY KEY (Id)
 );

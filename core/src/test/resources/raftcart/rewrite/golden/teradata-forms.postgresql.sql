@@ -22,12 +22,13 @@ CREATE TABLE kestrel.telescope (
     CONSTRAINT pk PRIMARY KEY (telescope_id),
     CHECK (aperture >= 0)
 );
+CREATE INDEX nx ON kestrel.telescope (name);
 CREATE TEMPORARY TABLE vt AS
 SELECT * FROM telescope;
 CREATE TEMPORARY TABLE gt (
     a integer
 ) ON COMMIT DELETE ROWS;
-CREATE VIEW v AS
+CREATE OR REPLACE VIEW v AS
 SELECT telescope_id, name, CAST(TO_CHAR(d, 'YYYY') AS character(4)) FROM telescope;
 SELECT * FROM telescope ORDER BY 1 LIMIT 10;
 -- RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
@@ -114,8 +115,7 @@ FROM telescope;
 -- 5:1: RC0502 adapted: Storage clauses left out: NO AFTER JOURNAL
 -- 5:1: RC0502 adapted: Storage clauses left out: CHECKSUM = DEFAULT
 -- 5:1: RC0502 adapted: Storage clauses left out: DEFAULT MERGEBLOCKRATIO
--- 5:1: RC0502 adapted: Storage clauses left out: UNIQUE PRIMARY INDEX upi (telescope_id)
--- 5:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE_N (d BETWEEN DATE '2010-01-01' AND DATE '2020-12-31' EACH INTERVAL '1' MONTH , NO RANGE) INDEX nx (name)
+-- 5:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE_N (d BETWEEN DATE '2010-01-01' AND DATE '2020-12-31' EACH INTERVAL '1' MONTH , NO RANGE)
 -- 12:7: RC0502 adapted: Storage clauses left out: name: CHARACTER SET UNICODE
 -- 12:7: RC0502 adapted: Storage clauses left out: name: NOT CASESPECIFIC
 -- 12:7: RC0502 adapted: Storage clauses left out: name: TITLE 'Name'
@@ -130,8 +130,9 @@ FROM telescope;
 -- 16:7: RC0502 adapted: Storage clauses left out: d: FORMAT 'YYYY-MM-DD'
 -- 18:7: RC0111 check: Type without counterpart crosses as text: iv: interval day to second as text
 -- 18:40: RC0111 check: Type without counterpart crosses as text: p: period(date) as text
--- 24:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX (telescope_id)
--- 25:1: RC0502 adapted: Storage clauses left out: SET
+-- 5:1: RC0502 adapted: Storage clauses left out: UNIQUE on the columns of the primary key
+-- 24:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
+-- 25:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 26:19: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 28:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- 29:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
