@@ -11,6 +11,7 @@ import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
 import static raftcart.dialect.SqlFeature.CURRENT_SCHEMA;
 import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
+import static raftcart.dialect.SqlFeature.DISTINCT_WITH_SEPARATOR;
 import static raftcart.dialect.SqlFeature.EXCEPT;
 import static raftcart.dialect.SqlFeature.EXPRESSION_DEFAULTS;
 import static raftcart.dialect.SqlFeature.FOREIGN_KEY_ACTIONS;
@@ -21,6 +22,7 @@ import static raftcart.dialect.SqlFeature.GRANTS;
 import static raftcart.dialect.SqlFeature.INDEX_IF_NOT_EXISTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
+import static raftcart.dialect.SqlFeature.LIMIT_IN_SUBQUERY;
 import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
 import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
 import static raftcart.dialect.SqlFeature.NULL_ITEMS;
@@ -102,7 +104,9 @@ public final class FeatureSets {
             GENERATED_NOT_NULL,
             NULL_ITEMS,
             INDEX_IF_NOT_EXISTS,
-            TEXT_DEFAULTS);
+            TEXT_DEFAULTS,
+            LIMIT_IN_SUBQUERY,
+            DISTINCT_WITH_SEPARATOR);
 
     private FeatureSets() {}
 

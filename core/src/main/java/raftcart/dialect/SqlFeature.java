@@ -280,6 +280,18 @@ public enum SqlFeature {
     PARTS_IF_EXISTS,
     /** A long text may have a constant as its default. */
     TEXT_DEFAULTS,
+    /** A check may read the time of day. */
+    CHECKS_READ_CLOCK,
+    /** A foreign key has to name the columns that it refers to. */
+    REFERENCES_NAME_COLUMNS,
+    /** A column has to refuse NULL before it becomes a part of a primary key. */
+    KEYS_WANT_NOT_NULL,
+    /** A query that is compared with may have a limit. */
+    LIMIT_IN_SUBQUERY,
+    /** Texts may be put together once each with a separator of choice. */
+    DISTINCT_WITH_SEPARATOR,
+    /** Temporary tables of a session are in the schema SESSION. */
+    TEMPORARY_IN_SESSION,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

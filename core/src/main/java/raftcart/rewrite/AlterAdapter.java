@@ -176,30 +176,63 @@ final class AlterAdapter {
                 && add.constraint().kind() == ConstraintKind.INDEX) {
             addIndex(add.constraint(), alter, after);
         } else if (action instanceof AlterAction.AddConstraint add) {
-            columns.constraint(add.constraint()).ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
+            notNull(add.constraint(), alter, actions);
+            new ConstraintAdapter(adapter)
+                    .constraint(add.constraint())
+                    .ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
         } else if (action instanceof AlterAction.DropConstraint drop
                 && drop.kind().equals("INDEX")
                 && !has(SqlFeature.INDEXES_OF_TABLES)) {
             dropIndex(drop, alter, actions, after);
         } else {
             if (action instanceof AlterAction.ChangeColumn change) {
-                comment(change.definition(), alter, after);
-                change.definition()
-                        .identity()
-                        .flatMap(i -> tables.keyOf(
+                changes(change, alter, actions, after);
+            }
+            actions.add(column(action, alter, none, tables));
+        }
+    }
+
+    /** NOT NULL for the columns of a primary key, where it does not come with the key. */
+    private void notNull(TableConstraint key, DdlStatement.AlterTable alter, List<AlterAction> actions) {
+        if (key.kind() != ConstraintKind.PRIMARY_KEY || !has(SqlFeature.KEYS_WANT_NOT_NULL)) {
+            return;
+        }
+        for (Name name : TableAdapter.names(key.parts())) {
+            Optional<Knowledge.KnownColumn> column = adapter.knowledge
+                    .table(alter.name())
+                    .map(t -> t.columns().get(name.text().toLowerCase(java.util.Locale.ROOT)));
+            if (column.isPresent() && !column.get().notNull()) {
+                boolean typed = has(SqlFeature.COMPUTED_WITHOUT_TYPE)
+                        && column.get().type().isPresent();
+                actions.add(
+                        typed
+                                ? new AlterAction.ChangeColumn(name, columns.notNull(column.get(), alter.span()))
+                                : new AlterAction.SetNullable(name, false));
+            }
+        }
+    }
+
+    /** What a changed column brings with it. */
+    private void changes(
+            AlterAction.ChangeColumn change,
+            DdlStatement.AlterTable alter,
+            List<AlterAction> actions,
+            List<Statement> after) {
+        comment(change.definition(), alter, after);
+        change.definition()
+                .identity()
+                .flatMap(i -> new TableAdapter(adapter)
+                        .keyOf(
                                 change.column(),
                                 alter.name(),
                                 adapter.knowledge
                                         .table(alter.name())
                                         .map(Knowledge.KnownTable::keys)
                                         .orElse(List.of())))
-                        .ifPresent(c -> {
-                            actions.add(new AlterAction.AddConstraint(c));
-                            adapter.knowledge.addKey(alter.name(), List.of(change.column()), false);
-                        });
-            }
-            actions.add(column(action, alter, none, tables));
-        }
+                .ifPresent(c -> {
+                    actions.add(new AlterAction.AddConstraint(c));
+                    adapter.knowledge.addKey(alter.name(), List.of(change.column()), false);
+                });
     }
 
     private void addColumn(

@@ -16,6 +16,8 @@ final class BinaryDates {
     private static final LocalDate BASE = LocalDate.of(1900, 1, 1);
     private static final LocalDate FIRST = LocalDate.of(1, 1, 1);
     private static final DateTimeFormatter MILLIS = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss.SSS");
+    private static final DateTimeFormatter MINUTES = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss");
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ISO_LOCAL_TIME;
     private static final long NANOS_A_DAY = 86_400_000_000_000L;
 
     private BinaryDates() {}
@@ -32,7 +34,7 @@ final class BinaryDates {
             case "datetime" -> bytes.length == 8 ? datetime(bytes) : Optional.empty();
             case "smalldatetime" ->
                 bytes.length == 4
-                        ? Optional.of(MILLIS.format(BASE.atStartOfDay()
+                        ? Optional.of(MINUTES.format(BASE.atStartOfDay()
                                 .plusDays(number(bytes, 0, 2))
                                 .plusMinutes(number(bytes, 2, 2))))
                         : Optional.empty();
@@ -40,7 +42,7 @@ final class BinaryDates {
                 bytes.length == 3
                         ? Optional.of(FIRST.plusDays(reversed(bytes, 0, 3)).toString())
                         : Optional.empty();
-            case "time" -> bytes.length > 3 ? time(bytes, bytes.length - 1).map(LocalTime::toString) : Optional.empty();
+            case "time" -> bytes.length > 3 ? time(bytes, bytes.length - 1).map(CLOCK::format) : Optional.empty();
             case "datetime2" -> bytes.length > 6 ? datetime2(bytes) : Optional.empty();
             default -> Optional.empty();
         };
@@ -56,7 +58,7 @@ final class BinaryDates {
 
     private static Optional<String> datetime2(byte[] bytes) {
         LocalDate date = FIRST.plusDays(reversed(bytes, bytes.length - 3, 3));
-        return time(bytes, bytes.length - 4).map(t -> date + " " + t);
+        return time(bytes, bytes.length - 4).map(t -> date + " " + CLOCK.format(t));
     }
 
     /** The number of digits in the first byte, then that part of a second, the lowest byte first. */

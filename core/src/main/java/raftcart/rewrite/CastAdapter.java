@@ -101,6 +101,10 @@ final class CastAdapter {
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
+        Optional<Expr> moment = moment(cast, type, wanted);
+        if (moment.isPresent()) {
+            return moment.get();
+        }
         uncertain(cast, type, kind);
         if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
             Expr zero = Expr.Literal.number(0);
@@ -162,6 +166,32 @@ final class CastAdapter {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
         }
+    }
+
+    /** A date or timestamp as a constant of its type, where nothing of it would be cut off. */
+    private Optional<Expr> moment(Expr.Cast cast, LogicalType type, ValueKind wanted) {
+        boolean possible = wanted.isDate()
+                && adapter.to.has(SqlFeature.TYPED_DATES)
+                && bare(cast.value()) instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        if (!possible) {
+            return Optional.empty();
+        }
+        Expr typed = DateAdapter.typed(DateAdapter.usual((Expr.Literal) bare(cast.value())), wanted);
+        boolean right = typed instanceof Expr.Literal l
+                && (wanted == ValueKind.DATE
+                        ? l.kind() == LiteralKind.DATE
+                        : l.kind() == LiteralKind.TIMESTAMP && digits(l.text()) <= precision(type));
+        return right ? Optional.of(typed) : Optional.empty();
+    }
+
+    private static int digits(String moment) {
+        int dot = moment.indexOf('.');
+        return dot < 0 ? 0 : moment.length() - dot - 1;
+    }
+
+    private static int precision(LogicalType type) {
+        return type instanceof LogicalType.Timestamp t && !t.zoned() ? t.precision() : -1;
     }
 
     private Expr jsonOfText(Expr.Cast cast, Expr value) {

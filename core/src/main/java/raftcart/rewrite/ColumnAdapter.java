@@ -20,19 +20,17 @@ import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
-import raftcart.sql.tree.TableParts.Reference;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
-/** Adapts columns and constraints: types, defaults, numbering, and what foreign keys do. */
+/** Adapts columns: types, defaults and numbering. */
 final class ColumnAdapter {
     private final QueryAdapter adapter;
 
@@ -82,8 +80,11 @@ final class ColumnAdapter {
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key
                 || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
-        if (column.identity().isPresent() && !has(SqlFeature.DECIMAL_IDENTITIES)) {
-            type = type.map(ColumnAdapter::whole);
+        if (column.identity().isPresent()) {
+            type = type.map(this::whole);
+        }
+        if (column.identity().isEmpty() && column.generated().isPresent()) {
+            refuseNumbered(column, table);
         }
         Optional<LogicalType> known = type;
         Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
@@ -122,20 +123,28 @@ final class ColumnAdapter {
         return plain;
     }
 
-    /** A column that is known, as one that is numbered. */
-    static ColumnDefinition numbered(KnownColumn column, IdentityOptions options, Span span) {
-        boolean small = column.type()
-                .filter(t -> t instanceof LogicalType.Int i && i.bits() <= 32
-                        || t instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9)
-                .isPresent();
+    /** A column that is known, refusing NULL, in the target's terms. */
+    ColumnDefinition notNull(KnownColumn column, Span span) {
+        ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, 1, false);
+        TypeName type = adapter.written(
+                adapter.to.types().choose(column.type().orElseThrow(), use).sql());
+        adapter.note(
+                FindingCode.SYNTAX_ADAPTED,
+                span,
+                "NOT NULL for " + column.name().text() + " of the key");
+        return definition(column.name(), type, Optional.empty(), span);
+    }
+
+    private static ColumnDefinition definition(
+            Name name, TypeName type, Optional<IdentityOptions> identity, Span span) {
         return new ColumnDefinition(
-                column.name(),
-                Optional.of(TypeName.of(small ? "integer" : "bigint")),
+                name,
+                Optional.of(type),
                 Optional.of(true),
                 Optional.empty(),
                 Optional.empty(),
                 false,
-                Optional.of(options),
+                identity,
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -144,8 +153,21 @@ final class ColumnAdapter {
                 span);
     }
 
+    /** A column that is known, as one that is numbered. */
+    static ColumnDefinition numbered(KnownColumn column, IdentityOptions options, Span span) {
+        boolean small = column.type()
+                .filter(t -> t instanceof LogicalType.Int i && i.bits() <= 32
+                        || t instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9)
+                .isPresent();
+        return definition(column.name(), TypeName.of(small ? "integer" : "bigint"), Optional.of(options), span);
+    }
+
     /** The whole numbers for a column that the engine numbers. */
-    private static LogicalType whole(LogicalType type) {
+    private LogicalType whole(LogicalType type) {
+        boolean decimal = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.scale() == 0;
+        if (decimal && has(SqlFeature.DECIMAL_IDENTITIES)) {
+            return type;
+        }
         boolean small = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9;
         return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
     }
@@ -244,9 +266,9 @@ final class ColumnAdapter {
                         c.disabled(),
                         c.leftOut(),
                         c.span());
-                constraint(moved).ifPresent(constraints::add);
+                new ConstraintAdapter(adapter).constraint(moved).ifPresent(constraints::add);
             } else {
-                constraint(c).ifPresent(own::add);
+                new ConstraintAdapter(adapter).constraint(c).ifPresent(own::add);
             }
         }
         return own;
@@ -290,6 +312,26 @@ final class ColumnAdapter {
                     "NOT NULL of the computed column " + column.name().text() + " is left out");
         }
         return left ? Optional.empty() : column.notNull();
+    }
+
+    /** MariaDB computes nothing from a column that it numbers. */
+    private void refuseNumbered(ColumnDefinition column, CreateTable table) {
+        if (!has(SqlFeature.NUMBERED_COLUMNS_ARE_KEYS)) {
+            return;
+        }
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                boolean numbered = e instanceof Expr.Column c
+                        && table.columns().stream()
+                                .anyMatch(t -> t.identity().isPresent()
+                                        && t.name().matches(c.name().last()));
+                if (numbered) {
+                    throw new Untranslatable("a computed column that reads the numbered one");
+                }
+                return super.expr(e);
+            }
+        }.expr(column.generated().orElseThrow());
     }
 
     /** What DB2 takes for WITH DEFAULT alone ("CREATE TABLE": DEFAULT values). */
@@ -371,60 +413,5 @@ final class ColumnAdapter {
                     column.span()));
         }
         return adapter.written(choice.sql());
-    }
-
-    private static boolean isIdle(String action) {
-        return action.matches("|NO ACTION|RESTRICT");
-    }
-
-    private Reference reference(Reference reference, TableConstraint c) {
-        boolean deletes = has(SqlFeature.FOREIGN_KEY_ACTIONS) || isIdle(reference.onDelete());
-        boolean updates =
-                has(SqlFeature.FOREIGN_KEY_ACTIONS) && has(SqlFeature.ON_UPDATE_ACTION) || isIdle(reference.onUpdate());
-        if (deletes && updates) {
-            return reference;
-        }
-        String lost = (deletes ? "" : " ON DELETE " + reference.onDelete())
-                + (updates ? "" : " ON UPDATE " + reference.onUpdate());
-        adapter.note(
-                FindingCode.SYNTAX_CHECK, c.span(), "the foreign key to " + reference.table() + " does without" + lost);
-        return new Reference(
-                reference.table(),
-                reference.columns(),
-                deletes ? reference.onDelete() : "",
-                updates ? reference.onUpdate() : "",
-                reference.match());
-    }
-
-    Optional<TableConstraint> constraint(TableConstraint c) {
-        for (String clause : c.leftOut()) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, c.span(), clause);
-        }
-        if (c.disabled()) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK, c.span(), "a constraint that is switched off on the source is left out");
-            return Optional.empty();
-        }
-        List<IndexPart> parts = c.parts().stream()
-                .map(p -> new IndexPart(
-                        p.value(), has(SqlFeature.PREFIX_INDEXES) ? p.prefix() : 0, false, Nulls.DEFAULT, List.of()))
-                .toList();
-        if (c.parts().stream().anyMatch(p -> p.prefix() > 0) && !has(SqlFeature.PREFIX_INDEXES)) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    c.span(),
-                    "the whole column for its beginning in a key, which lets more in");
-        }
-        return Optional.of(new TableConstraint(
-                c.kind(),
-                c.name(),
-                parts,
-                c.check().map(adapter::condition),
-                c.reference().map(r -> reference(r, c)),
-                c.deferrable(),
-                c.initiallyDeferred(),
-                false,
-                List.of(),
-                c.span()));
     }
 }

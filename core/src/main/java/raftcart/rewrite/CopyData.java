@@ -159,6 +159,9 @@ final class CopyData {
         }
         Insert insert = ((Insert) statement.get())
                 .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get(), notes), Span.NONE)));
+        if (knowledge.numbered(insert.table()).isPresent()) {
+            insert = insert.withOverriding("SYSTEM"); // COPY gives the numbers whatever the column says
+        }
         StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
         List<Statement> adapted = adapter.adapt(insert);
         SqlWriter writer = to.writer()

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -202,5 +203,27 @@ final class DateAdapter {
             return new Expr.Literal(LiteralKind.TIMESTAMP, text + " 00:00:00", literal.span());
         }
         return timestamp ? new Expr.Literal(LiteralKind.TIMESTAMP, text.replace('T', ' '), literal.span()) : literal;
+    }
+
+    /** A number where T-SQL wants a date is one of days after the first of 1900. */
+    static List<Expr> days(Language from, Expr.Call call, List<Expr> arguments) {
+        String name = call.name().last().key();
+        boolean dates =
+                from.has(SqlFeature.TIMESTAMP_PLUS_DAYS) && arguments.size() == 3 && name.matches("dateadd|datediff");
+        if (!dates) {
+            return arguments;
+        }
+        List<Expr> read = new ArrayList<>(arguments);
+        for (int i = name.equals("dateadd") ? 2 : 1; i < 3; i++) {
+            if (read.get(i) instanceof Expr.Literal l
+                    && l.kind() == LiteralKind.NUMBER
+                    && l.text().matches("\\d{1,5}")) {
+                String day = java.time.LocalDate.of(1900, 1, 1)
+                        .plusDays(Integer.parseInt(l.text()))
+                        .toString();
+                read.set(i, new Expr.Literal(LiteralKind.TIMESTAMP, day + " 00:00:00", l.span()));
+            }
+        }
+        return read;
     }
 }

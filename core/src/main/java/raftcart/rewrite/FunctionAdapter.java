@@ -59,8 +59,10 @@ final class FunctionAdapter {
         if (from.name().equals(to.name())) {
             return mapped(call, call.arguments());
         }
-        List<Expr> arguments =
-                call.arguments().stream().map(new CastAdapter(adapter)::bare).toList();
+        List<Expr> arguments = DateAdapter.days(
+                from,
+                call,
+                call.arguments().stream().map(new CastAdapter(adapter)::bare).toList());
         boolean changed = !arguments.equals(call.arguments());
         return recognised(
                 changed ? new Expr.Call(call.name(), call.canonical(), arguments, call.suffix(), call.span()) : call);

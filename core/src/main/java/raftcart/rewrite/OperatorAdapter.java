@@ -13,6 +13,9 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
 /** Adapts operators: what they mean depends on the kinds of their operands. */
@@ -348,6 +351,19 @@ final class OperatorAdapter {
             Expr no = new Expr.Binary(
                     BinaryOperator.EQUAL, Expr.Literal.number(in.negated() ? 1 : 0), Expr.Literal.number(1), in.span());
             return adapter.from.name().equals(adapter.to.name()) ? in : no;
+        }
+        if (in.items().get(0) instanceof Expr.Subquery limited
+                && limited.query().paging().isPresent()
+                && !adapter.to.has(SqlFeature.LIMIT_IN_SUBQUERY)
+                && !adapter.from.name().equals(adapter.to.name())) {
+            TableRef rows = new TableRef.Derived(
+                    limited.query(), false, Optional.of(TableRef.Alias.of("source_rows_")), in.span());
+            Query all = Query.of(QueryBody.Select.of(
+                    List.of(QueryBody.Item.of(new Expr.Star(Optional.empty(), List.of(), in.span()))),
+                    List.of(rows),
+                    Optional.empty()));
+            Expr apart = new Expr.Subquery(all, in.span());
+            return new Expr.InList(adapter.expr(in.value()), List.of(adapter.expr(apart)), in.negated(), in.span());
         }
         if (in.items().get(0) instanceof Expr.Subquery) {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());

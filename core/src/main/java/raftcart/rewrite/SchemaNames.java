@@ -14,6 +14,7 @@ import raftcart.sql.tree.QualifiedName;
 final class SchemaNames implements UnaryOperator<QualifiedName> {
     private final String from;
     private final String to;
+    private final boolean session;
     private final AdaptNotes notes;
     private final Span span;
     private boolean noted;
@@ -21,6 +22,7 @@ final class SchemaNames implements UnaryOperator<QualifiedName> {
     SchemaNames(Language from, Language to, AdaptNotes notes, Span span) {
         this.from = from.defaultSchema();
         this.to = to.has(SqlFeature.SCHEMAS) ? to.defaultSchema() : "";
+        this.session = from.has(SqlFeature.TEMPORARY_IN_SESSION) && !to.has(SqlFeature.TEMPORARY_IN_SESSION);
         this.notes = notes;
         this.span = span;
     }
@@ -28,6 +30,10 @@ final class SchemaNames implements UnaryOperator<QualifiedName> {
     @Override
     public QualifiedName apply(QualifiedName name) {
         List<Name> parts = name.parts();
+        boolean ofSession = session && parts.size() > 1 && parts.get(0).text().equalsIgnoreCase("session");
+        if (ofSession) {
+            return new QualifiedName(parts.subList(1, parts.size()));
+        }
         if (from.isEmpty() || parts.size() < 2 || from.equalsIgnoreCase(to)) {
             return name;
         }

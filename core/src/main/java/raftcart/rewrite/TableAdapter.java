@@ -195,7 +195,7 @@ final class TableAdapter {
             } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
                 after.addAll(new StructureAdapter(adapter).index(index(constraint, table)));
             } else {
-                columns.constraint(constraint).ifPresent(constraints::add);
+                new ConstraintAdapter(adapter).constraint(constraint).ifPresent(constraints::add);
             }
         }
     }

@@ -153,14 +153,14 @@ class StructureRulesTest {
 
     private static final String VALUES = """
             sqlserver > postgresql: SELECT CAST(0x00009A2D00000000 AS datetime), CAST(0x5B950A AS date), CAST(0x9C1E0000 AS smalldatetime), CAST(0x07000000000038320B AS datetime2)
-            = SELECT CAST('2008-01-24 00:00:00.000' AS timestamp(3) without time zone), CAST('1900-01-01' AS date), CAST('2009-06-04 00:00:00.000' AS timestamp(0) without time zone), CAST('2009-12-12 00:00' AS timestamp(6) without time zone)
+            = SELECT TIMESTAMP '2008-01-24 00:00:00.000', DATE '1900-01-01', TIMESTAMP '2009-06-04 00:00:00', TIMESTAMP '2009-12-12 00:00:00'
             db2 > mysql: CREATE TABLE frame (d DATE, t TIME); INSERT INTO frame VALUES ('10/31/2026', '03.15.00'), ('31.10.2026', '3:15 PM')
             = CREATE TABLE frame ( d date, t time(0) ); INSERT INTO frame VALUES (DATE '2026-10-31', '03:15:00'), (DATE '2026-10-31', '15:15:00')
             oracle > postgresql: CREATE TABLE frame (d DATE); INSERT INTO frame VALUES ('17-JUN-87')
             = CREATE TABLE frame ( d timestamp(0) without time zone ); INSERT INTO frame VALUES (TIMESTAMP '1987-06-17 00:00:00')
             ! RC0625
             sqlserver > postgresql: SELECT GETDATE() + 1, CAST('20260131' AS datetime) - 7
-            = SELECT CURRENT_TIMESTAMP + INTERVAL '1 day', CAST('20260131' AS timestamp(3) without time zone) - INTERVAL '7 day'
+            = SELECT CURRENT_TIMESTAMP + INTERVAL '1 day', TIMESTAMP '2026-01-31 00:00:00' - INTERVAL '7 day'
             mysql > postgresql: CREATE TABLE frame (b bit(1), v varbinary(9)); INSERT INTO frame VALUES ('\\0', _binary 'a\\0')
             = CREATE TABLE frame ( b bit(1), v bytea CHECK (octet_length(v) <= 9) ); INSERT INTO frame VALUES (B'0', '\\x6100'::bytea)
             """;
@@ -190,8 +190,36 @@ class StructureRulesTest {
             = CREATE OR REPLACE VIEW v AS SELECT id AS n FROM frame
             """;
 
+    private static final String LIMITS = """
+            oracle > h2: CREATE TABLE frame (id NUMBER(6)); ALTER TABLE frame ADD CONSTRAINT pk PRIMARY KEY (id)
+            = CREATE TABLE frame ( id numeric(6,0) ); ALTER TABLE frame ALTER COLUMN id SET NOT NULL; ALTER TABLE frame ADD CONSTRAINT pk PRIMARY KEY (id)
+            oracle > sqlserver: CREATE TABLE frame (id NUMBER(6)); ALTER TABLE frame ADD PRIMARY KEY (id)
+            = CREATE TABLE frame ( id decimal(6,0) ); ALTER TABLE frame ALTER COLUMN id decimal(6,0) NOT NULL; ALTER TABLE frame ADD PRIMARY KEY (id)
+            oracle > mysql: CREATE TABLE star (id NUMBER(6) PRIMARY KEY); CREATE TABLE frame (s NUMBER(6), FOREIGN KEY (s) REFERENCES star)
+            = CREATE TABLE star ( id decimal(6,0) PRIMARY KEY ); CREATE TABLE frame ( s decimal(6,0), FOREIGN KEY (s) REFERENCES star (id) )
+            sqlserver > mysql: ALTER TABLE frame ADD CONSTRAINT born CHECK (seen <= GETDATE())
+            =
+            ! RC0627
+            sqlserver > mariadb: CREATE TABLE frame (id int IDENTITY(1,1) PRIMARY KEY, twice AS (id * 2))
+            = -
+            ! RC0602
+            db2 > mysql: DELETE FROM frame WHERE id IN (SELECT id FROM frame FETCH FIRST 5 ROWS ONLY)
+            = DELETE FROM frame WHERE id IN (SELECT * FROM (SELECT id FROM frame LIMIT 5) source_rows_)
+            db2 > hsqldb: CREATE SEQUENCE sq AS BIGINT START WITH 1
+            = CREATE SEQUENCE sq AS BIGINT START WITH 1
+            db2 > postgresql: DECLARE GLOBAL TEMPORARY TABLE SESSION.copy (a INT) ON COMMIT PRESERVE ROWS; SELECT a FROM SESSION.copy
+            = CREATE TEMPORARY TABLE copy ( a integer ); SELECT a FROM copy
+            sqlserver > postgresql: SELECT DATEADD(month, DATEDIFF(month, 0, d), 0) FROM frame
+            = SELECT (TIMESTAMP '1900-01-01 00:00:00' + ((EXTRACT(YEAR FROM d) - EXTRACT(YEAR FROM TIMESTAMP '1900-01-01 00:00:00')) * 12 + EXTRACT(MONTH FROM d) - EXTRACT(MONTH FROM TIMESTAMP '1900-01-01 00:00:00')) * INTERVAL '1 month') FROM frame
+            sqlserver > oracle: SELECT CAST(N'2026-01-31T22:15:00.000' AS DateTime), CAST('2026-01-31' AS date)
+            = SELECT TIMESTAMP '2026-01-31 22:15:00.000', DATE '2026-01-31' FROM DUAL
+            sqlserver > postgresql: CREATE TABLE frame (id int, stamp rowversion)
+            = CREATE TABLE frame ( id integer, stamp bytea )
+            ! RC0111
+            """;
+
     private static Stream<RuleCase> cases() {
-        return List.of(KEYS, TABLES, BATCHES, VALUES, QUERIES).stream().flatMap(RuleCase::of);
+        return List.of(KEYS, TABLES, BATCHES, VALUES, QUERIES, LIMITS).stream().flatMap(RuleCase::of);
     }
 
     @ParameterizedTest

@@ -26,6 +26,8 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TEMPORARY_IN_SESSION,
+                    SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.OVERRIDING,
                     SqlFeature.VIEWS_COMMENT_AS_TABLES,
                     SqlFeature.ADD_IDENTITY,

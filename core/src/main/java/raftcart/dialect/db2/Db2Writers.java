@@ -145,6 +145,14 @@ public final class Db2Writers {
                     + name(synonym.target());
         }
 
+        /** "CREATE SEQUENCE": the type is INTEGER unless it is said. */
+        @Override
+        protected String sequence(DdlStatement.CreateSequence sequence) {
+            String text = super.sequence(sequence);
+            String name = name(sequence.name());
+            return sequence.alter() ? text : text.replaceFirst(java.util.regex.Pattern.quote(name), "$0 AS BIGINT");
+        }
+
         @Override
         protected String temporary(Temporary temporary) {
             return temporary == Temporary.NO ? "" : "GLOBAL TEMPORARY ";

@@ -21,6 +21,8 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TEMPORARY_IN_SESSION,
+                    SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.IDENTITY_RESTARTS,
                     SqlFeature.QUALIFIED_INDEX_NAMES,
                     SqlFeature.NULLS_ORDER,

@@ -28,6 +28,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.REFERENCES_NAME_COLUMNS,
+                    SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.TRUNCATE_RESTARTS,

@@ -27,6 +27,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.KEYS_WANT_NOT_NULL,
+                    SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.OVERRIDING,

@@ -9,6 +9,7 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.DateUnit;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -101,6 +102,14 @@ public final class HsqldbWriters {
         @Override
         protected String renameColumn(String table, String from, String to) {
             return "ALTER TABLE " + table + " ALTER COLUMN " + from + " RENAME TO " + to;
+        }
+
+        /** "CREATE SEQUENCE": the type is INTEGER unless it is said. */
+        @Override
+        protected String sequence(DdlStatement.CreateSequence sequence) {
+            String text = super.sequence(sequence);
+            String name = name(sequence.name());
+            return sequence.alter() ? text : text.replaceFirst(java.util.regex.Pattern.quote(name), "$0 AS BIGINT");
         }
 
         @Override

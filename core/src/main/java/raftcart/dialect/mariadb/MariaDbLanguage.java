@@ -48,6 +48,7 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.REFERENCES_NAME_COLUMNS,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.TRUNCATE_RESTARTS,
@@ -104,7 +105,8 @@ public final class MariaDbLanguage {
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.TABLE_FUNCTIONS,
             SqlFeature.STAR_BESIDE_COLUMNS,
-            SqlFeature.GENERATED_NOT_NULL);
+            SqlFeature.GENERATED_NOT_NULL,
+            SqlFeature.LIMIT_IN_SUBQUERY);
 
     private MariaDbLanguage() {}
 

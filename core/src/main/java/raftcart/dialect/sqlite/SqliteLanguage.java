@@ -73,7 +73,8 @@ public final class SqliteLanguage {
             SqlFeature.FREE_AS,
             SqlFeature.PROCEDURES,
             SqlFeature.TABLE_FUNCTIONS,
-            SqlFeature.CURRENT_SCHEMA);
+            SqlFeature.CURRENT_SCHEMA,
+            SqlFeature.DISTINCT_WITH_SEPARATOR);
 
     private SqliteLanguage() {}
 

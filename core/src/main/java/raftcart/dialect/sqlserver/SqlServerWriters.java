@@ -167,6 +167,16 @@ public final class SqlServerWriters {
         }
 
         @Override
+        protected Optional<String> changeColumn(String column, ColumnDefinition definition, String written) {
+            boolean simple = definition.type().isPresent()
+                    && definition.identity().isEmpty()
+                    && definition.generated().isEmpty()
+                    && definition.defaultValue().isEmpty()
+                    && definition.constraints().isEmpty();
+            return simple ? Optional.of("ALTER COLUMN " + written) : Optional.empty();
+        }
+
+        @Override
         protected String setNullable(String column, boolean nullable) {
             throw cannot("NOT NULL changed without the column's type");
         }

@@ -32,6 +32,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.DECIMAL_IDENTITIES,

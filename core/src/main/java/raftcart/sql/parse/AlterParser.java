@@ -222,26 +222,38 @@ final class AlterParser {
         } else if (cursor.takeWords("DROP", "DEFAULT")) {
             actions.add(new AlterAction.SetDefault(column, Optional.empty()));
         } else if (!furtherChange(column, actions)) {
-            cursor.takeWords("SET", "DATA");
-            boolean typeWord = cursor.takeWords("TYPE");
-            TypeName type = TypeNameParser.parse(cursor);
-            while (cursor.takeWords("COLLATE")) {
-                parsing.qualifiedName();
-            }
-            Optional<Expr> using =
-                    cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-            if (cursor.peek().isAnyWord("GENERATED", "DEFAULT")) {
-                cursor.reset(mark);
-                ColumnDefinition definition = new ColumnParser(parsing).column();
-                actions.add(new AlterAction.ChangeColumn(column, definition));
-                return;
-            }
-            actions.add(new AlterAction.SetType(column, type, using));
-            if (!typeWord && cursor.takeWords("NOT", "NULL")) {
-                actions.add(new AlterAction.SetNullable(column, false));
-            } else if (!typeWord && cursor.takeWords("NULL")) {
-                actions.add(new AlterAction.SetNullable(column, true));
-            }
+            type(column, mark, actions);
+        }
+    }
+
+    /** Another type for a column, perhaps with more of its definition. */
+    private void type(Name column, int mark, List<AlterAction> actions) {
+        cursor.takeWords("SET", "DATA");
+        boolean typeWord = cursor.takeWords("TYPE");
+        TypeName type = TypeNameParser.parse(cursor);
+        while (cursor.takeWords("COLLATE")) {
+            parsing.qualifiedName();
+        }
+        Optional<Expr> using =
+                cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        if (cursor.peek().isAnyWord("GENERATED", "DEFAULT")) {
+            cursor.reset(mark);
+            ColumnDefinition definition = new ColumnParser(parsing).column();
+            actions.add(new AlterAction.ChangeColumn(column, definition));
+            return;
+        }
+        boolean whole = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                && (cursor.atWords("NOT", "NULL") || cursor.atWords("NULL"));
+        if (whole) {
+            cursor.reset(mark);
+            actions.add(new AlterAction.ChangeColumn(column, new ColumnParser(parsing).column()));
+            return;
+        }
+        actions.add(new AlterAction.SetType(column, type, using));
+        if (!typeWord && cursor.takeWords("NOT", "NULL")) {
+            actions.add(new AlterAction.SetNullable(column, false));
+        } else if (!typeWord && cursor.takeWords("NULL")) {
+            actions.add(new AlterAction.SetNullable(column, true));
         }
     }
 

@@ -50,6 +50,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
                     with, mode, table, alias, columns, Optional.of(other), overriding, upsert, returning, span);
         }
 
+        /** The same, where rows bring numbers for a column that the engine numbers. */
+        public Insert withOverriding(String whose) {
+            return new Insert(with, mode, table, alias, columns, source, whose, upsert, returning, span);
+        }
+
         /** The same with these columns named. */
         public Insert withColumns(List<Name> names) {
             return new Insert(with, mode, table, alias, names, source, overriding, upsert, returning, span);

@@ -96,7 +96,7 @@ public final class TableParts {
                     start,
                     increment,
                     low ? start : min.filter(m -> m.bitLength() < 64),
-                    max.filter(m -> m.bitLength() < 64),
+                    max.filter(m -> m.compareTo(BigInteger.valueOf(Long.MAX_VALUE)) < 0),
                     cache,
                     cycle);
         }

@@ -77,7 +77,7 @@ CREATE TABLE observer (
 
 ALTER TABLE observer ADD CONSTRAINT obs_obs_id_pk PRIMARY KEY (observer_id);
 ALTER TABLE observer ADD CONSTRAINT obs_site_fk FOREIGN KEY (site_id) REFERENCES site;
-ALTER TABLE observer ADD CONSTRAINT obs_manager_fk FOREIGN KEY (manager_id) REFERENCES observer;
+ALTER TABLE observer ADD CONSTRAINT obs_manager_fk FOREIGN KEY (manager_id) REFERENCES observer (observer_id);
 
 ALTER TABLE site ADD CONSTRAINT dept_mgr_fk FOREIGN KEY (manager_id) REFERENCES observer (observer_id);
 -- RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
@@ -280,6 +280,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 110:7: RC0111 check: Type without counterpart crosses as text: geo: mdsys.sdo_geometry as longtext
 -- 111:7: RC0111 check: Type without counterpart crosses as text: x: xmltype as longtext
 -- 112:7: RC0111 check: Type without counterpart crosses as text: a: sys.anydata as longtext
+-- 122:7: RC0627 check: Said in other words, with a difference: name the columns of site that are meant
 -- 135:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 140:74: RC0609 adapted: Said in other words: the mask dd-MM-yyyy is %d-%m-%Y
 -- 141:34: RC0606 check: Function is not in the dictionary: TO_DATE with these 3 argument(s)

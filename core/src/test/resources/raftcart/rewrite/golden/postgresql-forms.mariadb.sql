@@ -159,6 +159,7 @@ CREATE DATABASE s;
 -- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id
 -- 17:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 18:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (at)
+-- 18:86: RC0627 check: Said in other words, with a difference: name the columns of telescope that are meant
 -- 18:156: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
 -- 18:181: RC0116 check: NaN and infinity are refused: v: float
 -- 18:86: RC0406 check: Foreign key is checked at once: checked at once

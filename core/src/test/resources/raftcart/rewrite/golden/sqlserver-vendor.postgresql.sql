@@ -86,9 +86,9 @@ CREATE UNIQUE INDEX IX_vBright ON Survey.vBright (StarID);
 --     ROWTERMINATOR='\n'
 -- )
 INSERT INTO Survey.Star (StarID, Name, Visible, ModifiedDate)
-VALUES (1, 'Vega', TRUE, CAST('2008-04-30T00:00:00.000' AS timestamp(3) without time zone));
+VALUES (1, 'Vega', TRUE, TIMESTAMP '2008-04-30 00:00:00.000');
 INSERT INTO Survey.Star (StarID, Name, Visible, ModifiedDate, Photo)
-VALUES (2, 'Altair', FALSE, CAST('2008-01-24 00:00:00.000' AS timestamp(3) without time zone), '\x0A0B'::bytea);
+VALUES (2, 'Altair', FALSE, TIMESTAMP '2008-01-24 00:00:00.000', '\x0A0B'::bytea);
 ALTER TABLE public.Site ADD CONSTRAINT PK_Site PRIMARY KEY (SiteID);
 ALTER TABLE public.Site ADD CONSTRAINT UQ_x UNIQUE (Code);
 -- RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off

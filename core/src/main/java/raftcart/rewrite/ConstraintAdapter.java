@@ -1,0 +1,120 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.Reference;
+import raftcart.sql.tree.TableParts.TableConstraint;
+
+/** Adapts constraints: keys, checks, and what foreign keys do. */
+final class ConstraintAdapter {
+    private final QueryAdapter adapter;
+
+    ConstraintAdapter(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    private boolean readsClock(Expr check) {
+        boolean[] found = {false};
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                boolean now = e instanceof Expr.CurrentTime
+                        || e instanceof Expr.Column c
+                                && c.name().parts().size() == 1
+                                && c.name().last().key().matches("sysdate|systimestamp");
+                found[0] |= now;
+                return super.expr(e);
+            }
+        }.expr(check);
+        return found[0];
+    }
+
+    private static boolean isIdle(String action) {
+        return action.matches("|NO ACTION|RESTRICT");
+    }
+
+    /** The columns of the primary key, where they have to be named. */
+    private Reference named(Reference reference, TableConstraint c) {
+        if (!reference.columns().isEmpty() || !has(SqlFeature.REFERENCES_NAME_COLUMNS)) {
+            return reference;
+        }
+        List<Name> columns = adapter.knowledge
+                .table(reference.table())
+                .flatMap(t -> t.keys().stream().findFirst())
+                .orElse(List.of());
+        if (columns.isEmpty()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, c.span(), "name the columns of " + reference.table() + " that are meant");
+        }
+        return new Reference(reference.table(), columns, reference.onDelete(), reference.onUpdate(), reference.match());
+    }
+
+    private Reference reference(Reference given, TableConstraint c) {
+        Reference reference = named(given, c);
+        boolean deletes = has(SqlFeature.FOREIGN_KEY_ACTIONS) || isIdle(reference.onDelete());
+        boolean updates =
+                has(SqlFeature.FOREIGN_KEY_ACTIONS) && has(SqlFeature.ON_UPDATE_ACTION) || isIdle(reference.onUpdate());
+        if (deletes && updates) {
+            return reference;
+        }
+        String lost = (deletes ? "" : " ON DELETE " + reference.onDelete())
+                + (updates ? "" : " ON UPDATE " + reference.onUpdate());
+        adapter.note(
+                FindingCode.SYNTAX_CHECK, c.span(), "the foreign key to " + reference.table() + " does without" + lost);
+        return new Reference(
+                reference.table(),
+                reference.columns(),
+                deletes ? reference.onDelete() : "",
+                updates ? reference.onUpdate() : "",
+                reference.match());
+    }
+
+    Optional<TableConstraint> constraint(TableConstraint c) {
+        for (String clause : c.leftOut()) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, c.span(), clause);
+        }
+        if (c.disabled()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, c.span(), "a constraint that is switched off on the source is left out");
+            return Optional.empty();
+        }
+        if (c.check().isPresent()
+                && !has(SqlFeature.CHECKS_READ_CLOCK)
+                && readsClock(c.check().get())) {
+            adapter.note(FindingCode.SYNTAX_CHECK, c.span(), "a check that reads the time of day is left out");
+            return Optional.empty();
+        }
+        List<IndexPart> parts = c.parts().stream()
+                .map(p -> new IndexPart(
+                        p.value(), has(SqlFeature.PREFIX_INDEXES) ? p.prefix() : 0, false, Nulls.DEFAULT, List.of()))
+                .toList();
+        if (c.parts().stream().anyMatch(p -> p.prefix() > 0) && !has(SqlFeature.PREFIX_INDEXES)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    c.span(),
+                    "the whole column for its beginning in a key, which lets more in");
+        }
+        return Optional.of(new TableConstraint(
+                c.kind(),
+                c.name(),
+                parts,
+                c.check().map(adapter::condition),
+                c.reference().map(r -> reference(r, c)),
+                c.deferrable(),
+                c.initiallyDeferred(),
+                false,
+                List.of(),
+                c.span()));
+    }
+}
