@@ -292,6 +292,10 @@ public enum SqlFeature {
     DISTINCT_WITH_SEPARATOR,
     /** Temporary tables of a session are in the schema SESSION. */
     TEMPORARY_IN_SESSION,
+    /** A date has a time of day. */
+    DATES_HAVE_TIME,
+    /** A column that is a call, and has no name of its own, is called by the function. */
+    NAMES_BY_FUNCTION,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

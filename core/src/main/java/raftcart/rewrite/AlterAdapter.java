@@ -57,8 +57,17 @@ final class AlterAdapter {
         boolean ifExists =
                 alter.ifExists() && (adapter.same() || structure.canSayIf(SqlFeature.ALTER_IF_EXISTS, alter));
         List<Statement> all = new ArrayList<>(before);
-        all.add(new DdlStatement.AlterTable(alter.name(), ifExists, actions, alter.span()));
+        List<AlterAction> last = actions.stream()
+                .filter(a -> !after.isEmpty() && a instanceof AlterAction.RenameTable)
+                .toList();
+        actions.removeAll(last);
+        if (!actions.isEmpty()) {
+            all.add(new DdlStatement.AlterTable(alter.name(), ifExists, actions, alter.span()));
+        }
         all.addAll(after);
+        if (!last.isEmpty()) {
+            all.add(new DdlStatement.AlterTable(alter.name(), ifExists, last, alter.span()));
+        }
         return all;
     }
 

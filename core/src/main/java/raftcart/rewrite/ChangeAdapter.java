@@ -150,6 +150,9 @@ final class ChangeAdapter {
     Statement update(Statement.Update given) {
         refuseOld(given.returning());
         Statement.Update update = limited(new CommonTableChanges(adapter).update(given));
+        if (!adapter.same() && update.target() instanceof TableRef.Derived) {
+            throw new Untranslatable("an UPDATE of a query");
+        }
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
         }

@@ -83,9 +83,6 @@ final class ColumnAdapter {
         if (column.identity().isPresent()) {
             type = type.map(this::whole);
         }
-        if (column.identity().isEmpty() && column.generated().isPresent()) {
-            refuseNumbered(column, table);
-        }
         Optional<LogicalType> known = type;
         Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
         Optional<Expr> value = column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column));
@@ -315,23 +312,22 @@ final class ColumnAdapter {
     }
 
     /** MariaDB computes nothing from a column that it numbers. */
-    private void refuseNumbered(ColumnDefinition column, CreateTable table) {
-        if (!has(SqlFeature.NUMBERED_COLUMNS_ARE_KEYS)) {
-            return;
+    boolean readsNumbered(ColumnDefinition column, CreateTable table) {
+        if (!has(SqlFeature.NUMBERED_COLUMNS_ARE_KEYS) || column.generated().isEmpty()) {
+            return false;
         }
+        boolean[] found = {false};
         new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
-                boolean numbered = e instanceof Expr.Column c
+                found[0] |= e instanceof Expr.Column c
                         && table.columns().stream()
                                 .anyMatch(t -> t.identity().isPresent()
                                         && t.name().matches(c.name().last()));
-                if (numbered) {
-                    throw new Untranslatable("a computed column that reads the numbered one");
-                }
                 return super.expr(e);
             }
-        }.expr(column.generated().orElseThrow());
+        }.expr(column.generated().get());
+        return found[0];
     }
 
     /** What DB2 takes for WITH DEFAULT alone ("CREATE TABLE": DEFAULT values). */

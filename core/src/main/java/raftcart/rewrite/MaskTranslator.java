@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -83,7 +84,49 @@ final class MaskTranslator {
         {"SSSSS", ""}
     };
 
-    Expr call(Expr.Call call) {
+    Expr call(Expr.Call given) {
+        boolean parses = given.is("parse_date") || given.is("parse_timestamp");
+        return parses ? parsed(given) : formatted(given);
+    }
+
+    /** A text read by a mask: a constant where both are constants; a date that has a time of day as a timestamp. */
+    private Expr parsed(Expr.Call call) {
+        boolean constant = adapter.from.masks() == MaskStyle.WORDS
+                && call.arguments().get(0) instanceof Expr.Literal text
+                && text.kind() == LiteralKind.STRING
+                && call.arguments().get(1) instanceof Expr.Literal mask
+                && mask.kind() == LiteralKind.STRING;
+        boolean dated = call.is("parse_date") && adapter.from.has(SqlFeature.DATES_HAVE_TIME);
+        if (constant) {
+            String mask = ((Expr.Literal) call.arguments().get(1)).text();
+            boolean day = call.is("parse_date") && !(dated && MaskedDates.hasTime(mask));
+            Optional<LocalDateTime> moment =
+                    MaskedDates.read(((Expr.Literal) call.arguments().get(0)).text(), mask);
+            if (moment.isPresent()) {
+                return constant(moment.get(), day, call);
+            }
+        }
+        boolean time =
+                dated && !(call.arguments().get(1) instanceof Expr.Literal mask && !MaskedDates.hasTime(mask.text()));
+        return formatted(time ? call.with("parse_timestamp", call.arguments()).at(call.span()) : call);
+    }
+
+    private Expr constant(LocalDateTime moment, boolean day, Expr.Call call) {
+        String date = moment.toLocalDate().toString();
+        String fraction = moment.getNano() == 0 ? "" : String.format(".%06d", moment.getNano() / 1000);
+        String text = day
+                ? date
+                : date + " " + String.format("%02d:%02d:%02d", moment.getHour(), moment.getMinute(), moment.getSecond())
+                        + fraction;
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the date that the mask reads: " + text);
+        if (adapter.to.has(SqlFeature.TYPED_DATES)) {
+            return new Expr.Literal(day ? LiteralKind.DATE : LiteralKind.TIMESTAMP, text, call.span());
+        }
+        LogicalType type = day ? new LogicalType.Date() : new LogicalType.Timestamp(fraction.isEmpty() ? 0 : 6, false);
+        return new Expr.Cast(Expr.Literal.string(text), adapter.castType(type), false, call.span());
+    }
+
+    private Expr formatted(Expr.Call call) {
         Expr given = call.arguments().get(0);
         boolean constant = call.is("format_date")
                 && given instanceof Expr.Literal text

@@ -43,7 +43,7 @@ final class StructureAdapter {
         return has(feature);
     }
 
-    private void leftOut(List<String> clauses, Statement statement) {
+    void leftOut(List<String> clauses, Statement statement) {
         clauses.forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, statement.span(), c));
     }
 
@@ -55,7 +55,7 @@ final class StructureAdapter {
             return index(index);
         }
         if (statement instanceof DdlStatement.CreateView view) {
-            return view(view);
+            return new ViewAdapter(adapter, this).view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
             if (!adapter.same() && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY)) {
@@ -412,63 +412,5 @@ final class StructureAdapter {
             }
         }
         return new IndexPart(value, prefix, descending, nulls, List.of());
-    }
-
-    private List<Statement> view(DdlStatement.CreateView view) {
-        List<Scope.ColumnFacts> columns = adapter.finder.columns(view.query(), adapter.scope);
-        if (!columns.isEmpty()) {
-            List<Knowledge.KnownColumn> known = new ArrayList<>();
-            for (int i = 0; i < columns.size(); i++) {
-                Scope.ColumnFacts c = columns.get(i);
-                raftcart.sql.tree.Name name =
-                        i < view.columns().size() ? view.columns().get(i) : raftcart.sql.tree.Name.of(c.name());
-                known.add(new Knowledge.KnownColumn(name, c.type(), c.notNull(), c.ignoresCase()));
-            }
-            adapter.knowledge.add(view.name(), known, List.of());
-        }
-        Query query = adapter.query(view.query());
-        if (adapter.same()) {
-            return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists()));
-        }
-        leftOut(view.leftOut(), view);
-        List<Statement> all = new ArrayList<>();
-        boolean replace = view.orReplace() && has(SqlFeature.OR_REPLACE_VIEW);
-        if (view.orReplace() && !replace) {
-            boolean ifExists = has(SqlFeature.IF_EXISTS);
-            if (ifExists) {
-                all.add(new DdlStatement.Drop(
-                        "VIEW", List.of(view.name()), true, false, Optional.empty(), view.span()));
-            } else {
-                adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "OR REPLACE is left out; drop the view first");
-            }
-        }
-        CheckOption check = view.check();
-        if (check == CheckOption.READ_ONLY && !has(SqlFeature.VIEW_READ_ONLY)) {
-            adapter.note(FindingCode.PRIVILEGE, view.span(), "WITH READ ONLY: grant nothing but SELECT on the view");
-            check = CheckOption.NONE;
-        }
-        if ((check == CheckOption.LOCAL || check == CheckOption.CASCADED) && !has(SqlFeature.VIEW_CHECK_OPTION)) {
-            adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
-            check = CheckOption.NONE;
-        }
-        boolean ifNotExists = view.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, view);
-        all.add(with(view, query, replace, check, ifNotExists));
-        return all;
-    }
-
-    private static DdlStatement.CreateView with(
-            DdlStatement.CreateView view, Query query, boolean replace, CheckOption check, boolean ifNotExists) {
-        return new DdlStatement.CreateView(
-                view.name(),
-                replace,
-                ifNotExists,
-                view.materialized(),
-                view.temporary(),
-                view.recursive(),
-                view.columns(),
-                query,
-                check,
-                List.of(),
-                view.span());
     }
 }

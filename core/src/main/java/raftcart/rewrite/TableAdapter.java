@@ -133,6 +133,14 @@ final class TableAdapter {
         List<TableConstraint> constraints = new ArrayList<>();
         List<ColumnDefinition> adapted = new ArrayList<>();
         for (ColumnDefinition column : table.columns()) {
+            if (columns.readsNumbered(column, table)) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        column.span(),
+                        "the computed column " + column.name().text()
+                                + " is left out, since it reads the numbered one");
+                continue;
+            }
             adapted.add(columns.column(column, table, constraints));
             if (column.comment().isPresent() && !has(SqlFeature.INLINE_COMMENTS)) {
                 comment(

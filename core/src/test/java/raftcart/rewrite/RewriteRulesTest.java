@@ -66,7 +66,7 @@ class RewriteRulesTest {
 
     private static final String DATES = """
             oracle > postgresql: SELECT SYSDATE + 7, TO_DATE('20260131', 'YYYYMMDD') + 1/24, ADD_MONTHS(taken, 3) FROM frame
-            = SELECT (LOCALTIMESTAMP + 7 * INTERVAL '1 day'), (TO_DATE('20260131', 'YYYYMMDD') + (CAST(1 AS numeric) / 24) * INTERVAL '1 day'), (taken + 3 * INTERVAL '1 month') FROM frame
+            = SELECT (LOCALTIMESTAMP + 7 * INTERVAL '1 day'), (DATE '2026-01-31' + (CAST(1 AS numeric) / 24) * INTERVAL '1 day'), (taken + 3 * INTERVAL '1 month') FROM frame
             ! RC0607
             oracle > mysql: SELECT TRUNC(taken, 'MM'), TO_CHAR(taken, 'DD.MM.YYYY HH24:MI') FROM frame
             = SELECT CAST(DATE_FORMAT(taken, '%Y-%m-01') AS DATETIME), DATE_FORMAT(taken, '%d.%m.%Y %H:%i') FROM frame

@@ -201,8 +201,8 @@ class StructureRulesTest {
             =
             ! RC0627
             sqlserver > mariadb: CREATE TABLE frame (id int IDENTITY(1,1) PRIMARY KEY, twice AS (id * 2))
-            = -
-            ! RC0602
+            = CREATE TABLE frame ( id int AUTO_INCREMENT PRIMARY KEY )
+            ! RC0627
             db2 > mysql: DELETE FROM frame WHERE id IN (SELECT id FROM frame FETCH FIRST 5 ROWS ONLY)
             = DELETE FROM frame WHERE id IN (SELECT * FROM (SELECT id FROM frame LIMIT 5) source_rows_)
             db2 > hsqldb: CREATE SEQUENCE sq AS BIGINT START WITH 1
@@ -218,8 +218,29 @@ class StructureRulesTest {
             ! RC0111
             """;
 
+    private static final String MOMENTS = """
+            oracle > postgresql: SELECT TO_DATE('2026-01-31 22:15:00', 'YYYY-MM-DD HH24:MI:SS'), TO_DATE('31-JAN-26', 'DD-MON-RR'), TO_DATE('January 15, 1989, 11:00 P.M.', 'Month dd, YYYY, HH:MI A.M.') FROM dual
+            = SELECT TIMESTAMP '2026-01-31 22:15:00', DATE '2026-01-31', TIMESTAMP '1989-01-15 23:00:00'
+            oracle > sqlserver: SELECT TO_DATE('2026-01-31', 'YYYY-MM-DD') FROM dual
+            = SELECT CAST('2026-01-31' AS date)
+            oracle > postgresql: SELECT TO_DATE(title, 'YYYY-MM-DD HH24:MI'), TO_DATE(title, 'YYYY-MM-DD'), TO_DATE('2026-02-30', 'YYYY-MM-DD') FROM frame
+            = SELECT CAST(TO_TIMESTAMP(title, 'YYYY-MM-DD HH24:MI') AS timestamp), TO_DATE(title, 'YYYY-MM-DD'), TO_DATE('2026-02-30', 'YYYY-MM-DD') FROM frame
+            oracle > mysql: SELECT TO_DATE(title, 'YYYY-MM-DD HH24:MI') FROM frame
+            = SELECT STR_TO_DATE(title, '%Y-%m-%d %H:%i') FROM frame
+            mysql > postgresql: CREATE VIEW frames AS SELECT band, COUNT(*), MAX(id) AS last FROM frame GROUP BY band
+            = CREATE VIEW frames AS SELECT band, COUNT(*), MAX(id) AS last FROM frame GROUP BY band
+            ! RC0627
+            postgresql > mysql: CREATE VIEW frames AS SELECT band, count(*), max(id) AS last FROM frame GROUP BY band
+            = CREATE VIEW frames AS SELECT band, COUNT(*) AS count, MAX(id) AS last FROM frame GROUP BY band
+            oracle > postgresql: ALTER TABLE frame SET UNUSED (a, b)
+            = ALTER TABLE frame DROP COLUMN a; ALTER TABLE frame DROP COLUMN b
+            mysql > postgresql: ALTER TABLE frame ADD COLUMN a INT COMMENT 'x', RENAME TO frames
+            = ALTER TABLE frame ADD COLUMN a integer; COMMENT ON COLUMN frame.a IS 'x'; ALTER TABLE frame RENAME TO frames
+            """;
+
     private static Stream<RuleCase> cases() {
-        return List.of(KEYS, TABLES, BATCHES, VALUES, QUERIES, LIMITS).stream().flatMap(RuleCase::of);
+        return List.of(KEYS, TABLES, BATCHES, VALUES, QUERIES, LIMITS, MOMENTS).stream()
+                .flatMap(RuleCase::of);
     }
 
     @ParameterizedTest

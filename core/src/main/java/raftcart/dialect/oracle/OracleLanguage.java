@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_HAVE_TIME,
                     SqlFeature.VIEWS_COMMENT_AS_TABLES,
                     SqlFeature.DATES_BY_MONTH_NAMES,
                     SqlFeature.REPLACES_SYNONYMS,

@@ -43,6 +43,7 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.NAMES_BY_FUNCTION,
             SqlFeature.CHECKS_READ_CLOCK,
             SqlFeature.ALTER_IF_EXISTS,
             SqlFeature.PARTS_IF_EXISTS,

@@ -58,7 +58,11 @@ final class AlterParser {
             cursor.take();
             cursor.take();
         }
-        if (cursor.takeWords("ADD")) {
+        if (cursor.takeWords("SET", "UNUSED")) {
+            cursor.takeWords("COLUMN");
+            List<Name> unused = cursor.peek().isSymbol("(") ? parsing.namesInParentheses() : List.of(parsing.name());
+            unused.forEach(n -> actions.add(new AlterAction.DropColumn(n, false, false)));
+        } else if (cursor.takeWords("ADD")) {
             add(actions);
         } else if (cursor.takeWords("DROP")) {
             drop(actions);

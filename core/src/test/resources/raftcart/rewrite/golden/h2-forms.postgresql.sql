@@ -30,7 +30,7 @@ SELECT
     COALESCE(NAME, 'x'),
     (T + 1 * INTERVAL '1 day'),
     TO_CHAR(T, 'YYYY-MM-DD'),
-    TO_TIMESTAMP('2020', 'YYYY'),
+    CAST(TO_TIMESTAMP('2020', 'YYYY') AS timestamp),
     CASE WHEN ID = 1 THEN 'a' ELSE 'b' END,
     ARRAY_GET(A, 1),
     STRING_AGG(NAME, ',' ORDER BY ID),

@@ -53,9 +53,9 @@ ALTER TABLE telescope RENAME COLUMN f TO ff;
 ALTER TABLE telescope ALTER COLUMN ff TYPE double precision;
 ALTER TABLE telescope ADD CONSTRAINT ux UNIQUE (x);
 ALTER TABLE telescope ADD FOREIGN KEY (x) REFERENCES o (id);
-ALTER TABLE telescope RENAME TO scope;
 ALTER TABLE telescope ALTER COLUMN id RESTART WITH 5;
 DROP INDEX k;
+ALTER TABLE telescope RENAME TO scope;
 -- RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
 -- ALTER TABLE telescope DROP FOREIGN KEY fk, DROP PRIMARY KEY, ADD PRIMARY KEY (id, name), ORDER BY name
 ALTER TABLE telescope ALTER COLUMN x SET DEFAULT 4;

@@ -10,7 +10,7 @@ DROP TABLE IF EXISTS c;
 -- RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
 -- /*!50503 select CONCAT('storage engine: ', @@default_storage_engine) as INFO */
 DROP TABLE IF EXISTS star;
--- RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
+-- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- CREATE TABLE `star` (
 --   `star_id` smallint(5) unsigned NOT NULL AUTO_INCREMENT,
 --   `first_name` varchar(45) NOT NULL,
@@ -165,7 +165,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 17:10: RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
 -- 19:10: RC0604 adapted: Client command left out: SET @saved_cs_client = @@character_set_client
 -- 20:10: RC0604 adapted: Client command left out: SET character_set_client = utf8
--- 21:1: RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
+-- 21:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS

@@ -132,9 +132,9 @@ ALTER TABLE star ALTER COLUMN b TYPE character varying(10);
 ALTER TABLE star ALTER COLUMN b SET NOT NULL;
 ALTER TABLE star ALTER COLUMN b SET DEFAULT 'x';
 ALTER TABLE star DROP CONSTRAINT fk1;
-ALTER TABLE star RENAME TO star2;
 COMMENT ON COLUMN star.b IS 'c';
 DROP INDEX k9;
+ALTER TABLE star RENAME TO star2;
 CREATE INDEX part_of_name ON star ((SUBSTR(name, 1, 10)));
 CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
 -- RC0602 by hand: No counterpart on the target: SOURCE

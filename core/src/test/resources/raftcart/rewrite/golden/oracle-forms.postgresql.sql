@@ -70,7 +70,7 @@ REVOKE ALL ON telescope FROM app_user;
 --   IF :NEW.telescope_id IS NULL THEN SELECT seq_ev.NEXTVAL INTO :NEW.telescope_id FROM dual; END IF;
 -- END;
 INSERT INTO telescope (telescope_id, name, created, updated)
-VALUES (NEXTVAL('seq_ev'), 'it''s', TO_TIMESTAMP('2020-01-02 03:04:05.678', 'YYYY-MM-DD HH24:MI:SS.FF3'), TO_DATE('02-JAN-2020', 'DD-MON-YYYY'));
+VALUES (NEXTVAL('seq_ev'), 'it''s', TIMESTAMP '2020-01-02 03:04:05.678000', DATE '2020-01-02');
 INSERT INTO a (x) VALUES (1);
 INSERT INTO b (y) VALUES (2);
 SELECT *
@@ -202,7 +202,7 @@ SELECT
     TO_NUMBER('1,234.50', '9,999.99'),
     TO_CHAR(1234.5, 'FM9G990D00'),
     TO_CHAR(-5, 'S99'),
-    (TO_DATE('20200102', 'YYYYMMDD') + (CAST(1 AS numeric) / 24) * INTERVAL '1 day'),
+    (DATE '2020-01-02' + (CAST(1 AS numeric) / 24) * INTERVAL '1 day'),
     DUMP(name),
     ORA_HASH(name),
     STANDARD_HASH(name, 'MD5'),
@@ -253,6 +253,8 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 59:1: RC0602 by hand: No counterpart on the target: the right EXECUTE
 -- 61:34: RC0602 by hand: No counterpart on the target: a type of this kind
 -- 63:1: RC0603 by hand: Code is not translated: trigger
+-- 68:97: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02 03:04:05.678000
+-- 68:166: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02
 -- 69:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 70:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 71:8: RC0609 adapted: Said in other words: decode in other words
@@ -313,6 +315,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 126:8: RC0608 adapted: Function spelled otherwise: TO_NUMBER means parse_number
 -- 126:42: RC0608 adapted: Function spelled otherwise: TO_CHAR means format_number
 -- 126:72: RC0608 adapted: Function spelled otherwise: TO_CHAR means format_number
+-- 126:91: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02
 -- 126:125: RC0615 adapted: Division kept: with its fraction
 -- 126:122: RC0609 adapted: Said in other words: days added to a date
 -- 126:130: RC0606 check: Function is not in the dictionary: DUMP

@@ -11,7 +11,7 @@ CREATE TABLE obs_log (
 COMMENT ON COLUMN obs_log.note IS 'free text';
 CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1;
 INSERT INTO obs_log (id, note, taken)
-VALUES (NEXTVAL('obs_seq'), NULL, TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'));
+VALUES (NEXTVAL('obs_seq'), NULL, TIMESTAMP '2026-01-31 10:00:00');
 SELECT a.id, b.name
 FROM obs_log a
 LEFT JOIN star b ON a.star_id = b.id
@@ -76,6 +76,7 @@ CREATE TABLE plate_scan (
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
 -- 15:64: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
+-- 15:68: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 10:00:00
 -- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 16:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 17:1: RC0609 adapted: Said in other words: ROWNUM as a limit

@@ -9,8 +9,8 @@ CREATE TABLE obs_log (
     CONSTRAINT pk_obs PRIMARY KEY (id)
 );
 CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1;
--- RC0602 by hand: No counterpart on the target: the function parse_date with 2 argument(s) has no counterpart in sqlserver
--- INSERT INTO obs_log (id, note, taken) VALUES (obs_seq.NEXTVAL, '', TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'))
+INSERT INTO obs_log (id, note, taken)
+VALUES (NEXT VALUE FOR obs_seq, NULL, CAST('2026-01-31 10:00:00' AS datetime2(0)));
 SELECT TOP 10 a.id, b.name
 FROM obs_log a
 LEFT JOIN star b ON a.star_id = b.id
@@ -75,7 +75,8 @@ CREATE TABLE plate_scan (
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
 -- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note
--- 15:1: RC0602 by hand: No counterpart on the target: the function parse_date with 2 argument(s) has no counterpart in sqlserver
+-- 15:64: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
+-- 15:68: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 10:00:00
 -- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 16:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 17:1: RC0609 adapted: Said in other words: ROWNUM as a limit

@@ -86,8 +86,7 @@ INSERT INTO region VALUES
         ( 1
         , 'Europe' 
         );
-INSERT INTO observer
-VALUES (100, 'A', 'B', 'SK', DATE(STR_TO_DATE('17-06-2003', '%d-%m-%Y')), 'AD', 24000, NULL, NULL, 90);
+INSERT INTO observer VALUES (100, 'A', 'B', 'SK', DATE '2003-06-17', 'AD', 24000, NULL, NULL, 90);
 INSERT INTO observer (d) VALUES (TO_DATE('17-JUN-1987', 'DD-MON-YYYY', 'NLS_DATE_LANGUAGE = American'));
 INSERT INTO observer (d) VALUES ('17-JUN-87');
 -- RC0602 by hand: No counterpart on the target: an interval as a value
@@ -282,7 +281,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 112:7: RC0111 check: Type without counterpart crosses as text: a: sys.anydata as longtext
 -- 122:7: RC0627 check: Said in other words, with a difference: name the columns of site that are meant
 -- 135:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
--- 140:74: RC0609 adapted: Said in other words: the mask dd-MM-yyyy is %d-%m-%Y
+-- 140:52: RC0609 adapted: Said in other words: the date that the mask reads: 2003-06-17
 -- 141:34: RC0606 check: Function is not in the dictionary: TO_DATE with these 3 argument(s)
 -- 143:1: RC0602 by hand: No counterpart on the target: an interval as a value
 -- 144:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off

@@ -86,7 +86,7 @@ INSERT INTO region VALUES
         ( 1
         , 'Europe' 
         );
-INSERT INTO observer VALUES ( 100, 'A', 'B', 'SK', TO_DATE('17-06-2003', 'dd-MM-yyyy'), 'AD', 24000, NULL, NULL, 90);
+INSERT INTO observer VALUES (100, 'A', 'B', 'SK', DATE '2003-06-17', 'AD', 24000, NULL, NULL, 90);
 INSERT INTO observer (d) VALUES (TO_DATE('17-JUN-1987', 'DD-MON-YYYY', 'NLS_DATE_LANGUAGE = American'));
 INSERT INTO observer (d) VALUES ('17-JUN-87');
 INSERT INTO observer (d, ts, dur)
@@ -267,6 +267,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 111:7: RC0111 check: Type without counterpart crosses as text: x: xmltype as text
 -- 112:7: RC0111 check: Type without counterpart crosses as text: a: sys.anydata as text
 -- 135:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
+-- 140:52: RC0609 adapted: Said in other words: the date that the mask reads: 2003-06-17
 -- 141:34: RC0606 check: Function is not in the dictionary: TO_DATE with these 3 argument(s)
 -- 144:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 146:1: RC0502 adapted: Storage clauses left out: NOLOGGING

@@ -1,15 +1,13 @@
 -- to: postgresql mysql db2
 DROP TABLE IF EXISTS Star;
--- RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
--- CREATE TABLE [dbo].[Star](
--- 	[Id] [int] IDENTITY(1,1) NOT NULL,
--- 	[Name] [nvarchar](80) COLLATE Latin1_General_CI_AS NOT NULL,
--- 	[Active] [bit] NOT NULL CONSTRAINT [DF_Active] DEFAULT ((1)),
--- 	[Seen] [datetime2](3) NULL DEFAULT (getdate()),
--- 	[Token] [uniqueidentifier] NULL DEFAULT (newid()),
--- 	[Total] AS ([Id]*2) PERSISTED,
---  CONSTRAINT [PK_Star] PRIMARY KEY CLUSTERED ([Id] ASC) WITH (PAD_INDEX = OFF) ON [PRIMARY]
--- ) ON [PRIMARY]
+CREATE TABLE Star (
+    Id int AUTO_INCREMENT NOT NULL,
+    Name varchar(80) NOT NULL,
+    Active tinyint(1) DEFAULT TRUE NOT NULL,
+    Seen datetime(3) DEFAULT CURRENT_TIMESTAMP,
+    Token char(36) DEFAULT (UUID()),
+    CONSTRAINT PK_Star PRIMARY KEY (Id)
+);
 INSERT INTO Star (Name) VALUES ('Kestra');
 INSERT INTO Star (Name, Active) VALUES ('Ridgel', FALSE);
 SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
@@ -45,7 +43,15 @@ SELECT * FROM Star;
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo is left out
--- 6:1: RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
+-- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
+-- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
+-- 11:43: RC0608 adapted: Function spelled otherwise: newid means new_uuid
+-- 12:2: RC0627 check: Said in other words, with a difference: the computed column Total is left out, since it reads the numbered one
+-- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
+-- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 6:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 16:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 17:1: RC0609 adapted: Said in other words: the schema dbo is left out

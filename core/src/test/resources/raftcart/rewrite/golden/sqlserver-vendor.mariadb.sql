@@ -14,26 +14,21 @@ CREATE DATABASE Survey;
 CREATE DATABASE IF NOT EXISTS Plan;
 -- RC0602 by hand: No counterpart on the target: xml
 -- CREATE XML SCHEMA COLLECTION [Survey].[LogSchema] AS N'<xsd:schema xmlns:xsd="http://www.w3.org/2001/XMLSchema"/>'
--- RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
--- CREATE TABLE [Survey].[Star](
--- 	[StarID] [int] IDENTITY(1,1) NOT FOR REPLICATION NOT NULL,
--- 	[Name] [dbo].[AccountNumber] NOT NULL,
--- 	[Visible] [dbo].[Flag] NOT NULL,
--- 	[Mag] [decimal](9, 4) NULL,
--- 	[Ra] [float] NOT NULL,
--- 	[Dec] [real] NULL,
--- 	[Photo] [varbinary](max) NULL,
--- 	[Notes] [nvarchar](max) NULL,
--- 	[Log] [xml](CONTENT [Survey].[LogSchema]) NULL,
--- 	[rowguid] [uniqueidentifier] ROWGUIDCOL  NOT NULL,
--- 	[ModifiedDate] [datetime] NOT NULL,
--- 	[Full]  AS (isnull([Name]+N' ',N'')+CONVERT([nvarchar](10),[StarID])),
--- 	[Twice] AS ([Mag]*(2)) PERSISTED NOT NULL,
---  CONSTRAINT [PK_Star_StarID] PRIMARY KEY CLUSTERED 
--- (
--- 	[StarID] ASC
--- )WITH (PAD_INDEX = OFF, STATISTICS_NORECOMPUTE = OFF, IGNORE_DUP_KEY = OFF, ALLOW_ROW_LOCKS = ON, ALLOW_PAGE_LOCKS = ON) ON [PRIMARY]
--- ) ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
+CREATE TABLE IF NOT EXISTS Survey.Star (
+    StarID int AUTO_INCREMENT NOT NULL,
+    Name varchar(15) NOT NULL,
+    Visible tinyint(1) NOT NULL,
+    Mag decimal(9,4),
+    Ra double NOT NULL,
+    `Dec` float,
+    Photo longblob,
+    Notes longtext,
+    Log longtext,
+    rowguid uuid NOT NULL,
+    ModifiedDate datetime(3) NOT NULL,
+    Twice decimal(38,10) GENERATED ALWAYS AS (Mag * 2) STORED,
+    CONSTRAINT PK_Star_StarID PRIMARY KEY (StarID)
+);
 CREATE UNIQUE INDEX AK_Star_Name ON Survey.Star (Name);
 CREATE INDEX IF NOT EXISTS IX_Star_Mag ON Survey.Star (Mag DESC, Ra);
 ALTER TABLE Survey.Star ALTER COLUMN rowguid SET DEFAULT UUID();
@@ -154,7 +149,17 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 35:1: RC0609 adapted: Said in other words: dbo.AccountNumber: its columns get the type and the checks themselves
 -- 37:1: RC0609 adapted: Said in other words: dbo.Flag: its columns get the type and the checks themselves
 -- 39:1: RC0602 by hand: No counterpart on the target: xml
--- 43:1: RC0602 by hand: No counterpart on the target: a computed column that reads the numbered one
+-- 43:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
+-- 44:2: RC0502 adapted: Storage clauses left out: StarID: NOT FOR REPLICATION
+-- 48:2: RC0116 check: NaN and infinity are refused: Ra: double
+-- 49:2: RC0116 check: NaN and infinity are refused: Dec: float
+-- 52:2: RC0111 check: Type without counterpart crosses as text: Log: xml(content [survey] . [logschema]) as longtext
+-- 53:2: RC0502 adapted: Storage clauses left out: rowguid: ROWGUIDCOL
+-- 55:2: RC0627 check: Said in other words, with a difference: the computed column Full is left out, since it reads the numbered one
+-- 56:2: RC0627 check: Said in other words, with a difference: NOT NULL of the computed column Twice is left out
+-- 57:2: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 57:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF , STATISTICS_NORECOMPUTE = OFF , IGNORE_DUP_KEY = OFF , ALLOW_ROW_LOCKS = ON , ALLOW_PAGE_LOCKS = ON)
+-- 57:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
 -- 64:1: RC0604 adapted: Client command left out: SET ANSI_PADDING ON
 -- 66:1: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 66:1: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF , STATISTICS_NORECOMPUTE = OFF , SORT_IN_TEMPDB = OFF , DROP_EXISTING = OFF , ONLINE = OFF , ALLOW_ROW_LOCKS = ON , ALLOW_PAGE_LOCKS = ON)

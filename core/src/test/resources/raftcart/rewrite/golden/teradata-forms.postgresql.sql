@@ -134,6 +134,7 @@ FROM telescope;
 -- 24:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
 -- 25:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 26:19: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
+-- 26:96: RC0627 check: Said in other words, with a difference: give this column of the view a name; engines call it in different ways
 -- 28:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- 29:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 29:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank

@@ -1,0 +1,119 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+
+/** Adapts views. */
+final class ViewAdapter {
+    private final QueryAdapter adapter;
+    private final StructureAdapter structure;
+
+    ViewAdapter(QueryAdapter adapter, StructureAdapter structure) {
+        this.adapter = adapter;
+        this.structure = structure;
+    }
+
+    private boolean has(SqlFeature feature) {
+        return adapter.to.has(feature);
+    }
+
+    List<Statement> view(DdlStatement.CreateView view) {
+        List<Scope.ColumnFacts> columns = adapter.finder.columns(view.query(), adapter.scope);
+        if (!columns.isEmpty()) {
+            List<Knowledge.KnownColumn> known = new ArrayList<>();
+            for (int i = 0; i < columns.size(); i++) {
+                Scope.ColumnFacts c = columns.get(i);
+                raftcart.sql.tree.Name name =
+                        i < view.columns().size() ? view.columns().get(i) : raftcart.sql.tree.Name.of(c.name());
+                known.add(new Knowledge.KnownColumn(name, c.type(), c.notNull(), c.ignoresCase()));
+            }
+            adapter.knowledge.add(view.name(), known, List.of());
+        }
+        Query query = adapter.query(named(view));
+        if (adapter.same()) {
+            return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists()));
+        }
+        structure.leftOut(view.leftOut(), view);
+        List<Statement> all = new ArrayList<>();
+        boolean replace = view.orReplace() && has(SqlFeature.OR_REPLACE_VIEW);
+        if (view.orReplace() && !replace) {
+            boolean ifExists = has(SqlFeature.IF_EXISTS);
+            if (ifExists) {
+                all.add(new DdlStatement.Drop(
+                        "VIEW", List.of(view.name()), true, false, Optional.empty(), view.span()));
+            } else {
+                adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "OR REPLACE is left out; drop the view first");
+            }
+        }
+        CheckOption check = view.check();
+        if (check == CheckOption.READ_ONLY && !has(SqlFeature.VIEW_READ_ONLY)) {
+            adapter.note(FindingCode.PRIVILEGE, view.span(), "WITH READ ONLY: grant nothing but SELECT on the view");
+            check = CheckOption.NONE;
+        }
+        if ((check == CheckOption.LOCAL || check == CheckOption.CASCADED) && !has(SqlFeature.VIEW_CHECK_OPTION)) {
+            adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
+            check = CheckOption.NONE;
+        }
+        boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.IF_NOT_EXISTS, view);
+        all.add(with(view, query, replace, check, ifNotExists));
+        return all;
+    }
+
+    /** The query of a view with names for its calls, which engines call in different ways. */
+    private Query named(DdlStatement.CreateView view) {
+        boolean plain = adapter.same()
+                || !view.columns().isEmpty()
+                || !(view.query().body() instanceof QueryBody.Select)
+                || adapter.from.has(SqlFeature.NAMES_BY_FUNCTION) && has(SqlFeature.NAMES_BY_FUNCTION);
+        if (plain) {
+            return view.query();
+        }
+        QueryBody.Select select = (QueryBody.Select) view.query().body();
+        List<QueryBody.Item> items = new ArrayList<>();
+        for (QueryBody.Item item : select.items()) {
+            boolean unnamed = item.alias().isEmpty()
+                    && !(item.value() instanceof Expr.Column)
+                    && !(item.value() instanceof Expr.Star);
+            boolean call =
+                    unnamed && adapter.from.has(SqlFeature.NAMES_BY_FUNCTION) && item.value() instanceof Expr.Call;
+            if (call) {
+                String name = ((Expr.Call) item.value()).name().last().key();
+                items.add(new QueryBody.Item(item.value(), Optional.of(raftcart.sql.tree.Name.of(name))));
+                continue;
+            }
+            if (unnamed) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        item.value().span(),
+                        "give this column of the view a name; engines call it in different ways");
+            }
+            items.add(item);
+        }
+        return view.query().withBody(select.withItems(items));
+    }
+
+    private static DdlStatement.CreateView with(
+            DdlStatement.CreateView view, Query query, boolean replace, CheckOption check, boolean ifNotExists) {
+        return new DdlStatement.CreateView(
+                view.name(),
+                replace,
+                ifNotExists,
+                view.materialized(),
+                view.temporary(),
+                view.recursive(),
+                view.columns(),
+                query,
+                check,
+                List.of(),
+                view.span());
+    }
+}
