@@ -27,6 +27,7 @@ import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
 import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
 import static raftcart.dialect.SqlFeature.NULL_ITEMS;
 import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
+import static raftcart.dialect.SqlFeature.ORDERED_TEXTS;
 import static raftcart.dialect.SqlFeature.PROCEDURES;
 import static raftcart.dialect.SqlFeature.RECURSION;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
@@ -106,7 +107,8 @@ public final class FeatureSets {
             INDEX_IF_NOT_EXISTS,
             TEXT_DEFAULTS,
             LIMIT_IN_SUBQUERY,
-            DISTINCT_WITH_SEPARATOR);
+            DISTINCT_WITH_SEPARATOR,
+            ORDERED_TEXTS);
 
     private FeatureSets() {}
 

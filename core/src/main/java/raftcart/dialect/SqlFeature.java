@@ -290,6 +290,8 @@ public enum SqlFeature {
     LIMIT_IN_SUBQUERY,
     /** Texts may be put together once each with a separator of choice. */
     DISTINCT_WITH_SEPARATOR,
+    /** Texts may be put together in an order. */
+    ORDERED_TEXTS,
     /** Temporary tables of a session are in the schema SESSION. */
     TEMPORARY_IN_SESSION,
     /** A date has a time of day. */

@@ -286,12 +286,20 @@ final class FunctionAdapter {
             rename(call, original);
             return adapted;
         }
+        return inOtherWords(adapted, call); // where there are none, the writer says that there is no counterpart
+    }
+
+    private Expr inOtherWords(Expr.Call adapted, Expr.Call call) {
         Optional<Expr> expanded = new Expansions(to).expand(adapted);
-        if (expanded.isPresent()) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), function + " in other words");
-            return expanded.get();
+        if (expanded.isEmpty()) {
+            return adapted;
         }
-        return adapted; // the writer says that there is no counterpart
+        if (call.is("add_months_end_to_end")) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the last day of a month stays the last day");
+        } else {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), call.function() + " in other words");
+        }
+        return expanded.get();
     }
 
     /** The arguments, with texts as constants of dates where dates are wanted. */
@@ -373,30 +381,9 @@ final class FunctionAdapter {
         return Expr.Case.of(condition, then, otherwise);
     }
 
-    /** The order of an aggregate as that of its window, whose frame then is the whole partition. */
-    private CallSuffix inWindow(CallSuffix suffix, Expr.Call call) {
-        boolean both = !suffix.order().isEmpty()
-                && suffix.over().isPresent()
-                && suffix.over().get().order().isEmpty()
-                && suffix.over().get().frame().isEmpty()
-                && call.is("string_agg")
-                && !to.has(SqlFeature.ORDERED_WINDOW_AGGREGATES);
-        if (!both) {
-            return suffix;
-        }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the order of the aggregate as that of its window");
-        Window window = suffix.over().get();
-        Window.Frame whole = new Window.Frame(
-                "ROWS",
-                new Window.Bound(Optional.empty(), "UNBOUNDED PRECEDING"),
-                Optional.of(new Window.Bound(Optional.empty(), "UNBOUNDED FOLLOWING")),
-                "");
-        return suffix.withoutOrder()
-                .withOver(new Window(window.base(), window.partition(), suffix.order(), Optional.of(whole)));
-    }
-
     private Expr aggregate(Expr.Call call, Expr.Call original) {
-        CallSuffix suffix = inWindow(suffix(call.suffix()), call);
+        TextAggregates texts = new TextAggregates(adapter, to);
+        CallSuffix suffix = texts.inWindow(suffix(call.suffix()), call);
         boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
@@ -408,7 +395,7 @@ final class FunctionAdapter {
         }
         List<Expr> arguments = conditionsFirst(call.function())
                 ? List.of(adapter.condition(call.arguments().get(0)))
-                : adapter.exprs(call.arguments());
+                : texts.arguments(adapter.exprs(call.arguments()), call, this::kindOfAdapted);
         String function = call.function();
         if (suffix.filter().isPresent() && !to.has(SqlFeature.AGGREGATE_FILTER)) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "FILTER as a choice inside of the aggregate");
@@ -431,10 +418,7 @@ final class FunctionAdapter {
             rename(call, original);
             return average(adapted, call);
         }
-        Optional<Expr> expanded = new Expansions(to).expand(adapted);
-        expanded.ifPresent(
-                e -> adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), call.function() + " in other words"));
-        return expanded.orElse(adapted);
+        return inOtherWords(adapted, call);
     }
 
     /** Some engines give a whole number for the average of whole numbers. */

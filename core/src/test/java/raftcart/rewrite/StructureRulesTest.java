@@ -236,6 +236,18 @@ class StructureRulesTest {
             = ALTER TABLE frame DROP COLUMN a; ALTER TABLE frame DROP COLUMN b
             mysql > postgresql: ALTER TABLE frame ADD COLUMN a INT COMMENT 'x', RENAME TO frames
             = ALTER TABLE frame ADD COLUMN a integer; COMMENT ON COLUMN frame.a IS 'x'; ALTER TABLE frame RENAME TO frames
+            sqlserver > postgresql: CREATE TABLE frame (a int, twice AS a * 2, b AS (a + 1) PERSISTED); ALTER TABLE frame DROP COLUMN b, twice
+            = CREATE TABLE frame ( a integer, twice bigint GENERATED ALWAYS AS (a * 2) STORED, b bigint GENERATED ALWAYS AS (a + 1) STORED ); ALTER TABLE frame DROP COLUMN b; ALTER TABLE frame DROP COLUMN twice
+            sqlserver > postgresql: INSERT INTO frame VALUES ($5.25, $7)
+            = INSERT INTO frame VALUES (5.25, 7)
+            db2 > postgresql: SELECT CHAR(5), ADD_MONTHS(taken, 1) FROM frame
+            = SELECT CAST(5 AS text), (taken + 1 * INTERVAL '1 month') FROM frame
+            ! RC0607 RC0607
+            postgresql > sqlite: SELECT string_agg(DISTINCT filter, ',') FROM frame
+            = SELECT GROUP_CONCAT(DISTINCT filter) FROM frame
+            mysql > firebird: SELECT GROUP_CONCAT(filter ORDER BY filter) FROM frame
+            = -
+            ! RC0602
             """;
 
     private static Stream<RuleCase> cases() {

@@ -95,6 +95,7 @@ public final class SqlServerLanguage {
             SqlFeature.RESTRICT_ACTION,
             SqlFeature.UPDATE_ALIAS,
             SqlFeature.INDEX_IF_NOT_EXISTS,
+            SqlFeature.DISTINCT_WITH_SEPARATOR,
             SqlFeature.SCHEMA_GRANTS);
 
     private SqlServerLanguage() {}

@@ -103,6 +103,12 @@ final class AlterParser {
             drop(actions);
             return true;
         }
+        if (last instanceof AlterAction.DropColumn
+                && cursor.peek().isName()
+                && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            actions.add(new AlterAction.DropColumn(parsing.name(), false, false));
+            return true;
+        }
         boolean adds = last instanceof AlterAction.AddColumn || last instanceof AlterAction.AddConstraint;
         boolean loose =
                 parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) || parsing.has(GrammarFeature.COLON_PATHS);

@@ -279,6 +279,11 @@ final class ColumnParser {
 
     private void computed() {
         boolean parenthesis = cursor.peek().isSymbol("(");
+        if (!parenthesis && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            generated = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+            stored = cursor.takeAny("PERSISTED");
+            return;
+        }
         if (!parenthesis) {
             throw cursor.unexpected("'('");
         }

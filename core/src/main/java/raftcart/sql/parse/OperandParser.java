@@ -49,12 +49,28 @@ final class OperandParser {
             case STRING -> hexadecimal().orElseGet(this::string);
             case HEX_STRING -> literal(LiteralKind.BYTES);
             case BIT_STRING -> literal(LiteralKind.BITS);
-            case PARAMETER -> parameter(token);
+            case PARAMETER -> money(token).orElseGet(() -> parameter(token));
             case SYMBOL -> symbol(token);
             case WORD -> word(token);
             case QUOTED_NAME -> names.name();
             case COMMENT, HINT, END -> throw cursor.unexpected("an expression");
         };
+    }
+
+    /** T-SQL's {@code $5.25}. */
+    private Optional<Expr> money(Token token) {
+        boolean amount = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                && token.text().matches("\\$\\d+");
+        if (!amount) {
+            return Optional.empty();
+        }
+        cursor.take();
+        Token rest = cursor.peek();
+        boolean fraction = rest.kind() == TokenKind.NUMBER
+                && rest.text().startsWith(".")
+                && rest.span().start() == token.span().end();
+        String digits = token.text().substring(1) + (fraction ? cursor.take().text() : "");
+        return Optional.of(new Expr.Literal(LiteralKind.NUMBER, digits, token.span()));
     }
 
     private Expr parameter(Token token) {

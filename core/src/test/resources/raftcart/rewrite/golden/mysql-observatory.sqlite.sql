@@ -17,7 +17,8 @@ WHERE visible AND name LIKE 'K%'
 ORDER BY mag
 LIMIT 5
 OFFSET 10;
-SELECT name || '-' || id, GROUP_CONCAT(DISTINCT kind, ', ' ORDER BY kind) FROM stars GROUP BY name;
+-- RC0602 by hand: No counterpart on the target: different texts put together with a separator
+-- SELECT CONCAT(name, '-', id), GROUP_CONCAT(DISTINCT kind ORDER BY kind SEPARATOR ', ') FROM stars GROUP BY name
 INSERT INTO stars (id, name)
 VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = excluded.name, mag = stars.mag + 1;
@@ -43,7 +44,7 @@ SELECT foo(1) FROM stars;
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:126: RC0612 check: Comparison may ignore case on the source
--- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
+-- 16:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 21:1: RC0603 by hand: Code is not translated: procedure
