@@ -298,6 +298,18 @@ public enum SqlFeature {
     DATES_HAVE_TIME,
     /** A column that is a call, and has no name of its own, is called by the function. */
     NAMES_BY_FUNCTION,
+    /** FOR UPDATE OF names tables */
+    LOCKS_NAME_TABLES,
+    /** FOR UPDATE OF names columns */
+    LOCKS_NAME_COLUMNS,
+    /** A query that locks reads one table */
+    LOCKS_ONE_TABLE,
+    /** FOR UPDATE NOWAIT */
+    LOCKS_NOWAIT,
+    /** FOR UPDATE WAIT with a number of seconds */
+    LOCKS_WAIT_SECONDS,
+    /** A query may lock its rows against changes only */
+    SHARED_LOCKS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

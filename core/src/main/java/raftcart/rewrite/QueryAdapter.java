@@ -121,7 +121,9 @@ class QueryAdapter extends ExprAdapter {
         for (OrderItem item : query.order()) {
             order.addAll(orderItem(item, !select.distinct() && !isAlias(item, select)));
         }
-        Query result = new Query(tables, recursive, adapted, order, paging, query.locking(), query.span());
+        Optional<Query.Locking> locking =
+                same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query.span()));
+        Query result = new Query(tables, recursive, adapted, order, paging, locking, query.span());
         return new ChoiceAdapter(this).rewrite(result);
     }
 

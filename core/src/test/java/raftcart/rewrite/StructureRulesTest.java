@@ -248,6 +248,21 @@ class StructureRulesTest {
             mysql > firebird: SELECT GROUP_CONCAT(filter ORDER BY filter) FROM frame
             = -
             ! RC0602
+            oracle > postgresql: SELECT id FROM frame WHERE id = 1 FOR UPDATE OF id NOWAIT
+            = SELECT id FROM frame WHERE id = 1 FOR UPDATE NOWAIT
+            oracle > mysql: SELECT f.id FROM frame f JOIN star s ON s.id = f.star_id FOR UPDATE OF f.id SKIP LOCKED
+            = SELECT f.id FROM frame f JOIN star s ON s.id = f.star_id FOR UPDATE OF f SKIP LOCKED
+            oracle > mariadb: SELECT f.id FROM frame f JOIN star s ON s.id = f.star_id FOR UPDATE OF f.id
+            = -
+            ! RC0602
+            mariadb > postgresql: SELECT id FROM frame WHERE id = 1 FOR UPDATE WAIT 3
+            = SELECT id FROM frame WHERE id = 1 FOR UPDATE
+            ! RC0627
+            postgresql > oracle: SELECT id FROM frame WHERE id = 1 FOR SHARE
+            = -
+            ! RC0602
+            postgresql > mariadb: SELECT id FROM frame WHERE id = 1 FOR SHARE NOWAIT
+            = SELECT id FROM frame WHERE id = 1 LOCK IN SHARE MODE NOWAIT
             """;
 
     private static Stream<RuleCase> cases() {

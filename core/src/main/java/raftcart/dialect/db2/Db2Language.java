@@ -26,6 +26,7 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.OVERRIDING,

@@ -21,6 +21,7 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.IDENTITY_RESTARTS,

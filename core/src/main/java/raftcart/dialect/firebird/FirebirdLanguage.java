@@ -27,6 +27,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_ONE_TABLE,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.DATES_BY_MONTH_NAMES,

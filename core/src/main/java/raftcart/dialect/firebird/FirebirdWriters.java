@@ -79,6 +79,9 @@ public final class FirebirdWriters {
 
         @Override
         protected String locking(Query.Locking locking) {
+            if (!locking.waiting().isEmpty()) {
+                throw cannot("FOR UPDATE " + locking.waiting());
+            }
             return "WITH LOCK";
         }
     }

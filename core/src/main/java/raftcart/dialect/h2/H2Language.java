@@ -27,6 +27,9 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_NOWAIT,
+                    SqlFeature.LOCKS_WAIT_SECONDS,
+                    SqlFeature.SKIP_LOCKED,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.ALTER_IF_EXISTS,

@@ -48,6 +48,9 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_NOWAIT,
+                    SqlFeature.LOCKS_WAIT_SECONDS,
+                    SqlFeature.SHARED_LOCKS,
                     SqlFeature.REFERENCES_NAME_COLUMNS,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,

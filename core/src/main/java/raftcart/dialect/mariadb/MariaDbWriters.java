@@ -145,11 +145,12 @@ public final class MariaDbWriters {
 
         @Override
         protected String locking(Query.Locking locking) {
-            if (locking.strength().equals("SHARE")) {
-                return "LOCK IN SHARE MODE";
-            }
-            if (!locking.of().isEmpty() && has(raftcart.dialect.SqlFeature.SEQUENCES)) {
+            boolean byName = has(raftcart.dialect.SqlFeature.LOCKS_NAME_TABLES);
+            if (!locking.of().isEmpty() && !byName) {
                 throw cannot("FOR UPDATE OF a table");
+            }
+            if (locking.strength().equals("SHARE") && !byName) {
+                return ("LOCK IN SHARE MODE " + locking.waiting()).stripTrailing();
             }
             return super.locking(locking);
         }

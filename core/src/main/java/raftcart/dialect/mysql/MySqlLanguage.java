@@ -13,6 +13,7 @@ public final class MySqlLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     MARIADB.features(),
+                    SqlFeature.LOCKS_WAIT_SECONDS,
                     SqlFeature.TEXT_DEFAULTS,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
@@ -24,7 +25,8 @@ public final class MySqlLanguage {
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,
             SqlFeature.EXPRESSION_INDEXES,
-            SqlFeature.GENERATED_NOT_NULL);
+            SqlFeature.GENERATED_NOT_NULL,
+            SqlFeature.LOCKS_NAME_TABLES);
 
     private MySqlLanguage() {}
 

@@ -29,6 +29,9 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LOCKS_NAME_COLUMNS,
+                    SqlFeature.LOCKS_NOWAIT,
+                    SqlFeature.LOCKS_WAIT_SECONDS,
                     SqlFeature.DATES_HAVE_TIME,
                     SqlFeature.VIEWS_COMMENT_AS_TABLES,
                     SqlFeature.DATES_BY_MONTH_NAMES,

@@ -43,6 +43,9 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.LOCKS_NAME_TABLES,
+            SqlFeature.LOCKS_NOWAIT,
+            SqlFeature.SHARED_LOCKS,
             SqlFeature.NAMES_BY_FUNCTION,
             SqlFeature.CHECKS_READ_CLOCK,
             SqlFeature.ALTER_IF_EXISTS,

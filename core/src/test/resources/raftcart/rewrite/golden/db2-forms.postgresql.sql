@@ -118,7 +118,7 @@ SELECT ROW_NUMBER() OVER (ORDER BY ID), RANK() OVER (PARTITION BY TID ORDER BY A
 SELECT TID, COUNT(*) FROM EV GROUP BY GROUPING SETS (TID, ()) HAVING COUNT(*) > 1;
 SELECT * FROM EV TABLESAMPLE BERNOULLI(10);
 SELECT * FROM EV WHERE NAME = ? AND CREATED BETWEEN ? AND ?;
-SELECT * FROM EV FOR UPDATE OF AMT;
+SELECT * FROM EV FOR UPDATE;
 -- RC0602 by hand: No counterpart on the target: a text of the kind GX'...'
 -- SELECT CASE WHEN S = 1 THEN 'a' ELSE 'b' END, CAST(NULL AS INTEGER), X'4142', GX'0041', UX'0041', TIMESTAMP '2020-01-01 00:00:00', DATE '2020-01-01' FROM EV
 SELECT * FROM EV WHERE (ID, TID) IN (SELECT ID, TID FROM EV) AND S NOT BETWEEN 1 AND 2 AND Y LIKE 'a!%' ESCAPE '!';
@@ -204,6 +204,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 61:23: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 64:15: RC0624 check: Sample drawn otherwise
 -- 66:36: RC0605 adapted: Hint left out: WITH RS
+-- 66:1: RC0609 adapted: Said in other words: a lock of all tables without their names
 -- 67:81: RC0602 by hand: No counterpart on the target: a text of the kind GX'...'
 -- 70:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 71:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KRO . EV WITH DISTRIBUTION

@@ -166,7 +166,7 @@ DROP SEQUENCE seq_ev;
 TRUNCATE TABLE telescope;
 -- RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- LOCK TABLE telescope IN EXCLUSIVE MODE NOWAIT
-SELECT * FROM telescope FOR UPDATE OF name SKIP LOCKED;
+SELECT * FROM telescope FOR UPDATE SKIP LOCKED;
 COMMIT;
 SAVEPOINT sp1;
 ROLLBACK TO SAVEPOINT sp1;
@@ -298,6 +298,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 102:1: RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
 -- 103:1: RC0502 adapted: Storage clauses left out: DROP STORAGE
 -- 104:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
+-- 105:1: RC0609 adapted: Said in other words: a lock of all tables without their names
 -- 107:1: RC0604 adapted: Client command left out: ANALYZE TABLE telescope COMPUTE STATISTICS
 -- 110:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET CONSTRAINTS ALL DEFERRED
 -- 111:1: RC0602 by hand: No counterpart on the target: EXPLAIN

@@ -84,8 +84,7 @@ DELETE FROM telescope WHERE EXISTS (SELECT 1 FROM obs WHERE obs.tid = telescope.
 -- WITH RECURSIVE t(n) AS (VALUES (1) UNION ALL SELECT n+1 FROM t WHERE n < 100) SEARCH DEPTH FIRST BY n SET o SELECT sum(n) FROM t
 -- RC0602 by hand: No counterpart on the target: a MERGE of this form
 -- MERGE INTO telescope t USING obs o ON t.id = o.tid WHEN MATCHED AND o.v > 5 THEN UPDATE SET n = o.v WHEN NOT MATCHED THEN DO NOTHING
--- RC0602 by hand: No counterpart on the target: FOR UPDATE OF a table cannot be said in mariadb
--- SELECT * FROM telescope FOR NO KEY UPDATE OF telescope NOWAIT
+SELECT * FROM telescope FOR UPDATE NOWAIT;
 -- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
 -- SELECT * FROM telescope TABLESAMPLE BERNOULLI (10) REPEATABLE (5) LIMIT ALL OFFSET 5
 -- RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
@@ -208,7 +207,7 @@ CREATE DATABASE s;
 -- 58:12: RC0602 by hand: No counterpart on the target: a WITH that changes rows
 -- 59:79: RC0602 by hand: No counterpart on the target: SEARCH and CYCLE clauses
 -- 60:1: RC0602 by hand: No counterpart on the target: a MERGE of this form
--- 61:1: RC0602 by hand: No counterpart on the target: FOR UPDATE OF a table cannot be said in mariadb
+-- 61:1: RC0609 adapted: Said in other words: a lock of all tables without their names
 -- 62:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
 -- 63:1: RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
 -- 64:1: RC0621 check: Parameters moved: bind those of the source in the order [1, 2, 1]
