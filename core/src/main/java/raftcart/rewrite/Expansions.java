@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.Language;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Truth;
@@ -56,6 +57,7 @@ final class Expansions {
             case "add_weeks" -> writable("add_days", a.get(0), times(a.get(1), 7));
             case "add_years" -> writable("add_months", a.get(0), times(a.get(1), 12));
             case "add_months_end_to_end" -> writable("add_months", a.get(0), a.get(1));
+            case "zoned_now" -> new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, call.span());
             case "current_schema" -> writable("current_database");
             case "any_value" -> Expr.Call.of("min", a.get(0));
             case "log2" -> writable("log_base", Expr.Literal.number(2), a.get(0));

@@ -10,6 +10,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -50,10 +51,18 @@ final class ValueAdapter {
     /** A value in the form that its column takes. */
     Expr forColumn(Expr value, Optional<KnownColumn> column) {
         boolean same = adapter.from.name().equals(adapter.to.name());
+        if (!same && isNow(value) && isInstant(column)) {
+            return now(value);
+        }
         if (same || column.isEmpty() || column.get().type().isEmpty() || !(value instanceof Expr.Literal literal)) {
             return adapter.expr(value);
         }
-        ValueKind kind = KindFinder.kind(column.get().type().get());
+        return constant(literal, column.get().type().get());
+    }
+
+    private Expr constant(Expr.Literal given, LogicalType type) {
+        Expr.Literal literal = given;
+        ValueKind kind = KindFinder.kind(type);
         boolean text = literal.kind() == LiteralKind.STRING;
         if (kind == ValueKind.BOOLEAN) {
             return truth(literal);
@@ -68,16 +77,15 @@ final class ValueAdapter {
         } else if (text && kind == ValueKind.TIME) {
             literal = read(DateAdapter.usual(literal));
         }
-        if (text && column.get().type().get() instanceof LogicalType.Bits wide) {
+        if (text && type instanceof LogicalType.Bits wide) {
             literal = bits(literal, wide.length());
         }
         boolean bits = literal.kind() == LiteralKind.BITS
-                && column.get().type().get() instanceof LogicalType.Bits b
+                && type instanceof LogicalType.Bits b
                 && b.length() > literal.text().length();
         if (bits) {
             // A number to MySQL, which fills it up on the left.
-            int missing = ((LogicalType.Bits) column.get().type().get()).length()
-                    - literal.text().length();
+            int missing = ((LogicalType.Bits) type).length() - literal.text().length();
             return new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span());
         }
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
@@ -91,6 +99,25 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
+    }
+
+    private static boolean isNow(Expr value) {
+        return value instanceof Expr.CurrentTime time && time.kind() == CurrentKind.TIMESTAMP;
+    }
+
+    /** The present for a column that holds instants: an engine may have a word of its own for the one with its zone. */
+    private Expr now(Expr value) {
+        boolean own = adapter.to
+                .functions()
+                .write("zoned_now", List.of(), e -> ValueKind.UNKNOWN)
+                .isPresent();
+        return own ? Expr.Call.of("zoned_now").at(value.span()) : adapter.expr(value);
+    }
+
+    private static boolean isInstant(Optional<KnownColumn> column) {
+        return column.flatMap(KnownColumn::type)
+                .filter(t -> t instanceof LogicalType.Timestamp instant && instant.zoned())
+                .isPresent();
     }
 
     /** A text in a column of bits: its bytes, as dumps have them. */
