@@ -202,17 +202,7 @@ final class ColumnAdapter {
                             : super.expr(e);
                 }
             }.expr(check);
-            checks.add(new TableConstraint(
-                    ConstraintKind.CHECK,
-                    Optional.empty(),
-                    List.of(),
-                    Optional.of(ofColumn),
-                    Optional.empty(),
-                    false,
-                    false,
-                    false,
-                    List.of(),
-                    column.span()));
+            checks.add(TableConstraint.check(ofColumn, column.span()));
         }
         return with(
                 column,
@@ -366,17 +356,7 @@ final class ColumnAdapter {
                     items,
                     false,
                     column.span());
-            own.add(new TableConstraint(
-                    ConstraintKind.CHECK,
-                    Optional.empty(),
-                    List.of(),
-                    Optional.of(check),
-                    Optional.empty(),
-                    false,
-                    false,
-                    false,
-                    List.of(),
-                    column.span()));
+            own.add(TableConstraint.check(check, column.span()));
             adapter.note(
                     FindingCode.ENUMERATION_AS_TYPE,
                     column.span(),
@@ -396,17 +376,7 @@ final class ColumnAdapter {
         }
         for (String check : choice.checks()) {
             Expr condition = ExprParser.parse(check, adapter.to.grammar());
-            own.add(new TableConstraint(
-                    ConstraintKind.CHECK,
-                    Optional.empty(),
-                    List.of(),
-                    Optional.of(condition),
-                    Optional.empty(),
-                    false,
-                    false,
-                    false,
-                    List.of(),
-                    column.span()));
+            own.add(TableConstraint.check(condition, column.span()));
         }
         return adapter.written(choice.sql());
     }

@@ -219,6 +219,10 @@ class StructureRulesTest {
             """;
 
     private static final String MOMENTS = """
+            postgresql > sqlserver: CREATE TABLE frame (taken timestamptz DEFAULT now(), day timestamp DEFAULT now()); INSERT INTO frame VALUES (now(), now())
+            = CREATE TABLE frame ( taken datetimeoffset(6) DEFAULT SYSDATETIMEOFFSET(), day datetime2(6) DEFAULT GETDATE() ); INSERT INTO frame VALUES (SYSDATETIMEOFFSET(), GETDATE())
+            sqlserver > postgresql: SELECT SYSDATETIMEOFFSET()
+            = SELECT CURRENT_TIMESTAMP
             oracle > postgresql: SELECT TO_DATE('2026-01-31 22:15:00', 'YYYY-MM-DD HH24:MI:SS'), TO_DATE('31-JAN-26', 'DD-MON-RR'), TO_DATE('January 15, 1989, 11:00 P.M.', 'Month dd, YYYY, HH:MI A.M.') FROM dual
             = SELECT TIMESTAMP '2026-01-31 22:15:00', DATE '2026-01-31', TIMESTAMP '1989-01-15 23:00:00'
             oracle > sqlserver: SELECT TO_DATE('2026-01-31', 'YYYY-MM-DD') FROM dual

@@ -149,6 +149,21 @@ public final class TableParts {
             parts = List.copyOf(parts);
             leftOut = List.copyOf(leftOut);
         }
+
+        /** A check without a name. */
+        public static TableConstraint check(Expr condition, Span span) {
+            return new TableConstraint(
+                    ConstraintKind.CHECK,
+                    Optional.empty(),
+                    List.of(),
+                    Optional.of(condition),
+                    Optional.empty(),
+                    false,
+                    false,
+                    false,
+                    List.of(),
+                    span);
+        }
     }
 
     /** What a foreign key refers to. Actions are in upper case and empty where nothing is said. */
