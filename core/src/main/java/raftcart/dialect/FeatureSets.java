@@ -48,6 +48,7 @@ import static raftcart.dialect.SqlFeature.TRUNCATE;
 import static raftcart.dialect.SqlFeature.TYPED_DATES;
 import static raftcart.dialect.SqlFeature.UPDATE_ALIAS;
 import static raftcart.dialect.SqlFeature.USING_JOIN;
+import static raftcart.dialect.SqlFeature.UTC_PRESENT;
 import static raftcart.dialect.SqlFeature.VALUES_ARE_CONDITIONS;
 import static raftcart.dialect.SqlFeature.VIEW_CHECK_OPTION;
 import static raftcart.dialect.SqlFeature.WINDOW_FUNCTIONS;
@@ -108,7 +109,8 @@ public final class FeatureSets {
             TEXT_DEFAULTS,
             LIMIT_IN_SUBQUERY,
             DISTINCT_WITH_SEPARATOR,
-            ORDERED_TEXTS);
+            ORDERED_TEXTS,
+            UTC_PRESENT);
 
     private FeatureSets() {}
 

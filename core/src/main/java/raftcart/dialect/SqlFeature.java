@@ -310,6 +310,16 @@ public enum SqlFeature {
     LOCKS_WAIT_SECONDS,
     /** A query may lock its rows against changes only */
     SHARED_LOCKS,
+    /** CURRENT_TIMESTAMP has the session's zone. */
+    PRESENT_HAS_ZONE,
+    /** No type has a zone; instants are kept in UTC. */
+    INSTANTS_IN_UTC,
+    /** A default of the present has as many digits as its column. */
+    PRESENT_AS_LONG_AS_COLUMN,
+    /** The present can be said in UTC. */
+    UTC_PRESENT,
+    /** Functions give dates as texts. */
+    DATES_ARE_TEXTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -177,6 +177,12 @@ public final class YamlTypes implements TypeTable {
         if (type instanceof LogicalType.Opaque opaque) {
             return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
         }
+        boolean zoneless = type instanceof LogicalType.Timestamp t
+                && t.zoned()
+                && text(new LogicalType.Timestamp(t.precision(), false)).equals(text(type));
+        if (zoneless) {
+            return choice.note(FindingCode.INSTANT_AS_UTC, sql + " in UTC");
+        }
         int lost = lostDigits(type);
         if (lost > 0) {
             return choice.note(FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)");

@@ -49,13 +49,29 @@ final class CastAdapter {
                 .isPresent();
     }
 
-    Expr cast(Expr.Cast given) {
+    Expr cast(Expr.Cast whole) {
+        Expr.Cast given = read(whole);
         Optional<Expr> now = now(given);
         if (now.isPresent()) {
             return now.get();
         }
         Expr bare = bare(given);
         return bare == given ? converted(ofBytes(given)) : adapter.expr(bare);
+    }
+
+    /** The cast of what a call means that hangs on its constants. */
+    private Expr.Cast read(Expr.Cast cast) {
+        boolean plain =
+                !(cast.value() instanceof Expr.Call) || adapter.from.name().equals(adapter.to.name());
+        return plain
+                ? cast
+                : adapter.from
+                        .grammar()
+                        .calls()
+                        .meaning((Expr.Call) cast.value())
+                        .filter(m -> m.check().isEmpty())
+                        .map(m -> new Expr.Cast(m.value(), cast.type(), cast.safe(), cast.span()))
+                        .orElse(cast);
     }
 
     /** PostgreSQL's {@code ('now'::text)::date}: the text is read as a date only when the value is wanted. */

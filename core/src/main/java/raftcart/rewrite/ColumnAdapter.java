@@ -32,6 +32,8 @@ import raftcart.type.LogicalType;
 
 /** Adapts columns: types, defaults and numbering. */
 final class ColumnAdapter {
+    private static final int MICROSECONDS = 6;
+
     private final QueryAdapter adapter;
 
     ColumnAdapter(QueryAdapter adapter) {
@@ -99,7 +101,9 @@ final class ColumnAdapter {
                 column.generated().map(adapter::expr).map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
                 identity,
-                has(SqlFeature.ASSIGNS_ON_UPDATE) ? column.onUpdate().map(adapter::expr) : Optional.empty(),
+                has(SqlFeature.ASSIGNS_ON_UPDATE)
+                        ? column.onUpdate().map(adapter::expr).map(e -> asLong(e, known))
+                        : Optional.empty(),
                 Optional.empty(),
                 column.comment(),
                 own,
@@ -108,8 +112,7 @@ final class ColumnAdapter {
     }
 
     private boolean canBeDefault(Expr value, ColumnDefinition column) {
-        boolean plain = has(SqlFeature.EXPRESSION_DEFAULTS)
-                || !(value instanceof Expr.SequenceValue || value instanceof Expr.Call);
+        boolean plain = has(SqlFeature.EXPRESSION_DEFAULTS) || adapter.same() || isPlain(value);
         if (!plain) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
@@ -118,6 +121,20 @@ final class ColumnAdapter {
                             + " is left out; let a trigger or the application give it");
         }
         return plain;
+    }
+
+    /** True for a constant, the present, and the name of the user. */
+    private static boolean isPlain(Expr value) {
+        if (value instanceof Expr.Unary sign) {
+            return isPlain(sign.operand());
+        }
+        if (value instanceof Expr.Cast cast) {
+            return cast.value() instanceof Expr.Literal;
+        }
+        return value instanceof Expr.Literal
+                || value instanceof Expr.CurrentTime
+                || value instanceof Expr.Column
+                || value instanceof Expr.Call call && call.function().matches("(current|session|system)_\\w+|user");
     }
 
     /** A column that is known, refusing NULL, in the target's terms. */
@@ -341,11 +358,31 @@ final class ColumnAdapter {
         }
         Optional<KnownColumn> column = type.map(t -> new KnownColumn(Name.of(""), Optional.of(t), false, false));
         Expr bare = value instanceof Expr.Cast cast && cast.value() instanceof Expr.Literal ? cast.value() : value;
-        return new ValueAdapter(adapter).forColumn(bare, column);
+        Expr adapted = new ValueAdapter(adapter).forColumn(bare, column);
+        if (!has(SqlFeature.EXPRESSION_DEFAULTS) && !adapter.same()) {
+            adapted = adapter.instants.ofSession(bare, adapted);
+        }
+        return asLong(adapted, type);
+    }
+
+    /** The present with as many digits of its seconds as the column has, where the target wants that. */
+    private Expr asLong(Expr value, Optional<LogicalType> type) {
+        boolean digits = value instanceof Expr.CurrentTime
+                && has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN)
+                && type.isPresent()
+                && !adapter.same();
+        if (!digits) {
+            return value;
+        }
+        int precision = type.get() instanceof LogicalType.Timestamp t ? Math.min(t.precision(), MICROSECONDS) : 0;
+        return new Expr.CurrentTime(((Expr.CurrentTime) value).kind(), precision > 0 ? precision : -1, value.span());
     }
 
     /** The type in the target's terms; an enumeration without a type of its own becomes a text with a check. */
     TypeName type(LogicalType type, ColumnDefinition column, boolean inKey, List<TableConstraint> own) {
+        if (column.type().filter(adapter.instants::keeps).isPresent()) {
+            return column.type().get();
+        }
         boolean listed = type instanceof LogicalType.Enumeration && !has(SqlFeature.ON_DUPLICATE_KEY);
         if (listed) {
             List<String> values = ((LogicalType.Enumeration) type).values();

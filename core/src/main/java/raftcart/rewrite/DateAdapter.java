@@ -137,9 +137,33 @@ final class DateAdapter {
         return Expr.Call.of("days_between", from, to).at(binary.span());
     }
 
+    /** A date that the source may keep as a text, as the date that it is. */
+    Expr fromText(Expr e) {
+        ValueKind kind = adapter.kind(e);
+        boolean text = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+                && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN)
+                && !(e instanceof Expr.Literal);
+        return text ? Expr.Call.of("timestamp_of", e).at(e.span()) : e;
+    }
+
+    /** What functions give as a text on the source. */
+    Expr asText(Expr e) {
+        ValueKind kind = adapter.kind(e);
+        boolean moment = (kind.isDate() || kind == ValueKind.TIME) && !(e instanceof Expr.Literal);
+        if (!moment) {
+            return adapter.expr(e);
+        }
+        String mask = kind == ValueKind.DATE ? "%Y-%m-%d" : kind == ValueKind.TIME ? "%H:%M:%S" : "%Y-%m-%d %H:%M:%S";
+        return adapter.expr(
+                Expr.Call.of("format_date", e, Expr.Literal.string(mask)).at(e.span()));
+    }
+
     /** A text beside a date is a constant of that type where the target has such constants. */
     Expr constant(Expr e, ValueKind kind) {
         boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
+        if (text && Instants.isZoned(((Expr.Literal) e).text())) {
+            return adapter.instants.constant((Expr.Literal) e);
+        }
         if (!text || !adapter.to.has(SqlFeature.TYPED_DATES)) {
             return adapter.expr(e);
         }

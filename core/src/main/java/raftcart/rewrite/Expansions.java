@@ -9,9 +9,12 @@ import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Truth;
+import raftcart.sql.tree.TypeName;
 
 /** Says functions that the target lacks with more basic means. */
 final class Expansions {
+    private static final String EPOCH = "1970-01-01 00:00:00";
+
     private final Language to;
 
     Expansions(Language to) {
@@ -57,6 +60,12 @@ final class Expansions {
             case "add_weeks" -> writable("add_days", a.get(0), times(a.get(1), 7));
             case "add_years" -> writable("add_months", a.get(0), times(a.get(1), 12));
             case "add_months_end_to_end" -> writable("add_months", a.get(0), a.get(1));
+            case "extract_epoch", "whole_epoch" ->
+                writable("full_seconds", new Expr.Literal(LiteralKind.TIMESTAMP, EPOCH, call.span()), a.get(0));
+            case "utc_of_epoch" ->
+                writable("add_seconds", new Expr.Literal(LiteralKind.TIMESTAMP, EPOCH, call.span()), a.get(0));
+            case "utc_date" -> utc("DATE", call);
+            case "utc_time" -> utc("TIME", call);
             case "zoned_now" -> new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, call.span());
             case "current_schema" -> writable("current_database");
             case "any_value" -> Expr.Call.of("min", a.get(0));
@@ -72,6 +81,11 @@ final class Expansions {
                         call.span());
             default -> null;
         };
+    }
+
+    private static Expr utc(String type, Expr.Call call) {
+        Expr now = new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, -1, call.span());
+        return new Expr.Cast(now, TypeName.of(type), false, call.span());
     }
 
     private Expr writable(String function, Expr... arguments) {

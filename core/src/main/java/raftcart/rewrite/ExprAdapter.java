@@ -33,6 +33,7 @@ class ExprAdapter extends QueryMapper {
     final AdaptNotes notes;
     final KindFinder finder;
     final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
+    final Instants instants;
     private final FunctionAdapter functions;
     Scope scope = new Scope(Optional.empty());
 
@@ -42,6 +43,7 @@ class ExprAdapter extends QueryMapper {
         this.knowledge = knowledge;
         this.notes = notes;
         this.finder = new KindFinder(from, knowledge);
+        this.instants = new Instants(this);
         this.functions = new FunctionAdapter(this);
     }
 
@@ -60,6 +62,11 @@ class ExprAdapter extends QueryMapper {
 
     void note(FindingCode code, Span span, String detail) {
         notes.add(code, span, detail);
+    }
+
+    /** True where the target has words of its own for a canonical function. */
+    boolean writes(String function) {
+        return to.functions().functions().contains(function);
     }
 
     /** True where only the source has a feature, so that something has to be done about it. */
@@ -186,6 +193,9 @@ class ExprAdapter extends QueryMapper {
     }
 
     private Expr leaf(Expr e) {
+        if (e instanceof Expr.CurrentTime time) {
+            return instants.present(time);
+        }
         if (e instanceof Expr.Parameter parameter) {
             return parameter(parameter);
         }
@@ -223,7 +233,15 @@ class ExprAdapter extends QueryMapper {
         if (empty && !from.has(SqlFeature.EMPTY_TEXT_IS_NULL) && to.has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
             note(FindingCode.EMPTY_TEXT, literal.span(), "'' is NULL on the target");
         }
-        return literal;
+        return zoned(literal);
+    }
+
+    private Expr zoned(Expr.Literal literal) {
+        Expr.Literal usual = literal.kind() == LiteralKind.ZONED_TIMESTAMP ? instants.constant(literal) : literal;
+        if (usual.kind() != literal.kind()) {
+            note(FindingCode.INSTANT_AS_UTC, literal.span(), literal.text());
+        }
+        return usual;
     }
 
     /** A column, or a function that is written like one. */

@@ -13,6 +13,7 @@ import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
@@ -59,6 +60,14 @@ final class FunctionAdapter {
         if (from.name().equals(to.name())) {
             return mapped(call, call.arguments());
         }
+        Optional<CallReading.Meaning> meaning = from.grammar().calls().meaning(call);
+        if (meaning.isPresent()) {
+            if (!meaning.get().check().isEmpty()) {
+                adapter.note(
+                        FindingCode.FUNCTION_DIFFERS, call.span(), meaning.get().check());
+            }
+            return adapter.expr(meaning.get().value());
+        }
         List<Expr> arguments = DateAdapter.days(
                 from,
                 call,
@@ -99,15 +108,11 @@ final class FunctionAdapter {
                     call.span(),
                     recognised.signature().name() + ": " + recognised.check());
         }
-        if (recognised.signature().name().equals("ratio_to_report") && !writes("ratio_to_report")) {
+        if (recognised.signature().name().equals("ratio_to_report") && !adapter.writes("ratio_to_report")) {
             return share(call);
         }
         List<Expr> arguments = withDefaults(recognised, call);
         return known(call.with(recognised.signature().name(), arguments).at(call.span()), call);
-    }
-
-    private boolean writes(String function) {
-        return to.functions().functions().contains(function);
     }
 
     /** A value's share of the sum over a window. */
@@ -278,7 +283,7 @@ final class FunctionAdapter {
         caseOfTexts(call);
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
-                : arguments(call);
+                : adapter.instants.beside(call.arguments(), () -> arguments(call));
         Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call.suffix()), call.span());
         if (to.functions()
                 .write(function, adapted.arguments(), this::kindOfAdapted)
@@ -327,7 +332,7 @@ final class FunctionAdapter {
                                     && to.has(SqlFeature.TYPED_DATES)
                             ? DateAdapter.typed(
                                     l, l.text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE)
-                            : adapter.expr(argument));
+                            : adapter.expr(date ? new DateAdapter(adapter).fromText(argument) : argument));
         }
         return arguments;
     }

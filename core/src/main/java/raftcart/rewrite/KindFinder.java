@@ -15,6 +15,7 @@ import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -172,6 +173,11 @@ final class KindFinder {
     }
 
     private ValueKind call(Expr.Call call, Scope scope) {
+        Optional<CallReading.Meaning> meaning = language.grammar().calls().meaning(call);
+        return meaning.isPresent() ? kind(meaning.get().value(), scope) : plainCall(call, scope);
+    }
+
+    private ValueKind plainCall(Expr.Call call, Scope scope) {
         Optional<Signature> signature;
         List<Expr> arguments = call.arguments();
         if (call.canonical()) {

@@ -127,7 +127,7 @@ final class MaskTranslator {
     }
 
     private Expr formatted(Expr.Call call) {
-        Expr given = call.arguments().get(0);
+        Expr given = new DateAdapter(adapter).fromText(call.arguments().get(0));
         boolean constant = call.is("format_date")
                 && given instanceof Expr.Literal text
                 && text.kind() == LiteralKind.STRING

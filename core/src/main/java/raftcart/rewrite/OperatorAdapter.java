@@ -27,6 +27,10 @@ final class OperatorAdapter {
     }
 
     Expr binary(Expr.Binary binary) {
+        return adapter.instants.beside(List.of(binary.left(), binary.right()), () -> operation(binary));
+    }
+
+    private Expr operation(Expr.Binary binary) {
         boolean rows = binary.left() instanceof Expr.Row && binary.right() instanceof Expr.Row;
         if (rows && !adapter.to.has(SqlFeature.ROW_VALUES) && binary.operator() == BinaryOperator.EQUAL) {
             return pairwise((Expr.Row) binary.left(), (Expr.Row) binary.right(), binary.span());
@@ -42,7 +46,8 @@ final class OperatorAdapter {
         }
         return switch (binary.operator()) {
             case ADD, SUBTRACT -> sum(binary);
-            case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO -> division(binary);
+            case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO ->
+                same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
             case JSON_GET, JSON_GET_TEXT -> json(binary);
             case BIT_AND -> bits(binary, "bit_and");
             case BIT_OR -> bits(binary, "bit_or");
@@ -259,63 +264,6 @@ final class OperatorAdapter {
         return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, adapted.span());
     }
 
-    private Expr division(Expr.Binary binary) {
-        if (same()) {
-            return plain(binary);
-        }
-        Expr left = adapter.expr(binary.left());
-        Expr right = divisor(binary);
-        BinaryOperator operator = binary.operator();
-        if (operator != BinaryOperator.DIVIDE) {
-            return new Expr.Binary(operator, left, right, binary.span());
-        }
-        return new DivisionDigits(adapter).keep(binary, quotient(binary, left, right));
-    }
-
-    private Expr quotient(Expr.Binary binary, Expr left, Expr right) {
-        BinaryOperator operator = binary.operator();
-        boolean sourceWhole = adapter.from.has(SqlFeature.WHOLE_DIVISION);
-        boolean targetWhole = adapter.to.has(SqlFeature.WHOLE_DIVISION);
-        if (sourceWhole == targetWhole) {
-            return new Expr.Binary(operator, left, right, binary.span());
-        }
-        ValueKind a = adapter.kind(binary.left());
-        ValueKind b = adapter.kind(binary.right());
-        boolean whole = a == ValueKind.INTEGER && b == ValueKind.INTEGER;
-        boolean never =
-                a == ValueKind.DECIMAL || a == ValueKind.FLOAT || b == ValueKind.DECIMAL || b == ValueKind.FLOAT;
-        if (never) {
-            return new Expr.Binary(operator, left, right, binary.span());
-        }
-        if (whole) {
-            adapter.note(FindingCode.DIVISION, binary.span(), sourceWhole ? "without a fraction" : "with its fraction");
-            BinaryOperator exact = sourceWhole ? BinaryOperator.DIVIDE_WHOLE : BinaryOperator.DIVIDE_EXACT;
-            return new Expr.Binary(exact, left, right, binary.span());
-        }
-        if (targetWhole) {
-            // With its fraction is right whatever the operands are.
-            adapter.note(FindingCode.DIVISION, binary.span(), "with its fraction");
-            return new Expr.Binary(BinaryOperator.DIVIDE_EXACT, left, right, binary.span());
-        }
-        adapter.note(
-                FindingCode.TYPES_UNKNOWN,
-                binary.span(),
-                "on the source a quotient of whole numbers is whole; it is not known whether these are");
-        return new Expr.Binary(operator, left, right, binary.span());
-    }
-
-    /** Where the source gives NULL for a division by zero and the target an error, zero becomes NULL first. */
-    private Expr divisor(Expr.Binary binary) {
-        Expr right = adapter.expr(binary.right());
-        boolean nonZero = binary.right() instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
-        if (nonZero || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
-            return right;
-        }
-        adapter.note(FindingCode.DIVISION, binary.span(), "NULL for a division by zero");
-        return Expr.Call.of("nullif", right, Expr.Literal.number(0))
-                .at(binary.right().span());
-    }
-
     /** {@code ->} and {@code ->>} by what stands on the right: a name, a number, or a path. */
     private Expr json(Expr.Binary binary) {
         if (same()) {
@@ -418,12 +366,23 @@ final class OperatorAdapter {
                 like.span());
     }
 
-    /** Expressions that are compared with each other, brought to one kind. */
     private List<Expr> comparable(List<Expr> expressions, Span span) {
+        return adapter.instants.beside(expressions, () -> ofOneKind(expressions, span));
+    }
+
+    /** Expressions that are compared with each other, brought to one kind. */
+    private List<Expr> ofOneKind(List<Expr> expressions, Span span) {
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
         if (!same()) {
             mixedKinds(kinds, span);
             textRules(expressions, span);
+        }
+        boolean texts = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+                && expressions.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.TEXT);
+        if (texts) {
+            return expressions.stream()
+                    .map(e -> new DateAdapter(adapter).asText(e))
+                    .toList();
         }
         boolean bool = kinds.contains(ValueKind.BOOLEAN);
         Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();

@@ -37,6 +37,10 @@ class QueryAdapter extends ExprAdapter {
 
     @Override
     public Query query(Query original) {
+        return instants.apart(() -> inOwnScope(original));
+    }
+
+    private Query inOwnScope(Query original) {
         Scope before = scope;
         scope = new Scope(Optional.of(before));
         try {
@@ -258,7 +262,7 @@ class QueryAdapter extends ExprAdapter {
         if (bare) {
             throw new Untranslatable("NULL without a type");
         }
-        Expr value = expr(item.value());
+        Expr value = instants.item(item.value());
         // A column that was a call or literal keeps the name that the source gives it only if it says so.
         return new Item(value, item.alias());
     }

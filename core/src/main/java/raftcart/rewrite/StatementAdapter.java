@@ -273,6 +273,7 @@ final class StatementAdapter {
             }
             return query.withBody(new QueryBody.Values(rows, values.span()));
         }
+        adapter.instants.goInto(query.body(), ValueAdapter.types(insert.columns(), table));
         return adapter.query(query);
     }
 

@@ -10,7 +10,6 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.function.ValueKind;
-import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -32,38 +31,54 @@ final class ValueAdapter {
 
     /** The values of a row for these columns; for all columns of the table where none are listed. */
     List<Expr> row(List<Expr> values, List<Name> columns, Optional<KnownTable> table) {
-        List<KnownColumn> all =
-                table.map(t -> List.copyOf(t.columns().values())).orElse(List.of());
+        List<Optional<KnownColumn>> known = known(columns, table);
         List<Expr> adapted = new ArrayList<>(values.size());
         for (int i = 0; i < values.size(); i++) {
-            int index = i;
-            Optional<KnownColumn> known = columns.isEmpty()
-                    ? Optional.ofNullable(i < all.size() ? all.get(i) : null)
-                    : i < columns.size()
-                            ? table.map(t ->
-                                    t.columns().get(columns.get(index).text().toLowerCase(Locale.ROOT)))
-                            : Optional.empty();
-            adapted.add(forColumn(values.get(i), known));
+            adapted.add(forColumn(values.get(i), i < known.size() ? known.get(i) : Optional.empty()));
         }
         return adapted;
+    }
+
+    private static List<Optional<KnownColumn>> known(List<Name> columns, Optional<KnownTable> table) {
+        if (columns.isEmpty()) {
+            return table.map(
+                            t -> t.columns().values().stream().map(Optional::of).toList())
+                    .orElse(List.of());
+        }
+        return columns.stream()
+                .map(c -> table.map(t -> t.columns().get(c.text().toLowerCase(Locale.ROOT))))
+                .toList();
+    }
+
+    /** The types of these columns; of all columns of the table where none are listed. */
+    static List<Optional<LogicalType>> types(List<Name> columns, Optional<KnownTable> table) {
+        return known(columns, table).stream()
+                .map(c -> c.flatMap(KnownColumn::type))
+                .toList();
     }
 
     /** A value in the form that its column takes. */
     Expr forColumn(Expr value, Optional<KnownColumn> column) {
         boolean same = adapter.from.name().equals(adapter.to.name());
-        if (!same && isNow(value) && isInstant(column)) {
-            return now(value);
+        Optional<LogicalType> type = column.flatMap(KnownColumn::type);
+        boolean text = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+                && type.filter(t -> KindFinder.kind(t) == ValueKind.TEXT).isPresent();
+        if (text && !(value instanceof Expr.Literal)) {
+            return new DateAdapter(adapter).asText(value);
         }
-        if (same || column.isEmpty() || column.get().type().isEmpty() || !(value instanceof Expr.Literal literal)) {
-            return adapter.expr(value);
+        if (same || type.isEmpty() || !(value instanceof Expr.Literal literal)) {
+            return adapter.instants.into(type, () -> adapter.expr(value));
         }
-        return constant(literal, column.get().type().get());
+        return constant(literal, type.get());
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {
         Expr.Literal literal = given;
         ValueKind kind = KindFinder.kind(type);
         boolean text = literal.kind() == LiteralKind.STRING;
+        if (literal.kind() == LiteralKind.ZONED_TIMESTAMP && type instanceof LogicalType.Timestamp t && t.zoned()) {
+            return adapter.instants.constant(literal);
+        }
         if (kind == ValueKind.BOOLEAN) {
             return truth(literal);
         }
@@ -72,6 +87,9 @@ final class ValueAdapter {
                     && ZERO_DATE.matcher(literal.text()).matches()) {
                 adapter.note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
                 return Expr.Literal.ofNull();
+            }
+            if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(literal.text())) {
+                return adapter.instants.constant(literal);
             }
             literal = read(DateAdapter.usual(literal));
         } else if (text && kind == ValueKind.TIME) {
@@ -99,25 +117,6 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
-    }
-
-    private static boolean isNow(Expr value) {
-        return value instanceof Expr.CurrentTime time && time.kind() == CurrentKind.TIMESTAMP;
-    }
-
-    /** The present for a column that holds instants: an engine may have a word of its own for the one with its zone. */
-    private Expr now(Expr value) {
-        boolean own = adapter.to
-                .functions()
-                .write("zoned_now", List.of(), e -> ValueKind.UNKNOWN)
-                .isPresent();
-        return own ? Expr.Call.of("zoned_now").at(value.span()) : adapter.expr(value);
-    }
-
-    private static boolean isInstant(Optional<KnownColumn> column) {
-        return column.flatMap(KnownColumn::type)
-                .filter(t -> t instanceof LogicalType.Timestamp instant && instant.zoned())
-                .isPresent();
     }
 
     /** A text in a column of bits: its bytes, as dumps have them. */

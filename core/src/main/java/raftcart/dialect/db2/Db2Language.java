@@ -26,6 +26,7 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,
                     SqlFeature.KEYS_WANT_NOT_NULL,
@@ -75,7 +76,8 @@ public final class Db2Language {
             SqlFeature.INSERT_DEFAULT_VALUES,
             SqlFeature.TEMPORARY_TABLES,
             SqlFeature.SET_DEFAULT_ACTION,
-            SqlFeature.STAR_BESIDE_COLUMNS);
+            SqlFeature.STAR_BESIDE_COLUMNS,
+            SqlFeature.EXPRESSION_DEFAULTS);
 
     private Db2Language() {}
 

@@ -21,6 +21,7 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,
                     SqlFeature.KEYS_WANT_NOT_NULL,
@@ -60,7 +61,8 @@ public final class DerbyLanguage {
             SqlFeature.SEQUENCE_CACHE,
             SqlFeature.STAR_BESIDE_COLUMNS,
             SqlFeature.ON_UPDATE_ACTION,
-            SqlFeature.NULL_ITEMS);
+            SqlFeature.NULL_ITEMS,
+            SqlFeature.UTC_PRESENT);
 
     private DerbyLanguage() {}
 

@@ -28,6 +28,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.REFERENCES_NAME_COLUMNS,
                     SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.ALTER_IF_EXISTS,

@@ -27,6 +27,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_ONE_TABLE,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.CHECKS_READ_CLOCK,
@@ -75,7 +76,8 @@ public final class FirebirdLanguage {
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.SEQUENCE_CACHE,
             SqlFeature.STAR_BESIDE_COLUMNS,
-            SqlFeature.CURRENT_SCHEMA);
+            SqlFeature.CURRENT_SCHEMA,
+            SqlFeature.EXPRESSION_DEFAULTS);
 
     private FirebirdLanguage() {}
 

@@ -8,6 +8,7 @@ import raftcart.dialect.write.ExprWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
@@ -45,6 +46,13 @@ public final class FirebirdWriters {
         @Override
         public String visitCollate(Expr.Collate collate) {
             return closed(collate.value()) + " COLLATE " + name(collate.collation());
+        }
+
+        @Override
+        public String visitCurrentTime(Expr.CurrentTime time) {
+            return time.kind() == CurrentKind.UTC_TIMESTAMP
+                    ? "CAST(CURRENT_TIMESTAMP AT TIME ZONE 'UTC' AS TIMESTAMP)"
+                    : super.visitCurrentTime(time);
         }
 
         @Override

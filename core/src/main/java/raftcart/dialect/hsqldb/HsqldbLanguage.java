@@ -21,6 +21,7 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.OVERRIDING,
                     SqlFeature.TRUNCATE_MAY_RESTART,

@@ -74,9 +74,12 @@ public final class HsqldbWriters {
         @Override
         public String visitCurrentTime(Expr.CurrentTime time) {
             String precision = time.precision() >= 0 ? "(" + time.precision() + ")" : "";
-            return time.kind() == raftcart.sql.tree.CurrentKind.TIME
-                    ? "LOCALTIME" + precision
-                    : super.visitCurrentTime(time);
+            return switch (time.kind()) {
+                case TIME -> "LOCALTIME" + precision;
+                case UTC_TIMESTAMP ->
+                    "CAST(CURRENT_TIMESTAMP" + precision + " AT TIME ZONE INTERVAL '0:00' HOUR TO MINUTE AS TIMESTAMP)";
+                default -> super.visitCurrentTime(time);
+            };
         }
     }
 

@@ -48,6 +48,8 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_IN_UTC,
+                    SqlFeature.PRESENT_AS_LONG_AS_COLUMN,
                     SqlFeature.LOCKS_NOWAIT,
                     SqlFeature.LOCKS_WAIT_SECONDS,
                     SqlFeature.SHARED_LOCKS,

@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.LOCKS_NOWAIT,
                     SqlFeature.LOCKS_WAIT_SECONDS,

@@ -2,6 +2,7 @@ package raftcart.dialect.snowflake;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.FeatureSets;
 import raftcart.dialect.Language;
@@ -12,10 +13,13 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.CallReading;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.Expr;
 
 /** Snowflake's SQL. */
 public final class SnowflakeLanguage {
@@ -29,9 +33,11 @@ public final class SnowflakeLanguage {
             NameCase.UPPER,
             Set.of(GrammarFeature.COLON_PATHS),
             OperatorTable.ADDITIVE,
-            Map.of());
+            Map.of(),
+            SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.DECIMAL_IDENTITIES,
@@ -80,6 +86,16 @@ public final class SnowflakeLanguage {
             SqlFeature.SEQUENCE_CACHE);
 
     private SnowflakeLanguage() {}
+
+    /** SYSDATE is the present in UTC, unlike GETDATE ("SYSDATE"). */
+    private static Optional<CallReading.Meaning> inUtc(Expr.Call call) {
+        boolean sysdate = !call.canonical()
+                && call.function().equals("sysdate")
+                && call.arguments().isEmpty();
+        return sysdate
+                ? Optional.of(CallReading.Meaning.of(new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, -1, call.span())))
+                : Optional.empty();
+    }
 
     /** The dialect. */
     public static Language create() {

@@ -26,11 +26,15 @@ public final class SqliteLanguage {
             Set.of(
                     GrammarFeature.REPLACE_STATEMENT,
                     GrammarFeature.UNTYPED_COLUMNS,
+                    GrammarFeature.PRESENT_IN_UTC,
                     GrammarFeature.NUMBERS_ARE_CONDITIONS),
             OperatorTable.UNARY,
-            Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY));
+            Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY),
+            new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_ARE_TEXTS,
+                    SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,

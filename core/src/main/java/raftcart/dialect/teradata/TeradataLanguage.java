@@ -32,6 +32,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.DATABASES_ARE_SCHEMAS,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
@@ -77,7 +78,8 @@ public final class TeradataLanguage {
             SqlFeature.SCHEMAS,
             SqlFeature.EXPRESSION_DEFAULTS,
             SqlFeature.STAR_BESIDE_COLUMNS,
-            SqlFeature.SAVEPOINTS);
+            SqlFeature.SAVEPOINTS,
+            SqlFeature.UTC_PRESENT);
 
     private TeradataLanguage() {}
 

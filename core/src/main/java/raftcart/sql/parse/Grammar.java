@@ -12,17 +12,29 @@ import raftcart.sql.tree.BinaryOperator;
  *
  * @param concatLevel how tightly {@code ||} binds, see {@link OperatorTable}
  * @param levels operators that bind otherwise than in most dialects
+ * @param calls what calls mean that a dictionary cannot read
  */
 public record Grammar(
         LexicalRules lexical,
         NameCase names,
         Set<GrammarFeature> features,
         int concatLevel,
-        Map<BinaryOperator, Integer> levels) {
+        Map<BinaryOperator, Integer> levels,
+        CallReading calls) {
     public Grammar {
         features = Collections.unmodifiableSet(
                 features.isEmpty() ? EnumSet.noneOf(GrammarFeature.class) : EnumSet.copyOf(features));
         levels = Map.copyOf(levels);
+    }
+
+    /** A grammar whose functions all stand in a dictionary. */
+    public Grammar(
+            LexicalRules lexical,
+            NameCase names,
+            Set<GrammarFeature> features,
+            int concatLevel,
+            Map<BinaryOperator, Integer> levels) {
+        this(lexical, names, features, concatLevel, levels, CallReading.NONE);
     }
 
     /** A grammar in which operators bind as in the standard. */

@@ -44,6 +44,8 @@ public enum GrammarFeature {
     WORD_COMPARISONS,
     /** DATE and TIME alone are the present. */
     SHORT_NOW,
+    /** CURRENT_DATE, CURRENT_TIME and CURRENT_TIMESTAMP are the present in UTC. */
+    PRESENT_IN_UTC,
     /** A type, format or title in parentheses may follow a value, as in {@code d (FORMAT 'YYYY')}. */
     DATA_ATTRIBUTES,
     /** CONCAT between two values joins them. */

@@ -70,7 +70,9 @@ final class NameParser {
                 current = first.isWord("DATE") ? CurrentKind.DATE : CurrentKind.TIME;
             }
             if (current != null) {
-                return new Expr.CurrentTime(current, -1, span);
+                return parsing.has(GrammarFeature.PRESENT_IN_UTC)
+                        ? inUtc(current, span)
+                        : new Expr.CurrentTime(current, -1, span);
             }
             Expr special = currentInTwoWords(first);
             if (special != null) {
@@ -118,6 +120,14 @@ final class NameParser {
         return cursor.peek().isSymbol("(")
                 && cursor.peek(1).isSymbol("+")
                 && cursor.peek(2).isSymbol(")");
+    }
+
+    private static Expr inUtc(CurrentKind kind, Span span) {
+        return switch (kind) {
+            case DATE -> Expr.Call.of("utc_date").at(span);
+            case TIME -> Expr.Call.of("utc_time").at(span);
+            default -> new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, -1, span);
+        };
     }
 
     /** CURRENT DATE and the like. */

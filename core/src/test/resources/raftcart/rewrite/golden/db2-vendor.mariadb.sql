@@ -22,7 +22,7 @@ CREATE TABLE KESTREL.STAR (
     SALARY decimal(9,2) DEFAULT 0,
     MAG decimal(9,4),
     DF decimal(65,30),
-    TS datetime(6) DEFAULT LOCALTIMESTAMP NOT NULL ON UPDATE LOCALTIMESTAMP,
+    TS datetime(6) DEFAULT LOCALTIMESTAMP(6) NOT NULL ON UPDATE LOCALTIMESTAMP(6),
     BIT binary(4),
     G char(5),
     VG varchar(10),

@@ -6,7 +6,7 @@ CREATE TABLE star (
     kind enum('dwarf', 'giant') DEFAULT 'dwarf',
     tags json,
     doc json,
-    seen datetime(6) DEFAULT CURRENT_TIMESTAMP NOT NULL,
+    seen datetime(6) DEFAULT (UTC_TIMESTAMP(6)) NOT NULL,
     active tinyint(1) DEFAULT TRUE
 );
 ALTER TABLE star ADD UNIQUE (id);

@@ -47,7 +47,7 @@ CREATE TABLE actor (
     rate decimal(4,2) DEFAULT 4.99 NOT NULL,
     special json,
     `fulltext` longtext NOT NULL,
-    last_update datetime(6) DEFAULT CURRENT_TIMESTAMP NOT NULL,
+    last_update datetime(6) DEFAULT CURRENT_TIMESTAMP(6) NOT NULL,
     active tinyint(1) DEFAULT TRUE NOT NULL,
     create_date date DEFAULT (CURRENT_DATE) NOT NULL,
     picture longblob,

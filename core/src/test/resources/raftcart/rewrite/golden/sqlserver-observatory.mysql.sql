@@ -4,7 +4,7 @@ CREATE TABLE Star (
     Id int AUTO_INCREMENT NOT NULL,
     Name varchar(80) NOT NULL,
     Active tinyint(1) DEFAULT TRUE NOT NULL,
-    Seen datetime(3) DEFAULT CURRENT_TIMESTAMP,
+    Seen datetime(3) DEFAULT CURRENT_TIMESTAMP(3),
     Token char(36) DEFAULT (UUID()),
     CONSTRAINT PK_Star PRIMARY KEY (Id)
 );

@@ -1,0 +1,256 @@
+package raftcart.rewrite;
+
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CurrentKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/**
+ * Instants, which are timestamps with a zone: their constants, and the present where it stands beside one. A target may
+ * have a function of its own for the present with its zone, and one without such a type keeps instants in UTC.
+ */
+final class Instants {
+    private static final Pattern ZONED =
+            Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)[ T](\\d\\d:\\d\\d)(:\\d\\d)?(\\.\\d{1,9})?"
+                    + " ?(?:([+-])(\\d\\d?)(?::?(\\d\\d))?|Z|UTC|GMT)");
+    private static final DateTimeFormatter SECONDS = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss");
+
+    private static final TypeName TIMESTAMP = TypeName.of("timestamp");
+
+    private final ExprAdapter adapter;
+    private final Map<Expr, Optional<LogicalType>> columnOf = new IdentityHashMap<>();
+    private Place place = new Place(Optional.empty(), List.of(), Nature.NEUTRAL);
+
+    Instants(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** What is known of a value as a moment of time. */
+    enum Nature {
+        INSTANT,
+        PLAIN,
+        /** A constant, or the present itself. */
+        NEUTRAL,
+        UNKNOWN
+    }
+
+    /** Where an expression stands: beside these, or in a column of this nature. */
+    private record Place(Optional<Place> outer, List<Expr> beside, Nature column) {}
+
+    private boolean same() {
+        return adapter.from.name().equals(adapter.to.name());
+    }
+
+    /** Adapts what stands beside these expressions, of which it may be one. */
+    <T> T beside(List<Expr> expressions, Supplier<T> adapted) {
+        return in(new Place(Optional.of(place), expressions, Nature.NEUTRAL), adapted);
+    }
+
+    /** Adapts what goes into a column. */
+    <T> T into(Optional<LogicalType> column, Supplier<T> adapted) {
+        Nature nature = column.map(Instants::nature).orElse(Nature.UNKNOWN);
+        return in(new Place(Optional.empty(), List.of(), nature), adapted);
+    }
+
+    /** Tells into which columns the items of a query go. */
+    void goInto(QueryBody body, List<Optional<LogicalType>> columns) {
+        if (body instanceof QueryBody.SetOperation set) {
+            goInto(set.left(), columns);
+            goInto(set.right(), columns);
+        } else if (body instanceof QueryBody.Select select) {
+            for (int i = 0; i < Math.min(select.items().size(), columns.size()); i++) {
+                columnOf.put(select.items().get(i).value(), columns.get(i));
+            }
+        }
+    }
+
+    /** Adapts an item of a query. */
+    Expr item(Expr item) {
+        return columnOf.containsKey(item) ? into(columnOf.get(item), () -> adapter.expr(item)) : adapter.expr(item);
+    }
+
+    /** Adapts what stands apart, such as a query inside of an expression. */
+    <T> T apart(Supplier<T> adapted) {
+        return in(new Place(Optional.empty(), List.of(), Nature.NEUTRAL), adapted);
+    }
+
+    private <T> T in(Place inner, Supplier<T> adapted) {
+        Place before = place;
+        place = inner;
+        try {
+            return adapted.get();
+        } finally {
+            place = before;
+        }
+    }
+
+    private boolean inUtc() {
+        return adapter.to.has(SqlFeature.INSTANTS_IN_UTC) && !keeps(TIMESTAMP);
+    }
+
+    /** True for a type of instants that both dialects call the same. */
+    boolean keeps(TypeName type) {
+        LogicalType meaning = adapter.from.types().read(type);
+        return type.name().equals(TIMESTAMP.name())
+                && nature(meaning) == Nature.INSTANT
+                && meaning.equals(adapter.to.types().read(type));
+    }
+
+    /** The present, as what it stands beside wants it. */
+    Expr present(Expr.CurrentTime time) {
+        boolean own = adapter.writes("zoned_now");
+        boolean utc = inUtc();
+        if (!same() && time.kind() == CurrentKind.UTC_TIMESTAMP && !adapter.to.has(SqlFeature.UTC_PRESENT)) {
+            return ofSession(time);
+        }
+        if (same() || time.kind() != CurrentKind.TIMESTAMP || !own && !utc) {
+            return time;
+        }
+        boolean zoned = adapter.from.has(SqlFeature.PRESENT_HAS_ZONE);
+        Optional<Place> telling = telling();
+        Nature nature = telling.map(p -> nature(p.beside())).orElse(Nature.NEUTRAL);
+        boolean stored = telling.isPresent() && telling.get().column() != Nature.NEUTRAL;
+        nature = stored ? telling.get().column() : nature;
+        if (nature == Nature.INSTANT
+                || own && zoned && (nature == Nature.NEUTRAL || stored && nature != Nature.PLAIN)) {
+            return own
+                    ? Expr.Call.of("zoned_now").at(time.span())
+                    : present(new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, time.precision(), time.span()));
+        }
+        if (zoned && nature == Nature.UNKNOWN) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    time.span(),
+                    "the present without its zone; beside an instant "
+                            + (utc ? "it has to be in UTC" : "it needs its zone"));
+        }
+        return time;
+    }
+
+    /** The present of the session for that in UTC, where a default can be nothing else; other values as they are. */
+    Expr ofSession(Expr given, Expr adapted) {
+        if (adapted instanceof Expr.CurrentTime time && time.kind() == CurrentKind.UTC_TIMESTAMP) {
+            return ofSession(time);
+        }
+        boolean date = given instanceof Expr.Call d && d.is("utc_date");
+        boolean time = given instanceof Expr.Call t && t.is("utc_time");
+        return date || time
+                ? ofSession(new Expr.CurrentTime(date ? CurrentKind.DATE : CurrentKind.TIME, -1, given.span()))
+                : adapted;
+    }
+
+    private Expr ofSession(Expr.CurrentTime time) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK, time.span(), "the present in UTC as the session's; let sessions run in UTC");
+        CurrentKind kind = time.kind() == CurrentKind.UTC_TIMESTAMP ? CurrentKind.TIMESTAMP : time.kind();
+        return new Expr.CurrentTime(kind, time.precision(), time.span());
+    }
+
+    /** The innermost place that tells the nature of what stands in it. */
+    private Optional<Place> telling() {
+        Optional<Place> p = Optional.of(place);
+        while (p.isPresent()
+                && p.get().column() == Nature.NEUTRAL
+                && nature(p.get().beside()) == Nature.NEUTRAL) {
+            p = p.get().outer();
+        }
+        return p;
+    }
+
+    private Nature nature(List<Expr> expressions) {
+        Nature known = Nature.NEUTRAL;
+        for (Expr e : expressions) {
+            Nature nature = nature(e);
+            if (nature == Nature.INSTANT) {
+                return nature;
+            }
+            if (nature == Nature.PLAIN || known == Nature.NEUTRAL) {
+                known = nature;
+            }
+        }
+        return known;
+    }
+
+    private static Nature nature(LogicalType type) {
+        return type instanceof LogicalType.Timestamp t && t.zoned() ? Nature.INSTANT : Nature.PLAIN;
+    }
+
+    private Nature nature(Expr e) {
+        if (e instanceof Expr.Literal literal) {
+            return literal.kind() == LiteralKind.ZONED_TIMESTAMP ? Nature.INSTANT : Nature.NEUTRAL;
+        }
+        if (e instanceof Expr.Interval) {
+            return Nature.NEUTRAL;
+        }
+        if (e instanceof Expr.CurrentTime time) {
+            return time.kind() == CurrentKind.TIMESTAMP ? Nature.NEUTRAL : Nature.PLAIN;
+        }
+        if (e instanceof Expr.Cast cast) {
+            return nature(adapter.finder.type(cast.type()));
+        }
+        ValueKind kind = adapter.kind(e);
+        if (kind != ValueKind.TIMESTAMP && kind != ValueKind.UNKNOWN) {
+            return Nature.PLAIN;
+        }
+        if (e instanceof Expr.Column) {
+            return adapter.facts(e)
+                    .flatMap(Scope.ColumnFacts::type)
+                    .map(Instants::nature)
+                    .orElse(Nature.UNKNOWN);
+        }
+        if (e instanceof Expr.Binary sum
+                && (sum.operator() == BinaryOperator.ADD || sum.operator() == BinaryOperator.SUBTRACT)) {
+            return nature(List.of(sum.left(), sum.right()).stream()
+                    .filter(s -> !adapter.kind(s).isNumber())
+                    .toList());
+        }
+        return e instanceof Expr.Call call && !call.arguments().isEmpty() ? nature(call.arguments()) : Nature.UNKNOWN;
+    }
+
+    /** True for a text that names a moment with its distance from UTC. */
+    static boolean isZoned(String text) {
+        // Quick, since dumps ask it of every date.
+        boolean zone = text.length() > 16
+                && (text.indexOf('+', 16) > 0
+                        || text.indexOf('-', 16) > 0
+                        || Character.isLetter(text.charAt(text.length() - 1)));
+        return zone && ZONED.matcher(text.strip()).matches();
+    }
+
+    /** A moment with its distance from UTC in the spelling that all engines with such constants read, or in UTC. */
+    Expr.Literal constant(Expr.Literal literal) {
+        Matcher m = ZONED.matcher(literal.text().strip());
+        if (same() || !m.matches()) {
+            return literal;
+        }
+        String seconds = m.group(3) == null ? ":00" : m.group(3);
+        String fraction = m.group(4) == null ? "" : m.group(4);
+        String local = m.group(1) + " " + m.group(2) + seconds;
+        String hours = m.group(6) == null ? "00" : m.group(6).length() == 1 ? "0" + m.group(6) : m.group(6);
+        String zone = (m.group(5) == null ? "+" : m.group(5)) + hours + ":" + (m.group(7) == null ? "00" : m.group(7));
+        if (inUtc()) {
+            LocalDateTime utc = LocalDateTime.parse(local, SECONDS)
+                    .atOffset(ZoneOffset.of(zone))
+                    .withOffsetSameInstant(ZoneOffset.UTC)
+                    .toLocalDateTime();
+            return new Expr.Literal(LiteralKind.TIMESTAMP, SECONDS.format(utc) + fraction, literal.span());
+        }
+        return new Expr.Literal(LiteralKind.ZONED_TIMESTAMP, local + fraction + zone, literal.span());
+    }
+}

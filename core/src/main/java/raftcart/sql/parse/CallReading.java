@@ -1,0 +1,29 @@
+package raftcart.sql.parse;
+
+import java.util.Optional;
+import raftcart.sql.tree.Expr;
+
+/** What calls of a dialect mean where that hangs on constants among their arguments, so that a dictionary cannot say it. */
+@FunctionalInterface
+public interface CallReading {
+    /** A dialect all of whose functions stand in its dictionary. */
+    CallReading NONE = call -> Optional.empty();
+
+    /**
+     * The same in terms that do not depend on the constants; empty for a call that the dictionary reads.
+     *
+     * @throws raftcart.dialect.Untranslatable for constants without a counterpart
+     */
+    Optional<Meaning> meaning(Expr.Call call);
+
+    /**
+     * What a call means.
+     *
+     * @param check what other engines do otherwise; empty if nothing
+     */
+    record Meaning(Expr value, String check) {
+        public static Meaning of(Expr value) {
+            return new Meaning(value, "");
+        }
+    }
+}
