@@ -320,6 +320,12 @@ public enum SqlFeature {
     UTC_PRESENT,
     /** Functions give dates as texts. */
     DATES_ARE_TEXTS,
+    /** 0000-00-00 is a date. */
+    ZERO_DATES,
+    /** PERCENTILE_CONT and the like may be taken over a window */
+    WINDOW_PERCENTILES,
+    /** UPDATE may name a table of FROM, which may be joined in any way */
+    UPDATE_NAMES_JOINED,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

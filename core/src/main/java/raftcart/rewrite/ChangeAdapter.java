@@ -134,13 +134,15 @@ final class ChangeAdapter {
 
     boolean needsAddresses(Optional<Expr> limit, TableRef table) {
         boolean needed = limit.isPresent() && !adapter.same() && table instanceof TableRef.Table;
-        return needed && !has(SqlFeature.CHANGE_LIMIT) && (has(SqlFeature.CTID) || has(SqlFeature.ROWID));
+        return needed
+                && !has(SqlFeature.CHANGE_LIMIT)
+                && RowKeys.address(adapter.to).isPresent();
     }
 
     Expr byAddress(TableRef table, Optional<Expr> where, List<OrderItem> order, Optional<Expr> limit) {
         Span span = limit.orElseThrow().span();
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, "the limit of a change as a query for the rows' addresses");
-        Expr address = Expr.Column.of(has(SqlFeature.CTID) ? "ctid" : "rowid");
+        Expr address = Expr.Column.of(RowKeys.address(adapter.to).orElseThrow().text());
         Query rows = Query.of(QueryBody.Select.of(List.of(Item.of(address)), List.of(table), where))
                 .withOrder(order)
                 .withPaging(Optional.of(new Query.Paging(Optional.empty(), limit, false, false)));
@@ -155,6 +157,10 @@ final class ChangeAdapter {
         }
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
+        }
+        Optional<TableRef> outer = OuterJoinChanges.tree(update);
+        if (outer.isPresent()) {
+            return withOuterJoin(update, outer.get());
         }
         TableRef target = update.target();
         List<TableRef> from = new ArrayList<>(update.from());
@@ -185,6 +191,25 @@ final class ChangeAdapter {
             return plainUpdate(qualified(update, target), joined, List.of(), OldForms.and(conditions), true);
         }
         return updateByMerge(update, target, from, conditions);
+    }
+
+    private Statement withOuterJoin(Statement.Update update, TableRef tree) {
+        List<TableRef> tables = OuterJoinChanges.leaves(tree);
+        TableRef changed = update.target() instanceof TableRef.Table t
+                ? tables.stream()
+                        .filter(l -> l instanceof TableRef.Table
+                                && alias(l).matches(t.name().last()))
+                        .findFirst()
+                        .orElseThrow()
+                : changed(update, tables);
+        if (has(SqlFeature.UPDATE_JOIN)) {
+            return plainUpdate(qualified(update, changed), tree, List.of(), update.where(), true);
+        }
+        if (has(SqlFeature.UPDATE_NAMES_JOINED)) {
+            TableRef named = TableRef.Table.of(new QualifiedName(List.of(alias(changed))));
+            return plainUpdate(update, named, List.of(tree), update.where(), false);
+        }
+        return update(new OuterJoinChanges(adapter).byKey(update, tree, changed));
     }
 
     /** Assignments that name their table, where several are joined. */
@@ -312,7 +337,7 @@ final class ChangeAdapter {
         }
         List<TableRef> tables = new ArrayList<>();
         List<Expr> joins = new ArrayList<>();
-        boolean outer = from.stream().anyMatch(ChangeAdapter::hasOuterJoin);
+        boolean outer = from.stream().anyMatch(OuterJoinChanges::isOuter);
         if (outer) {
             return Optional.empty();
         }
@@ -328,14 +353,6 @@ final class ChangeAdapter {
             conditions.addAll(joins);
         }
         return found;
-    }
-
-    private static boolean hasOuterJoin(TableRef table) {
-        return table instanceof Join join
-                && (!join.using().isEmpty()
-                        || (join.kind() != Join.Kind.INNER && join.kind() != Join.Kind.CROSS)
-                        || hasOuterJoin(join.left())
-                        || hasOuterJoin(join.right()));
     }
 
     private Statement updateByMerge(

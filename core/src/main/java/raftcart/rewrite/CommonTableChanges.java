@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -108,8 +107,7 @@ final class CommonTableChanges {
                 && s.hierarchy().isEmpty()
                 && table.columns().isEmpty()
                 && table.query().paging().isEmpty();
-        boolean addresses = adapter.to.has(SqlFeature.CTID) || adapter.to.has(SqlFeature.ROWID);
-        if (!simple || !addresses) {
+        if (!simple || RowKeys.address(adapter.to).isEmpty()) {
             throw new Untranslatable("a change of what a common table reads");
         }
         return (Select) table.query().body();
@@ -121,7 +119,7 @@ final class CommonTableChanges {
     }
 
     private Expr address() {
-        return Expr.Column.of(adapter.to.has(SqlFeature.CTID) ? "ctid" : "rowid");
+        return Expr.Column.of(RowKeys.address(adapter.to).orElseThrow().text());
     }
 
     private List<CommonTable> addressed(List<CommonTable> with, CommonTable changed) {

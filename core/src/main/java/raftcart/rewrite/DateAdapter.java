@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
@@ -227,6 +228,75 @@ final class DateAdapter {
             return new Expr.Literal(LiteralKind.TIMESTAMP, text + " 00:00:00", literal.span());
         }
         return timestamp ? new Expr.Literal(LiteralKind.TIMESTAMP, text.replace('T', ' '), literal.span()) : literal;
+    }
+
+    /**
+     * T-SQL's {@code DATEADD(unit, DATEDIFF(unit, 0, d), 0)}, the start of a day or longer unit; a number may be added to
+     * the difference, and for days the two arguments of DATEADD may change places.
+     */
+    static Optional<Expr> start(Language from, Expr.Call call) {
+        boolean adds = from.has(SqlFeature.TIMESTAMP_PLUS_DAYS)
+                && call.function().equals("dateadd")
+                && call.arguments().size() == 3
+                && call.arguments().get(0) instanceof Expr.Column;
+        if (!adds) {
+            return Optional.empty();
+        }
+        Optional<DateUnit> unit = unit(call.arguments().get(0));
+        Expr amount = call.arguments().get(1);
+        Expr base = call.arguments().get(2);
+        boolean swapped = unit.filter(u -> u == DateUnit.DAY).isPresent()
+                && difference(base, unit).isPresent();
+        if (swapped) {
+            Expr other = amount;
+            amount = base;
+            base = other;
+        }
+        Optional<Expr> date = difference(amount, unit);
+        Optional<Expr> more = swapped && !isZero(base) ? Optional.of(base) : Optional.empty();
+        boolean fromStart = swapped || isZero(base);
+        if (date.isEmpty() && amount instanceof Expr.Binary sum && isSum(sum)) {
+            date = difference(sum.left(), unit);
+            boolean minus = sum.operator() == BinaryOperator.SUBTRACT;
+            more = Optional.of(minus ? negative(sum.right()) : sum.right());
+        }
+        if (date.isEmpty() || !fromStart) {
+            return Optional.empty();
+        }
+        String word = unit.get().word();
+        // Weeks are counted by their Sundays from a Monday: a Sunday belongs to the week after it.
+        Expr day =
+                unit.get() == DateUnit.WEEK ? Expr.Call.of("add_days", date.get(), Expr.Literal.number(1)) : date.get();
+        Expr start = Expr.Call.of("trunc_" + word, day).at(call.span());
+        return Optional.of(
+                more.map(m -> (Expr) Expr.Call.of("add_" + word + "s", start, m).at(call.span()))
+                        .orElse(start));
+    }
+
+    private static boolean isSum(Expr.Binary binary) {
+        return binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
+    }
+
+    /** The date of {@code DATEDIFF(unit, 0, d)}. */
+    private static Optional<Expr> difference(Expr e, Optional<DateUnit> unit) {
+        boolean difference = e instanceof Expr.Call c
+                && c.function().equals("datediff")
+                && c.arguments().size() == 3
+                && isZero(c.arguments().get(1))
+                && unit.isPresent()
+                && unit(c.arguments().get(0)).equals(unit)
+                && Set.of(DateUnit.YEAR, DateUnit.QUARTER, DateUnit.MONTH, DateUnit.WEEK, DateUnit.DAY, DateUnit.HOUR)
+                        .contains(unit.get());
+        return difference ? Optional.of(((Expr.Call) e).arguments().get(2)) : Optional.empty();
+    }
+
+    private static Optional<DateUnit> unit(Expr e) {
+        return e instanceof Expr.Column c ? DateUnit.named(c.name().last().text()) : Optional.empty();
+    }
+
+    /** Zero, or the first of 1900, which is the same moment. */
+    private static boolean isZero(Expr e) {
+        return e instanceof Expr.Literal l && l.text().matches("0|1900-?01-?01");
     }
 
     /** A number where T-SQL wants a date is one of days after the first of 1900. */

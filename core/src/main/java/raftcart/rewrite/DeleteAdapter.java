@@ -90,6 +90,13 @@ final class DeleteAdapter {
         if (adapter.same() || !joined) {
             return plainDelete(delete);
         }
+        if (OuterJoinChanges.isOuter(delete.table()) && !delete.targets().isEmpty()) {
+            return withOuterJoin(delete);
+        }
+        return withOthers(delete);
+    }
+
+    private Statement withOthers(Statement.Delete delete) {
         List<TableRef> tables = new ArrayList<>();
         List<Expr> conditions = new ArrayList<>();
         ChangeAdapter.flatten(delete.table(), tables, conditions);
@@ -125,6 +132,14 @@ final class DeleteAdapter {
                 delete.limit(),
                 delete.returning(),
                 delete.span()));
+    }
+
+    private Statement withOuterJoin(Statement.Delete delete) {
+        if (has(SqlFeature.DELETE_JOIN)) {
+            return plainDelete(delete);
+        }
+        TableRef changed = named(delete.targets().get(0), OuterJoinChanges.leaves(delete.table()));
+        return plainDelete(new OuterJoinChanges(adapter).byKey(delete, delete.table(), changed));
     }
 
     private static TableRef named(QualifiedName name, List<TableRef> tables) {

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.UnaryOperator;
 
 /** Says functions that the target lacks with more basic means. */
 final class Expansions {
@@ -66,6 +68,10 @@ final class Expansions {
                 writable("add_seconds", new Expr.Literal(LiteralKind.TIMESTAMP, EPOCH, call.span()), a.get(0));
             case "utc_date" -> utc("DATE", call);
             case "utc_time" -> utc("TIME", call);
+            case "trunc_week" -> week(a.get(0), call);
+            case "not_matching" -> new Expr.Is(a.get(0), Truth.TRUE, true, call.span());
+            case "every" -> extremeTruth("min", a.get(0), call);
+            case "some" -> extremeTruth("max", a.get(0), call);
             case "zoned_now" -> new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, call.span());
             case "current_schema" -> writable("current_database");
             case "any_value" -> Expr.Call.of("min", a.get(0));
@@ -81,6 +87,28 @@ final class Expansions {
                         call.span());
             default -> null;
         };
+    }
+
+    /** The Monday on or before a day. */
+    private Expr week(Expr date, Expr.Call call) {
+        Expr days = writable("day_of_week_monday_0", date);
+        Expr day = writable("trunc_day", date);
+        return days == null || day == null
+                ? null
+                : writable("add_days", day, new Expr.Unary(UnaryOperator.MINUS, days, call.span()));
+    }
+
+    /** The least or greatest of truth values, as numbers. */
+    private Expr extremeTruth(String function, Expr condition, Expr.Call call) {
+        Expr number = new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of(function),
+                true,
+                List.of(ExprAdapter.asNumber(condition, call.span())),
+                call.suffix(),
+                call.span());
+        return to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                ? new Expr.Binary(BinaryOperator.EQUAL, number, Expr.Literal.number(1), call.span())
+                : number;
     }
 
     private static Expr utc(String type, Expr.Call call) {

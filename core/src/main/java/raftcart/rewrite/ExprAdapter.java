@@ -123,7 +123,8 @@ class ExprAdapter extends QueryMapper {
         boolean value = e instanceof Expr.Column
                 || e instanceof Expr.Case
                 || e instanceof Expr.Subquery
-                || e instanceof Expr.Parameter;
+                || e instanceof Expr.Parameter
+                || kind == ValueKind.BOOLEAN && adapted instanceof Expr.Call c && (c.is("min") || c.is("max"));
         if (value && !to.has(SqlFeature.VALUES_ARE_CONDITIONS)) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a truth value as a condition");
             return compare(adapted, Expr.Literal.number(1), e.span());
@@ -232,6 +233,9 @@ class ExprAdapter extends QueryMapper {
         }
         if (empty && !from.has(SqlFeature.EMPTY_TEXT_IS_NULL) && to.has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
             note(FindingCode.EMPTY_TEXT, literal.span(), "'' is NULL on the target");
+        }
+        if (literal.text().startsWith("0000-00-00") && lost(SqlFeature.ZERO_DATES)) {
+            note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
         }
         return zoned(literal);
     }

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
@@ -67,6 +68,10 @@ final class FunctionAdapter {
                         FindingCode.FUNCTION_DIFFERS, call.span(), meaning.get().check());
             }
             return adapter.expr(meaning.get().value());
+        }
+        Optional<Expr> start = DateAdapter.start(from, call);
+        if (start.isPresent()) {
+            return adapter.expr(start.get());
         }
         List<Expr> arguments = DateAdapter.days(
                 from,
@@ -136,13 +141,17 @@ final class FunctionAdapter {
                 .filter(a -> a instanceof Expr.Literal l && l.kind() == LiteralKind.STRING)
                 .map(a -> ((Expr.Literal) a).text())
                 .findFirst();
-        boolean number = mask.isPresent() && mask.get().matches("(?i)(FM)?[09.,$LGDSMIPRB ]+");
-        ValueKind guess = number ? ValueKind.DECIMAL : ValueKind.DATE;
+        boolean number = mask.isPresent() && mask.get().matches("(?i)(FM)?[.,$LGDSMIPRB ]*[09][09.,$LGDSMIPRB ]*");
+        boolean digits = mask.isEmpty()
+                && call.arguments().size() == 2
+                && call.arguments().get(1) instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER;
+        ValueKind guess = number || digits ? ValueKind.DECIMAL : ValueKind.DATE;
         Optional<Recognised> found = from.functions().recognise(call.name().toString(), call.arguments(), a -> {
             ValueKind kind = adapter.kind(a);
             return kind == ValueKind.UNKNOWN ? guess : kind;
         });
-        if (found.isPresent() && mask.isEmpty()) {
+        if (found.isPresent() && mask.isEmpty() && !digits) {
             adapter.note(FindingCode.TYPES_UNKNOWN, call.span(), call.name() + " of a value that is taken for a date");
         }
         return found;
@@ -189,7 +198,7 @@ final class FunctionAdapter {
     /** ROWNUM counts the rows as they come; others have no counterpart. */
     private Expr pseudoColumn(String word, Expr.Column column) {
         if (!word.equals("rownum") || to.paging() == PagingStyle.TOP_OR_FETCH) {
-            throw new Untranslatable("the column " + word.toUpperCase(java.util.Locale.ROOT));
+            throw new Untranslatable("the column " + word.toUpperCase(Locale.ROOT));
         }
         adapter.note(FindingCode.SYNTAX_CHECK, column.span(), "ROWNUM as ROW_NUMBER(): rows are counted as they come");
         Window window = new Window(Optional.empty(), List.of(), List.of(), Optional.empty());
@@ -389,6 +398,10 @@ final class FunctionAdapter {
     private Expr aggregate(Expr.Call call, Expr.Call original) {
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call.suffix()), call);
+        boolean overWindow = suffix.over().isPresent() && call.function().matches("percentile_\\w+|median|mode");
+        if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
+            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
+        }
         boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
@@ -457,7 +470,7 @@ final class FunctionAdapter {
             return parameter;
         }
         String function =
-                switch (parameter.text().toLowerCase(java.util.Locale.ROOT)) {
+                switch (parameter.text().toLowerCase(Locale.ROOT)) {
                     case "@@rowcount" -> "row_count";
                     case "@@identity" -> "last_identity";
                     case "@@version" -> "version";

@@ -210,7 +210,7 @@ class StructureRulesTest {
             db2 > postgresql: DECLARE GLOBAL TEMPORARY TABLE SESSION.copy (a INT) ON COMMIT PRESERVE ROWS; SELECT a FROM SESSION.copy
             = CREATE TEMPORARY TABLE copy ( a integer ); SELECT a FROM copy
             sqlserver > postgresql: SELECT DATEADD(month, DATEDIFF(month, 0, d), 0) FROM frame
-            = SELECT (TIMESTAMP '1900-01-01 00:00:00' + ((EXTRACT(YEAR FROM d) - EXTRACT(YEAR FROM TIMESTAMP '1900-01-01 00:00:00')) * 12 + EXTRACT(MONTH FROM d) - EXTRACT(MONTH FROM TIMESTAMP '1900-01-01 00:00:00')) * INTERVAL '1 month') FROM frame
+            = SELECT DATE_TRUNC('month', d) FROM frame
             sqlserver > oracle: SELECT CAST(N'2026-01-31T22:15:00.000' AS DateTime), CAST('2026-01-31' AS date)
             = SELECT TIMESTAMP '2026-01-31 22:15:00.000', DATE '2026-01-31' FROM DUAL
             sqlserver > postgresql: CREATE TABLE frame (id int, stamp rowversion)

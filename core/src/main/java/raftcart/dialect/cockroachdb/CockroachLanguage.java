@@ -25,7 +25,12 @@ public final class CockroachLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
             NameCase.LOWER,
-            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.NUMBER_SIGN_IS_XOR, GrammarFeature.SELECT_INTO_TABLE),
+            Set.of(
+                    GrammarFeature.CARET_IS_POWER,
+                    GrammarFeature.EXECUTE_IS_PREPARED,
+                    GrammarFeature.END_COMMITS,
+                    GrammarFeature.NUMBER_SIGN_IS_XOR,
+                    GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(
                     BinaryOperator.BIT_AND,

@@ -23,11 +23,12 @@ public final class DuckDbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
             NameCase.IGNORED,
-            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.BRACKET_VALUES),
+            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.EXECUTE_IS_PREPARED, GrammarFeature.BRACKET_VALUES),
             OperatorTable.OTHER,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.REFERENCES_NAME_COLUMNS,
                     SqlFeature.CHECKS_READ_CLOCK,

@@ -27,6 +27,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NOWAIT,
                     SqlFeature.LOCKS_WAIT_SECONDS,

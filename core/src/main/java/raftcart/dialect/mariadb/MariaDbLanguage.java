@@ -35,6 +35,7 @@ public final class MariaDbLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.PIPES_ARE_OR,
+                    GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.AMPERSANDS_ARE_AND,
                     GrammarFeature.WORD_OPERATORS,
                     GrammarFeature.REPLACE_STATEMENT,
@@ -48,6 +49,8 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_PERCENTILES,
+                    SqlFeature.ZERO_DATES,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.PRESENT_AS_LONG_AS_COLUMN,
                     SqlFeature.LOCKS_NOWAIT,

@@ -13,6 +13,7 @@ public final class MySqlLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     MARIADB.features(),
+                    SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.LOCKS_WAIT_SECONDS,
                     SqlFeature.TEXT_DEFAULTS,
                     SqlFeature.ALTER_IF_EXISTS,

@@ -29,6 +29,8 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ROWID,
+                    SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.LOCKS_NOWAIT,

@@ -27,6 +27,7 @@ public final class SqliteLanguage {
                     GrammarFeature.REPLACE_STATEMENT,
                     GrammarFeature.UNTYPED_COLUMNS,
                     GrammarFeature.PRESENT_IN_UTC,
+                    GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBERS_ARE_CONDITIONS),
             OperatorTable.UNARY,
             Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY),

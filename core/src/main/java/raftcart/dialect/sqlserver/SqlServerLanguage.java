@@ -45,6 +45,8 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UPDATE_NAMES_JOINED,
+                    SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.KEYS_WANT_NOT_NULL,
                     SqlFeature.CHECKS_READ_CLOCK,
                     SqlFeature.PARTS_IF_EXISTS,

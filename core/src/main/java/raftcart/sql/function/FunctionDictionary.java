@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 
 /** A dialect's spellings of canonical functions, read from YAML by {@link DictionaryReader}. */
 public final class FunctionDictionary {
@@ -69,12 +70,28 @@ public final class FunctionDictionary {
         for (Reading reading : byName.getOrDefault(name.toLowerCase(Locale.ROOT), List.of())) {
             Signature signature = Signatures.get(reading.function());
             Optional<List<Expr>> matched = reading.pattern().match(signature, arguments);
-            if (matched.isPresent() && applies(reading.spelling(), signature, matched.get(), kinds)) {
+            if (matched.isPresent()
+                    && counts(signature, matched.get())
+                    && applies(reading.spelling(), signature, matched.get(), kinds)) {
                 return Optional.of(new Recognised(
                         signature, matched.get(), reading.spelling().check()));
             }
         }
         return Optional.empty();
+    }
+
+    /** True unless a text, such as a format, stands where a number is wanted. */
+    private static boolean counts(Signature signature, List<Expr> arguments) {
+        for (int i = 0; i < Math.min(arguments.size(), signature.parameters().size()); i++) {
+            boolean word = signature.parameters().get(i).kind() == ValueKind.INTEGER
+                    && arguments.get(i) instanceof Expr.Literal l
+                    && l.kind() == LiteralKind.STRING
+                    && !l.text().matches("\\s*-?\\d+\\s*");
+            if (word) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static boolean applies(Spelling spelling, Signature signature, List<Expr> arguments, Kinds kinds) {

@@ -50,6 +50,7 @@ final class CallParser {
             case "convert" -> convert(false, span);
             case "try_convert" -> convert(true, span);
             case "extract" -> extract(span);
+            case "first_day", "last_day" -> endOfPeriod(name);
             case "trim" -> trim(span);
             case "substring", "substr" -> substring(name, span);
             case "position" -> position(span);
@@ -154,6 +155,14 @@ final class CallParser {
         cursor.expectSymbol(")");
         return Expr.Call.of("extract_" + unit.name().toLowerCase(Locale.ROOT), value)
                 .at(span);
+    }
+
+    /** Firebird's {@code FIRST_DAY(OF MONTH FROM d)} keeps the time of day, as no function elsewhere does. */
+    private Expr endOfPeriod(String name) {
+        if (cursor.peek(1).isWord("OF")) {
+            throw cursor.byHand(name.toUpperCase(Locale.ROOT) + " OF");
+        }
+        return null;
     }
 
     private Expr trim(Span span) {

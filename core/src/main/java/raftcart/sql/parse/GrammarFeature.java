@@ -46,6 +46,10 @@ public enum GrammarFeature {
     SHORT_NOW,
     /** CURRENT_DATE, CURRENT_TIME and CURRENT_TIMESTAMP are the present in UTC. */
     PRESENT_IN_UTC,
+    /** EXECUTE runs a statement that was prepared; elsewhere it calls a procedure. */
+    EXECUTE_IS_PREPARED,
+    /** END ends a transaction. */
+    END_COMMITS,
     /** A type, format or title in parentheses may follow a value, as in {@code d (FORMAT 'YYYY')}. */
     DATA_ATTRIBUTES,
     /** CONCAT between two values joins them. */

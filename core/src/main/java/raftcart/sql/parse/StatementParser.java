@@ -203,6 +203,13 @@ public final class StatementParser {
         if (token.kind() != TokenKind.WORD) {
             throw cursor.unexpected("a statement");
         }
+        boolean routines = token.isWord("WITH")
+                && cursor.peek(1).isAnyWord("FUNCTION", "PROCEDURE")
+                && cursor.peek(2).isName()
+                && !cursor.peek(2).isWord("AS");
+        if (routines) {
+            return code(span);
+        }
         return switch (token.value().toUpperCase(Locale.ROOT)) {
             case "SELECT",
                     "SEL",
@@ -392,6 +399,9 @@ public final class StatementParser {
             if (executed.isPresent()) {
                 return executed.get();
             }
+        }
+        if (verb.isWord("EXECUTE") && parsing.has(GrammarFeature.EXECUTE_IS_PREPARED)) {
+            throw cursor.byHand("a prepared statement");
         }
         if (cursor.peek().isSymbol("(") || cursor.peek().isString()) {
             throw cursor.byHand("SQL put together as text");

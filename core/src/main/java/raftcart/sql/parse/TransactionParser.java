@@ -34,6 +34,9 @@ final class TransactionParser {
             case "et":
                 return of(Kind.COMMIT, span);
             case "end":
+                if (!parsing.has(GrammarFeature.END_COMMITS)) {
+                    throw cursor.byHand("the end of a block");
+                }
                 if (!cursor.takeAny("TRANSACTION", "WORK")
                         && !cursor.atEnd()
                         && !cursor.peek().isSymbol(";")) {

@@ -22,7 +22,7 @@ public final class ScriptReader {
             "(?is)^(create\\s+(or\\s+(replace|alter)\\s+)?(force\\s+)?((non)?editionable\\s+)?(definer\\s*=\\s*\\S+\\s+)?"
                     + "(aggregate\\s+)?(temp(orary)?\\s+)?(function|procedure|proc|trigger|package|type\\s+body|event|macro)\\b"
                     + "|(alter|recreate)\\s+(function|procedure|proc|trigger)\\b|declare\\b(?!\\s+(global|local))"
-                    + "|begin\\b(?!\\s*(;|tran|work|immediate|deferred|exclusive|isolation|read|$))|execute\\s+block\\b).*");
+                    + "|with\\s+(function|procedure)\\s|begin\\b(?!\\s*(;|tran|work|immediate|deferred|exclusive|isolation|read|$))|execute\\s+block\\b).*");
     private static final Pattern CLIENT_LINE = Pattern.compile(
             "(?i)^(set\\s+(?!transaction|constraint|role)\\w+(?!\\s*=)\\b|prompt|spool|rem|remark|whenever|show\\s+err|column\\s|col\\s|define\\s|undefine"
                     + "|accept\\s|ttitle|btitle|break\\s+on|clear\\s|host\\s|pause|variable\\s|exit|quit|connect\\s|conn\\s|disconnect"
@@ -236,7 +236,7 @@ public final class ScriptReader {
                 && CONDITIONAL.matcher(text).lookingAt();
         code = conditional
                 || !text.isEmpty()
-                        && "cCaArRdDbBeE".indexOf(text.charAt(0)) >= 0
+                        && "cCaArRdDbBeEwW".indexOf(text.charAt(0)) >= 0
                         && CODE.matcher(text).matches();
         macro = code && MACRO.matcher(text).lookingAt();
         if (code) {

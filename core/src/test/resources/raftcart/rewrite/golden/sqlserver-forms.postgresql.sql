@@ -171,7 +171,7 @@ FROM Telescope;
 SELECT
     CURRENT_TIMESTAMP - INTERVAL '1 day',
     (CAST(CURRENT_TIMESTAMP AS date) - CAST(TIMESTAMP '1900-01-01 00:00:00' AS date)),
-    (TIMESTAMP '1900-01-01 00:00:00' + ((EXTRACT(YEAR FROM CURRENT_TIMESTAMP) - EXTRACT(YEAR FROM TIMESTAMP '1900-01-01 00:00:00')) * 12 + EXTRACT(MONTH FROM CURRENT_TIMESTAMP) - EXTRACT(MONTH FROM TIMESTAMP '1900-01-01 00:00:00')) * INTERVAL '1 month');
+    DATE_TRUNC('month', CURRENT_TIMESTAMP);
 -- RC0603 by hand: Code is not translated: block of code
 -- BEGIN TRY SELECT 1/0 END TRY BEGIN CATCH PRINT ERROR_MESSAGE() END CATCH
 -- RC0603 by hand: Code is not translated: procedure
@@ -298,8 +298,6 @@ DROP VIEW public.vT;
 -- 96:45: RC0612 check: Comparison may ignore case on the source
 -- 98:45: RC0609 adapted: Said in other words: + puts texts together
 -- 99:23: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
--- 99:67: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
--- 99:52: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
 -- 100:1: RC0603 by hand: Code is not translated: block of code
 -- 102:1: RC0603 by hand: Code is not translated: procedure
 -- 104:1: RC0609 adapted: Said in other words: the schema dbo as public

@@ -54,6 +54,15 @@ INSERT INTO d2s VALUES (10, 'Ash'), (11, 'Birch');
 UPDATE d2 t SET title = s.name || ' of ' || t.title FROM d2s s WHERE s.id = t.star;
 DELETE FROM d2 USING d2s s WHERE s.id = d2.star AND s.name LIKE 'B%';
 -- rows: SELECT id, star, title FROM d2 ORDER BY id
+-- mariadb: changes with outer joins
+CREATE TABLE b8 (id INT PRIMARY KEY, n INT, title VARCHAR(40));
+CREATE TABLE b8s (id INT PRIMARY KEY, n INT);
+INSERT INTO b8 VALUES (1, 10, 'a'), (2, 20, 'b'), (3, 30, 'c'), (4, 40, 'd');
+INSERT INTO b8s VALUES (2, 7), (3, 8);
+UPDATE b8 LEFT JOIN b8s s ON s.id = b8.id SET b8.title = 'none' WHERE s.id IS NULL AND b8.n < 40;
+UPDATE b8 x LEFT JOIN b8s y ON x.id = y.id SET x.n = x.n + COALESCE(y.n, 100) WHERE x.n > 10;
+DELETE b8 FROM b8 LEFT JOIN b8s s ON s.id = b8.id WHERE s.id IS NULL AND b8.n > 100;
+-- rows: SELECT id, n, title FROM b8 ORDER BY id
 -- postgresql: merge
 CREATE TABLE d3 (id integer PRIMARY KEY, n integer);
 CREATE TABLE d3s (id integer PRIMARY KEY, n integer);
