@@ -422,6 +422,22 @@ final class KindFinder {
         return new Relation(name, columns, true);
     }
 
+    /** The columns with a name of their own beside a star that hides others. */
+    private List<ColumnFacts> named(QueryBody body, Scope outer) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return named(set.left(), outer);
+        }
+        if (!(body instanceof QueryBody.Select select)) {
+            return List.of();
+        }
+        Scope scope = new Scope(Optional.of(outer));
+        select.from().forEach(t -> addTable(t, scope));
+        return select.items().stream()
+                .filter(i -> i.alias().isPresent())
+                .map(i -> facts(i, scope))
+                .toList();
+    }
+
     Relation relation(String name, Query query, List<Name> names, Scope outer) {
         List<ColumnFacts> given = columns(query, outer);
         Map<String, ColumnFacts> columns = new LinkedHashMap<>();
@@ -433,6 +449,9 @@ final class KindFinder {
                     new ColumnFacts(column, g.kind(), g.type(), g.notNull(), g.ignoresCase()));
         }
         boolean complete = !given.isEmpty() && !columns.containsKey("");
+        if (given.isEmpty() && names.isEmpty()) {
+            named(query.body(), outer).forEach(c -> columns.put(c.name().toLowerCase(Locale.ROOT), c));
+        }
         return new Relation(name, columns, complete);
     }
 }
