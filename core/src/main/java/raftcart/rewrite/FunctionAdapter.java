@@ -277,6 +277,14 @@ final class FunctionAdapter {
                 return new MaskTranslator(adapter).call(call);
             case "convert_with_style":
                 return new StyleTranslator(adapter).convert(call);
+            case "joined_texts":
+                return aggregate(JoinedTexts.separated(adapter, call), original);
+            case "insert_text":
+                Optional<Expr> joined = JoinedTexts.withoutFirstSeparator(call);
+                if (joined.isPresent()) {
+                    return adapter.expr(joined.get());
+                }
+                break;
             case "cast_with_format":
                 throw new Untranslatable("a cast with a format");
             default:

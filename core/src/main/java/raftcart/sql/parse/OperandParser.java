@@ -168,6 +168,7 @@ final class OperandParser {
             cursor.take();
             raftcart.sql.tree.Query query = parsing.queries.query();
             if (cursor.takeSymbol(")")) {
+                new XmlPathParser(parsing).passOverValue(query);
                 return new Expr.Subquery(query, span);
             }
             cursor.reset(mark);

@@ -82,6 +82,10 @@ final class QueryParser {
             body = selects.withSiblings(body, orderItems());
         }
         Optional<Paging> paging = pagings.after(selects.takeTop());
+        XmlPathParser xml = new XmlPathParser(parsing);
+        if (xml.at()) {
+            return xml.read(new Query(with, recursive, body, order, paging, Optional.empty(), span));
+        }
         Optional<Query.Locking> locking = new LockingParser(parsing).locking();
         if (paging.isEmpty()) {
             paging = pagings.after(Optional.empty());
@@ -153,9 +157,16 @@ final class QueryParser {
             if (cursor.peek().isAnyWord("CORRESPONDING", "BY")) {
                 throw cursor.byHand(kind + " by name");
             }
-            selects.refuseTop();
-            left = new SetOperation(kind, all, left, level == 0 ? setOperation(1) : body(), span);
+            left = topped(left);
+            QueryBody right = topped(level == 0 ? setOperation(1) : body());
+            left = new SetOperation(kind, all, left, right, span);
         }
+    }
+
+    /** A part of a set operation with the TOP that it has of its own. */
+    private QueryBody topped(QueryBody part) {
+        Optional<Paging> top = selects.takeTop();
+        return top.isEmpty() ? part : new QueryBody.Nested(Query.of(part).withPaging(top), part.span());
     }
 
     private SetOperation.Kind kindAt(int level) {

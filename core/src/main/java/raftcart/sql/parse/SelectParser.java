@@ -40,13 +40,6 @@ final class SelectParser {
         return taken;
     }
 
-    /** A TOP that belongs to one side of a UNION. */
-    void refuseTop() {
-        if (top.isPresent()) {
-            throw cursor.byHand("TOP in a part of a UNION; put that part in parentheses");
-        }
-    }
-
     QueryBody withSiblings(QueryBody body, List<OrderItem> order) {
         if (body instanceof Select s && s.hierarchy().isPresent()) {
             Hierarchy h = s.hierarchy().get();
