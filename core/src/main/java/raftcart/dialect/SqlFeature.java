@@ -326,6 +326,8 @@ public enum SqlFeature {
     WINDOW_PERCENTILES,
     /** UPDATE may name a table of FROM, which may be joined in any way */
     UPDATE_NAMES_JOINED,
+    /** The alias of a function in FROM is also the name of its column */
+    FUNCTION_ALIAS_NAMES_COLUMN,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

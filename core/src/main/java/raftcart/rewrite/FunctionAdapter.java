@@ -289,6 +289,11 @@ final class FunctionAdapter {
                 throw new Untranslatable("a cast with a format");
             default:
         }
+        return further(call, original);
+    }
+
+    private Expr further(Expr.Call call, Expr.Call original) {
+        String function = call.function();
         if (Signatures.find(function).map(Signature::group).orElse(Signature.Group.SCALAR)
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);

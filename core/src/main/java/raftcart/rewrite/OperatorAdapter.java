@@ -9,6 +9,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Scope.ColumnFacts;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.IntervalTexts;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
@@ -119,11 +120,11 @@ final class OperatorAdapter {
         if (before.isPresent() && !minus) {
             return new DateAdapter(adapter).add(binary.right(), right, before.get(), false, binary.span());
         }
-        boolean half = minus
-                && adapter.from.has(SqlFeature.DATE_PLUS_DAYS)
-                && (left.isDate() && right == ValueKind.UNKNOWN && binary.right() instanceof Expr.Column
-                        || right.isDate() && left == ValueKind.UNKNOWN);
-        if (half) {
+        Optional<Expr> length = minus ? Optional.empty() : length(binary, left);
+        if (length.isPresent()) {
+            return sum(new Expr.Binary(binary.operator(), binary.left(), length.get(), binary.span()));
+        }
+        if (isHalfKnown(binary, left, right)) {
             adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for the days between two dates");
             return new DateAdapter(adapter).difference(binary, ValueKind.DATE, ValueKind.DATE);
         }
@@ -148,6 +149,26 @@ final class OperatorAdapter {
         }
         uncertain(binary, left, right);
         return plain(binary);
+    }
+
+    /** The length of time that a text beside a moment is, where the source takes it for one. */
+    private Optional<Expr> length(Expr.Binary binary, ValueKind left) {
+        boolean text = left == ValueKind.TIMESTAMP
+                && adapter.from.has(SqlFeature.INTERVAL_VALUES)
+                && binary.right() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        return text
+                ? IntervalTexts.read(
+                        ((Expr.Literal) binary.right()).text(), binary.right().span())
+                : Optional.empty();
+    }
+
+    /** A difference of a date and something unknown. */
+    private boolean isHalfKnown(Expr.Binary binary, ValueKind left, ValueKind right) {
+        return binary.operator() == BinaryOperator.SUBTRACT
+                && adapter.from.has(SqlFeature.DATE_PLUS_DAYS)
+                && (left.isDate() && right == ValueKind.UNKNOWN && binary.right() instanceof Expr.Column
+                        || right.isDate() && left == ValueKind.UNKNOWN);
     }
 
     private Expr plusDays(Expr.Binary binary, ValueKind left, boolean minus) {

@@ -27,6 +27,9 @@ import raftcart.sql.tree.TableRef;
 class QueryAdapter extends ExprAdapter {
     private static final Set<String> DUMMIES = Set.of("dual", "sysibm.sysdummy1", "sysdummy1", "rdb$database");
 
+    /** Common tables that parts of the query being adapted became. */
+    private Optional<List<CommonTable>> hoisted = Optional.empty();
+
     QueryAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
         super(from, to, knowledge, notes);
     }
@@ -41,6 +44,22 @@ class QueryAdapter extends ExprAdapter {
     }
 
     private Query inOwnScope(Query original) {
+        Optional<List<CommonTable>> outer = hoisted;
+        hoisted = Optional.of(new ArrayList<>());
+        try {
+            Query query = inScope(original);
+            List<CommonTable> tables = new ArrayList<>(query.with());
+            tables.addAll(hoisted.get());
+            return hoisted.get().isEmpty()
+                    ? query
+                    : new Query(
+                            tables, true, query.body(), query.order(), query.paging(), query.locking(), query.span());
+        } finally {
+            hoisted = outer;
+        }
+    }
+
+    private Query inScope(Query original) {
         Scope before = scope;
         scope = new Scope(Optional.of(before));
         try {
@@ -283,6 +302,12 @@ class QueryAdapter extends ExprAdapter {
             TableRef adapted =
                     new TableRef.Derived(query(derived.query()), derived.lateral(), derived.alias(), derived.span());
             return same() ? adapted : derived(derived, (TableRef.Derived) adapted);
+        }
+        if (table instanceof TableRef.Function function && !same()) {
+            Optional<TableRef> adapted = new TableFunctions(this, hoisted).adapt(function);
+            if (adapted.isPresent()) {
+                return adapted.get();
+            }
         }
         if (table instanceof TableRef.Table named && !same()) {
             ofTheEngine(named);

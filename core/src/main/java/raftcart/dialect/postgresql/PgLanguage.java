@@ -48,6 +48,7 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_RIGHT,
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.with(
+            SqlFeature.FUNCTION_ALIAS_NAMES_COLUMN,
             SqlFeature.PRESENT_HAS_ZONE,
             SqlFeature.LOCKS_NAME_TABLES,
             SqlFeature.LOCKS_NOWAIT,

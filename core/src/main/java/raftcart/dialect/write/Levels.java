@@ -32,6 +32,10 @@ final class Levels {
         if (e instanceof Expr.Binary binary) {
             return of(binary.operator());
         }
+        if (e instanceof Expr.Interval interval) {
+            boolean number = interval.parts().get(0).amount() instanceof Expr.Literal;
+            return interval.parts().size() > 1 ? SUM : number ? CLOSED : PRODUCT;
+        }
         if (e instanceof Expr.Between
                 || e instanceof Expr.InList
                 || e instanceof Expr.Like

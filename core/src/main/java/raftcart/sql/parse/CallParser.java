@@ -108,7 +108,7 @@ final class CallParser {
                     span);
         }
         cursor.expectSymbol(")");
-        return new Expr.Cast(value, type, safe, span);
+        return safe ? new Expr.Cast(value, type, true, span) : PostfixParser.typed(value, type, span);
     }
 
     private Expr convert(boolean safe, Span span) {

@@ -9,7 +9,9 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.TypeName;
 
 /** Reads what follows a value and belongs to it: casts, subscripts, paths, collations, zones and units. */
 final class PostfixParser {
@@ -77,7 +79,19 @@ final class PostfixParser {
         if (cursor.peek().kind() == TokenKind.PARAMETER) {
             throw cursor.byHand("the type of a constant after :::");
         }
-        return new Expr.Cast(operand, TypeNameParser.parse(cursor), false, span);
+        return typed(operand, TypeNameParser.parse(cursor), span);
+    }
+
+    /** A cast; a text that is cast to an interval is that interval. */
+    static Expr typed(Expr operand, TypeName type, Span span) {
+        boolean interval = type.name().equals("interval")
+                && type.parameters().isEmpty()
+                && operand instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        return interval
+                ? IntervalTexts.read(((Expr.Literal) operand).text(), span)
+                        .orElse(new Expr.Cast(operand, type, false, span))
+                : new Expr.Cast(operand, type, false, span);
     }
 
     private Expr field(Expr operand) {

@@ -93,8 +93,32 @@ FROM obs_event;
 SELECT *
 FROM (SELECT a.*, ROW_NUMBER() OVER () AS rn FROM (SELECT * FROM telescope ORDER BY name LIMIT 20) a) t_73_15
 WHERE rn > 10;
--- RC0602 by hand: No counterpart on the target: a hierarchical query with NOCYCLE or ORDER SIBLINGS BY
--- SELECT LEVEL, LPAD(' ', 2*(LEVEL-1)) || name, SYS_CONNECT_BY_PATH(name, '/'), CONNECT_BY_ROOT name FROM nodes START WITH parent_id IS NULL CONNECT BY PRIOR id = parent_id ORDER SIBLINGS BY name
+WITH RECURSIVE tree_ AS (
+    SELECT
+        nodes.*,
+        1 AS depth_,
+        CAST('/' || COALESCE(CAST(nodes.name AS text), '') AS character varying(4000)) AS path_1_,
+        nodes.name AS root_2_,
+        CAST(CAST(1000000000 + nodes.sibling_ AS character varying(10)) AS character varying(4000)) AS place_3_
+    FROM (SELECT nodes.*, ROW_NUMBER() OVER (ORDER BY name) AS sibling_ FROM nodes) nodes
+    WHERE parent_id IS NULL
+    UNION ALL
+    SELECT
+        nodes.*,
+        tree_.depth_ + 1,
+        CAST(tree_.path_1_ || ('/' || COALESCE(CAST(nodes.name AS text), '')) AS character varying(4000)),
+        tree_.root_2_,
+        CAST(tree_.place_3_ || CAST(1000000000 + nodes.sibling_ AS character varying(10)) AS character varying(4000))
+    FROM (SELECT nodes.*, ROW_NUMBER() OVER (ORDER BY name) AS sibling_ FROM nodes) nodes
+    JOIN tree_ ON tree_.id = nodes.parent_id
+)
+SELECT
+    depth_ AS level,
+    COALESCE(LPAD(' ', 2 * (depth_ - 1)), '') || COALESCE(CAST(name AS text), ''),
+    path_1_,
+    root_2_
+FROM tree_ nodes
+ORDER BY place_3_;
 WITH RECURSIVE tree_ (depth_) AS (
     SELECT 1 AS depth_
     UNION ALL
@@ -265,7 +289,9 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 73:16: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 73:28: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 73:15: RC0609 adapted: Said in other words: a name for the query in FROM
--- 74:1: RC0602 by hand: No counterpart on the target: a hierarchical query with NOCYCLE or ORDER SIBLINGS BY
+-- 74:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
+-- 74:47: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
+-- 74:15: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 75:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 76:1: RC0602 by hand: No counterpart on the target: the function locate_nth with 4 argument(s) has no counterpart in postgresql
 -- 77:18: RC0602 by hand: No counterpart on the target: KEEP (DENSE_RANK ...)

@@ -80,7 +80,7 @@ FROM Telescope;
 SELECT *
 FROM Telescope t
 CROSS JOIN LATERAL (SELECT * FROM Obs o WHERE o.TelescopeId = t.TelescopeId ORDER BY o.Mag NULLS FIRST LIMIT 1) x
-LEFT JOIN STRING_SPLIT(t.Name, ',') s ON 1 = 1;
+LEFT JOIN STRING_TO_TABLE(t.Name, ',') s (value) ON 1 = 1;
 -- RC0602 by hand: No counterpart on the target: FOR XML
 -- SELECT Name FROM Telescope FOR XML PATH('t'), ROOT('r')
 -- RC0602 by hand: No counterpart on the target: FOR JSON
@@ -272,7 +272,7 @@ DROP VIEW public.vT;
 -- 76:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
 -- 77:111: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 77:27: RC0609 adapted: Said in other words: APPLY as LATERAL
--- 77:132: RC0606 check: Function is not in the dictionary: STRING_SPLIT
+-- 77:132: RC0608 adapted: Function spelled otherwise: STRING_SPLIT means rows_of_text
 -- 77:120: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 78:28: RC0602 by hand: No counterpart on the target: FOR XML
 -- 79:28: RC0602 by hand: No counterpart on the target: FOR JSON

@@ -53,3 +53,7 @@ SELECT -planets, +planets, -(planets - 2) FROM star ORDER BY id;
 SELECT name, active = TRUE, active IS NOT TRUE FROM observer ORDER BY id;
 SELECT planets & 3, planets | 1 FROM star ORDER BY id;
 SELECT name FROM star FETCH FIRST 10 ROWS ONLY;
+SELECT n, n * 2 FROM generate_series(1, 4) AS g(n) WHERE n <> 3 ORDER BY n;
+SELECT n FROM generate_series(9, 1, -3) n ORDER BY n DESC;
+SELECT id FROM reading WHERE taken > timestamp '2026-02-01 00:00:00' - '1 day 02:00:00'::interval ORDER BY id;
+SELECT bool_or(planets > 5), bool_and(planets > 5) FROM star WHERE id = 3;
