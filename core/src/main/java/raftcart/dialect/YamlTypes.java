@@ -174,6 +174,13 @@ public final class YamlTypes implements TypeTable {
         if (check.isPresent()) {
             return choice.note(FindingCode.INEXACT_NUMBER, sql + ": " + check.get());
         }
+        boolean bounded = type instanceof LogicalType.Decimal d && d.precision() == 0 && sql.indexOf(',') > 0;
+        if (bounded) {
+            return choice.note(FindingCode.UNBOUNDED_NUMBER, "number without precision as " + sql);
+        }
+        if (type instanceof LogicalType.Array && entry(type).isEmpty()) {
+            return choice.note(FindingCode.ARRAY_AS_JSON, "array as " + sql);
+        }
         if (type instanceof LogicalType.Opaque opaque) {
             return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
         }

@@ -14,6 +14,7 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.TableRef;
@@ -334,6 +335,14 @@ final class OperatorAdapter {
             Expr apart = new Expr.Subquery(all, in.span());
             return new Expr.InList(adapter.expr(in.value()), List.of(adapter.expr(apart)), in.negated(), in.span());
         }
+        boolean rows = in.value() instanceof Expr.Row
+                && in.items().get(0) instanceof Expr.Subquery
+                && !adapter.to.has(SqlFeature.ROW_VALUES)
+                && !in.negated();
+        if (rows) {
+            return adapter.condition(
+                    exists((Expr.Row) in.value(), (Expr.Subquery) in.items().get(0), in.span()));
+        }
         if (in.items().get(0) instanceof Expr.Subquery) {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
         }
@@ -341,6 +350,24 @@ final class OperatorAdapter {
         all.addAll(in.items());
         List<Expr> adapted = comparable(all, in.span());
         return new Expr.InList(adapted.get(0), adapted.subList(1, adapted.size()), in.negated(), in.span());
+    }
+
+    /** {@code (a, b) IN (SELECT ...)} as EXISTS, which is the same wherever it is asked for true. */
+    private Expr exists(Expr.Row row, Expr.Subquery subquery, Span span) {
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "rows looked for in a query, with EXISTS");
+        List<Name> columns = new ArrayList<>();
+        List<Expr> conditions = new ArrayList<>();
+        for (Expr item : row.items()) {
+            Name column = Name.of("column_" + (columns.size() + 1) + "_");
+            columns.add(column);
+            Expr found = Expr.Column.of("found_", column.text());
+            conditions.add(new Expr.Binary(BinaryOperator.EQUAL, found, item, span));
+        }
+        TableRef rows = new TableRef.Derived(
+                subquery.query(), false, Optional.of(new TableRef.Alias(Name.of("found_"), columns, List.of())), span);
+        Query query = Query.of(QueryBody.Select.of(
+                List.of(QueryBody.Item.of(Expr.Literal.number(1))), List.of(rows), OldForms.and(conditions)));
+        return new Expr.Exists(query, span);
     }
 
     private Expr like(Expr.Like like) {

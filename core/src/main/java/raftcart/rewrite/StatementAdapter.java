@@ -20,6 +20,7 @@ import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Insert;
 import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.Truth;
 
 /** Changes a statement so that it does on the target what it does on the source; may become none or several. */
 final class StatementAdapter {
@@ -279,11 +280,6 @@ final class StatementAdapter {
 
     /** INSERT ALL as one INSERT for each table. */
     private List<Statement> multi(Statement.MultiInsert multi) {
-        boolean conditions =
-                multi.branches().stream().anyMatch(b -> b.condition().isPresent() || b.otherwise());
-        if (multi.first() || (conditions && multi.branches().stream().anyMatch(Statement.Branch::otherwise))) {
-            throw new Untranslatable("INSERT FIRST, or INSERT ALL with ELSE");
-        }
         if (adapter.same()) {
             throw new Untranslatable("INSERT into several tables");
         }
@@ -293,10 +289,28 @@ final class StatementAdapter {
                 && s.from().get(0) instanceof TableRef.Table t
                 && t.name().key().equals("dual");
         List<Statement> all = new ArrayList<>();
-        for (Statement.Branch branch : multi.branches()) {
+        for (Statement.Branch branch : exclusive(multi)) {
             all.add(insert(branch(branch, multi, constant)));
         }
         return all;
+    }
+
+    /** The branches with conditions of their own: that those before do not hold, for INSERT FIRST and for ELSE. */
+    private static List<Statement.Branch> exclusive(Statement.MultiInsert multi) {
+        List<Expr> before = new ArrayList<>();
+        List<Statement.Branch> branches = new ArrayList<>();
+        for (Statement.Branch branch : multi.branches()) {
+            List<Expr> all = new ArrayList<>();
+            boolean excludes = multi.first() || branch.otherwise();
+            before.stream()
+                    .filter(c -> excludes && !branch.condition().equals(Optional.of(c)))
+                    .forEach(c -> all.add(new Expr.Is(c, Truth.TRUE, true, c.span())));
+            branch.condition().ifPresent(all::add);
+            branch.condition().filter(c -> !before.contains(c)).ifPresent(before::add);
+            branches.add(
+                    new Statement.Branch(OldForms.and(all), false, branch.table(), branch.columns(), branch.values()));
+        }
+        return branches;
     }
 
     private static Insert branch(Statement.Branch branch, Statement.MultiInsert multi, boolean constant) {

@@ -146,6 +146,14 @@ final class CallParser {
     private Expr extract(Span span) {
         cursor.expectSymbol("(");
         Token field = cursor.take();
+        if (field.isWord("YEAR_MONTH")) {
+            cursor.expectWords("FROM");
+            Expr value = expressions.expression();
+            cursor.expectSymbol(")");
+            Expr years = new Expr.Binary(
+                    BinaryOperator.MULTIPLY, Expr.Call.of("extract_year", value), Expr.Literal.number(100), span);
+            return new Expr.Binary(BinaryOperator.ADD, years, Expr.Call.of("extract_month", value), span);
+        }
         DateUnit unit = DateUnit.named(field.value())
                 .orElseThrow(() -> cursor.byHand("the field " + field.text() + " of a date"));
         if (!cursor.takeWords("FROM")) {
@@ -365,6 +373,7 @@ final class CallParser {
             BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;
             return new Expr.Binary(operator, arguments.get(0), arguments.get(1), span);
         }
+        overflow();
         if (cursor.peek().isAnyWord("ON", "LIMIT", "RETURNING")) {
             throw cursor.byHand("the clause " + parsing.word() + " in a call");
         }
@@ -392,6 +401,24 @@ final class CallParser {
         cursor.expectWords("TO");
         Expr last = expressions.expression();
         return add ? List.of(second, amount, last) : List.of(amount, second, last);
+    }
+
+    /** What LISTAGG does about a text that grows too long; elsewhere texts have other limits. */
+    private void overflow() {
+        int mark = cursor.mark();
+        if (!cursor.takeWords("ON", "OVERFLOW")) {
+            return;
+        }
+        if (!cursor.takeWords("ERROR")) {
+            cursor.expectWords("TRUNCATE");
+            if (cursor.peek().isString()) {
+                cursor.take();
+            }
+            if (cursor.takeAny("WITH", "WITHOUT")) {
+                cursor.expectWords("COUNT");
+            }
+        }
+        cursor.noteHint(mark);
     }
 
     private Expr argument() {

@@ -101,6 +101,9 @@ public final class ExprParser {
         if (token.kind() != TokenKind.SYMBOL && token.kind() != TokenKind.WORD) {
             return null;
         }
+        if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
+            throw cursor.byHand("the old outer join *=; write LEFT JOIN");
+        }
         if (token.isWord("SOUNDS") && cursor.peek(1).isWord("LIKE")) {
             throw cursor.byHand("SOUNDS LIKE");
         }

@@ -93,6 +93,9 @@ final class IndexParser {
                 throw cursor.byHand(
                         "an index of kind " + kind + " " + cursor.peek().text());
             }
+            if (cursor.peek().isWord("COLUMNSTORE")) {
+                throw cursor.byHand("a columnstore index, which only stores the table otherwise");
+            }
             if (cursor.takeWords("UNIQUE")) {
                 unique = true;
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {

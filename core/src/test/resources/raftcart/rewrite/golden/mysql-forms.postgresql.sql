@@ -79,7 +79,7 @@ FROM telescope
 GROUP BY ROLLUP (name)
 HAVING COUNT(*) > 1
 ORDER BY NULL NULLS FIRST;
--- RC0602 by hand: No counterpart on the target: the field YEAR_MONTH of a date
+-- RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- SELECT DATE_FORMAT(c, '%d/%m/%Y %H:%i:%s'), STR_TO_DATE('01,5,2013','%d,%m,%Y'), DATE_ADD(c, INTERVAL '1:30' HOUR_MINUTE), c + INTERVAL 1 DAY, TIMESTAMPDIFF(MONTH, c, NOW()), DATEDIFF(NOW(), c), UNIX_TIMESTAMP(c), FROM_UNIXTIME(1), WEEK(c, 1), DAYOFWEEK(c), LAST_DAY(c), MAKEDATE(2020, 5), SEC_TO_TIME(100), TIME_TO_SEC(tt), EXTRACT(YEAR_MONTH FROM c), CURDATE() + 0, NOW() + 0, PERIOD_DIFF(202001, 201901), QUARTER(c), CONVERT_TZ(c, '+00:00', '+01:00') FROM telescope
 -- RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql
 -- SELECT CONCAT_WS(',', a, b), SUBSTRING_INDEX(a, '.', 2), LPAD(a, 5, '0'), FIND_IN_SET('a', flags), FIELD(a, 'x', 'y'), ELT(2, 'a', 'b'), INSERT(a, 1, 2, 'z'), LOCATE('a', b, 2), MID(a, 2, 3), CHAR_LENGTH(a), LENGTH(a), HEX(a), UNHEX('41'), BIN(5), CONV('ff', 16, 10), FORMAT(1234.5, 2), INET_ATON('1.2.3.4'), MD5(a), SHA2(a, 256), UUID(), RAND(), TRUNCATE(1.55, 1), STRCMP(a, b), QUOTE(a), SOUNDEX(a), REVERSE(a), SPACE(3), ASCII(a), ORD(a), CHAR(65), BIT_COUNT(5), CRC32(a) FROM t
@@ -219,7 +219,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 36:114: RC0609 adapted: Said in other words: a choice as CASE
 -- 36:197: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 37:345: RC0602 by hand: No counterpart on the target: the field YEAR_MONTH of a date
+-- 37:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- 38:1: RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql
 -- 39:248: RC0602 by hand: No counterpart on the target: SOUNDS LIKE
 -- 40:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in postgresql

@@ -72,6 +72,7 @@ CREATE TABLE plate_scan (
 -- 3:1: RC0604 adapted: Client command left out: PROMPT Creating tables
 -- 4:1: RC0502 adapted: Storage clauses left out: TABLESPACE users PCTFREE 10
 -- 4:1: RC0502 adapted: Storage clauses left out: STORAGE (INITIAL 64 K NEXT 1 M) LOGGING
+-- 8:3: RC0110 check: Number without precision is bounded: amount: number without precision as DECIMAL(38,10)
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
 -- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note

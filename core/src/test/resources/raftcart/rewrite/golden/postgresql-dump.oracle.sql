@@ -48,6 +48,7 @@ FROM star;
 -- 4:1: RC0604 adapted: Client command left out: set_config
 -- 5:1: RC0105 adapted: Enumeration becomes a named type: public.star_kind: its columns get a check each
 -- 9:5: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 10:5: RC0115 check: Array becomes a JSON array: tags: array as CLOB
 -- 6:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 15:1: RC0502 adapted: Storage clauses left out: OWNER TO keeper
 -- 16:1: RC0602 by hand: No counterpart on the target: a column that becomes numbered cannot be said in oracle

@@ -208,6 +208,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 61:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
 -- 71:5: RC0105 adapted: Enumeration becomes a named type: rating as a text with a check
+-- 74:5: RC0115 check: Array becomes a JSON array: special: array as CLOB
 -- 75:5: RC0111 check: Type without counterpart crosses as text: fulltext: tsvector as CLOB
 -- 80:5: RC0111 check: Type without counterpart crosses as text: ip: inet as CLOB
 -- 80:14: RC0111 check: Type without counterpart crosses as text: m: macaddr as CLOB
@@ -219,6 +220,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as CLOB
 -- 80:276: RC0111 check: Type without counterpart crosses as text: cit: public.citext as CLOB
+-- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as CLOB
 -- 68:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 80:247: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
 -- 81:5: RC0502 adapted: Storage clauses left out: STORED: the value is computed at reading

@@ -213,6 +213,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 61:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
 -- 71:5: RC0105 adapted: Enumeration becomes a named type: rating as a text with a check
+-- 74:5: RC0115 check: Array becomes a JSON array: special: array as NVARCHAR(MAX)
 -- 75:5: RC0111 check: Type without counterpart crosses as text: fulltext: tsvector as NVARCHAR(MAX)
 -- 80:5: RC0111 check: Type without counterpart crosses as text: ip: inet as NVARCHAR(MAX)
 -- 80:14: RC0111 check: Type without counterpart crosses as text: m: macaddr as NVARCHAR(MAX)
@@ -224,6 +225,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as NVARCHAR(MAX)
 -- 80:276: RC0111 check: Type without counterpart crosses as text: cit: public.citext as NVARCHAR(MAX)
+-- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as NVARCHAR(MAX)
 -- 68:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL

@@ -182,8 +182,8 @@ WHEN MATCHED THEN UPDATE SET name = s.name
 WHEN NOT MATCHED THEN INSERT (id, name) VALUES (s.id, s.name);
 -- RC0602 by hand: No counterpart on the target: INSERT OVERWRITE
 -- INSERT OVERWRITE INTO telescope SELECT * FROM t2
--- RC0602 by hand: No counterpart on the target: INSERT FIRST, or INSERT ALL with ELSE
--- INSERT ALL WHEN id > 5 THEN INTO a (x) VALUES (id) ELSE INTO b SELECT id FROM telescope
+INSERT INTO a (x) SELECT id FROM (SELECT id FROM telescope) source_rows_ WHERE id > 5;
+INSERT INTO b SELECT * FROM (SELECT id FROM telescope) source_rows_ WHERE (id > 5) IS NOT TRUE;
 INSERT INTO telescope (name, doc) SELECT 'a', CAST('{}' AS jsonb);
 UPDATE telescope t SET name = s.name FROM t2 s WHERE t.id = s.id;
 DELETE FROM telescope WHERE EXISTS (SELECT 1 FROM t2 WHERE telescope.id = t2.id);
@@ -298,7 +298,7 @@ CALL p1();
 -- 45:21: RC0606 check: Function is not in the dictionary: GENERATOR
 -- 47:21: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 49:18: RC0602 by hand: No counterpart on the target: INSERT OVERWRITE
--- 50:1: RC0602 by hand: No counterpart on the target: INSERT FIRST, or INSERT ALL with ELSE
+-- 50:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 51:47: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 53:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 55:1: RC0602 by hand: No counterpart on the target: assignment to a variable
