@@ -405,7 +405,7 @@ final class ChangeAdapter {
                     a.kind(),
                     assignments(a.assignments(), known, false),
                     a.columns(),
-                    new ValueAdapter(adapter).row(a.values(), a.columns(), known),
+                    new ValueAdapter(adapter).row(a.values(), ValueAdapter.known(a.columns(), known)),
                     adapter.optionalCondition(a.deleteWhere())));
         }
         if (!adapter.same() && has(SqlFeature.MERGE_CONDITIONS)) {

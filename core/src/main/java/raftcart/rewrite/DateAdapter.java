@@ -172,7 +172,7 @@ final class DateAdapter {
     }
 
     /** True for {@code 2026-01-31} and {@code 2026-01-31 22:15:00}, which most dates in dumps are; quicker than a pattern. */
-    private static boolean isPlain(String text) {
+    static boolean isPlain(String text) {
         int length = text.length();
         if (length != 10 && length != 19) {
             return false;

@@ -269,8 +269,9 @@ final class StatementAdapter {
                 && query.paging().isEmpty()) {
             List<List<Expr>> rows = new ArrayList<>(values.rows().size());
             ValueAdapter forColumns = new ValueAdapter(adapter);
+            List<Optional<Knowledge.KnownColumn>> known = ValueAdapter.known(insert.columns(), table);
             for (List<Expr> row : values.rows()) {
-                rows.add(forColumns.row(row, insert.columns(), table));
+                rows.add(forColumns.row(row, known));
             }
             return query.withBody(new QueryBody.Values(rows, values.span()));
         }

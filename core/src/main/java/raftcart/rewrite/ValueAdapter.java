@@ -23,15 +23,18 @@ final class ValueAdapter {
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
 
     private final ExprAdapter adapter;
+    private final boolean same;
+    private final boolean datesAreTexts;
     private boolean truthNoted;
 
     ValueAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+        this.same = adapter.from.name().equals(adapter.to.name());
+        this.datesAreTexts = adapter.lost(SqlFeature.DATES_ARE_TEXTS);
     }
 
-    /** The values of a row for these columns; for all columns of the table where none are listed. */
-    List<Expr> row(List<Expr> values, List<Name> columns, Optional<KnownTable> table) {
-        List<Optional<KnownColumn>> known = known(columns, table);
+    /** The values of a row for these columns; those without one are adapted as they are. */
+    List<Expr> row(List<Expr> values, List<Optional<KnownColumn>> known) {
         List<Expr> adapted = new ArrayList<>(values.size());
         for (int i = 0; i < values.size(); i++) {
             adapted.add(forColumn(values.get(i), i < known.size() ? known.get(i) : Optional.empty()));
@@ -39,7 +42,8 @@ final class ValueAdapter {
         return adapted;
     }
 
-    private static List<Optional<KnownColumn>> known(List<Name> columns, Optional<KnownTable> table) {
+    /** What is known of these columns; of all columns of the table where none are listed. */
+    static List<Optional<KnownColumn>> known(List<Name> columns, Optional<KnownTable> table) {
         if (columns.isEmpty()) {
             return table.map(
                             t -> t.columns().values().stream().map(Optional::of).toList())
@@ -59,9 +63,8 @@ final class ValueAdapter {
 
     /** A value in the form that its column takes. */
     Expr forColumn(Expr value, Optional<KnownColumn> column) {
-        boolean same = adapter.from.name().equals(adapter.to.name());
         Optional<LogicalType> type = column.flatMap(KnownColumn::type);
-        boolean text = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+        boolean text = datesAreTexts
                 && type.filter(t -> KindFinder.kind(t) == ValueKind.TEXT).isPresent();
         if (text && !(value instanceof Expr.Literal)) {
             return new DateAdapter(adapter).asText(value);
@@ -135,7 +138,7 @@ final class ValueAdapter {
 
     /** A text as the source reads it by its defaults, which the session could have changed. */
     private Expr.Literal read(Expr.Literal literal) {
-        if (DateTexts.isUsual(literal.text())) {
+        if (DateAdapter.isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
             return literal;
         }
         Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
@@ -153,9 +156,10 @@ final class ValueAdapter {
 
     private Expr truth(Expr.Literal literal) {
         // Most are a single digit, which needs no pattern.
-        boolean one = literal.text().equals("1") || ONE.matcher(literal.text()).matches();
-        boolean zero = !one
-                && (literal.text().equals("0") || ZERO.matcher(literal.text()).matches());
+        String text = literal.text();
+        boolean digit = text.equals("0") || text.equals("1");
+        boolean one = digit ? text.equals("1") : ONE.matcher(text).matches();
+        boolean zero = digit ? !one : !one && ZERO.matcher(text).matches();
         if (literal.kind() == LiteralKind.NULL || (!one && !zero)) {
             return adapter.expr(literal);
         }

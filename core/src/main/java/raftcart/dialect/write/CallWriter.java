@@ -23,11 +23,13 @@ import raftcart.sql.tree.Window;
 public abstract class CallWriter implements ExprVisitor<String> {
     private final WriterContext context;
     private final Language language;
+    private final boolean booleanConstants;
     private SqlWriter statements;
 
     protected CallWriter(WriterContext context) {
         this.context = context;
         this.language = context.language();
+        this.booleanConstants = language.has(SqlFeature.BOOLEAN_CONSTANTS);
     }
 
     void attach(SqlWriter writer) {
@@ -142,7 +144,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
 
     /** TRUE or FALSE. */
     protected String bool(boolean value) {
-        return has(SqlFeature.BOOLEAN_CONSTANTS) ? (value ? "TRUE" : "FALSE") : value ? "1" : "0";
+        return booleanConstants ? (value ? "TRUE" : "FALSE") : value ? "1" : "0";
     }
 
     /** Bytes given in hexadecimal. */
