@@ -255,7 +255,8 @@ final class FunctionAdapter {
                 suffix.withinGroup(),
                 suffix.filter().map(adapter::condition),
                 suffix.nulls(),
-                suffix.over().map(this::window));
+                suffix.over().map(this::window),
+                suffix.keep());
     }
 
     Window window(Window window) {

@@ -34,9 +34,10 @@ final class OldForms {
         if (!(query.body() instanceof Select select)) {
             return query;
         }
-        Query result = query;
+        Query result = KeptAggregates.rewrite(adapter, query);
+        select = (Select) result.body();
         if (select.hierarchy().isPresent()) {
-            result = new HierarchyAdapter(adapter).rewrite(query, select);
+            result = new HierarchyAdapter(adapter).rewrite(result, select);
             select = (Select) result.body();
         }
         if (select.where().isPresent() && hasMark(select.where().get())) {

@@ -260,7 +260,9 @@ public abstract class CallWriter implements ExprVisitor<String> {
     private String arguments(Expr.Call call) {
         CallSuffix suffix = call.suffix();
         String arguments = (suffix.distinct() ? "DISTINCT " : "") + list(call.arguments());
-        return suffix.order().isEmpty() || suffix.withinGroup()
+        return suffix.order().isEmpty()
+                        || suffix.withinGroup()
+                        || !suffix.keep().isEmpty()
                 ? arguments
                 : arguments + " ORDER BY " + order(suffix.order());
     }
@@ -269,7 +271,13 @@ public abstract class CallWriter implements ExprVisitor<String> {
     protected String suffix(Expr.Call call) {
         CallSuffix suffix = call.suffix();
         StringBuilder text = new StringBuilder();
-        if (suffix.withinGroup()) {
+        if (!suffix.keep().isEmpty()) {
+            text.append(" KEEP (DENSE_RANK ")
+                    .append(suffix.keep())
+                    .append(" ORDER BY ")
+                    .append(order(suffix.order()))
+                    .append(')');
+        } else if (suffix.withinGroup()) {
             text.append(" WITHIN GROUP (ORDER BY ")
                     .append(order(suffix.order()))
                     .append(')');

@@ -19,18 +19,19 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
-import raftcart.sql.tree.Window;
 
 /** Reads calls of functions, those with a syntax of their own too. */
 final class CallParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
+    private final CallSuffixParser suffixes;
 
     CallParser(Parsing parsing, ExprParser expressions) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.expressions = expressions;
+        this.suffixes = new CallSuffixParser(parsing);
     }
 
     /** A call whose name is taken and whose parenthesis stands next. */
@@ -350,14 +351,14 @@ final class CallParser {
             arguments.addAll(parsing.list(this::argument));
         }
         List<OrderItem> order = List.of();
-        String nulls = nullTreatment();
+        String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {
             order = parsing.queries.orderItems();
         }
         if (cursor.takeWords("SEPARATOR")) {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
         }
-        nulls = nulls.isEmpty() ? nullTreatment() : nulls;
+        nulls = nulls.isEmpty() ? suffixes.nullTreatment() : nulls;
         if (name.key().equals("char") && cursor.takeWords("USING")) {
             parsing.name(); // the character set, which is the target's own there
         }
@@ -378,7 +379,7 @@ final class CallParser {
             throw cursor.byHand("the clause " + parsing.word() + " in a call");
         }
         cursor.expectSymbol(")");
-        return suffixed(name, arguments, distinct, order, nulls, span);
+        return suffixes.suffixed(name, arguments, distinct, order, nulls, span);
     }
 
     /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */
@@ -432,57 +433,5 @@ final class CallParser {
             return new Expr.Subquery(parsing.queries.query(), token.span());
         }
         return expressions.expression();
-    }
-
-    private String nullTreatment() {
-        if (cursor.takeWords("IGNORE", "NULLS")) {
-            return "IGNORE NULLS";
-        }
-        return cursor.takeWords("RESPECT", "NULLS") ? "RESPECT NULLS" : "";
-    }
-
-    private Expr suffixed(
-            QualifiedName name,
-            List<Expr> arguments,
-            boolean distinct,
-            List<OrderItem> order,
-            String given,
-            Span span) {
-        String nulls = given;
-        List<OrderItem> sorted = order;
-        boolean within = false;
-        if (cursor.atWords("WITHIN", "GROUP") && cursor.peek(2).isSymbol("(")) {
-            cursor.expectWords("WITHIN", "GROUP");
-            cursor.expectSymbol("(");
-            cursor.expectWords("ORDER", "BY");
-            sorted = parsing.queries.orderItems();
-            cursor.expectSymbol(")");
-            within = true;
-        }
-        if (cursor.peek().isWord("KEEP") && cursor.peek(1).isSymbol("(")) {
-            throw cursor.byHand("KEEP (DENSE_RANK ...)");
-        }
-        Optional<Expr> filter = Optional.empty();
-        if (cursor.peek().isWord("FILTER") && cursor.peek(1).isSymbol("(")) {
-            cursor.take();
-            cursor.take();
-            cursor.expectWords("WHERE");
-            filter = Optional.of(expressions.expression());
-            cursor.expectSymbol(")");
-        }
-        if (cursor.takeWords("FROM", "FIRST")) {
-            nulls = nullTreatment();
-        }
-        nulls = nulls.isEmpty() ? nullTreatment() : nulls;
-        Optional<Window> over = Optional.empty();
-        if (cursor.peek().isWord("OVER")
-                && (cursor.peek(1).isSymbol("(") || cursor.peek(1).isName())) {
-            cursor.take();
-            over = Optional.of(new WindowParser(parsing).window());
-        }
-        boolean bare = !distinct && sorted.isEmpty() && filter.isEmpty() && nulls.isEmpty() && over.isEmpty();
-        CallSuffix suffix =
-                bare && !within ? CallSuffix.NONE : new CallSuffix(distinct, sorted, within, filter, nulls, over);
-        return new Expr.Call(name, false, arguments, suffix, span);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
  * @param withinGroup true where that order is written WITHIN GROUP
  * @param filter the rows that count
  * @param nulls empty, or IGNORE NULLS or RESPECT NULLS
+ * @param keep FIRST or LAST where only the rows that come first or last in the order count; empty elsewhere
  */
 public record CallSuffix(
         boolean distinct,
@@ -17,10 +18,22 @@ public record CallSuffix(
         boolean withinGroup,
         Optional<Expr> filter,
         String nulls,
-        Optional<Window> over) {
+        Optional<Window> over,
+        String keep) {
     /** Nothing. */
     public static final CallSuffix NONE =
             new CallSuffix(false, List.of(), false, Optional.empty(), "", Optional.empty());
+
+    /** All but KEEP. */
+    public CallSuffix(
+            boolean distinct,
+            List<OrderItem> order,
+            boolean withinGroup,
+            Optional<Expr> filter,
+            String nulls,
+            Optional<Window> over) {
+        this(distinct, order, withinGroup, filter, nulls, over, "");
+    }
 
     public CallSuffix {
         order = List.copyOf(order);
@@ -35,7 +48,8 @@ public record CallSuffix(
                         withinGroup,
                         mapper.optional(filter),
                         nulls,
-                        over.map(w -> w.map(mapper)));
+                        over.map(w -> w.map(mapper)),
+                        keep);
     }
 
     /** The same without order. */
@@ -45,11 +59,11 @@ public record CallSuffix(
 
     /** The same without filter. */
     public CallSuffix withoutFilter() {
-        return new CallSuffix(distinct, order, withinGroup, Optional.empty(), nulls, over);
+        return new CallSuffix(distinct, order, withinGroup, Optional.empty(), nulls, over, keep);
     }
 
     /** The same over another window. */
     public CallSuffix withOver(Window window) {
-        return new CallSuffix(distinct, order, withinGroup, filter, nulls, Optional.of(window));
+        return new CallSuffix(distinct, order, withinGroup, filter, nulls, Optional.of(window), keep);
     }
 }

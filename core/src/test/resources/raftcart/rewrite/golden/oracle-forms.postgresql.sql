@@ -128,8 +128,12 @@ SELECT depth_ AS level
 FROM tree_;
 -- RC0602 by hand: No counterpart on the target: the function locate_nth with 4 argument(s) has no counterpart in postgresql
 -- SELECT REGEXP_SUBSTR('a,b,c', '[^,]+', 1, 2), REGEXP_REPLACE(name, '(\w+) (\w+)', '\2 \1'), REGEXP_COUNT(name,'a'), INSTR(name,'x',1,2), SUBSTR(name,-3), TRANSLATE(name,'abc','xyz') FROM telescope
--- RC0602 by hand: No counterpart on the target: KEEP (DENSE_RANK ...)
--- SELECT MAX(name) KEEP (DENSE_RANK FIRST ORDER BY created DESC) FROM telescope GROUP BY active
+SELECT MAX(CASE WHEN rank_1_ = 1 THEN name END)
+FROM (
+    SELECT telescope.*, DENSE_RANK() OVER (PARTITION BY active ORDER BY created DESC) AS rank_1_
+    FROM telescope
+) telescope
+GROUP BY active;
 SELECT * FROM telescope TABLESAMPLE BERNOULLI (10);
 -- RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- SELECT * FROM telescope AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '10' MINUTE)
@@ -294,7 +298,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 74:15: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 75:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 76:1: RC0602 by hand: No counterpart on the target: the function locate_nth with 4 argument(s) has no counterpart in postgresql
--- 77:18: RC0602 by hand: No counterpart on the target: KEEP (DENSE_RANK ...)
+-- 77:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below
 -- 78:15: RC0624 check: Sample drawn otherwise
 -- 79:25: RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- 80:22: RC0607 check: Function with a difference: the difference of times in days loses its fraction
