@@ -328,6 +328,8 @@ public enum SqlFeature {
     UPDATE_NAMES_JOINED,
     /** The alias of a function in FROM is also the name of its column */
     FUNCTION_ALIAS_NAMES_COLUMN,
+    /** $1 names a column by its place */
+    PLACES_BY_DOLLAR,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

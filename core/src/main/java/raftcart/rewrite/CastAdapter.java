@@ -74,6 +74,27 @@ final class CastAdapter {
                         .orElse(cast);
     }
 
+    /** Words for days that PostgreSQL and Firebird read as dates. */
+    private Expr special(String word, ValueKind wanted, Expr.Cast cast) {
+        boolean date = wanted == ValueKind.DATE;
+        Expr today = new Expr.CurrentTime(CurrentKind.DATE, -1, cast.span());
+        Optional<Expr> moment =
+                switch (word) {
+                    case "now" ->
+                        Optional.of(date ? today : new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, cast.span()));
+                    case "today" -> date ? Optional.of(today) : Optional.empty();
+                    case "tomorrow" -> date ? Optional.of(day(today, BinaryOperator.ADD)) : Optional.empty();
+                    case "yesterday" -> date ? Optional.of(day(today, BinaryOperator.SUBTRACT)) : Optional.empty();
+                    default -> Optional.empty();
+                };
+        adapter.note(FindingCode.SYNTAX_ADAPTED, cast.span(), "the date '" + word + "'");
+        return adapter.expr(moment.orElseThrow(() -> new Untranslatable("the date '" + word + "'")));
+    }
+
+    private static Expr day(Expr date, BinaryOperator operator) {
+        return new Expr.Binary(operator, date, Expr.Literal.number(1), date.span());
+    }
+
     /** PostgreSQL's {@code ('now'::text)::date}: the text is read as a date only when the value is wanted. */
     private Optional<Expr> now(Expr.Cast cast) {
         boolean now = !adapter.from.name().equals(adapter.to.name())
@@ -112,7 +133,7 @@ final class CastAdapter {
         if (wanted.isDate()
                 && bare(cast.value()) instanceof Expr.Literal l
                 && SPECIAL_DATES.contains(l.text().toLowerCase(Locale.ROOT))) {
-            throw new Untranslatable("the date '" + l.text() + "'");
+            return special(l.text().toLowerCase(Locale.ROOT), wanted, cast);
         }
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());

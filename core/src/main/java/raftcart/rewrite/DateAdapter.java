@@ -119,6 +119,33 @@ final class DateAdapter {
         return Expr.Call.of("add_days", date, minus ? negative(days) : days).at(binary.span());
     }
 
+    /** Says what is not certain about a sum. */
+    void uncertain(Expr.Binary binary, ValueKind left, ValueKind right) {
+        boolean texts =
+                (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
+        if (texts) {
+            adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");
+        }
+        boolean unknown =
+                left == ValueKind.UNKNOWN && right == ValueKind.INTEGER && adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
+        if (unknown && !adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum of numbers, it may be a date and days");
+        }
+        boolean difference = binary.operator() == BinaryOperator.SUBTRACT
+                && binary.left() instanceof Expr.Column
+                && binary.right() instanceof Expr.Column
+                && left == ValueKind.UNKNOWN
+                && right == ValueKind.UNKNOWN
+                && !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        if (difference) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    binary.span(),
+                    "taken for a difference of numbers; that of dates is another on each engine");
+        }
+    }
+
     /** The days between two dates. */
     Expr difference(Expr.Binary binary, ValueKind left, ValueKind right) {
         Expr to = adapter.expr(binary.left());

@@ -267,6 +267,11 @@ class ExprAdapter extends QueryMapper {
         if (text.equals("?")) {
             return Placeholders.marked(parameter);
         }
+        if (text.startsWith("$") && from.has(SqlFeature.PLACES_BY_DOLLAR)) {
+            boolean place = text.matches("\\$\\d+");
+            throw new Untranslatable(
+                    place ? "the column " + text + ", by its place" : "the session's variable " + text);
+        }
         boolean number = text.matches("[$:]\\d+");
         if (number) {
             String digits = text.substring(1);

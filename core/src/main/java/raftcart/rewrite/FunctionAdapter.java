@@ -286,6 +286,11 @@ final class FunctionAdapter {
                     return adapter.expr(joined.get());
                 }
                 break;
+            case "date_of":
+                if (adapter.kind(call.arguments().get(0)).isNumber()) {
+                    throw new Untranslatable("a date given as a number");
+                }
+                break;
             case "cast_with_format":
                 throw new Untranslatable("a cast with a format");
             default:
@@ -483,14 +488,8 @@ final class FunctionAdapter {
         if (from.name().equals(to.name())) {
             return parameter;
         }
-        String function =
-                switch (parameter.text().toLowerCase(Locale.ROOT)) {
-                    case "@@rowcount" -> "row_count";
-                    case "@@identity" -> "last_identity";
-                    case "@@version" -> "version";
-                    case "@@spid" -> "connection_id";
-                    default -> throw new Untranslatable("the system variable " + parameter.text());
-                };
+        String function = SystemVariables.function(parameter.text())
+                .orElseThrow(() -> new Untranslatable("the system variable " + parameter.text()));
         Expr.Call call = Expr.Call.of(function).at(parameter.span());
         return known(call, call);
     }

@@ -148,7 +148,7 @@ final class OperatorAdapter {
         if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
             return plus(binary, left, right);
         }
-        uncertain(binary, left, right);
+        new DateAdapter(adapter).uncertain(binary, left, right);
         return plain(binary);
     }
 
@@ -176,21 +176,6 @@ final class OperatorAdapter {
         Expr.Interval interval =
                 new Expr.Interval(List.of(new Expr.IntervalPart(binary.right(), DateUnit.DAY)), binary.span());
         return new DateAdapter(adapter).add(binary.left(), left, interval, minus, binary.span());
-    }
-
-    /** Says what is not certain about a sum. */
-    private void uncertain(Expr.Binary binary, ValueKind left, ValueKind right) {
-        boolean texts =
-                (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
-        if (texts) {
-            adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");
-        }
-        boolean unknown =
-                left == ValueKind.UNKNOWN && right == ValueKind.INTEGER && adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
-        if (unknown && !adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
-            adapter.note(
-                    FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum of numbers, it may be a date and days");
-        }
     }
 
     /** A plus that puts texts together, or adds, by the kinds of what stands on both sides. */

@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PLACES_BY_DOLLAR,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.ALTER_IF_EXISTS,

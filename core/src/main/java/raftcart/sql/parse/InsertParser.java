@@ -57,16 +57,15 @@ final class InsertParser {
         return insertInto(with, mode, table, span);
     }
 
-    private Insert insertInto(List<CommonTable> with, Mode mode, QualifiedName table, Span span) {
-        Optional<Alias> alias = cursor.peek().isSymbol("(")
-                        || cursor.peek().isWord("WITH")
-                        || cursor.peek().isAnyWord("VALUE", "OVERRIDING")
-                ? Optional.empty()
-                : changes.alias();
-        if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
-            cursor.take();
-            parsing.skipParentheses();
-        }
+    /** Teradata's {@code INS t (1, 'a')}. */
+    private boolean isBareRow() {
+        return parsing.has(GrammarFeature.SHORT_VERBS)
+                && cursor.peek().isSymbol("(")
+                && !cursor.peek(1).isName()
+                && !parsing.queries.startsQuery();
+    }
+
+    private List<Name> columns() {
         List<Name> columns = new ArrayList<>();
         if (cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             cursor.take();
@@ -77,6 +76,27 @@ final class InsertParser {
                 cursor.expectSymbol(")");
             }
         }
+        return columns;
+    }
+
+    private Insert insertInto(List<CommonTable> with, Mode mode, QualifiedName table, Span span) {
+        Optional<Alias> alias = cursor.peek().isSymbol("(")
+                        || cursor.peek().isWord("WITH")
+                        || cursor.peek().isAnyWord("VALUE", "OVERRIDING")
+                ? Optional.empty()
+                : changes.alias();
+        if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
+            cursor.take();
+            parsing.skipParentheses();
+        }
+        if (isBareRow()) {
+            Expr row = parsing.expressions.expression();
+            List<Expr> values = row instanceof Expr.Row r ? r.items() : List.of(row);
+            Query one = Query.of(new QueryBody.Values(List.of(values), span));
+            return new Insert(
+                    with, mode, table, alias, List.of(), Optional.of(one), "", Optional.empty(), List.of(), span);
+        }
+        List<Name> columns = columns();
         String overriding = "";
         if (cursor.takeWords("OVERRIDING")) {
             overriding = cursor.take().value().toUpperCase(java.util.Locale.ROOT);

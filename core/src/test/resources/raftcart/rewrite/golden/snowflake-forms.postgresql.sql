@@ -101,7 +101,7 @@ SELECT
     SKEW(f),
     MODE(f)
 FROM telescope;
--- RC0602 by hand: No counterpart on the target: the function edit_distance with 2 argument(s) has no counterpart in postgresql
+-- RC0602 by hand: No counterpart on the target: the column $1, by its place
 -- SELECT SPLIT_PART(name, ',', 1), REGEXP_SUBSTR(name, 'a+'), CONTAINS(name, 'a'), STARTSWITH(name, 'a'), ILIKE(name, 'a%'), name ILIKE ANY ('a%','b%'), RLIKE(name, 'a'), EDITDISTANCE(name, 'x'), CHARINDEX('a', name), SHA2(name), MD5(name), UUID_STRING(), RANDOM(), UNIFORM(1, 10, RANDOM()), SEQ4(), TRY_TO_NUMBER('x'), TRY_CAST('1' AS INT), TO_VARIANT(1), EQUAL_NULL(f, 1), $1 FROM telescope
 SELECT *
 FROM (SELECT *, ROW_NUMBER() OVER (PARTITION BY name ORDER BY created DESC) AS row_rank_2 FROM telescope) ranked_
@@ -190,7 +190,8 @@ DELETE FROM telescope WHERE EXISTS (SELECT 1 FROM t2 WHERE telescope.id = t2.id)
 SELECT NEXTVAL('sq');
 -- RC0602 by hand: No counterpart on the target: assignment to a variable
 -- SET v = 5
-SELECT $v, IDENTIFIER('x');
+-- RC0602 by hand: No counterpart on the target: the session's variable $v
+-- SELECT $v, IDENTIFIER('x')
 -- RC0602 by hand: No counterpart on the target: UNDROP
 -- UNDROP TABLE telescope
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
@@ -284,7 +285,7 @@ CALL p1();
 -- 33:249: RC0606 check: Function is not in the dictionary: KURTOSIS
 -- 33:262: RC0606 check: Function is not in the dictionary: SKEW
 -- 33:271: RC0606 check: Function is not in the dictionary: MODE
--- 34:1: RC0602 by hand: No counterpart on the target: the function edit_distance with 2 argument(s) has no counterpart in postgresql
+-- 34:1: RC0602 by hand: No counterpart on the target: the column $1, by its place
 -- 35:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 35:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
 -- 36:15: RC0624 check: Sample drawn otherwise
@@ -302,7 +303,7 @@ CALL p1();
 -- 51:47: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 53:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 55:1: RC0602 by hand: No counterpart on the target: assignment to a variable
--- 56:12: RC0606 check: Function is not in the dictionary: IDENTIFIER
+-- 56:1: RC0602 by hand: No counterpart on the target: the session's variable $v
 -- 57:1: RC0604 adapted: Client command left out: SHOW TABLES
 -- 58:1: RC0604 adapted: Client command left out: DESC TABLE telescope
 -- 59:1: RC0602 by hand: No counterpart on the target: UNDROP
