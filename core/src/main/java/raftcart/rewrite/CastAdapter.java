@@ -151,7 +151,6 @@ final class CastAdapter {
         return new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span());
     }
 
-    /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
     /** A date given by the bytes in which it is stored. */
     private Expr.Cast ofBytes(Expr.Cast cast) {
         boolean bytes = !adapter.from.name().equals(adapter.to.name())
@@ -168,6 +167,7 @@ final class CastAdapter {
                 .orElse(cast);
     }
 
+    /** The type that a cast means; some engines take a length that is left out for as long as it needs to be. */
     private LogicalType wanted(Expr.Cast cast) {
         boolean thirty = adapter.from.has(SqlFeature.CAST_OF_30)
                 && cast.type().parameters().isEmpty()

@@ -103,7 +103,8 @@ final class DropParser {
                 cursor.takeAny("LOG");
             } else if (cursor.takeWords("IGNORE", "DELETE", "TRIGGERS")) {
                 leftOut.add("IGNORE DELETE TRIGGERS");
-            } else if (cursor.peek().isAnyWord("WITH", "PARTITION") || cursor.atWords("DROP", "PARTITION")) {
+            } else if (cursor.peek().isWord("PARTITION")
+                    || cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
                 throw cursor.byHand("TRUNCATE of partitions");
             } else {
                 return new Statement.Truncate(tables, restart, cascade, leftOut, span);

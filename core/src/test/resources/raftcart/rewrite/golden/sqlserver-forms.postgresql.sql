@@ -80,7 +80,7 @@ FROM Telescope;
 SELECT *
 FROM Telescope t
 CROSS JOIN LATERAL (SELECT * FROM Obs o WHERE o.TelescopeId = t.TelescopeId ORDER BY o.Mag NULLS FIRST LIMIT 1) x
-LEFT JOIN STRING_TO_TABLE(t.Name, ',') s (value) ON 1 = 1;
+LEFT JOIN UNNEST(STRING_TO_ARRAY(t.Name, ',')) s (value) ON 1 = 1;
 -- RC0602 by hand: No counterpart on the target: FOR XML
 -- SELECT Name FROM Telescope FOR XML PATH('t'), ROOT('r')
 -- RC0602 by hand: No counterpart on the target: FOR JSON
