@@ -34,12 +34,14 @@ final class LooseGroups extends QueryMapper {
     private final Select select;
     private final SqlWriter writer;
     private final Set<String> grouped;
+    private final boolean plain;
     private final Map<String, KnownTable> tables = new HashMap<>();
     private final Map<String, Expr> dependent = new java.util.LinkedHashMap<>();
 
     private LooseGroups(ExprAdapter adapter, Select select) {
         this.adapter = adapter;
         this.select = select;
+        this.plain = select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
         this.writer = adapter.from.writer().apply(WriterContext.plain(adapter.from));
         this.grouped = select.groupBy().stream()
                 .flatMap(g -> g.items().stream())
@@ -51,7 +53,10 @@ final class LooseGroups extends QueryMapper {
     private static boolean applies(ExprAdapter adapter, Select select) {
         return adapter.lost(SqlFeature.LOOSE_GROUP_BY)
                 && !select.groupBy().isEmpty()
-                && select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
+                && select.groupBy().stream()
+                        .allMatch(g -> g.kind() == Grouping.Kind.PLAIN
+                                || g.kind() == Grouping.Kind.ROLLUP
+                                || g.kind() == Grouping.Kind.CUBE);
     }
 
     /** The query with all its columns grouped or aggregated, where the target wants that. */
@@ -141,7 +146,8 @@ final class LooseGroups extends QueryMapper {
         if (adapter.from.functions().knows(low(column.name().last()))) {
             return e;
         }
-        if (dependsOnKey(column)) {
+        // A further group would split the rows of totals.
+        if (plain && dependsOnKey(column)) {
             dependent.put(key(column), column);
             return e;
         }
@@ -152,6 +158,7 @@ final class LooseGroups extends QueryMapper {
     private boolean isAggregate(Expr e) {
         return e instanceof Expr.Call call
                 && (call.suffix().over().isPresent()
+                        || call.suffix().distinct()
                         || adapter.from
                                 .functions()
                                 .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
