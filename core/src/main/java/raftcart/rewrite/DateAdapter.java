@@ -190,7 +190,7 @@ final class DateAdapter {
     Expr constant(Expr e, ValueKind kind) {
         boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
         if (text && Instants.isZoned(((Expr.Literal) e).text())) {
-            return adapter.instants.constant((Expr.Literal) e);
+            return adapter.instants.compared((Expr.Literal) e);
         }
         if (!text || !adapter.to.has(SqlFeature.TYPED_DATES)) {
             return adapter.expr(e);

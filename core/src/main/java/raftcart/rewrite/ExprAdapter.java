@@ -36,6 +36,8 @@ class ExprAdapter extends QueryMapper {
     final Instants instants;
     private final FunctionAdapter functions;
     Scope scope = new Scope(Optional.empty());
+    /** False below NOT and where a condition is a value, so that NULL and false are not the same there. */
+    boolean askedForTrue = true;
 
     ExprAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
         this.from = from;
@@ -85,7 +87,10 @@ class ExprAdapter extends QueryMapper {
             return constant;
         }
         ValueKind kind = kind(e);
+        boolean before = askedForTrue;
+        askedForTrue &= !KindFinder.isCondition(e);
         Expr adapted = adapt(e);
+        askedForTrue = before;
         boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
         if (KindFinder.isCondition(e) && number) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");
@@ -164,7 +169,7 @@ class ExprAdapter extends QueryMapper {
                     junction.span());
         }
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.NOT) {
-            return new Expr.Unary(UnaryOperator.NOT, condition(unary.operand()), unary.span());
+            return negation(unary);
         }
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.BIT_NOT) {
             return new OperatorAdapter(this).complement(unary);
@@ -191,6 +196,14 @@ class ExprAdapter extends QueryMapper {
             return collate(collate);
         }
         return leaf(e);
+    }
+
+    private Expr negation(Expr.Unary not) {
+        boolean before = askedForTrue;
+        askedForTrue = false;
+        Expr operand = condition(not.operand());
+        askedForTrue = before;
+        return new Expr.Unary(UnaryOperator.NOT, operand, not.span());
     }
 
     private Expr leaf(Expr e) {

@@ -417,10 +417,7 @@ final class FunctionAdapter {
     private Expr aggregate(Expr.Call call, Expr.Call original) {
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call.suffix()), call);
-        boolean overWindow = suffix.over().isPresent() && call.function().matches("percentile_\\w+|median|mode");
-        if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
-            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
-        }
+        AggregateLimits.check(adapter, call, suffix);
         boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);

@@ -14,6 +14,7 @@ import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Hierarchy;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
@@ -36,14 +37,7 @@ final class HierarchyAdapter {
         if (!adapter.to.has(SqlFeature.RECURSION)) {
             throw new Untranslatable("a hierarchical query");
         }
-        boolean one = select.from().size() == 1
-                && (select.from().get(0) instanceof TableRef.Table
-                        || select.from().get(0) instanceof TableRef.Derived d
-                                && d.alias().isPresent());
-        if (!one) {
-            throw new Untranslatable("a hierarchical query over several tables");
-        }
-        TableRef table = select.from().get(0);
+        TableRef table = table(select);
         String alias = ChangeAdapter.alias(table).text();
         Span span = select.span();
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, "CONNECT BY as a recursive query");
@@ -64,6 +58,9 @@ final class HierarchyAdapter {
         } else if (!generator && order.isEmpty()) {
             adapter.note(FindingCode.SYNTAX_CHECK, span, "the rows come in no particular order, not depth first");
         }
+        if (generator && !columns.roots().isEmpty()) {
+            throw new Untranslatable("paths and roots of rows that are only counted");
+        }
         Query.CommonTable tree = generator ? numbers(hierarchy, span) : tree(table, alias, hierarchy, columns, span);
         TableRef from = new TableRef.Table(
                 QualifiedName.of(TREE), Optional.of(TableRef.Alias.of(alias)), Optional.empty(), false, span);
@@ -72,8 +69,29 @@ final class HierarchyAdapter {
         Select outer = select.withoutHierarchy()
                 .withFrom(List.of(generator ? TableRef.Table.of(QualifiedName.of(TREE)) : from))
                 .withItems(items)
+                .withGroups(
+                        select.groupBy().stream().map(g -> outer(g, columns)).toList(),
+                        select.having().map(columns::outer))
                 .withWhere(where);
         return new Query(tables, true, outer, order, query.paging(), query.locking(), query.span());
+    }
+
+    private static TableRef table(Select select) {
+        boolean one = select.from().size() == 1
+                && (select.from().get(0) instanceof TableRef.Table
+                        || select.from().get(0) instanceof TableRef.Derived d
+                                && d.alias().isPresent());
+        if (!one) {
+            throw new Untranslatable("a hierarchical query over several tables");
+        }
+        return select.from().get(0);
+    }
+
+    private static Grouping outer(Grouping grouping, TreeColumns columns) {
+        return new Grouping(
+                grouping.kind(),
+                grouping.items().stream().map(columns::outer).toList(),
+                grouping.sets().stream().map(s -> outer(s, columns)).toList());
     }
 
     /** An item of the query; a star as the table's own columns, since the tree has more. */

@@ -1,8 +1,10 @@
 package raftcart.rewrite;
 
+import java.time.DateTimeException;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.time.format.ResolverStyle;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +13,7 @@ import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
@@ -29,7 +32,8 @@ final class Instants {
     private static final Pattern ZONED =
             Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)[ T](\\d\\d:\\d\\d)(:\\d\\d)?(\\.\\d{1,9})?"
                     + " ?(?:([+-])(\\d\\d?)(?::?(\\d\\d))?|Z|UTC|GMT)");
-    private static final DateTimeFormatter SECONDS = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss");
+    private static final DateTimeFormatter SECONDS =
+            DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss").withResolverStyle(ResolverStyle.STRICT);
 
     private static final TypeName TIMESTAMP = TypeName.of("timestamp");
 
@@ -233,6 +237,27 @@ final class Instants {
         return zone && ZONED.matcher(text.strip()).matches();
     }
 
+    /** A moment with its distance from UTC where it is compared: beside a plain timestamp that distance is passed over. */
+    Expr.Literal compared(Expr.Literal literal) {
+        boolean plain =
+                telling().filter(p -> nature(p.beside()) == Nature.PLAIN).isPresent();
+        if (same() || !plain) {
+            return constant(literal);
+        }
+        Matcher m = ZONED.matcher(literal.text().strip());
+        adapter.note(
+                FindingCode.IMPLICIT_CAST,
+                literal.span(),
+                "the zone of " + literal.text() + " beside a plain timestamp");
+        return m.matches()
+                ? new Expr.Literal(
+                        LiteralKind.TIMESTAMP,
+                        m.group(1) + " " + m.group(2) + (m.group(3) == null ? ":00" : m.group(3))
+                                + (m.group(4) == null ? "" : m.group(4)),
+                        literal.span())
+                : literal;
+    }
+
     /** A moment with its distance from UTC in the spelling that all engines with such constants read, or in UTC. */
     Expr.Literal constant(Expr.Literal literal) {
         Matcher m = ZONED.matcher(literal.text().strip());
@@ -245,11 +270,15 @@ final class Instants {
         String hours = m.group(6) == null ? "00" : m.group(6).length() == 1 ? "0" + m.group(6) : m.group(6);
         String zone = (m.group(5) == null ? "+" : m.group(5)) + hours + ":" + (m.group(7) == null ? "00" : m.group(7));
         if (inUtc()) {
-            LocalDateTime utc = LocalDateTime.parse(local, SECONDS)
-                    .atOffset(ZoneOffset.of(zone))
-                    .withOffsetSameInstant(ZoneOffset.UTC)
-                    .toLocalDateTime();
-            return new Expr.Literal(LiteralKind.TIMESTAMP, SECONDS.format(utc) + fraction, literal.span());
+            try {
+                LocalDateTime utc = LocalDateTime.parse(local, SECONDS)
+                        .atOffset(ZoneOffset.of(zone))
+                        .withOffsetSameInstant(ZoneOffset.UTC)
+                        .toLocalDateTime();
+                return new Expr.Literal(LiteralKind.TIMESTAMP, SECONDS.format(utc) + fraction, literal.span());
+            } catch (DateTimeException e) {
+                throw new Untranslatable("'" + literal.text() + "', which is no moment of time");
+            }
         }
         return new Expr.Literal(LiteralKind.ZONED_TIMESTAMP, local + fraction + zone, literal.span());
     }

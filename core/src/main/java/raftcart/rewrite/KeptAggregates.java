@@ -48,9 +48,10 @@ final class KeptAggregates extends QueryMapper {
         TableRef table = select.from().size() == 1 ? select.from().get(0) : null;
         boolean plain = (table instanceof TableRef.Table || table instanceof TableRef.Derived)
                 && select.hierarchy().isEmpty()
+                && select.where().filter(KeptAggregates::counts).isEmpty()
                 && select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
         if (!plain) {
-            throw new Untranslatable("KEEP (DENSE_RANK ...) over several tables or grouping sets");
+            throw new Untranslatable("KEEP (DENSE_RANK ...) over several tables, grouping sets or ROWNUM");
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "KEEP by the rank of the rows in a query below");
         Name alias = ChangeAdapter.alias(table);
@@ -67,6 +68,19 @@ final class KeptAggregates extends QueryMapper {
                 .withWhere(Optional.empty())
                 .withGroups(select.groupBy(), having);
         return query.withBody(outer).withOrder(order);
+    }
+
+    /** True for a condition on ROWNUM, which counts before the rows are ranked. */
+    private static boolean counts(Expr where) {
+        boolean[] found = {false};
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                found[0] |= e instanceof Expr.Column c && c.name().last().key().equals("rownum");
+                return super.expr(e);
+            }
+        }.expr(where);
+        return found[0];
     }
 
     @Override

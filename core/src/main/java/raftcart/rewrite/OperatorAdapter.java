@@ -323,6 +323,7 @@ final class OperatorAdapter {
         boolean rows = in.value() instanceof Expr.Row
                 && in.items().get(0) instanceof Expr.Subquery
                 && !adapter.to.has(SqlFeature.ROW_VALUES)
+                && adapter.askedForTrue
                 && !in.negated();
         if (rows) {
             return adapter.condition(

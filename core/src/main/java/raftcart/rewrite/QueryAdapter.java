@@ -45,7 +45,9 @@ class QueryAdapter extends ExprAdapter {
 
     private Query inOwnScope(Query original) {
         Optional<List<CommonTable>> outer = hoisted;
+        boolean before = askedForTrue;
         hoisted = Optional.of(new ArrayList<>());
+        askedForTrue = true;
         try {
             Query query = inScope(original);
             List<CommonTable> tables = new ArrayList<>(query.with());
@@ -56,6 +58,7 @@ class QueryAdapter extends ExprAdapter {
                             tables, true, query.body(), query.order(), query.paging(), query.locking(), query.span());
         } finally {
             hoisted = outer;
+            askedForTrue = before;
         }
     }
 

@@ -102,7 +102,10 @@ final class TableFunctions {
         Expr step = arguments.size() > 2 ? arguments.get(2) : Expr.Literal.number(1);
         boolean moments = step instanceof Expr.Interval;
         boolean down = step instanceof Expr.Literal l && l.text().startsWith("-");
-        boolean fits = moments || step instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER;
+        boolean fits = moments
+                || step instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.NUMBER
+                        && !l.text().matches("-?0*[.]?0*");
         if (!fits || tables.isEmpty() || arguments.stream().anyMatch(TableFunctions::reads)) {
             throw new Untranslatable("a series of this form");
         }

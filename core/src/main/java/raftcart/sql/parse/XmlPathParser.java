@@ -55,6 +55,9 @@ final class XmlPathParser {
         if (direct) {
             return Query.of(select.withItems(List.of(joined(item.value(), query.order()))));
         }
+        if (!query.order().isEmpty() && !select.distinct()) {
+            throw cursor.byHand("FOR XML of groups in an order");
+        }
         Select rows = select.withItems(List.of(new Item(item.value(), Optional.of(ITEM))));
         List<OrderItem> order = query.order().isEmpty()
                 ? List.of()

@@ -1,0 +1,24 @@
+package raftcart.rewrite;
+
+import java.util.Locale;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.sql.tree.CallSuffix;
+import raftcart.sql.tree.Expr;
+
+/** What a target cannot say of aggregates, whatever the words. */
+final class AggregateLimits {
+    private AggregateLimits() {}
+
+    static void check(ExprAdapter adapter, Expr.Call call, CallSuffix suffix) {
+        boolean overWindow = suffix.over().isPresent() && call.function().matches("percentile_\\w+|median|mode");
+        if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
+            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
+        }
+        boolean filtered = suffix.filter().isPresent() && !adapter.to.has(SqlFeature.AGGREGATE_FILTER);
+        boolean truths = call.function().matches("every|some|count_if");
+        if (filtered && truths && !adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)) {
+            throw new Untranslatable("FILTER of an aggregate of truth values");
+        }
+    }
+}
