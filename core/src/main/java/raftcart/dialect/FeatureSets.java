@@ -5,10 +5,14 @@ import static raftcart.dialect.SqlFeature.ADD_CONSTRAINT;
 import static raftcart.dialect.SqlFeature.ALTER_COLUMN;
 import static raftcart.dialect.SqlFeature.ALTER_SEQUENCE;
 import static raftcart.dialect.SqlFeature.BOOLEAN_CONSTANTS;
+import static raftcart.dialect.SqlFeature.CASTS_BOOLEANS;
+import static raftcart.dialect.SqlFeature.CASTS_CUT_TEXTS;
+import static raftcart.dialect.SqlFeature.CHARACTERS_ARE_PADDED;
 import static raftcart.dialect.SqlFeature.COMMON_TABLES;
 import static raftcart.dialect.SqlFeature.CONDITIONS_ARE_VALUES;
 import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
 import static raftcart.dialect.SqlFeature.CURRENT_SCHEMA;
+import static raftcart.dialect.SqlFeature.DATES_BESIDE_TIMESTAMPS;
 import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
 import static raftcart.dialect.SqlFeature.DISTINCT_WITH_SEPARATOR;
@@ -29,6 +33,7 @@ import static raftcart.dialect.SqlFeature.NULL_ITEMS;
 import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
 import static raftcart.dialect.SqlFeature.ORDERED_TEXTS;
 import static raftcart.dialect.SqlFeature.PROCEDURES;
+import static raftcart.dialect.SqlFeature.QUANTIFIED_COMPARISONS;
 import static raftcart.dialect.SqlFeature.RECURSION;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
@@ -110,7 +115,12 @@ public final class FeatureSets {
             LIMIT_IN_SUBQUERY,
             DISTINCT_WITH_SEPARATOR,
             ORDERED_TEXTS,
-            UTC_PRESENT);
+            UTC_PRESENT,
+            QUANTIFIED_COMPARISONS,
+            CASTS_BOOLEANS,
+            CASTS_CUT_TEXTS,
+            DATES_BESIDE_TIMESTAMPS,
+            CHARACTERS_ARE_PADDED);
 
     private FeatureSets() {}
 

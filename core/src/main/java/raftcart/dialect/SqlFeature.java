@@ -330,6 +330,38 @@ public enum SqlFeature {
     FUNCTION_ALIAS_NAMES_COLUMN,
     /** $1 names a column by its place */
     PLACES_BY_DOLLAR,
+    /** A table may say how the texts of all its columns compare. */
+    TABLE_COLLATIONS,
+    /** LIKE takes small and capital letters for the same, whatever the column. */
+    LIKE_IGNORES_CASE,
+    /** A value may be compared with ANY or ALL rows of a query. */
+    QUANTIFIED_COMPARISONS,
+    /** A cast of a number to a whole type rounds; elsewhere it cuts the fraction off. */
+    CASTS_ROUND,
+    /** Truth values may be cast to any type of numbers. */
+    CASTS_BOOLEANS,
+    /** A cast to a text type with a length cuts what is longer. */
+    CASTS_CUT_TEXTS,
+    /** The average of whole numbers is whole. */
+    WHOLE_AVERAGES,
+    /** An average has as many digits behind the point as what it is taken of. */
+    AVERAGES_KEEP_SCALE,
+    /** A quotient of exact numbers has hardly more digits behind the point than these have. */
+    FEW_DIGITS_OF_DIVISION,
+    /** A whole number divided by one with a fraction has few digits behind the point. */
+    FEW_DIGITS_OF_WHOLE_NUMBERS,
+    /** A cast of a quotient to a whole type rounds halves to the even number. */
+    HALVES_TO_EVEN,
+    /** A date may be compared with a timestamp. */
+    DATES_BESIDE_TIMESTAMPS,
+    /** A number of a decimal type without a fraction is a whole number, in divisions too. */
+    WHOLE_DECIMALS,
+    /** A text of a fixed length has blanks at its end up to that length. */
+    CHARACTERS_ARE_PADDED,
+    /** Parts of dates, and differences of dates, are numbers with a fraction, though it is zero. */
+    FRACTIONAL_PARTS,
+    /** A quotient has so many digits behind the point that few are left before it. */
+    NARROW_QUOTIENTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

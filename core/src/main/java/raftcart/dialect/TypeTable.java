@@ -1,6 +1,7 @@
 package raftcart.dialect;
 
 import java.util.List;
+import java.util.Optional;
 import raftcart.catalog.Column;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
@@ -22,6 +23,14 @@ public interface TypeTable {
     /** What is to be said about this reading of a column where its rows go to another engine. */
     default List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
         return List.of();
+    }
+
+    /**
+     * The clause behind a text type that has its values compare letter by letter, where they would not without it; empty
+     * where they always do, or nothing is known.
+     */
+    default Optional<String> exactTexts() {
+        return Optional.empty();
     }
 
     /** The type to name in a CAST; may be wider than that of a column. */

@@ -20,6 +20,7 @@ import raftcart.type.LogicalType;
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
+ * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
     private static final Set<String> READ =
@@ -34,6 +35,8 @@ public final class YamlTypes implements TypeTable {
 
     private final Map<String, JsonNode> read = new HashMap<>();
     private final Map<String, JsonNode> write = new HashMap<>();
+
+    private Optional<String> exactTexts = Optional.empty();
 
     private YamlTypes() {}
 
@@ -53,6 +56,10 @@ public final class YamlTypes implements TypeTable {
                 YamlTypes base = others.apply(document.get("extends").asText());
                 types.read.putAll(base.read);
                 types.write.putAll(base.write);
+                types.exactTexts = base.exactTexts;
+            }
+            if (document.has("exact texts")) {
+                types.exactTexts = Optional.of(document.get("exact texts").asText());
             }
             document.path("read").properties().forEach(f -> {
                 checked(file, f.getKey(), f.getValue().asText().split("[ ,]+")[0], READ);
@@ -91,10 +98,20 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public Optional<String> exactTexts() {
+                return YamlTypes.this.exactTexts.or(base::exactTexts);
+            }
+
+            @Override
             public String castName(LogicalType type) {
                 return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
             }
         };
+    }
+
+    @Override
+    public Optional<String> exactTexts() {
+        return exactTexts;
     }
 
     @Override

@@ -92,11 +92,11 @@ final class AlterAdapter {
 
     private void remember(AlterAction action, DdlStatement.AlterTable alter, TableAdapter tables) {
         if (action instanceof AlterAction.AddColumn add) {
-            adapter.knowledge.addColumn(alter.name(), tables.known(add.column()));
+            adapter.knowledge.addColumn(alter.name(), tables.known(add.column(), Optional.empty()));
             tables.remember(add.column(), alter.name());
         }
         if (action instanceof AlterAction.ChangeColumn change) {
-            adapter.knowledge.addColumn(alter.name(), tables.known(change.definition()));
+            adapter.knowledge.addColumn(alter.name(), tables.known(change.definition(), Optional.empty()));
             tables.remember(change.definition(), alter.name());
         }
         if (action instanceof AlterAction.AddIdentity add) {
@@ -175,6 +175,7 @@ final class AlterAdapter {
                 Optional.empty(),
                 Optional.empty(),
                 true,
+                Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 alter.span());

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
@@ -112,8 +112,20 @@ final class CastAdapter {
         };
     }
 
+    /** True for a truth value that becomes a number, which the target's cast does not do. */
+    private boolean isNumberOfTruth(Expr.Cast cast, ValueKind kind) {
+        return kind == ValueKind.BOOLEAN
+                && !adapter.to.has(SqlFeature.CASTS_BOOLEANS)
+                && adapter.finder.type(cast.type()) instanceof LogicalType.Int
+                && !adapter.from.name().equals(adapter.to.name());
+    }
+
     private Expr converted(Expr.Cast cast) {
         ValueKind kind = adapter.kind(cast.value());
+        if (isNumberOfTruth(cast, kind)) {
+            adapter.note(FindingCode.CONDITION_ADAPTED, cast.span(), "a truth value as a number");
+            return ExprAdapter.asNumber(adapter.condition(cast.value()), cast.span());
+        }
         Expr value = adapter.expr(cast.value());
         if (adapter.from.name().equals(adapter.to.name())) {
             return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
@@ -148,7 +160,8 @@ final class CastAdapter {
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
             return ExprAdapter.asNumber(isTrue, cast.span());
         }
-        return new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span());
+        Expr converted = whole(value, kind, type, cast.span());
+        return cut(cast, new Expr.Cast(converted, adapter.castType(type), cast.safe(), cast.span()), type);
     }
 
     /** A date given by the bytes in which it is stored. */
@@ -176,6 +189,10 @@ final class CastAdapter {
             return adapter.finder.type(new TypeName(cast.type().name(), List.of(30), List.of(), 0));
         }
         boolean whole = cast.type().parameters().isEmpty() && adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH);
+        boolean text = KindFinder.kind(adapter.finder.type(cast.type())) == ValueKind.TEXT;
+        if (text && !adapter.from.has(SqlFeature.CASTS_CUT_TEXTS) && adapter.to.has(SqlFeature.CASTS_CUT_TEXTS)) {
+            return new LogicalType.Text(0);
+        }
         return whole && cast.type().name().matches("n?char|character")
                 ? new LogicalType.Text(0)
                 : adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH)
@@ -188,6 +205,12 @@ final class CastAdapter {
 
     /** Says where engines convert in different ways. */
     private void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean padded = type instanceof LogicalType.Char c
+                && c.length() > 1
+                && (kind.isNumber() || cast.value() instanceof Expr.Column && kind == ValueKind.TEXT);
+        if (padded && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
+            adapter.note(FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks");
+        }
         boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
         if (text && kind == ValueKind.BOOLEAN) {
             adapter.note(
@@ -197,12 +220,48 @@ final class CastAdapter {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }
-        boolean cuts =
-                KindFinder.kind(type) == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
-        if (cuts && roundsCasts(adapter.from) != roundsCasts(adapter.to)) {
+        boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber();
+        if (silent && adapter.lost(SqlFeature.CONVERTS_SILENTLY)) {
             adapter.note(
-                    FindingCode.IMPLICIT_CAST, cast.span(), "one engine rounds and the other cuts the fraction off");
+                    FindingCode.IMPLICIT_CAST,
+                    cast.span(),
+                    "a text that is no number is 0 or its beginning on the source and refused on the target");
         }
+    }
+
+    /** The value without its fraction, as the source makes a whole number of it. */
+    private Expr whole(Expr value, ValueKind kind, LogicalType type, Span span) {
+        boolean fraction = kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
+        boolean rounds = adapter.from.has(SqlFeature.CASTS_ROUND);
+        boolean even = rounds
+                && kind == ValueKind.DECIMAL
+                && adapter.to.has(SqlFeature.HALVES_TO_EVEN)
+                && value instanceof Expr.Binary;
+        boolean alike = rounds == adapter.to.has(SqlFeature.CASTS_ROUND) && !even;
+        if (!(type instanceof LogicalType.Int) || !fraction || alike) {
+            return value;
+        }
+        String function = rounds ? "round" : "truncate";
+        if (kind == ValueKind.FLOAT && rounds || !adapter.writes(function)) {
+            adapter.note(FindingCode.IMPLICIT_CAST, span, "one engine rounds and the other cuts the fraction off");
+            return value;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, rounds ? "rounded as on the source" : "cut as on the source");
+        return Expr.Call.of(function, value).at(span);
+    }
+
+    /** A text no longer than its type, where the target's cast does not see to that. */
+    private Expr cut(Expr.Cast cast, Expr written, LogicalType type) {
+        int length = type instanceof LogicalType.Varchar v
+                ? v.length()
+                : type instanceof LogicalType.Char c ? c.length() : 0;
+        boolean cuts = length > 0
+                && adapter.from.has(SqlFeature.CASTS_CUT_TEXTS)
+                && !adapter.to.has(SqlFeature.CASTS_CUT_TEXTS);
+        return cuts
+                ? Expr.Call.of("substring", written, Expr.Literal.number(1), Expr.Literal.number(length))
+                        .at(cast.span())
+                : written;
     }
 
     /** A date or timestamp as a constant of its type, where nothing of it would be cut off. */
@@ -242,12 +301,5 @@ final class CastAdapter {
             throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only,");
         }
         return call;
-    }
-
-    /** Engines of one camp cut the fraction off where a number becomes whole, those of the other round. */
-    private static boolean roundsCasts(Language language) {
-        return !language.has(SqlFeature.OUTPUT)
-                && !language.has(SqlFeature.ROWID_KEYS)
-                && !language.has(SqlFeature.KEYS_SAY_NOT_NULL);
     }
 }

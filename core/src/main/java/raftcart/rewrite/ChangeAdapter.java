@@ -93,7 +93,8 @@ final class ChangeAdapter {
             List<Expr> columns = a.columns().stream()
                     .map(c -> keepQualifier ? c : bare((Expr.Column) c))
                     .toList();
-            boolean rows = columns.size() > 1 && a.value() instanceof Expr.Row && !has(SqlFeature.ROW_ASSIGNMENT);
+            boolean says = has(SqlFeature.ROW_ASSIGNMENT) && has(SqlFeature.ROW_VALUES);
+            boolean rows = columns.size() > 1 && a.value() instanceof Expr.Row && !says;
             if (rows) {
                 List<Expr> values = ((Expr.Row) a.value()).items();
                 for (int i = 0; i < columns.size(); i++) {

@@ -52,7 +52,7 @@ final class ChoiceAdapter {
             inner.add(new Item(select.items().get(i).value(), Optional.of(names.get(i))));
         }
         Expr condition = distinctOn ? first(query, select, inner) : windows(select, inner);
-        List<OrderItem> order = outerOrder(query, select, names);
+        List<OrderItem> order = outerOrder(query, select, names, inner);
         Select body = select.withoutChoice().withItems(inner);
         TableRef derived =
                 new TableRef.Derived(Query.of(body), false, Optional.of(TableRef.Alias.of("ranked_")), select.span());
@@ -137,8 +137,8 @@ final class ChoiceAdapter {
         }.expr(select.qualify().orElseThrow());
     }
 
-    /** The order in terms of the columns that the outer query has. */
-    private static List<OrderItem> outerOrder(Query query, Select select, List<Name> names) {
+    /** The order in terms of the columns that the query around has; what it does not select becomes one more of them. */
+    private static List<OrderItem> outerOrder(Query query, Select select, List<Name> names, List<Item> inner) {
         QueryMapper outer = new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
@@ -149,7 +149,9 @@ final class ChoiceAdapter {
                 if (e instanceof Expr.Column c) {
                     boolean star = select.items().get(0).value() instanceof Expr.Star;
                     if (!star) {
-                        throw new Untranslatable("DISTINCT ON or QUALIFY with an order by what is not selected");
+                        Name hidden = Name.of("order_" + (inner.size() + 1));
+                        inner.add(new Item(e, Optional.of(hidden)));
+                        return new Expr.Column(new QualifiedName(List.of(hidden)), false, e.span());
                     }
                     return new Expr.Column(new QualifiedName(List.of(c.name().last())), false, e.span());
                 }

@@ -55,7 +55,7 @@ final class ColumnAdapter {
         return type.<Expr>map(t -> new Expr.Cast(value, t, false, Span.NONE)).orElse(value);
     }
 
-    private void leftOut(ColumnDefinition column, boolean altered) {
+    private void leftOut(ColumnDefinition column, CreateTable table, boolean altered) {
         for (String clause : column.leftOut()) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
@@ -63,11 +63,16 @@ final class ColumnAdapter {
         if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             onUpdateLeftOut(column);
         }
-        if (column.collation().isPresent()) {
+        if (TableAdapter.saysItIgnoresCase(column)) {
+            if (!has(SqlFeature.IGNORES_CASE)) {
+                adapter.note(
+                        FindingCode.CASE_OF_TEXT, column.span(), column.name().text());
+            }
+        } else if (column.collation().isPresent() && !isExact(column, table)) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES,
                     column.span(),
-                    column.name().text() + ": COLLATE " + column.collation().get());
+                    column.name().text() + ": " + column.collation().get());
         }
     }
 
@@ -75,7 +80,7 @@ final class ColumnAdapter {
     ColumnDefinition column(ColumnDefinition given, CreateTable table, List<TableConstraint> constraints) {
         ColumnDefinition column = numberedBySequence(ofDomain(given));
         boolean altered = !table.columns().contains(given);
-        leftOut(column, altered);
+        leftOut(column, table, altered);
         Optional<LogicalType> type =
                 column.type().map(adapter.finder::type).or(() -> !altered ? missingType(column) : Optional.empty());
         List<TableConstraint> own = own(column, constraints);
@@ -104,7 +109,10 @@ final class ColumnAdapter {
                 has(SqlFeature.ASSIGNS_ON_UPDATE)
                         ? column.onUpdate().map(adapter::expr).map(e -> asLong(e, known))
                         : Optional.empty(),
-                Optional.empty(),
+                written.filter(t -> !t.name().endsWith("lob") && isExact(column, table))
+                        .flatMap(t -> collationOfTable(table).isPresent()
+                                ? Optional.empty()
+                                : adapter.to.types().exactTexts()),
                 column.comment(),
                 own,
                 List.of(),
@@ -276,6 +284,28 @@ final class ColumnAdapter {
             }
         }
         return own;
+    }
+
+    /** True for texts that the source compares letter by letter, and the target only if it is told to. */
+    private boolean isExact(ColumnDefinition column, CreateTable table) {
+        Optional<LogicalType> type = column.type().map(adapter.finder::type);
+        boolean text = type.filter(t -> t instanceof LogicalType.Char
+                        || t instanceof LogicalType.Varchar
+                        || t instanceof LogicalType.Text)
+                .isPresent();
+        return text
+                && column.generated().isEmpty()
+                && has(SqlFeature.IGNORES_CASE)
+                && !new TableAdapter(adapter).known(column, table.collation()).ignoresCase();
+    }
+
+    /** The clause for all texts of a table, where all of the source's texts compare letter by letter. */
+    Optional<String> collationOfTable(CreateTable table) {
+        boolean exact = has(SqlFeature.TABLE_COLLATIONS)
+                && !adapter.from.has(SqlFeature.IGNORES_CASE)
+                && table.columns().stream().anyMatch(c -> isExact(c, table))
+                && table.columns().stream().noneMatch(TableAdapter::saysItIgnoresCase);
+        return exact ? adapter.to.types().exactTexts() : Optional.empty();
     }
 
     /** The type of a column that says none: that of its expression, if it is computed. */

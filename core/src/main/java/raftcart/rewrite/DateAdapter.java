@@ -68,10 +68,15 @@ final class DateAdapter {
                         .allMatch(p -> p.unit().compareTo(DateUnit.SECOND) <= 0
                                 && p.unit() != DateUnit.WEEK
                                 && p.unit() != DateUnit.QUARTER);
-        boolean days = true;
+        boolean days = interval.parts().stream().allMatch(p -> p.unit().compareTo(DateUnit.DAY) <= 0);
+        boolean stays = !adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)
+                && !adapter.to.has(SqlFeature.DATES_HAVE_TIME)
+                && !adapter.to.has(SqlFeature.DATES_ARE_TEXTS);
+        if (kind == ValueKind.DATE && !days && stays) {
+            sum = new Expr.Cast(sum, adapter.castType(new LogicalType.Timestamp(6, false)), false, span);
+        }
         for (Expr.IntervalPart part : interval.parts()) {
             Expr amount = adapter.expr(part.amount());
-            days &= part.unit().compareTo(DateUnit.DAY) <= 0;
             if (plain) {
                 Expr one = new Expr.Interval(List.of(new Expr.IntervalPart(amount, part.unit())), span);
                 sum = new Expr.Binary(minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD, sum, one, span);
@@ -191,6 +196,15 @@ final class DateAdapter {
         boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
         if (text && Instants.isZoned(((Expr.Literal) e).text())) {
             return adapter.instants.compared((Expr.Literal) e);
+        }
+        boolean computed = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+                && adapter.kind(e) == ValueKind.TEXT
+                && !(e instanceof Expr.Column)
+                && !text;
+        if (computed) {
+            adapter.note(FindingCode.IMPLICIT_CAST, e.span(), "a text beside a date, which has to be a date");
+            LogicalType moment = kind == ValueKind.DATE ? new LogicalType.Date() : new LogicalType.Timestamp(6, false);
+            return new Expr.Cast(adapter.expr(e), adapter.castType(moment), false, e.span());
         }
         if (!text || !adapter.to.has(SqlFeature.TYPED_DATES)) {
             return adapter.expr(e);

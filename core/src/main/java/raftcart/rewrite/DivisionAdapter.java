@@ -5,6 +5,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QueryMapper;
 
 /** Adapts divisions: of whole numbers, which some engines cut off, and by zero, which some hold for NULL. */
 final class DivisionAdapter {
@@ -18,19 +19,80 @@ final class DivisionAdapter {
         Expr left = adapter.expr(binary.left());
         Expr right = divisor(binary);
         BinaryOperator operator = binary.operator();
+        if (operator == BinaryOperator.MODULO && (isFraction(binary.left()) || isFraction(binary.right()))) {
+            return Expr.Call.of("mod", left, right).at(binary.span());
+        }
+        if (operator == BinaryOperator.DIVIDE_WHOLE && !numbers(binary)) {
+            Expr quotient = new Expr.Binary(BinaryOperator.DIVIDE, left, right, binary.span());
+            return Expr.Call.of("truncate", quotient).at(binary.span());
+        }
         if (operator != BinaryOperator.DIVIDE) {
             return new Expr.Binary(operator, left, right, binary.span());
         }
         return new DivisionDigits(adapter).keep(binary, quotient(binary, left, right));
     }
 
+    /** True for numbers that may be whole ones, though their type has a fraction. */
+    private boolean isPerhapsWhole(Expr e) {
+        ValueKind kind = adapter.kind(e);
+        boolean point = e instanceof Expr.Literal l && l.text().indexOf('.') >= 0;
+        return !point && (kind == ValueKind.INTEGER || kind == ValueKind.DECIMAL);
+    }
+
+    /** True where both sides are whole numbers. */
+    private boolean numbers(Expr.Binary binary) {
+        return adapter.kind(binary.left()) == ValueKind.INTEGER && adapter.kind(binary.right()) == ValueKind.INTEGER;
+    }
+
+    private static boolean hasCall(Expr e) {
+        boolean[] found = {false};
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr part) {
+                found[0] |= part instanceof Expr.Call;
+                return super.expr(part);
+            }
+        }.expr(e);
+        return found[0];
+    }
+
+    private boolean isFraction(Expr e) {
+        ValueKind kind = adapter.kind(e);
+        return kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
+    }
+
     private Expr quotient(Expr.Binary binary, Expr left, Expr right) {
         BinaryOperator operator = binary.operator();
         boolean sourceWhole = adapter.from.has(SqlFeature.WHOLE_DIVISION);
         boolean targetWhole = adapter.to.has(SqlFeature.WHOLE_DIVISION);
+        boolean perhaps = isPerhapsWhole(binary.left()) && isPerhapsWhole(binary.right()) && !numbers(binary);
+        if (perhaps && adapter.lost(SqlFeature.WHOLE_DECIMALS)) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    binary.span(),
+                    "whole numbers in decimal columns are divided without a fraction on the source");
+        }
+        boolean gained =
+                perhaps && adapter.to.has(SqlFeature.WHOLE_DECIMALS) && !adapter.from.has(SqlFeature.WHOLE_DECIMALS);
+        boolean parts = sourceWhole
+                && targetWhole
+                && numbers(binary)
+                && adapter.to.has(SqlFeature.FRACTIONAL_PARTS)
+                && (hasCall(left) || hasCall(right));
+        if (gained || parts) {
+            adapter.note(FindingCode.DIVISION, binary.span(), gained ? "with its fraction" : "without a fraction");
+            operator = gained ? BinaryOperator.DIVIDE_EXACT : BinaryOperator.DIVIDE_WHOLE;
+            return new Expr.Binary(operator, left, right, binary.span());
+        }
         if (sourceWhole == targetWhole) {
             return new Expr.Binary(operator, left, right, binary.span());
         }
+        return otherwiseWhole(binary, left, right, sourceWhole);
+    }
+
+    /** The quotient where only one of the engines divides whole numbers without a fraction. */
+    private Expr otherwiseWhole(Expr.Binary binary, Expr left, Expr right, boolean sourceWhole) {
+        BinaryOperator operator = binary.operator();
         ValueKind a = adapter.kind(binary.left());
         ValueKind b = adapter.kind(binary.right());
         boolean whole = a == ValueKind.INTEGER && b == ValueKind.INTEGER;
@@ -44,7 +106,7 @@ final class DivisionAdapter {
             BinaryOperator exact = sourceWhole ? BinaryOperator.DIVIDE_WHOLE : BinaryOperator.DIVIDE_EXACT;
             return new Expr.Binary(exact, left, right, binary.span());
         }
-        if (targetWhole) {
+        if (!sourceWhole) {
             // With its fraction is right whatever the operands are.
             adapter.note(FindingCode.DIVISION, binary.span(), "with its fraction");
             return new Expr.Binary(BinaryOperator.DIVIDE_EXACT, left, right, binary.span());

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
@@ -11,7 +12,8 @@ import raftcart.type.LogicalType;
 
 /** Keeps the digits of quotients: some engines give four more than the dividend has, others as many as make sense. */
 final class DivisionDigits {
-    private static final int MORE = 4;
+    /** "div_precision_increment" of MariaDB's and MySQL's manuals. */
+    static final int MORE = 4;
 
     private final ExprAdapter adapter;
 
@@ -20,24 +22,33 @@ final class DivisionDigits {
     }
 
     Expr keep(Expr.Binary source, Expr quotient) {
-        boolean few = adapter.from.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
-        boolean fewer = adapter.to.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
         ValueKind left = adapter.kind(source.left());
-        boolean floating = left == ValueKind.FLOAT || adapter.kind(source.right()) == ValueKind.FLOAT;
-        if (few == fewer
-                || floating
+        ValueKind right = adapter.kind(source.right());
+        boolean few = few(adapter.from, left, right);
+        boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
+        boolean fewer = few(adapter.to, left, right) || adapter.to.has(SqlFeature.NARROW_QUOTIENTS) && !whole;
+        boolean four = adapter.from.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
+        boolean alike = four && adapter.to.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
+        if (alike
+                || left == ValueKind.FLOAT
+                || right == ValueKind.FLOAT
                 || !(quotient instanceof Expr.Binary binary)
                 || binary.operator() == BinaryOperator.DIVIDE_WHOLE) {
             return quotient;
         }
+        Expr full = quotient;
         if (fewer) {
             adapter.note(FindingCode.DIVISION, source.span(), "with more digits than the target gives by itself");
             Expr wide = new Expr.Cast(
                     binary.left(), adapter.castType(new LogicalType.Decimal(0, 0, false)), false, source.span());
-            return new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
+            full = new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
         }
-        Optional<Integer> scale = scale(source.left(), left);
-        if (scale.isEmpty()) {
+        return few ? rounded(source, full, left, four) : full;
+    }
+
+    private Expr rounded(Expr.Binary source, Expr quotient, ValueKind left, boolean four) {
+        Optional<Integer> scale = four ? scale(adapter, source.left(), left) : Optional.empty();
+        if (scale.isEmpty() || !adapter.writes("round_to")) {
             adapter.note(FindingCode.FUNCTION_DIFFERS, source.span(), "the source rounds a quotient to few digits");
             return quotient;
         }
@@ -45,13 +56,22 @@ final class DivisionDigits {
         return new Expr.Call(
                 raftcart.sql.tree.QualifiedName.of("round_to"),
                 true,
-                List.of(quotient, Expr.Literal.number(scale.get() + MORE)),
+                List.of(adapter.ofKind(quotient, ValueKind.DECIMAL), Expr.Literal.number(scale.get() + MORE)),
                 raftcart.sql.tree.CallSuffix.NONE,
                 source.span());
     }
 
+    private static boolean few(Language language, ValueKind left, ValueKind right) {
+        boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
+        return language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION)
+                || language.has(SqlFeature.FEW_DIGITS_OF_DIVISION) && !whole
+                || language.has(SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS)
+                        && left == ValueKind.INTEGER
+                        && right == ValueKind.DECIMAL;
+    }
+
     /** The fractional digits of a dividend, if they are known. */
-    private Optional<Integer> scale(Expr dividend, ValueKind kind) {
+    static Optional<Integer> scale(ExprAdapter adapter, Expr dividend, ValueKind kind) {
         if (kind == ValueKind.INTEGER) {
             return Optional.of(0);
         }

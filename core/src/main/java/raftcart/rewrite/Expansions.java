@@ -34,13 +34,21 @@ final class Expansions {
                     case "is_null" -> new Expr.Is(a.get(0), Truth.NULL, false, call.span());
                     case "zero_if_null" -> Expr.Call.of("coalesce", a.get(0), Expr.Literal.number(0));
                     case "null_if_zero" -> Expr.Call.of("nullif", a.get(0), Expr.Literal.number(0));
-                    case "concat_skip_nulls" -> joined(a, call);
                     case "square" -> new Expr.Binary(BinaryOperator.MULTIPLY, a.get(0), a.get(0), call.span());
                     case "count_if" -> countIf(a.get(0), call);
                     case "greatest", "least" -> extreme(call, a);
+                    case "lag", "lead" -> a.size() == 3 ? neighbour(a, call) : null;
                     default -> further(call, a);
                 };
         return Optional.ofNullable(expanded);
+    }
+
+    /** A row's neighbour, or a value where there is none: that of a constant tells whether there is one. */
+    private static Expr neighbour(List<Expr> a, Expr.Call call) {
+        Expr there =
+                new Expr.Call(call.name(), true, List.of(Expr.Literal.number(1), a.get(1)), call.suffix(), call.span());
+        Expr value = new Expr.Call(call.name(), true, a.subList(0, 2), call.suffix(), call.span());
+        return Expr.Case.of(new Expr.Is(there, Truth.NULL, false, call.span()), a.get(2), value);
     }
 
     private Expr further(Expr.Call call, List<Expr> a) {
@@ -165,19 +173,6 @@ final class Expansions {
                     : new Expr.Binary(BinaryOperator.EQUAL, value, other, call.span());
         }
         return new Expr.Binary(BinaryOperator.SAME, value, other, call.span());
-    }
-
-    private Expr joined(List<Expr> a, Expr.Call call) {
-        List<Expr> parts = new ArrayList<>();
-        for (Expr part : a) {
-            boolean text = part instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
-            Expr converted = text ? part : writable("text_of", part);
-            parts.add(
-                    text
-                            ? part
-                            : Expr.Call.of("coalesce", converted == null ? part : converted, Expr.Literal.string("")));
-        }
-        return parts.size() == 1 ? parts.get(0) : new Expr.Concat(parts, false, call.span());
     }
 
     private static Expr countIf(Expr condition, Expr.Call call) {

@@ -100,6 +100,12 @@ class ExprAdapter extends QueryMapper {
         return adapted;
     }
 
+    /** An expression of the target whose kind is known. */
+    <E extends Expr> E ofKind(E adapted, ValueKind kind) {
+        kinds.put(adapted, kind);
+        return adapted;
+    }
+
     /** 1, 0 or NULL for a condition. */
     static Expr asNumber(Expr condition, Span span) {
         Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
@@ -118,6 +124,9 @@ class ExprAdapter extends QueryMapper {
         }
         if (e instanceof Expr.Literal literal && literal.kind() == LiteralKind.BOOLEAN) {
             return to.has(SqlFeature.BOOLEAN_CONSTANTS) ? e : compare(Expr.Literal.number(1), truth(literal), e.span());
+        }
+        if (kind == ValueKind.NULL && !to.has(SqlFeature.NULL_ITEMS)) {
+            return new Expr.Cast(e, castType(new LogicalType.Bool()), false, e.span());
         }
         boolean plainNumber = kind.isNumber() && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
         if (plainNumber && !to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
@@ -189,13 +198,10 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Quantified quantified && !from.name().equals(to.name())) {
             return quantified(quantified);
         }
-        if (e instanceof Expr.Is is) {
-            return is(is);
+        if (e instanceof Expr.Subscript part && kind(part.array()) == ValueKind.TEXT) {
+            return expr(part(part));
         }
-        if (e instanceof Expr.Collate collate) {
-            return collate(collate);
-        }
-        return leaf(e);
+        return e instanceof Expr.Is is ? is(is) : e instanceof Expr.Collate collate ? collate(collate) : leaf(e);
     }
 
     private Expr negation(Expr.Unary not) {
@@ -235,7 +241,27 @@ class ExprAdapter extends QueryMapper {
         if (!rows && !to.has(SqlFeature.ARRAYS)) {
             throw new Untranslatable("a comparison with the items of an array");
         }
+        if (rows && !to.has(SqlFeature.QUANTIFIED_COMPARISONS)) {
+            return new QuantifiedAdapter(this).adapt(quantified, (Expr.Subquery) right);
+        }
         return super.expr(quantified);
+    }
+
+    /** {@code text[2:3]}: the characters from one place to another. */
+    private static Expr part(Expr.Subscript part) {
+        Expr one = Expr.Literal.number(1);
+        Expr start = part.index().orElse(one);
+        boolean counted = start instanceof Expr.Literal && part.end().orElse(one) instanceof Expr.Literal;
+        if (!counted || start.equals(Expr.Literal.number(0))) {
+            throw new Untranslatable("a part of a text whose places are not plain numbers");
+        }
+        if (part.slice() && part.end().isEmpty()) {
+            return Expr.Call.of("substring", part.array(), start).at(part.span());
+        }
+        long first = Long.parseLong(((Expr.Literal) start).text());
+        long last = part.slice() ? Long.parseLong(((Expr.Literal) part.end().get()).text()) : first;
+        return Expr.Call.of("substring", part.array(), start, Expr.Literal.number(Math.max(0, last - first + 1)))
+                .at(part.span());
     }
 
     private Expr literal(Expr.Literal literal) {
@@ -323,6 +349,10 @@ class ExprAdapter extends QueryMapper {
             return new Expr.Is(expr(is.value()), Truth.NULL, is.negated(), is.span());
         }
         Expr condition = condition(is.value());
+        if (is.value() instanceof Expr.Exists && !from.name().equals(to.name())) {
+            boolean holds = is.truth() == Truth.TRUE != is.negated();
+            return holds ? condition : new Expr.Unary(UnaryOperator.NOT, condition, is.span());
+        }
         if (to.has(SqlFeature.IS_TRUE)) {
             return new Expr.Is(condition, is.truth(), is.negated(), is.span());
         }

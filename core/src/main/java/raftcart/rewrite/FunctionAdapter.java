@@ -270,6 +270,11 @@ final class FunctionAdapter {
         switch (function) {
             case "concat":
                 return concat(call);
+            case "concat_skip_nulls":
+                if (!adapter.writes(function)) {
+                    return new OperatorAdapter(adapter).concat(new Expr.Concat(call.arguments(), true, call.span()));
+                }
+                break;
             case "if":
                 return choice(call);
             case "new_value":
@@ -450,34 +455,9 @@ final class FunctionAdapter {
                 new Expr.Call(raftcart.sql.tree.QualifiedName.of(function), true, arguments, suffix, call.span());
         if (to.functions().write(function, arguments, this::kindOfAdapted).isPresent()) {
             rename(call, original);
-            return average(adapted, call);
+            return new AverageAdapter(adapter).average(adapted, call);
         }
         return inOtherWords(adapted, call);
-    }
-
-    /** Some engines give a whole number for the average of whole numbers. */
-    private Expr average(Expr.Call adapted, Expr.Call call) {
-        boolean whole = adapted.is("avg") && adapter.kind(call.arguments().get(0)) == ValueKind.INTEGER;
-        boolean targetCuts = to.has(SqlFeature.WHOLE_DIVISION)
-                && (to.has(SqlFeature.OUTPUT) || to.has(SqlFeature.KEYS_SAY_NOT_NULL));
-        boolean sourceCuts = from.has(SqlFeature.WHOLE_DIVISION)
-                && (from.has(SqlFeature.OUTPUT) || from.has(SqlFeature.KEYS_SAY_NOT_NULL));
-        if (!whole || targetCuts == sourceCuts) {
-            return adapted;
-        }
-        if (targetCuts) {
-            adapter.note(FindingCode.DIVISION, call.span(), "an average with its fraction");
-            Expr one = new Expr.Literal(LiteralKind.NUMBER, "1.0", call.span());
-            Expr decimal = new Expr.Binary(
-                    raftcart.sql.tree.BinaryOperator.MULTIPLY,
-                    adapted.arguments().get(0),
-                    one,
-                    call.span());
-            return new Expr.Call(adapted.name(), true, List.of(decimal), adapted.suffix(), call.span());
-        }
-        adapter.note(
-                FindingCode.FUNCTION_DIFFERS, call.span(), "avg: the source cuts the fraction off for whole numbers");
-        return adapted;
     }
 
     /** {@code @@name}. */

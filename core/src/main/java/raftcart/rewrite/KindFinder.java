@@ -16,6 +16,7 @@ import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.CallReading;
+import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -193,6 +194,8 @@ final class KindFinder {
         }
         return switch (signature.get().name()) {
             case "coalesce", "greatest", "least", "nullif", "coalesce_pair" -> common(arguments, scope);
+            case "decode" -> common(results(arguments), scope);
+            case "choose_text" -> ValueKind.TEXT;
             case "if" -> common(arguments.subList(1, arguments.size()), scope);
             case "sum", "avg", "round", "ceil", "floor", "truncate" ->
                 numeric(signature.get().name(), arguments, scope);
@@ -203,12 +206,22 @@ final class KindFinder {
         };
     }
 
+    /** What DECODE may give: every second argument, and the last one if it stands alone. */
+    private static List<Expr> results(List<Expr> arguments) {
+        List<Expr> results = new ArrayList<>();
+        for (int i = 2; i < arguments.size(); i += 2) {
+            results.add(arguments.get(i));
+        }
+        if (arguments.size() % 2 == 0) {
+            results.add(arguments.get(arguments.size() - 1));
+        }
+        return results;
+    }
+
     private ValueKind numeric(String function, List<Expr> arguments, Scope scope) {
         ValueKind kind = arguments.isEmpty() ? ValueKind.UNKNOWN : kind(arguments.get(0), scope);
         if (kind == ValueKind.INTEGER && function.equals("avg")) {
-            return language.has(SqlFeature.IGNORES_PADDING) && language.has(SqlFeature.WHOLE_DIVISION)
-                    ? ValueKind.INTEGER
-                    : ValueKind.DECIMAL;
+            return language.has(SqlFeature.WHOLE_AVERAGES) ? ValueKind.INTEGER : ValueKind.DECIMAL;
         }
         return kind.isNumber() ? kind : ValueKind.DECIMAL;
     }
@@ -260,13 +273,29 @@ final class KindFinder {
             return minus ? ValueKind.DECIMAL : ValueKind.UNKNOWN;
         }
         if (left.isDate() || (right.isDate() && !minus)) {
-            return left.isDate() ? left : right;
+            return left.isDate() ? moved(left, binary.right()) : moved(right, binary.left());
         }
         boolean text = language.has(SqlFeature.PLUS_CONCATENATES) && !minus;
         if (text && (left == ValueKind.TEXT || right == ValueKind.TEXT)) {
             return ValueKind.TEXT;
         }
+        if (language.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+            return wider(number(left), number(right));
+        }
         return wider(left, right);
+    }
+
+    /** A date becomes a timestamp by what is added to it. */
+    private ValueKind moved(ValueKind kind, Expr by) {
+        boolean hours = by instanceof Expr.Interval i
+                && (language.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)
+                        || i.parts().stream().anyMatch(p -> p.unit().compareTo(DateUnit.DAY) > 0));
+        return hours ? ValueKind.TIMESTAMP : kind;
+    }
+
+    /** A truth value is a number where numbers are conditions. */
+    private static ValueKind number(ValueKind kind) {
+        return kind == ValueKind.BOOLEAN ? ValueKind.INTEGER : kind;
     }
 
     private static ValueKind wider(ValueKind left, ValueKind right) {

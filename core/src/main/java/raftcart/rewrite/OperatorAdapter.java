@@ -6,7 +6,6 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.rewrite.Scope.ColumnFacts;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.IntervalTexts;
@@ -18,6 +17,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.Truth;
 import raftcart.type.LogicalType;
 
 /** Adapts operators: what they mean depends on the kinds of their operands. */
@@ -33,14 +33,21 @@ final class OperatorAdapter {
     }
 
     private Expr operation(Expr.Binary binary) {
-        boolean rows = binary.left() instanceof Expr.Row && binary.right() instanceof Expr.Row;
-        if (rows && !adapter.to.has(SqlFeature.ROW_VALUES) && binary.operator() == BinaryOperator.EQUAL) {
-            return pairwise((Expr.Row) binary.left(), (Expr.Row) binary.right(), binary.span());
+        RowComparisons rows = new RowComparisons(adapter);
+        if (rows.concerns(binary.left())) {
+            return adapter.condition(rows.compare(binary));
+        }
+        boolean none = isNull(binary.left()) || isNull(binary.right());
+        if (none && (binary.operator() == BinaryOperator.SAME || binary.operator() == BinaryOperator.DIFFERENT)) {
+            Expr value = isNull(binary.right()) ? binary.left() : binary.right();
+            boolean differs = binary.operator() == BinaryOperator.DIFFERENT;
+            return new Expr.Is(adapter.expr(value), Truth.NULL, differs, binary.span());
         }
         if (binary.operator().compares()) {
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
         }
+        numbersOfTexts(binary);
         boolean span = binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval;
         boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
         if (span && !sum && !adapter.to.has(SqlFeature.INTERVAL_VALUES)) {
@@ -60,23 +67,39 @@ final class OperatorAdapter {
                 adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS) && adapter.to.has(SqlFeature.INSERT_IGNORE)
                         ? plain(binary)
                         : new Expr.Binary(
-                                BinaryOperator.NOT_EQUAL,
-                                adapter.condition(binary.left()),
-                                adapter.condition(binary.right()),
-                                binary.span());
+                                BinaryOperator.NOT_EQUAL, truth(binary.left()), truth(binary.right()), binary.span());
             default -> plain(binary);
         };
     }
 
-    /** Two rows are equal where all their values are. */
-    private Expr pairwise(Expr.Row left, Expr.Row right, Span span) {
-        List<Expr> parts = new ArrayList<>();
-        for (int i = 0; i < Math.min(left.items().size(), right.items().size()); i++) {
-            parts.add(binary(new Expr.Binary(
-                    BinaryOperator.EQUAL, left.items().get(i), right.items().get(i), span)));
+    private static boolean isNull(Expr e) {
+        return e instanceof Expr.Literal l && l.kind() == LiteralKind.NULL;
+    }
+
+    /** Says where a text is taken for a number, which the target may refuse. */
+    private void numbersOfTexts(Expr.Binary binary) {
+        boolean arithmetic =
+                switch (binary.operator()) {
+                    case ADD, SUBTRACT, MULTIPLY, DIVIDE, MODULO -> true;
+                    default -> false;
+                };
+        boolean text = arithmetic
+                && adapter.lost(SqlFeature.CONVERTS_SILENTLY)
+                && (adapter.kind(binary.left()) == ValueKind.TEXT || adapter.kind(binary.right()) == ValueKind.TEXT)
+                && adapter.kind(binary) != ValueKind.TEXT
+                && !(binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval);
+        if (text) {
+            adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text is taken for a number");
         }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "rows compared value by value");
-        return new Expr.Junction(true, parts, span);
+    }
+
+    /** A condition; of a number, whether it is another than zero. */
+    private Expr truth(Expr e) {
+        Expr condition = adapter.condition(e);
+        boolean number = !KindFinder.isCondition(e) && !KindFinder.isCondition(condition);
+        return number
+                ? new Expr.Binary(BinaryOperator.NOT_EQUAL, condition, Expr.Literal.number(0), e.span())
+                : condition;
     }
 
     /** Operators on bits as the functions that not all dialects spell as operators. */
@@ -191,6 +214,11 @@ final class OperatorAdapter {
             return plain(binary);
         }
         if (text) {
+            boolean perhaps = (left == ValueKind.UNKNOWN || right == ValueKind.UNKNOWN)
+                    && (isNumeral(binary.left()) || isNumeral(binary.right()));
+            if (perhaps) {
+                adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for texts put together, it may be a sum");
+            }
             List<Expr> parts = new ArrayList<>();
             flatten(binary, parts);
             adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "+ puts texts together");
@@ -200,6 +228,12 @@ final class OperatorAdapter {
             adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum, it may put texts together");
         }
         return plain(binary);
+    }
+
+    private static boolean isNumeral(Expr e) {
+        return e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && l.text().matches(" *-?\\d+([.]\\d*)? *");
     }
 
     private void flatten(Expr e, List<Expr> parts) {
@@ -297,7 +331,7 @@ final class OperatorAdapter {
             List<Expr> all = comparable(List.of(b.value(), b.low(), b.high()), b.span());
             return new Expr.Between(all.get(0), all.get(1), all.get(2), b.symmetric(), b.negated(), b.span());
         }
-        return like((Expr.Like) e);
+        return new LikeAdapter(adapter).like((Expr.Like) e);
     }
 
     private Expr inList(Expr.InList in) {
@@ -332,6 +366,10 @@ final class OperatorAdapter {
         if (in.items().get(0) instanceof Expr.Subquery) {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
         }
+        RowComparisons comparisons = new RowComparisons(adapter);
+        if (comparisons.concerns(in.value())) {
+            return adapter.condition(comparisons.in(in));
+        }
         List<Expr> all = new ArrayList<>(List.of(in.value()));
         all.addAll(in.items());
         List<Expr> adapted = comparable(all, in.span());
@@ -356,50 +394,6 @@ final class OperatorAdapter {
         return new Expr.Exists(query, span);
     }
 
-    private Expr like(Expr.Like like) {
-        boolean ranges = adapter.from.has(SqlFeature.LIKE_RANGES) != adapter.to.has(SqlFeature.LIKE_RANGES);
-        if (ranges && like.pattern() instanceof Expr.Literal l && l.text().indexOf('[') >= 0) {
-            if (adapter.to.has(SqlFeature.LIKE_RANGES) || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {
-                throw new Untranslatable("a LIKE pattern with brackets");
-            }
-            return ranges(like, l);
-        }
-        textRules(List.of(like.value(), like.pattern()), like.span());
-        Expr pattern = adapter.expr(like.pattern());
-        Optional<Expr> escape = like.escape().map(adapter::expr);
-        boolean backslash = like.pattern() instanceof Expr.Literal l && l.text().indexOf('\\') >= 0;
-        boolean sourceEscapes = adapter.from.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
-        if (escape.isEmpty() && backslash && !same()) {
-            if (sourceEscapes && !adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
-                adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash escapes, as on the source");
-                escape = Optional.of(Expr.Literal.string("\\"));
-            } else if (!sourceEscapes && adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
-                Expr.Literal text = (Expr.Literal) like.pattern();
-                adapter.note(
-                        FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash stands for itself, as on the source");
-                pattern = new Expr.Literal(LiteralKind.STRING, text.text().replace("\\", "\\\\"), text.span());
-            }
-        }
-        return new Expr.Like(
-                adapter.expr(like.value()), pattern, escape, like.ignoreCase(), like.negated(), like.span());
-    }
-
-    /** T-SQL's {@code LIKE '[a-c]%'} as a regular expression of the whole text. */
-    private Expr ranges(Expr.Like like, Expr.Literal pattern) {
-        Optional<String> expression = LikeRanges.expression(pattern.text(), like.escape());
-        if (expression.isEmpty()) {
-            throw new Untranslatable("this LIKE pattern with brackets");
-        }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "a LIKE pattern with brackets as a regular expression");
-        textRules(List.of(like.value(), like.pattern()), like.span());
-        return new Expr.Matches(
-                adapter.expr(like.value()),
-                Expr.Literal.string(expression.get()),
-                like.ignoreCase(),
-                like.negated(),
-                like.span());
-    }
-
     private List<Expr> comparable(List<Expr> expressions, Span span) {
         return adapter.instants.beside(expressions, () -> ofOneKind(expressions, span));
     }
@@ -409,7 +403,7 @@ final class OperatorAdapter {
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
         if (!same()) {
             mixedKinds(kinds, span);
-            textRules(expressions, span);
+            new TextRules(adapter).compared(expressions, span);
         }
         boolean texts = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
                 && expressions.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.TEXT);
@@ -420,10 +414,18 @@ final class OperatorAdapter {
         }
         boolean bool = kinds.contains(ValueKind.BOOLEAN);
         Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();
+        boolean stamped =
+                kinds.contains(ValueKind.TIMESTAMP) && !adapter.to.has(SqlFeature.DATES_BESIDE_TIMESTAMPS) && !same();
         List<Expr> adapted = new ArrayList<>();
         for (Expr e : expressions) {
             if (bool && !same()) {
                 adapted.add(boolSide(e));
+            } else if (stamped && (adapter.kind(e) == ValueKind.DATE || adapter.kind(e) == ValueKind.TEXT)) {
+                adapted.add(new Expr.Cast(
+                        new DateAdapter(adapter).constant(e, ValueKind.TIMESTAMP),
+                        adapter.castType(new LogicalType.Timestamp(6, false)),
+                        false,
+                        e.span()));
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
@@ -451,31 +453,6 @@ final class OperatorAdapter {
         boolean number = kinds.stream().anyMatch(ValueKind::isNumber);
         if (text && number) {
             adapter.note(FindingCode.IMPLICIT_CAST, span, "a text is compared with a number");
-        }
-    }
-
-    private void textRules(List<Expr> expressions, Span span) {
-        boolean letters = expressions.stream()
-                .anyMatch(e -> e instanceof Expr.Literal l
-                        && l.kind() == LiteralKind.STRING
-                        && l.text().chars().anyMatch(Character::isLetter));
-        for (Expr e : expressions) {
-            Optional<ColumnFacts> facts = adapter.facts(e);
-            boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
-            boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
-            boolean bytes =
-                    text && facts.get().type().isPresent() && !facts.get().ignoresCase();
-            if ((text && !bytes || perhaps) && adapter.lost(SqlFeature.IGNORES_CASE)) {
-                adapter.note(FindingCode.CASE_OF_TEXT, span, "");
-            }
-            boolean padded = text
-                    && facts.get()
-                            .type()
-                            .filter(LogicalType.Char.class::isInstance)
-                            .isPresent();
-            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING)) {
-                adapter.note(FindingCode.PADDING, span, "");
-            }
         }
     }
 }

@@ -184,6 +184,7 @@ final class StatementAdapter {
                 Optional.of(query),
                 true,
                 Optional.empty(),
+                Optional.empty(),
                 List.of(),
                 statement.span()));
     }

@@ -48,7 +48,7 @@ final class TableAdapter {
     List<Statement> create(CreateTable table) {
         List<KnownColumn> known = new ArrayList<>();
         for (ColumnDefinition column : table.columns()) {
-            known.add(known(column));
+            known.add(known(column, table.collation()));
         }
         table.query().ifPresent(q -> adapter.finder
                 .columns(q, adapter.scope)
@@ -84,17 +84,25 @@ final class TableAdapter {
         }
     }
 
-    KnownColumn known(ColumnDefinition column) {
+    KnownColumn known(ColumnDefinition column, Optional<String> ofTable) {
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean notNull = key || column.notNull().orElse(false);
-        boolean binary = column.collation()
-                .filter(c -> c.toLowerCase(Locale.ROOT).matches(".*(bin|_cs).*"))
-                .isPresent();
+        String collation = column.collation().or(() -> ofTable).orElse("").toLowerCase(Locale.ROOT);
+        boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
         return new KnownColumn(
                 column.name(),
                 column.type().map(adapter.finder::type),
                 notNull,
-                adapter.from.has(SqlFeature.IGNORES_CASE) && !binary);
+                saysItIgnoresCase(column) || adapter.from.has(SqlFeature.IGNORES_CASE) && !binary);
+    }
+
+    /** True where the column says itself that its texts compare without regard to case. */
+    static boolean saysItIgnoresCase(ColumnDefinition column) {
+        String collation = column.collation().orElse("").toLowerCase(Locale.ROOT);
+        return collation.matches(".*(nocase|_ci\\b|_ci_).*")
+                || column.type()
+                        .filter(t -> t.name().matches("citext|varchar_ignorecase"))
+                        .isPresent();
     }
 
     static List<List<Name>> keys(CreateTable table) {
@@ -237,6 +245,7 @@ final class TableAdapter {
                 table.query().map(q -> adapter.query(table.withData() ? q : withoutRows(q))),
                 table.withData() || !has(SqlFeature.TABLE_AS_WITHOUT_DATA),
                 table.comment(),
+                columns.collationOfTable(table),
                 List.of(),
                 table.span()));
         all.addAll(after);

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -7,6 +8,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Truth;
 
 /** Parts of texts that are counted from the end, which engines do in different ways. */
 final class TextEnds {
@@ -32,7 +34,10 @@ final class TextEnds {
     private Optional<Expr> fromEnd(Expr.Call call) {
         boolean negative =
                 call.arguments().get(1) instanceof Expr.Literal l && l.text().matches("-\\d{1,9}");
-        if (!negative || !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
+        boolean before = adapter.from.has(SqlFeature.NOTHING_BEFORE_THE_START)
+                        != adapter.to.has(SqlFeature.NOTHING_BEFORE_THE_START)
+                && adapter.from.has(SqlFeature.NEGATIVE_SUBSTRING);
+        if (!negative || !before && !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
             return Optional.empty();
         }
         String count = ((Expr.Literal) call.arguments().get(1)).text().substring(1);
@@ -54,6 +59,14 @@ final class TextEnds {
                 BinaryOperator.GREATER_OR_EQUAL, length, Expr.Literal.number(Long.parseLong(count)), call.span());
         Expr nothing =
                 adapter.from.has(SqlFeature.EMPTY_TEXT_IS_NULL) ? Expr.Literal.ofNull() : Expr.Literal.string("");
-        return Optional.of(Expr.Case.of(enough, part, nothing));
+        if (adapter.from.has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            return Optional.of(Expr.Case.of(enough, part, nothing));
+        }
+        Expr there = new Expr.Is(adapter.expr(call.arguments().get(0)), Truth.NULL, true, call.span());
+        return Optional.of(new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(enough, part), new Expr.When(there, nothing)),
+                Optional.empty(),
+                call.span()));
     }
 }

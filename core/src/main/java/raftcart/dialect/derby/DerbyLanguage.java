@@ -21,6 +21,8 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NARROW_QUOTIENTS,
+                    SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,
@@ -62,7 +64,9 @@ public final class DerbyLanguage {
             SqlFeature.STAR_BESIDE_COLUMNS,
             SqlFeature.ON_UPDATE_ACTION,
             SqlFeature.NULL_ITEMS,
-            SqlFeature.UTC_PRESENT);
+            SqlFeature.UTC_PRESENT,
+            SqlFeature.CASTS_BOOLEANS,
+            SqlFeature.DATES_BESIDE_TIMESTAMPS);
 
     private DerbyLanguage() {}
 

@@ -1,5 +1,6 @@
 package raftcart.dialect.derby;
 
+import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
@@ -8,6 +9,7 @@ import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
@@ -42,13 +44,28 @@ public final class DerbyWriters {
             return "DECIMAL(31, 10)";
         }
 
+        /** Derby stops with an error of its own at CASE with a subject within IN, BETWEEN and functions. */
+        @Override
+        public String visitCase(Expr.Case choice) {
+            Optional<Expr> subject = choice.subject();
+            if (subject.isEmpty() || choice.branches().stream().anyMatch(b -> b.condition() instanceof Expr.Row)) {
+                return super.visitCase(choice);
+            }
+            List<Expr.When> branches = choice.branches().stream()
+                    .map(b -> new Expr.When(
+                            new Expr.Binary(BinaryOperator.EQUAL, subject.get(), b.condition(), choice.span()),
+                            b.result()))
+                    .toList();
+            return super.visitCase(new Expr.Case(Optional.empty(), branches, choice.otherwise(), choice.span()));
+        }
+
         /** Numbers become texts by way of CHAR, texts become floating numbers by way of DECIMAL ("CAST function"). */
         @Override
         public String visitCast(Expr.Cast cast) {
             ValueKind kind = context().kinds().of(cast.value());
             String name = cast.type().name();
             if (kind.isNumber() && name.startsWith("varchar")) {
-                return "TRIM(CAST(CAST(" + text(cast.value()) + " AS CHAR(40)) AS " + typeText(cast) + "))";
+                return "TRIM(CAST(CAST(" + text(cast.value()) + " AS CHAR(40)) AS varchar(40)))";
             }
             if (kind == ValueKind.TEXT && name.matches("double|real|float")) {
                 return "CAST(CAST(" + text(cast.value()) + " AS DECIMAL(31, 10)) AS " + typeText(cast) + ")";

@@ -23,11 +23,17 @@ public final class DuckDbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
             NameCase.IGNORED,
-            Set.of(GrammarFeature.CARET_IS_POWER, GrammarFeature.EXECUTE_IS_PREPARED, GrammarFeature.BRACKET_VALUES),
+            Set.of(
+                    GrammarFeature.SIMILAR_IS_REGULAR,
+                    GrammarFeature.CARET_IS_POWER,
+                    GrammarFeature.EXECUTE_IS_PREPARED,
+                    GrammarFeature.BRACKET_VALUES),
             OperatorTable.OTHER,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.HALVES_TO_EVEN,
+                    SqlFeature.CASTS_ROUND,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.REFERENCES_NAME_COLUMNS,
@@ -92,7 +98,10 @@ public final class DuckDbLanguage {
             SqlFeature.FOREIGN_KEY_ACTIONS,
             SqlFeature.SAVEPOINTS,
             SqlFeature.ADD_CONSTRAINT,
-            SqlFeature.ADD_COLUMN_NOT_NULL);
+            SqlFeature.ADD_COLUMN_NOT_NULL,
+            SqlFeature.CASTS_CUT_TEXTS,
+            SqlFeature.CHARACTERS_ARE_PADDED,
+            SqlFeature.ROW_VALUES);
 
     private DuckDbLanguage() {}
 

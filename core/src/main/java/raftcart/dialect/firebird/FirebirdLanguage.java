@@ -13,6 +13,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 import raftcart.sql.script.ScriptFeature;
@@ -22,11 +23,15 @@ public final class FirebirdLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES)),
             NameCase.UPPER,
-            Set.of(),
+            Set.of(GrammarFeature.TRIMS_WHOLE_TEXTS),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FEW_DIGITS_OF_DIVISION,
+                    SqlFeature.AVERAGES_KEEP_SCALE,
+                    SqlFeature.WHOLE_AVERAGES,
+                    SqlFeature.CASTS_ROUND,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_ONE_TABLE,
                     SqlFeature.KEYS_WANT_NOT_NULL,
@@ -77,7 +82,8 @@ public final class FirebirdLanguage {
             SqlFeature.SEQUENCE_CACHE,
             SqlFeature.STAR_BESIDE_COLUMNS,
             SqlFeature.CURRENT_SCHEMA,
-            SqlFeature.EXPRESSION_DEFAULTS);
+            SqlFeature.EXPRESSION_DEFAULTS,
+            SqlFeature.CASTS_BOOLEANS);
 
     private FirebirdLanguage() {}
 

@@ -27,6 +27,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS,
+                    SqlFeature.CASTS_ROUND,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NOWAIT,
@@ -87,7 +89,8 @@ public final class H2Language {
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.VIEW_CHECK_OPTION,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.DISTINCT_ON);
 
     private H2Language() {}
 

@@ -21,6 +21,9 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FEW_DIGITS_OF_DIVISION,
+                    SqlFeature.AVERAGES_KEEP_SCALE,
+                    SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.OVERRIDING,
@@ -67,7 +70,11 @@ public final class HsqldbLanguage {
             SqlFeature.WINDOW_FUNCTIONS,
             SqlFeature.EXPRESSION_DEFAULTS,
             SqlFeature.SEQUENCE_CACHE,
-            SqlFeature.SCHEMA_GRANTS);
+            SqlFeature.SCHEMA_GRANTS,
+            SqlFeature.CASTS_BOOLEANS,
+            SqlFeature.AGGREGATE_FILTER,
+            SqlFeature.NULL_ITEMS,
+            SqlFeature.IS_TRUE);
 
     private HsqldbLanguage() {}
 

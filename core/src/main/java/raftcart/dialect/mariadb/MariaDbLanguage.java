@@ -34,6 +34,7 @@ public final class MariaDbLanguage {
                             LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
             NameCase.IGNORED,
             Set.of(
+                    GrammarFeature.TRIMS_WHOLE_TEXTS,
                     GrammarFeature.PIPES_ARE_OR,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.AMPERSANDS_ARE_AND,
@@ -49,6 +50,8 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_ROUND,
+                    SqlFeature.TABLE_COLLATIONS,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.ZERO_DATES,
                     SqlFeature.INSTANTS_IN_UTC,
@@ -114,7 +117,8 @@ public final class MariaDbLanguage {
             SqlFeature.TABLE_FUNCTIONS,
             SqlFeature.STAR_BESIDE_COLUMNS,
             SqlFeature.GENERATED_NOT_NULL,
-            SqlFeature.LIMIT_IN_SUBQUERY);
+            SqlFeature.LIMIT_IN_SUBQUERY,
+            SqlFeature.CHARACTERS_ARE_PADDED);
 
     private MariaDbLanguage() {}
 

@@ -2,6 +2,7 @@ package raftcart.dialect.mariadb;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import raftcart.catalog.Column;
 import raftcart.dialect.ColumnUse;
@@ -83,6 +84,11 @@ final class MariaDbTypes implements TypeTable {
         // "FLOAT": FLOAT(p) with p from 25 on is a double; FLOAT(m,d) is not.
         boolean wide = name.parameters().size() == 1 && name.parameter(0, 0) > 24;
         return new LogicalType.Floating(wide ? 64 : bits);
+    }
+
+    @Override
+    public Optional<String> exactTexts() {
+        return Optional.of("COLLATE utf8mb4_nopad_bin");
     }
 
     @Override

@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_ROUND,
                     SqlFeature.PLACES_BY_DOLLAR,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
@@ -85,7 +86,8 @@ public final class SnowflakeLanguage {
             SqlFeature.ROW_VALUES,
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.SAVEPOINTS,
-            SqlFeature.SEQUENCE_CACHE);
+            SqlFeature.SEQUENCE_CACHE,
+            SqlFeature.CHARACTERS_ARE_PADDED);
 
     private SnowflakeLanguage() {}
 

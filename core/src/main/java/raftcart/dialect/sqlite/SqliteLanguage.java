@@ -28,12 +28,15 @@ public final class SqliteLanguage {
                     GrammarFeature.UNTYPED_COLUMNS,
                     GrammarFeature.PRESENT_IN_UTC,
                     GrammarFeature.END_COMMITS,
+                    GrammarFeature.LIKE_IGNORES_CASE,
                     GrammarFeature.NUMBERS_ARE_CONDITIONS),
             OperatorTable.UNARY,
             Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY),
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WHOLE_DECIMALS,
+                    SqlFeature.LIKE_IGNORES_CASE,
                     SqlFeature.DATES_ARE_TEXTS,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.KEYS_MOVE_COUNTERS,
@@ -79,7 +82,10 @@ public final class SqliteLanguage {
             SqlFeature.PROCEDURES,
             SqlFeature.TABLE_FUNCTIONS,
             SqlFeature.CURRENT_SCHEMA,
-            SqlFeature.DISTINCT_WITH_SEPARATOR);
+            SqlFeature.DISTINCT_WITH_SEPARATOR,
+            SqlFeature.QUANTIFIED_COMPARISONS,
+            SqlFeature.CASTS_CUT_TEXTS,
+            SqlFeature.CHARACTERS_ARE_PADDED);
 
     private SqliteLanguage() {}
 

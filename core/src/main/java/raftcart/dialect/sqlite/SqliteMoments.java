@@ -28,6 +28,8 @@ final class SqliteMoments implements CallReading {
     private static final String LATER_DAYS =
             "a day beyond the end of the month goes on into the next one on the source";
 
+    private static final Pattern CONSTANT = Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)(?:[ T](\\d\\d:\\d\\d)(:\\d\\d)?)?");
+
     /** Where a moment stands between its modifiers. */
     private record Moment(Expr value, boolean now, boolean wholeMonth, String check) {}
 
@@ -43,7 +45,7 @@ final class SqliteMoments implements CallReading {
         boolean now = arguments.size() == first || isText(arguments.get(first), "now");
         boolean known = function.equals("julianday") || function.equals("unixepoch") || isEpoch(call);
         if (!now && !known && arguments.size() == first + 1) {
-            return Optional.empty(); // the dictionary's
+            return constant(function, arguments.get(first)).map(c -> new Meaning(c, "")); // or the dictionary's
         }
         boolean days = function.equals("date");
         Expr base = now ? new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, -1, call.span()) : arguments.get(first);
@@ -53,6 +55,23 @@ final class SqliteMoments implements CallReading {
         }
         Expr value = result(function, call, moment, arguments.size() > first + 1);
         return Optional.of(new Meaning(value, moment.check()));
+    }
+
+    /** A constant date or timestamp of which a function takes the day, or the day and time. */
+    private static Optional<Expr> constant(String function, Expr argument) {
+        Matcher moment = argument instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                ? CONSTANT.matcher(l.text())
+                : CONSTANT.matcher("");
+        if (!moment.matches() || !function.startsWith("date")) {
+            return Optional.empty();
+        }
+        if (function.equals("date")) {
+            return Optional.of(new Expr.Literal(LiteralKind.DATE, moment.group(1), argument.span()));
+        }
+        String time = moment.group(2) == null ? "00:00" : moment.group(2);
+        String seconds = moment.group(3) == null ? ":00" : moment.group(3);
+        return Optional.of(
+                new Expr.Literal(LiteralKind.TIMESTAMP, moment.group(1) + " " + time + seconds, argument.span()));
     }
 
     /** {@code strftime('%s', ...)}, the seconds since 1970. */

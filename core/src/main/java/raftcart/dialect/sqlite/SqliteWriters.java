@@ -9,6 +9,7 @@ import raftcart.dialect.write.Layout;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.GlobPatterns;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
@@ -60,7 +61,7 @@ public final class SqliteWriters {
 
         @Override
         protected String wholeQuotient(Expr.Binary binary) {
-            return "CAST(" + text(binary.left()) + " / " + closed(binary.right()) + " AS INTEGER)";
+            return "CAST(" + closed(binary.left()) + " / " + closed(binary.right()) + " AS INTEGER)";
         }
 
         @Override
@@ -82,6 +83,36 @@ public final class SqliteWriters {
                     closed(binary.left()) + " " + binary.operator().symbol() + " " + closed(binary.right());
                 default -> super.odd(binary);
             };
+        }
+
+        /** "The LIKE and GLOB operators": LIKE takes small and capital letters for the same, GLOB does not. */
+        @Override
+        public String visitLike(Expr.Like like) {
+            if (like.ignoreCase()) {
+                String escape = like.escape().map(e -> " ESCAPE " + text(e)).orElse("");
+                return closed(like.value())
+                        + (like.negated() ? " NOT LIKE " : " LIKE ")
+                        + closed(like.pattern())
+                        + escape;
+            }
+            return closed(like.value()) + (like.negated() ? " NOT GLOB " : " GLOB ") + glob(like);
+        }
+
+        private String glob(Expr.Like like) {
+            Optional<Expr> escape = like.escape();
+            boolean constant = escape.isEmpty() || escape.get() instanceof Expr.Literal;
+            if (like.pattern() instanceof Expr.Literal pattern && constant) {
+                String escaping = escape.map(e -> ((Expr.Literal) e).text()).orElse("");
+                return string(GlobPatterns.ofLike(pattern.text(), escaping));
+            }
+            if (escape.isPresent()) {
+                throw cannot("a LIKE pattern with ESCAPE that is not constant");
+            }
+            String glob = text(like.pattern());
+            for (List<String> pair : GlobPatterns.REPLACED) {
+                glob = "REPLACE(" + glob + ", " + string(pair.get(0)) + ", " + string(pair.get(1)) + ")";
+            }
+            return glob;
         }
 
         @Override

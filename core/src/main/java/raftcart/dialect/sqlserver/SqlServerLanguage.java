@@ -45,6 +45,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.UPDATE_NAMES_JOINED,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.KEYS_WANT_NOT_NULL,

@@ -2,6 +2,7 @@ package raftcart.dialect.write;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.BinaryOperator;
@@ -177,7 +178,11 @@ public class ExprWriter extends CallWriter {
                     + operand(like.pattern(), Levels.PREDICATE + 1)
                     + escape;
         }
-        return "LOWER(" + text(like.value()) + ")" + not + " LIKE LOWER(" + text(like.pattern()) + ")" + escape;
+        boolean low = like.pattern() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && l.text().equals(l.text().toLowerCase(Locale.ROOT));
+        String pattern = low ? text(like.pattern()) : "LOWER(" + text(like.pattern()) + ")";
+        return "LOWER(" + text(like.value()) + ")" + not + " LIKE " + pattern + escape;
     }
 
     @Override

@@ -41,6 +41,7 @@ final class Levels {
                 || e instanceof Expr.Like
                 || e instanceof Expr.Is
                 || e instanceof Expr.Matches
+                || e instanceof Expr.Exists
                 || e instanceof Expr.Quantified) {
             return PREDICATE;
         }

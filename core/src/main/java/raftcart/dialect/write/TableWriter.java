@@ -49,12 +49,13 @@ final class TableWriter {
                 .filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS))
                 .map(c -> " COMMENT = " + ddl.string(c))
                 .orElse("");
+        String options = table.collation().map(c -> " " + c).orElse("") + comment;
         String query = "";
         if (table.query().isPresent()) {
             ddl.require(SqlFeature.CREATE_TABLE_AS, "CREATE TABLE ... AS");
             query = ddl.asQuery(ddl.writer().query(table.query().get()), table.withData());
         }
-        return head + body + ddl.tableEnd(ddl.onCommit(table.temporary()), comment, query);
+        return head + body + ddl.tableEnd(ddl.onCommit(table.temporary()), options, query);
     }
 
     String column(ColumnDefinition column) {
@@ -64,6 +65,7 @@ final class TableWriter {
             String identity = ddl.identity(column.identity().get());
             text.append(identity.isEmpty() ? "" : " " + identity);
         }
+        column.collation().ifPresent(c -> text.append(' ').append(c));
         column.defaultValue().ifPresent(d -> text.append(' ').append(defaultValue(column, d)));
         if (column.generated().isPresent()) {
             text.append(' ').append(ddl.generated(column));

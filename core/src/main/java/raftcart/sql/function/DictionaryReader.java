@@ -150,7 +150,7 @@ public final class DictionaryReader {
                     Optional.of(template),
                     CallPattern.of(value.asText()).map(List::of).orElse(List.of()),
                     "",
-                    ValueKind.UNKNOWN,
+                    ArgumentTest.NONE,
                     "");
         }
         if (!value.isObject()) {
@@ -170,14 +170,14 @@ public final class DictionaryReader {
             CallPattern.of(value.get("write").asText()).ifPresent(patterns::add);
         }
         String parameter = "";
-        ValueKind kind = ValueKind.UNKNOWN;
+        ArgumentTest test = ArgumentTest.NONE;
         if (value.has("if")) {
             String[] words = value.get("if").asText().split(" is ");
             if (words.length != 2 || signature.indexOf(words[0].strip()) < 0) {
                 throw new IllegalArgumentException("'if' of " + signature.name() + " is not '<parameter> is <kind>'");
             }
             parameter = words[0].strip();
-            kind = ValueKind.named(words[1].strip());
+            test = ArgumentTest.named(words[1].strip());
         }
         value.fieldNames().forEachRemaining(key -> {
             if (!List.of("write", "read", "if", "check").contains(key)) {
@@ -185,7 +185,7 @@ public final class DictionaryReader {
             }
         });
         return new Spelling(
-                write, patterns, parameter, kind, value.path("check").asText(""));
+                write, patterns, parameter, test, value.path("check").asText(""));
     }
 
     /** A template all of whose names are parameters. */

@@ -31,11 +31,11 @@ public final class FunctionDictionary {
      * One way to spell a function.
      *
      * @param write the template to write it; empty for a spelling that is only read
-     * @param parameter with {@code kind}, the argument whose kind this spelling is for; empty for all
+     * @param parameter the argument on which this spelling depends, by {@code test}; empty for none
      * @param check what can differ from the canonical meaning; empty for nothing
      */
     record Spelling(
-            Optional<Template> write, List<CallPattern> patterns, String parameter, ValueKind kind, String check) {}
+            Optional<Template> write, List<CallPattern> patterns, String parameter, ArgumentTest test, String check) {}
 
     private record Reading(String function, Spelling spelling, CallPattern pattern) {}
 
@@ -99,7 +99,7 @@ public final class FunctionDictionary {
             return true;
         }
         int index = signature.indexOf(spelling.parameter());
-        return index < arguments.size() && spelling.kind().covers(kinds.of(arguments.get(index)));
+        return index < arguments.size() && spelling.test().holds(arguments.get(index), kinds);
     }
 
     /** The dialect's template for a canonical function with these arguments. */

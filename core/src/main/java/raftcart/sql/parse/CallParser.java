@@ -199,9 +199,14 @@ final class CallParser {
     private Expr trimmed(String function, Expr value, Optional<Expr> characters, Span span) {
         cursor.expectSymbol(")");
         return characters
-                .map(c -> Expr.Call.of(function + "_of", value, c))
+                .map(c -> Expr.Call.of(function + (isWhole(c) ? "_text" : "_of"), value, c))
                 .orElseGet(() -> Expr.Call.of(function, value))
                 .at(span);
+    }
+
+    private boolean isWhole(Expr characters) {
+        boolean one = characters instanceof Expr.Literal l && l.text().length() == 1;
+        return !one && parsing.has(GrammarFeature.TRIMS_WHOLE_TEXTS);
     }
 
     private Expr substring(String name, Span span) {

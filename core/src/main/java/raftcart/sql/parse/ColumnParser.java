@@ -296,7 +296,9 @@ final class ColumnParser {
 
     private boolean description() {
         if (cursor.takeWords("COLLATE")) {
-            collation = Optional.of(parsing.qualifiedName().toString());
+            Token name = cursor.peek();
+            collation = Optional.of(
+                    "COLLATE " + (name.isString() ? "'" + parsing.string() + "'" : parsing.qualifiedName()));
             return true;
         }
         if (cursor.takeWords("COMMENT")) {
@@ -334,6 +336,10 @@ final class ColumnParser {
         }
         if (cursor.takeAny(ClauseWords.COLUMN_FLAGS)) {
             leftOut.add(cursor.previous().text());
+            return true;
+        }
+        if (cursor.takeAny("CASESPECIFIC", "CS")) {
+            collation = Optional.of("CASESPECIFIC");
             return true;
         }
         if (cursor.takeWords("SEQUENCE")) {

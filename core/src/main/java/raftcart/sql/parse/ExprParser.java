@@ -3,6 +3,7 @@ package raftcart.sql.parse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.sql.GlobPatterns;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -199,7 +200,8 @@ public final class ExprParser {
             return new Expr.Between(left, low, expression(OperatorTable.OTHER), symmetric, negated, span);
         }
         if (cursor.peek().isAnyWord("LIKE", "ILIKE")) {
-            return like(left, cursor.take().isWord("ILIKE"), negated, span);
+            boolean ignores = cursor.take().isWord("ILIKE") || parsing.has(GrammarFeature.LIKE_IGNORES_CASE);
+            return like(left, ignores, negated, span);
         }
         boolean regex = parsing.has(GrammarFeature.WORD_OPERATORS) || parsing.has(GrammarFeature.REGEXP_OPERATOR);
         if (regex && cursor.takeAny("REGEXP", "RLIKE")) {
@@ -219,6 +221,9 @@ public final class ExprParser {
     }
 
     private Expr furtherPredicate(Expr left, boolean negated, Span span) {
+        if (parsing.has(GrammarFeature.SIMILAR_IS_REGULAR) && cursor.takeWords("SIMILAR", "TO")) {
+            return new Expr.Matches(left, whole(expression(OperatorTable.OTHER)), false, negated, span);
+        }
         if (cursor.takeWords("SIMILAR", "TO")) {
             return negate(
                     Expr.Call.of("matches_similar", left, expression(OperatorTable.OTHER))
@@ -226,10 +231,7 @@ public final class ExprParser {
                     negated);
         }
         if (cursor.takeAny("GLOB")) {
-            return negate(
-                    Expr.Call.of("matches_glob", left, expression(OperatorTable.OTHER))
-                            .at(span),
-                    negated);
+            return glob(left, expression(OperatorTable.OTHER), negated, span);
         }
         if (cursor.takeWords("STARTING", "WITH") || cursor.takeWords("STARTING")) {
             return negate(
@@ -247,6 +249,28 @@ public final class ExprParser {
         return null;
     }
 
+    /** GLOB is LIKE with other signs, but for the brackets. */
+    private static Expr glob(Expr left, Expr pattern, boolean negated, Span span) {
+        Optional<String> like = pattern instanceof Expr.Literal l ? GlobPatterns.toLike(l.text()) : Optional.empty();
+        if (like.isEmpty()) {
+            return negate(Expr.Call.of("matches_glob", left, pattern).at(span), negated);
+        }
+        boolean escapes = like.get().indexOf('\\') >= 0;
+        Optional<Expr> escape = escapes ? Optional.of(Expr.Literal.string("\\")) : Optional.empty();
+        return new Expr.Like(left, Expr.Literal.string(like.get()), escape, false, negated, span);
+    }
+
+    /** A pattern that has to match the whole text, in dialects where all do. */
+    private Expr whole(Expr pattern) {
+        if (!parsing.has(GrammarFeature.SIMILAR_IS_REGULAR)) {
+            return pattern;
+        }
+        if (!(pattern instanceof Expr.Literal l)) {
+            throw cursor.byHand("a regular expression of a whole text that is not constant");
+        }
+        return Expr.Literal.string("^(" + l.text() + ")$");
+    }
+
     private static Expr negate(Expr condition, boolean negated) {
         return negated ? new Expr.Unary(UnaryOperator.NOT, condition, condition.span()) : condition;
     }
@@ -258,7 +282,7 @@ public final class ExprParser {
                 case "~", "!~", "~*", "!~*":
                     cursor.take();
                     boolean not = token.text().startsWith("!");
-                    Expr pattern = expression(OperatorTable.OTHER + 1);
+                    Expr pattern = whole(expression(OperatorTable.OTHER + 1));
                     return new Expr.Matches(left, pattern, token.text().endsWith("*"), not, token.span());
                 case "~~", "!~~", "~~*", "!~~*":
                     cursor.take();

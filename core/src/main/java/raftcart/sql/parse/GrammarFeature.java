@@ -57,5 +57,11 @@ public enum GrammarFeature {
     /** REGEXP between two texts looks for a regular expression. */
     REGEXP_OPERATOR,
     /** SELECT ... INTO makes a table; elsewhere it fills variables. */
-    SELECT_INTO_TABLE
+    SELECT_INTO_TABLE,
+    /** LIKE takes small and capital letters for the same. */
+    LIKE_IGNORES_CASE,
+    /** TRIM takes away a text as a whole; elsewhere each of its characters. */
+    TRIMS_WHOLE_TEXTS,
+    /** SIMILAR TO and ~ take a regular expression that matches the whole text. */
+    SIMILAR_IS_REGULAR
 }

@@ -4,6 +4,8 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -29,6 +31,8 @@ final class TableDefinitionParser {
     private final TokenCursor cursor;
     private final List<ColumnDefinition> columns = new ArrayList<>();
     private final List<TableConstraint> constraints = new ArrayList<>();
+    private static final Pattern COLLATION = Pattern.compile("(?i)\\bCOLLATE\\s*=?\\s*(\\w+)");
+    private Optional<String> collation = Optional.empty();
     private final List<String> leftOut = new ArrayList<>();
     private Optional<QualifiedName> like = Optional.empty();
     private Optional<Query> query = Optional.empty();
@@ -66,25 +70,40 @@ final class TableDefinitionParser {
             throw cursor.unexpected("columns or a query");
         }
         if (summary) {
-            return new DdlStatement.CreateView(
-                    name,
-                    false,
-                    false,
-                    true,
-                    false,
-                    false,
-                    columns.stream().map(ColumnDefinition::name).toList(),
-                    query.orElseThrow(),
-                    DdlStatement.CreateView.CheckOption.NONE,
-                    leftOut,
-                    span);
+            return summaryTable(name, span);
         }
         Temporary temporary = name.last().text().startsWith("#") ? Temporary.SESSION : given;
         if (untilCommit) {
             temporary = temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
         }
         return new CreateTable(
-                name, ifNotExists, temporary, columns, constraints, like, query, withData, comment, leftOut, span);
+                name,
+                ifNotExists,
+                temporary,
+                columns,
+                constraints,
+                like,
+                query,
+                withData,
+                comment,
+                collation,
+                leftOut,
+                span);
+    }
+
+    private Statement summaryTable(QualifiedName name, Span span) {
+        return new DdlStatement.CreateView(
+                name,
+                false,
+                false,
+                true,
+                false,
+                false,
+                columns.stream().map(ColumnDefinition::name).toList(),
+                query.orElseThrow(),
+                DdlStatement.CreateView.CheckOption.NONE,
+                leftOut,
+                span);
     }
 
     private void elements() {
@@ -157,8 +176,17 @@ final class TableDefinitionParser {
                     && !cursor.peek().isWord("WITH")) {
                 return;
             } else {
-                leftOut.add(clause());
+                passedOver(clause());
             }
+        }
+    }
+
+    /** Clauses about storage are left out; what they say of the collation of all columns is kept beside. */
+    private void passedOver(String clause) {
+        leftOut.add(clause);
+        Matcher named = COLLATION.matcher(clause);
+        if (named.find()) {
+            collation = Optional.of("COLLATE " + named.group(1));
         }
     }
 

@@ -11,7 +11,11 @@ import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** Statements that make, change and remove objects. {@code leftOut} lists physical clauses as written. */
 public sealed interface DdlStatement extends Statement {
-    /** A new table. */
+    /**
+     * A new table.
+     *
+     * @param collation the clause that says how the texts of columns without one of their own compare
+     */
     record CreateTable(
             QualifiedName name,
             boolean ifNotExists,
@@ -22,13 +26,25 @@ public sealed interface DdlStatement extends Statement {
             Optional<Query> query,
             boolean withData,
             Optional<String> comment,
+            Optional<String> collation,
             List<String> leftOut,
             Span span)
             implements DdlStatement {
         /** The same, made only if it is not there. */
         public CreateTable ifAbsent() {
             return new CreateTable(
-                    name, true, temporary, columns, constraints, like, query, withData, comment, leftOut, span);
+                    name,
+                    true,
+                    temporary,
+                    columns,
+                    constraints,
+                    like,
+                    query,
+                    withData,
+                    comment,
+                    collation,
+                    leftOut,
+                    span);
         }
 
         /** How long a table and its rows live. */

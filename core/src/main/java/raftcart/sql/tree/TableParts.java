@@ -14,6 +14,7 @@ public final class TableParts {
      * A column.
      *
      * @param type empty where the dialect wants none
+     * @param collation the clause that says how texts compare
      * @param notNull true where NULL is refused, empty where nothing is said
      * @param constraints those written with the column
      */

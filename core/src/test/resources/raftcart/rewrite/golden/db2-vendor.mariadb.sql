@@ -33,7 +33,7 @@ CREATE TABLE KESTREL.STAR (
     ID int AUTO_INCREMENT NOT NULL,
     `FULL` varchar(40) GENERATED ALWAYS AS (CONCAT(UPPER(NAME), ' ', MID)),
     UNIQUE (ID)
-); 
+) COLLATE utf8mb4_nopad_bin; 
 CREATE TABLE dim (
     a int,
     b int

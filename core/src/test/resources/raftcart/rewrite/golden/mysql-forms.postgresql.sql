@@ -74,7 +74,7 @@ SELECT
     STRING_AGG(DISTINCT kind, '|' ORDER BY kind DESC),
     COUNT(DISTINCT a, b),
     SUM(CASE WHEN x > 5 THEN 1 WHEN NOT x > 5 THEN 0 END),
-    AVG(CASE WHEN t THEN 1 ELSE 0 END)
+    ROUND(AVG(CASE WHEN t THEN 1 ELSE 0 END), 4)
 FROM telescope
 GROUP BY ROLLUP (name)
 HAVING COUNT(*) > 1
@@ -179,7 +179,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 9:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (id) (PARTITION p0 VALUES LESS THAN ( 10))
 -- 10:3: RC0108 check: Unsigned 64-bit key becomes a signed one: id: bigint for an unsigned 64-bit identity
 -- 11:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET latin1
--- 11:3: RC0502 adapted: Storage clauses left out: name: COLLATE latin1_swedish_ci
+-- 11:3: RC0612 check: Comparison may ignore case on the source: name
 -- 12:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
 -- 13:3: RC0104 adapted: Set becomes checked text: flags: character varying(5) with a check
 -- 14:3: RC0101 adapted: Unsigned range kept by a check: ap: numeric(6,3) for an unsigned decimal
@@ -218,6 +218,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 36:76: RC0606 check: Function is not in the dictionary: COUNT with these 2 argument(s)
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 36:114: RC0609 adapted: Said in other words: a choice as CASE
+-- 36:110: RC0615 adapted: Division kept: rounded as on the source
 -- 36:197: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 37:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- 38:1: RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql

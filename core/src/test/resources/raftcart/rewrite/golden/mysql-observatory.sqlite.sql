@@ -30,7 +30,7 @@ SELECT
     STRFTIME('%Y-%m-%d %H:%M', seen),
     ROUND(CAST(7 AS REAL) / 2, 4),
     CAST(id / 2 AS INTEGER),
-    ROUND(mag / 0, 6)
+    ROUND(CAST(mag AS REAL) / 0, 6)
 FROM stars;
 SELECT foo(1) FROM stars;
 
@@ -43,7 +43,7 @@ SELECT foo(1) FROM stars;
 -- 3:1: RC0502 adapted: Storage clauses left out: the comment on stars
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
--- 15:126: RC0612 check: Comparison may ignore case on the source
+-- 15:126: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
 -- 16:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
@@ -51,5 +51,6 @@ SELECT foo(1) FROM stars;
 -- 23:26: RC0609 adapted: Said in other words: the mask %Y-%m-%d %H:%i is %Y-%m-%d %H:%M
 -- 23:46: RC0615 adapted: Division kept: with its fraction
 -- 23:46: RC0615 adapted: Division kept: rounded as on the source
+-- 23:64: RC0615 adapted: Division kept: with its fraction
 -- 23:64: RC0615 adapted: Division kept: rounded as on the source
 -- 24:8: RC0606 check: Function is not in the dictionary: foo

@@ -8,7 +8,7 @@ CREATE TABLE obs_log (
     flag char(1) DEFAULT 'N' CHECK (flag IN ('Y', 'N')),
     CONSTRAINT fk_star FOREIGN KEY (star_id) REFERENCES star (id) ON DELETE CASCADE,
     CONSTRAINT pk_obs PRIMARY KEY (id)
-);
+) COLLATE utf8mb4_0900_bin;
 -- RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
 -- INSERT INTO obs_log (id, note, taken) VALUES (obs_seq.NEXTVAL, '', TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'))
 SELECT a.id, b.name
@@ -62,7 +62,7 @@ CREATE TABLE plate_scan (
     raw_image longblob,
     label char(3),
     note longtext
-);
+) COLLATE utf8mb4_0900_bin;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET DEFINE OFF;

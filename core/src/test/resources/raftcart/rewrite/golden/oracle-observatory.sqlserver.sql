@@ -2,10 +2,10 @@
 CREATE TABLE obs_log (
     id decimal(10,0) NOT NULL,
     star_id decimal(10,0) CONSTRAINT fk_star REFERENCES star (id) ON DELETE CASCADE,
-    note nvarchar(200),
+    note nvarchar(200) COLLATE Latin1_General_100_BIN2,
     amount decimal(38,10),
     taken datetime2(0) DEFAULT SYSDATETIME() NOT NULL,
-    flag nchar(1) DEFAULT 'N' CHECK (flag IN ('Y', 'N')),
+    flag nchar(1) COLLATE Latin1_General_100_BIN2 DEFAULT 'N' CHECK (flag IN ('Y', 'N')),
     CONSTRAINT pk_obs PRIMARY KEY (id)
 );
 CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1;
@@ -63,8 +63,8 @@ SELECT id FROM star;
 CREATE TABLE plate_scan (
     id decimal(9,0) PRIMARY KEY,
     raw_image varbinary(max),
-    label nchar(3),
-    note nvarchar(max)
+    label nchar(3) COLLATE Latin1_General_100_BIN2,
+    note nvarchar(max) COLLATE Latin1_General_100_BIN2
 );
 
 -- findings

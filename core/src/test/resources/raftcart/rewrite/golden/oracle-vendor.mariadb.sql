@@ -26,7 +26,7 @@
 CREATE TABLE region (
     region_id decimal(65,30) NOT NULL,
     region_name varchar(25)
-);
+) COLLATE utf8mb4_nopad_bin;
 
 CREATE UNIQUE INDEX reg_id_pk
 ON region (region_id);
@@ -39,7 +39,7 @@ CREATE TABLE country (
     country_name varchar(40),
     region_id decimal(65,30),
     CONSTRAINT country_c_id_pk PRIMARY KEY (country_id)
-); 
+) COLLATE utf8mb4_nopad_bin; 
 
 ALTER TABLE country ADD CONSTRAINT countr_reg_fk FOREIGN KEY (region_id) REFERENCES region (region_id);
 
@@ -73,7 +73,7 @@ CREATE TABLE observer (
     a longtext,
     CONSTRAINT obs_salary_min CHECK (salary > 0),
     CONSTRAINT obs_email_uk UNIQUE (email)
-);
+) COLLATE utf8mb4_nopad_bin;
 
 ALTER TABLE observer ADD CONSTRAINT obs_obs_id_pk PRIMARY KEY (observer_id);
 ALTER TABLE observer ADD CONSTRAINT obs_site_fk FOREIGN KEY (site_id) REFERENCES site;
@@ -212,7 +212,7 @@ CREATE TABLE OBS.EXPORTED (
     CONSTRAINT EXP_PK PRIMARY KEY (ID),
     CONSTRAINT EXP_CK CHECK (NM IS NOT NULL),
     UNIQUE (IDN)
-);
+) COLLATE utf8mb4_nopad_bin;
 -- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
 -- ALTER TABLE "OBS"."EXPORTED" MODIFY ("NM" NOT NULL ENABLE)
 ALTER TABLE OBS.EXPORTED ADD CONSTRAINT FK1 FOREIGN KEY (ID) REFERENCES OBS.SITE (ID) ON DELETE CASCADE;

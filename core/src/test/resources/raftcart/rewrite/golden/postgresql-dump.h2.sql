@@ -32,7 +32,17 @@ WHEN MATCHED THEN UPDATE SET name = r.name;
 DELETE FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone);
 -- RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in h2
 -- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
-SELECT DISTINCT ON (kind) kind, name FROM star ORDER BY kind NULLS LAST, seen DESC NULLS LAST;
+SELECT kind, name
+FROM (
+    SELECT
+        kind AS kind,
+        name AS name,
+        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY kind NULLS LAST, seen DESC NULLS LAST) AS row_rank_,
+        seen AS order_4
+    FROM star
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY kind NULLS LAST, order_4 DESC NULLS LAST;
 SELECT COUNT(*) FILTER (WHERE active), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name) FROM star;
 -- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
@@ -54,4 +64,5 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 31:1: RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in h2
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 34:1: RC0603 by hand: Code is not translated: function

@@ -8,7 +8,7 @@ CREATE TABLE star (
     doc json,
     seen datetime(6) DEFAULT (UTC_TIMESTAMP(6)) NOT NULL,
     active tinyint(1) DEFAULT TRUE
-);
+) COLLATE utf8mb4_nopad_bin;
 ALTER TABLE star ADD UNIQUE (id);
 ALTER TABLE star MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
 INSERT INTO star (id, name, active) VALUES (1, 'Kestra', TRUE), (2, 'Ri\\dgel', NULL);
@@ -27,8 +27,17 @@ WHERE r.id = s.id;
 DELETE s FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone);
 -- RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
 -- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
--- RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
--- SELECT DISTINCT ON (kind) kind, name FROM star ORDER BY kind, seen DESC NULLS LAST
+SELECT kind, name
+FROM (
+    SELECT
+        kind AS kind,
+        name AS name,
+        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY CASE WHEN kind IS NULL THEN 1 ELSE 0 END, kind, seen DESC) AS row_rank_,
+        seen AS order_4
+    FROM star
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY CASE WHEN kind IS NULL THEN 1 ELSE 0 END, kind, order_4 DESC;
 SELECT COUNT(CASE WHEN active THEN 1 END), GROUP_CONCAT(name ORDER BY name SEPARATOR ', ')
 FROM star;
 -- RC0603 by hand: Code is not translated: function
@@ -57,7 +66,8 @@ FROM star;
 -- 29:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 31:1: RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
--- 32:1: RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
+-- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 34:1: RC0603 by hand: Code is not translated: function
 -- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array

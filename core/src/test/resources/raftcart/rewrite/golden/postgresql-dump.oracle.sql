@@ -34,8 +34,17 @@ WHEN MATCHED THEN UPDATE SET name = r.name;
 DELETE FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone = 1);
 -- RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in oracle
 -- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
--- RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
--- SELECT DISTINCT ON (kind) kind, name FROM star ORDER BY kind, seen DESC NULLS LAST
+SELECT kind, name
+FROM (
+    SELECT
+        kind AS kind,
+        name AS name,
+        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY kind, seen DESC NULLS LAST) AS row_rank_,
+        seen AS order_4
+    FROM star
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY kind, order_4 DESC NULLS LAST;
 SELECT COUNT(CASE WHEN active = 1 THEN 1 END), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name)
 FROM star;
 -- RC0603 by hand: Code is not translated: function
@@ -66,7 +75,7 @@ FROM star;
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 30:58: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 31:1: RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in oracle
--- 32:1: RC0602 by hand: No counterpart on the target: DISTINCT ON or QUALIFY with an order by what is not selected
+-- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 34:1: RC0603 by hand: Code is not translated: function

@@ -76,7 +76,7 @@ CREATE TABLE actor (
     CONSTRAINT rate_pos CHECK (rate > CAST(0 AS decimal(65,30))),
     CONSTRAINT kinds CHECK (first_name IN ('a', 'b')),
     UNIQUE (actor_id)
-);
+) COLLATE utf8mb4_0900_bin;
 CREATE TABLE payment (
     payment_id int NOT NULL,
     payment_date datetime(6) NOT NULL
@@ -123,7 +123,7 @@ CREATE TABLE site (
     id int NOT NULL,
     name longtext NOT NULL,
     meta json
-);
+) COLLATE utf8mb4_0900_bin;
 ALTER TABLE site ADD UNIQUE (id);
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;

@@ -41,7 +41,7 @@ DROP SEQUENCE IF EXISTS dbo.store_store_id_seq;
 CREATE SEQUENCE dbo.actor_actor_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
 CREATE TABLE dbo.actor (
     actor_id int DEFAULT NEXT VALUE FOR dbo.actor_actor_id_seq NOT NULL,
-    first_name nvarchar(45) NOT NULL,
+    first_name nvarchar(45) COLLATE Latin1_General_100_BIN2 NOT NULL,
     rating nvarchar(5) DEFAULT 'G' CHECK (rating IN ('G', 'PG-13')),
     release_year int CHECK (release_year >= 1901 AND release_year <= 2155),
     rate decimal(4,2) DEFAULT 4.99 NOT NULL,
@@ -59,7 +59,7 @@ CREATE TABLE dbo.actor (
     x nvarchar(max),
     mo decimal(19,2),
     o bigint,
-    ch nchar(1),
+    ch nchar(1) COLLATE Latin1_General_100_BIN2,
     b binary(1),
     iv nvarchar(max),
     tz datetimeoffset(6),
@@ -70,7 +70,7 @@ CREATE TABLE dbo.actor (
     cit nvarchar(max),
     d float,
     re real,
-    na nvarchar(63),
+    na nvarchar(63) COLLATE Latin1_General_100_BIN2,
     arr2 nvarchar(max),
     gen AS (CAST(actor_id * 2 AS int)) PERSISTED,
     CONSTRAINT rate_pos CHECK (rate > CAST(0 AS decimal(38,10))),
@@ -119,7 +119,7 @@ GROUP BY a.actor_id, a.first_name;
 CREATE SEQUENCE dbo.site_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
 CREATE TABLE dbo.site (
     id int NOT NULL,
-    name nvarchar(max) NOT NULL,
+    name nvarchar(max) COLLATE Latin1_General_100_BIN2 NOT NULL,
     meta nvarchar(max)
 );
 -- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in sqlserver

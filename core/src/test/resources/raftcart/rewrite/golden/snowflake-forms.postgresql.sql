@@ -54,7 +54,7 @@ SELECT
     JSON_BUILD_OBJECT('a', 1),
     JSON_BUILD_ARRAY(1, 2),
     JSON_ARRAY_LENGTH(a),
-    PG_TYPEOF(doc),
+    PG_TYPEOF(doc)::text,
     TRY_PARSE_JSON('x'),
     TO_JSON(doc),
     IS_NULL_VALUE(JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.a' AS jsonpath)))
@@ -231,7 +231,7 @@ CALL p1();
 -- 4:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (d , name) DATA_RETENTION_TIME_IN_DAYS = 1
 -- 4:1: RC0502 adapted: Storage clauses left out: CHANGE_TRACKING = TRUE
 -- 5:3: RC0502 adapted: Storage clauses left out: id: ORDER
--- 6:3: RC0502 adapted: Storage clauses left out: name: COLLATE en-ci
+-- 6:3: RC0502 adapted: Storage clauses left out: name: COLLATE 'en-ci'
 -- 8:3: RC0119 check: Numbers may lose digits: created: timestamp(6) without time zone: fractions of a second lose 3 digit(s)
 -- 9:3: RC0119 check: Numbers may lose digits: ltz: timestamp(6) with time zone: fractions of a second lose 3 digit(s)
 -- 10:35: RC0111 check: Type without counterpart crosses as text: g: geography as text
@@ -253,6 +253,7 @@ CALL p1();
 -- 29:113: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object
 -- 29:139: RC0608 adapted: Function spelled otherwise: ARRAY_CONSTRUCT means json_array
 -- 29:161: RC0608 adapted: Function spelled otherwise: ARRAY_SIZE means json_array_length
+-- 29:176: RC0607 check: Function with a difference: type_name: each engine has its own names of types
 -- 29:176: RC0608 adapted: Function spelled otherwise: TYPEOF means type_name
 -- 29:189: RC0606 check: Function is not in the dictionary: TRY_PARSE_JSON
 -- 29:210: RC0606 check: Function is not in the dictionary: TO_JSON

@@ -13,7 +13,7 @@ CREATE INDEX ix ON telescope (name DESC) WHERE x IS NOT NULL;
 -- CREATE VIRTUAL TABLE f USING fts5(a, b)
 -- RC0603 by hand: Code is not translated: trigger
 -- CREATE TRIGGER t AFTER INSERT ON telescope BEGIN UPDATE telescope SET x = 1; DELETE FROM w; END
--- RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
+-- RC0602 by hand: No counterpart on the target: the function printf with 2 argument(s) has no counterpart in postgresql
 -- SELECT date('now','+1 day'), strftime('%Y-%m-%d', d), julianday(d), ifnull(a, b), printf('%d', 5), substr(a, 2), instr(a, 'b'), group_concat(a, ','), random(), typeof(x), last_insert_rowid(), changes(), json_extract(x, '$.a'), x ->> '$.a', total(ap), iif(a, 1, 2), glob('a*', name), name GLOB 'a*', a IS b, a == b, hex(b), zeroblob(5), unixepoch(d), replace(a, 'b', 'c') FROM telescope
 -- RC0602 by hand: No counterpart on the target: an upsert of telescope, whose keys are not known; translate its CREATE TABLE in the same run
 -- INSERT OR REPLACE INTO telescope (id, name) VALUES (1, 'x')
@@ -37,7 +37,7 @@ COMMIT;
 -- 7:1: RC0502 adapted: Storage clauses left out: COLLATE NOCASE
 -- 8:1: RC0602 by hand: No counterpart on the target: virtual
 -- 9:1: RC0603 by hand: Code is not translated: trigger
--- 10:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
+-- 10:1: RC0602 by hand: No counterpart on the target: the function printf with 2 argument(s) has no counterpart in postgresql
 -- 11:1: RC0602 by hand: No counterpart on the target: an upsert of telescope, whose keys are not known; translate its CREATE TABLE in the same run
 -- 12:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 14:32: RC0605 adapted: Hint left out: INDEXED BY ix

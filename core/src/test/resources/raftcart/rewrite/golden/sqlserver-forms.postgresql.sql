@@ -208,7 +208,7 @@ DROP VIEW public.vT;
 -- 6:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
 -- 10:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
 -- 11:2: RC0502 adapted: Storage clauses left out: TelescopeId: NOT FOR REPLICATION
--- 12:2: RC0502 adapted: Storage clauses left out: Name: COLLATE SQL_Latin1_General_CP1_CI_AS
+-- 12:2: RC0612 check: Comparison may ignore case on the source: Name
 -- 17:2: RC0502 adapted: Storage clauses left out: Guid: ROWGUIDCOL
 -- 17:57: RC0608 adapted: Function spelled otherwise: newid means new_uuid
 -- 18:36: RC0614 adapted: Condition made explicit: 1 for a truth value

@@ -48,7 +48,7 @@ CREATE GLOBAL TEMPORARY TABLE "#TMP" AS (SELECT * FROM Star) WITH DATA ON COMMIT
 -- 4:43: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
+-- 8:2: RC0612 check: Comparison may ignore case on the source: Name
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 11:2: RC0627 check: Said in other words, with a difference: the default of Token is left out; let a trigger or the application give it
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED

@@ -44,7 +44,6 @@ SELECT * FROM Star;
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 11:43: RC0608 adapted: Function spelled otherwise: newid means new_uuid
 -- 12:2: RC0627 check: Said in other words, with a difference: the computed column Total is left out, since it reads the numbered one

@@ -45,7 +45,7 @@ SELECT * FROM public.Star;
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo as public
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 8:2: RC0502 adapted: Storage clauses left out: Name: COLLATE Latin1_General_CI_AS
+-- 8:2: RC0612 check: Comparison may ignore case on the source: Name
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 11:43: RC0608 adapted: Function spelled otherwise: newid means new_uuid
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED

@@ -208,7 +208,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 140:30: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
--- 144:40: RC0502 adapted: Storage clauses left out: v: COLLATE SQL_Latin1_General_CP1_CI_AS
+-- 144:40: RC0612 check: Comparison may ignore case on the source: v
 -- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
 -- 148:103: RC0602 by hand: No counterpart on the target: a set of columns
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo as public

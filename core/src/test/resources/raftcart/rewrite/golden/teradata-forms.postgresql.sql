@@ -120,8 +120,8 @@ FROM telescope;
 -- 12:7: RC0502 adapted: Storage clauses left out: name: NOT CASESPECIFIC
 -- 12:7: RC0502 adapted: Storage clauses left out: name: TITLE 'Name'
 -- 13:7: RC0502 adapted: Storage clauses left out: code: CHARACTER SET LATIN
--- 13:7: RC0502 adapted: Storage clauses left out: code: CASESPECIFIC
 -- 13:7: RC0502 adapted: Storage clauses left out: code: COMPRESS ('abc' , 'def')
+-- 13:7: RC0502 adapted: Storage clauses left out: code: CASESPECIFIC
 -- 14:7: RC0502 adapted: Storage clauses left out: aperture: FORMAT '---9.999'
 -- 15:7: RC0117 adapted: Wider type: b: 8 bits in a smallint
 -- 15:54: RC0109 adapted: Fixed number of bytes kept by a check: by1: bytea with a check for 4 bytes
@@ -145,7 +145,6 @@ FROM telescope;
 -- 34:1: RC0602 by hand: No counterpart on the target: a cast with a format
 -- 35:70: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
 -- 36:94: RC0612 check: Comparison may ignore case on the source
--- 36:127: RC0612 check: Comparison may ignore case on the source
 -- 36:127: RC0617 check: Trailing blanks in comparisons
 -- 36:151: RC0612 check: Comparison may ignore case on the source
 -- 37:22: RC0602 by hand: No counterpart on the target: an order inside of RANK

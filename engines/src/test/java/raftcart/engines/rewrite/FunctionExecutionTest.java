@@ -222,7 +222,7 @@ class FunctionExecutionTest {
             return;
         }
         try {
-            expected = engines.rows(source, sql).get(0);
+            expected = engines.rows(source, sql, false).get(0);
         } catch (SQLException e) {
             failures.add(source + " does not run " + sql + ": " + firstLine(e));
             return;
@@ -247,7 +247,7 @@ class FunctionExecutionTest {
         }
         boolean differs = result.findings().stream().anyMatch(f -> f.outcome() == Outcome.CHECK);
         try {
-            String found = engines.rows(target, result.text()).get(0);
+            String found = engines.rows(target, result.text(), false).get(0);
             compared++;
             if (!found.equals(expected) && !differs) {
                 failures.add(

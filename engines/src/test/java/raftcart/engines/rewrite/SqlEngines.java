@@ -21,6 +21,7 @@ final class SqlEngines implements AutoCloseable {
     SqlEngines() throws SQLException {
         connections.put("postgresql", server(TestServers.postgresql()));
         connections.put("mariadb", server(TestServers.mariadb()));
+        execute("mariadb", "SET NAMES utf8mb4 COLLATE utf8mb4_nopad_bin"); // as the tables that the tool makes
         connections.put("sqlite", DriverManager.getConnection("jdbc:sqlite::memory:"));
         connections.put("h2", DriverManager.getConnection("jdbc:h2:mem:" + System.nanoTime()));
         connections.put("hsqldb", DriverManager.getConnection("jdbc:hsqldb:mem:r" + System.nanoTime(), "SA", ""));
@@ -44,8 +45,8 @@ final class SqlEngines implements AutoCloseable {
         }
     }
 
-    /** The rows of a query as texts; sorted where the query has no order of its own. */
-    List<String> rows(String engine, String sql) throws SQLException {
+    /** The rows of a query as texts; sorted unless they come in an order that was asked for. */
+    List<String> rows(String engine, String sql, boolean ordered) throws SQLException {
         try (Statement statement = connections.get(engine).createStatement();
                 ResultSet result = statement.executeQuery(sql)) {
             List<String> rows = new ArrayList<>();
@@ -57,11 +58,22 @@ final class SqlEngines implements AutoCloseable {
                 }
                 rows.add(String.join(" | ", row));
             }
-            if (!sql.toLowerCase(java.util.Locale.ROOT).matches("(?s).*order\\s+by(?!.*\\)).*")) {
+            if (!ordered) {
                 rows.sort(null);
             }
             return rows;
         }
+    }
+
+    /** True where the last ORDER BY of a query stands in no parentheses. */
+    static boolean isOrdered(String sql) {
+        int depth = 0;
+        boolean ordered = false;
+        for (int i = 0; i < sql.length(); i++) {
+            depth += sql.charAt(i) == '(' ? 1 : sql.charAt(i) == ')' ? -1 : 0;
+            ordered |= depth == 0 && sql.regionMatches(true, i, "ORDER BY", 0, 8);
+        }
+        return ordered;
     }
 
     /** Numbers to nine significant digits, truth values as numbers, times without what only the driver adds. */

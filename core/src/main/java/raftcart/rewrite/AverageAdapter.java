@@ -1,0 +1,94 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/** Keeps the digits of averages and medians: some engines give no more than the values have. */
+final class AverageAdapter {
+    private static final Set<String> AVERAGES =
+            Set.of("avg", "median", "stddev_pop", "stddev_samp", "var_pop", "var_samp");
+
+    private final ExprAdapter adapter;
+
+    AverageAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The call in the target's terms, whose arguments are adapted already. */
+    Expr average(Expr.Call adapted, Expr.Call call) {
+        if (!AVERAGES.contains(adapted.function())) {
+            return adapted;
+        }
+        ValueKind kind = adapter.kind(call.arguments().get(0));
+        boolean perhaps = kind == ValueKind.UNKNOWN && adapted.is("avg") && adapter.lost(SqlFeature.WHOLE_AVERAGES);
+        if (perhaps) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    call.span(),
+                    "on the source an average of whole numbers is whole; it is not known whether these are");
+        }
+        boolean four = fourMore(adapter.from, adapted, kind);
+        boolean sourceCuts = four || cuts(adapter.from, adapted, kind);
+        boolean targetCuts = fourMore(adapter.to, adapted, kind) || cuts(adapter.to, adapted, kind);
+        if (four && fourMore(adapter.to, adapted, kind) || sourceCuts && !four && cuts(adapter.to, adapted, kind)) {
+            return adapted;
+        }
+        Expr.Call full = adapted;
+        if (targetCuts) {
+            adapter.note(FindingCode.DIVISION, call.span(), "an average with all of its digits");
+            Expr wide = new Expr.Cast(
+                    adapted.arguments().get(0),
+                    adapter.castType(new LogicalType.Decimal(0, 0, false)),
+                    false,
+                    call.span());
+            full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
+        }
+        return sourceCuts ? rounded(full, call, kind, four) : full;
+    }
+
+    /** The average with as many digits as the source gives. */
+    private Expr rounded(Expr.Call average, Expr.Call call, ValueKind kind, boolean four) {
+        Optional<Integer> scale = DivisionDigits.scale(adapter, call.arguments().get(0), kind);
+        if (four && scale.isPresent() && adapter.writes("round_to")) {
+            adapter.note(FindingCode.DIVISION, call.span(), "rounded as on the source");
+            return Expr.Call.of(
+                            "round_to",
+                            adapter.ofKind(average, roundable(call)),
+                            Expr.Literal.number(scale.get() + DivisionDigits.MORE))
+                    .at(call.span());
+        }
+        if (!four && kind == ValueKind.INTEGER && adapter.writes("truncate")) {
+            adapter.note(FindingCode.DIVISION, call.span(), "an average without its fraction");
+            return Expr.Call.of("truncate", average).at(call.span());
+        }
+        adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the source cuts digits off an average");
+        return average;
+    }
+
+    /** An average of exact numbers is one, a deviation is a floating-point number on some engines. */
+    private static ValueKind roundable(Expr.Call call) {
+        return call.is("avg") ? ValueKind.DECIMAL : ValueKind.FLOAT;
+    }
+
+    private static boolean fourMore(Language language, Expr.Call call, ValueKind kind) {
+        return language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION)
+                && !call.is("median")
+                && (kind == ValueKind.INTEGER || kind == ValueKind.DECIMAL);
+    }
+
+    private static boolean cuts(Language language, Expr.Call call, ValueKind kind) {
+        boolean keeps = language.has(SqlFeature.AVERAGES_KEEP_SCALE) && (call.is("avg") || call.is("median"));
+        return switch (kind) {
+            case INTEGER -> keeps || call.is("avg") && language.has(SqlFeature.WHOLE_AVERAGES);
+            case DECIMAL -> keeps;
+            default -> false;
+        };
+    }
+}

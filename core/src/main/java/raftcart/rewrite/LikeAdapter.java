@@ -1,0 +1,88 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+
+/** Adapts LIKE: what its pattern holds, what escapes in it, and whether the case of letters counts. */
+final class LikeAdapter {
+    private final ExprAdapter adapter;
+
+    LikeAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean same() {
+        return adapter.from.name().equals(adapter.to.name());
+    }
+
+    Expr like(Expr.Like like) {
+        boolean ranges = adapter.from.has(SqlFeature.LIKE_RANGES) != adapter.to.has(SqlFeature.LIKE_RANGES);
+        if (ranges && like.pattern() instanceof Expr.Literal l && l.text().indexOf('[') >= 0) {
+            if (adapter.to.has(SqlFeature.LIKE_RANGES) || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {
+                throw new Untranslatable("a LIKE pattern with brackets");
+            }
+            return ranges(like, l);
+        }
+        boolean onSource = ignoresCase(like);
+        if (!onSource || !adapter.to.has(SqlFeature.LIKE_IGNORES_CASE)) {
+            new TextRules(adapter).compared(List.of(like.value(), like.pattern()), like.span());
+        }
+        Expr pattern = adapter.expr(like.pattern());
+        Optional<Expr> escape = like.escape().map(adapter::expr);
+        boolean backslash = like.pattern() instanceof Expr.Literal l && l.text().indexOf('\\') >= 0;
+        boolean sourceEscapes = adapter.from.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
+        if (escape.isEmpty() && backslash && !same()) {
+            if (sourceEscapes && !adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
+                adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash escapes, as on the source");
+                escape = Optional.of(Expr.Literal.string("\\"));
+            } else if (!sourceEscapes && adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
+                Expr.Literal text = (Expr.Literal) like.pattern();
+                adapter.note(
+                        FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash stands for itself, as on the source");
+                pattern = new Expr.Literal(LiteralKind.STRING, text.text().replace("\\", "\\\\"), text.span());
+            }
+        }
+        boolean letters =
+                !(like.pattern() instanceof Expr.Literal l) || l.text().chars().anyMatch(Character::isLetter);
+        boolean ignores = like.ignoreCase() && (letters || adapter.to.has(SqlFeature.LIKE_IGNORES_CASE));
+        if (adapter.to.has(SqlFeature.LIKE_IGNORES_CASE) && !ignores && !same()) {
+            ignores = !letters || onSource;
+        }
+        if (ignores != like.ignoreCase() || letters && adapter.lost(SqlFeature.LIKE_IGNORES_CASE)) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, like.span(), "the case of letters counts in LIKE as on the source");
+        }
+        return new Expr.Like(adapter.expr(like.value()), pattern, escape, ignores, like.negated(), like.span());
+    }
+
+    /** True where the source's LIKE, or the column before it, takes small and capital letters for the same. */
+    private boolean ignoresCase(Expr.Like like) {
+        return like.ignoreCase()
+                || TextRules.columns(like.value())
+                        .filter(e -> !(e instanceof Expr.Literal))
+                        .map(adapter::facts)
+                        .anyMatch(f -> f.map(Scope.ColumnFacts::ignoresCase)
+                                .orElseGet(() -> adapter.from.has(SqlFeature.IGNORES_CASE)));
+    }
+
+    /** T-SQL's {@code LIKE '[a-c]%'} as a regular expression of the whole text. */
+    private Expr ranges(Expr.Like like, Expr.Literal pattern) {
+        Optional<String> expression = LikeRanges.expression(pattern.text(), like.escape());
+        if (expression.isEmpty()) {
+            throw new Untranslatable("this LIKE pattern with brackets");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "a LIKE pattern with brackets as a regular expression");
+        new TextRules(adapter).compared(List.of(like.value(), like.pattern()), like.span());
+        return new Expr.Matches(
+                adapter.expr(like.value()),
+                Expr.Literal.string(expression.get()),
+                like.ignoreCase(),
+                like.negated(),
+                like.span());
+    }
+}

@@ -1,0 +1,67 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Scope.ColumnFacts;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CallSuffix;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
+
+/** Says where texts compare in different ways on the two engines. */
+final class TextRules {
+    private final ExprAdapter adapter;
+
+    TextRules(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The columns whose texts are compared: the expression itself, or what functions of text are taken of. */
+    static Stream<Expr> columns(Expr e) {
+        if (e instanceof Expr.Concat concat) {
+            return concat.parts().stream().flatMap(TextRules::columns);
+        }
+        return e instanceof Expr.Call call && call.suffix() == CallSuffix.NONE
+                ? call.arguments().stream().flatMap(TextRules::columns)
+                : Stream.of(e);
+    }
+
+    /** True for what has letters of one case only, so that it does not matter whether the case counts. */
+    private static boolean isFolded(Expr e) {
+        return e instanceof Expr.Call c && c.function().matches("lower|upper|lcase|ucase");
+    }
+
+    /** Says where the case of letters, or blanks at the end, count on one engine only. */
+    void compared(List<Expr> expressions, Span span) {
+        boolean letters = expressions.stream()
+                .anyMatch(e -> e instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && l.text().chars().anyMatch(Character::isLetter));
+        for (Expr e : expressions.stream()
+                .filter(e -> !isFolded(e))
+                .flatMap(TextRules::columns)
+                .toList()) {
+            Optional<ColumnFacts> facts = adapter.facts(e);
+            boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
+            boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
+            boolean ignores = text && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
+            boolean untold = perhaps || text && facts.get().type().isEmpty();
+            if (ignores || untold && adapter.lost(SqlFeature.IGNORES_CASE)) {
+                adapter.note(FindingCode.CASE_OF_TEXT, span, "");
+            }
+            boolean padded = text
+                    && facts.get()
+                            .type()
+                            .filter(LogicalType.Char.class::isInstance)
+                            .isPresent();
+            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING)) {
+                adapter.note(FindingCode.PADDING, span, "");
+            }
+        }
+    }
+}
