@@ -362,6 +362,12 @@ public enum SqlFeature {
     FRACTIONAL_PARTS,
     /** A quotient has so many digits behind the point that few are left before it. */
     NARROW_QUOTIENTS,
+    /** MERGE may change rows that the source does not have. */
+    MERGE_BY_SOURCE,
+    /** A cast may give NULL for what cannot be converted. */
+    SAFE_CASTS,
+    /** A text that is cast to a number gives the number with which it begins, or 0. */
+    LENIENT_NUMBERS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -160,8 +160,9 @@ final class CastAdapter {
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
             return ExprAdapter.asNumber(isTrue, cast.span());
         }
-        Expr converted = whole(value, kind, type, cast.span());
-        return cut(cast, new Expr.Cast(converted, adapter.castType(type), cast.safe(), cast.span()), type);
+        return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)
+                ? safe(cast, value, kind, type)
+                : written(cast, whole(value, kind, type, cast.span()), type);
     }
 
     /** A date given by the bytes in which it is stored. */
@@ -203,6 +204,17 @@ final class CastAdapter {
                                 : adapter.finder.type(cast.type());
     }
 
+    /** True for digits of a date, which are a number. */
+    private boolean isPartOfDate(Expr.Cast cast) {
+        return cast.value() instanceof Expr.Call call
+                && (call.is("format_date")
+                        || adapter.from
+                                .functions()
+                                .recognise(call.name().toString(), call.arguments(), adapter::kind)
+                                .filter(r -> r.signature().name().equals("format_date"))
+                                .isPresent());
+    }
+
     /** Says where engines convert in different ways. */
     private void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
         boolean padded = type instanceof LogicalType.Char c
@@ -220,13 +232,35 @@ final class CastAdapter {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }
-        boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber();
-        if (silent && adapter.lost(SqlFeature.CONVERTS_SILENTLY)) {
+        boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
+        boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber() && !numeral && !isPartOfDate(cast);
+        if (silent && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST,
                     cast.span(),
                     "a text that is no number is 0 or its beginning on the source and refused on the target");
         }
+    }
+
+    /** A cast of a text that gives NULL where it is no number; others need none of that. */
+    private Expr safe(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {
+        Expr plain = new Expr.Cast(value, adapter.castType(type), false, cast.span());
+        boolean number = type instanceof LogicalType.Int || type instanceof LogicalType.Decimal;
+        boolean text = kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN;
+        if (!number || !text || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {
+            throw new Untranslatable("a cast that gives NULL for what cannot be converted");
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                cast.span(),
+                "NULL for what is no number; one that is too great for the type is refused");
+        String digits = type instanceof LogicalType.Int ? "[0-9]+" : "([0-9]+[.]?[0-9]*|[.][0-9]+)";
+        Expr asText = kind == ValueKind.TEXT
+                ? value
+                : new Expr.Cast(value, adapter.castType(new LogicalType.Text(0)), false, cast.span());
+        Expr fits =
+                new Expr.Matches(asText, Expr.Literal.string("^ *[-+]?" + digits + " *$"), false, false, cast.span());
+        return new Expr.Case(Optional.empty(), List.of(new Expr.When(fits, plain)), Optional.empty(), cast.span());
     }
 
     /** The value without its fraction, as the source makes a whole number of it. */
@@ -248,6 +282,10 @@ final class CastAdapter {
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, rounds ? "rounded as on the source" : "cut as on the source");
         return Expr.Call.of(function, value).at(span);
+    }
+
+    private Expr written(Expr.Cast cast, Expr value, LogicalType type) {
+        return cut(cast, new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span()), type);
     }
 
     /** A text no longer than its type, where the target's cast does not see to that. */

@@ -80,7 +80,8 @@ final class KindFinder {
         if (e instanceof Expr.Binary binary) {
             return binary(binary, scope);
         }
-        if (e instanceof Expr.Concat || e instanceof Expr.Collate) {
+        boolean part = e instanceof Expr.Subscript s && kind(s.array(), scope) == ValueKind.TEXT;
+        if (part || e instanceof Expr.Concat || e instanceof Expr.Collate) {
             return ValueKind.TEXT;
         }
         if (e instanceof Expr.Unary unary) {

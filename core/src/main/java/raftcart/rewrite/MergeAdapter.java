@@ -39,6 +39,12 @@ final class MergeAdapter {
         TableRef.Table target = (TableRef.Table) merge.target();
         Name source = sourceAlias(merge.source());
         List<Expr> keys = keys(merge.on(), ChangeAdapter.alias(target));
+        List<Name> inserted = insert.get().columns();
+        boolean found = keys.stream().allMatch(k -> inserted.stream()
+                .anyMatch(c -> c.matches(((Expr.Column) k).name().last())));
+        if (!found) {
+            throw new Untranslatable("a MERGE that does not insert the columns by which rows match");
+        }
         List<Assignment> assignments = update.map(MergeAction::assignments).orElse(List.of()).stream()
                 .map(a -> a.withValue(newValue(a.value(), source, insert.get())))
                 .toList();
@@ -64,10 +70,46 @@ final class MergeAdapter {
         if (adapter.to.has(SqlFeature.ON_CONFLICT)) {
             return as;
         }
-        if (target.alias().isPresent()) {
-            throw new Untranslatable("a MERGE whose target has an alias");
-        }
-        return upserts.forDuplicate(as, upsert);
+        return upserts.forDuplicate(target.alias().isEmpty() ? as : unnamed(as, target), unnamed(upsert, target));
+    }
+
+    /** The same with the name of the table where its alias stood, which the target does not take. */
+    private static Insert unnamed(Insert insert, TableRef.Table target) {
+        return new Insert(
+                insert.with(),
+                insert.mode(),
+                insert.table(),
+                Optional.empty(),
+                insert.columns(),
+                insert.source(),
+                insert.overriding(),
+                insert.upsert().map(u -> unnamed(u, target)),
+                insert.returning(),
+                insert.span());
+    }
+
+    private static Upsert unnamed(Upsert upsert, TableRef.Table target) {
+        Name alias = ChangeAdapter.alias(target);
+        QueryMapper named = new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                boolean own = e instanceof Expr.Column c
+                        && c.name().parts().size() == 2
+                        && c.name().parts().get(0).matches(alias);
+                return own
+                        ? new Expr.Column(
+                                target.name().with(((Expr.Column) e).name().last()), false, e.span())
+                        : super.expr(e);
+            }
+        };
+        return new Upsert(
+                upsert.target(),
+                upsert.constraint(),
+                upsert.assignments().stream()
+                        .map(a -> a.withValue(named.expr(a.value())))
+                        .toList(),
+                upsert.where(),
+                upsert.anyKey());
     }
 
     /** A query and ON CONFLICT need a WHERE between them, lest ON is taken for that of a join. */

@@ -66,7 +66,7 @@ class QueryAdapter extends ExprAdapter {
         Scope before = scope;
         scope = new Scope(Optional.of(before));
         try {
-            Query query = same() ? original : new OldForms(this).rewrite(original);
+            Query query = plainer(original);
             boolean recursive = query.recursive();
             List<CommonTable> tables = new ArrayList<>();
             for (CommonTable table : query.with()) {
@@ -81,6 +81,11 @@ class QueryAdapter extends ExprAdapter {
         } finally {
             scope = before;
         }
+    }
+
+    /** The query in the forms that every target has, as far as they are the same. */
+    private Query plainer(Query query) {
+        return same() ? query : new FullJoins(this).rewrite(new OldForms(this).rewrite(query));
     }
 
     /** The columns of a recursive common table, where the target wants them named. */
@@ -131,6 +136,7 @@ class QueryAdapter extends ExprAdapter {
     private Query body(Query given, List<CommonTable> tables, boolean recursive) {
         Query query = LooseGroups.tightened(this, given);
         Optional<Paging> paging = query.paging()
+                .filter(p -> same() || !isAll(p))
                 .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
@@ -151,6 +157,15 @@ class QueryAdapter extends ExprAdapter {
                 same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query.span()));
         Query result = new Query(tables, recursive, adapted, order, paging, locking, query.span());
         return new ChoiceAdapter(this).rewrite(result);
+    }
+
+    /** True for {@code TOP 100 PERCENT}. */
+    private static boolean isAll(Paging paging) {
+        return paging.percent()
+                && paging.offset().isEmpty()
+                && paging.limit()
+                        .filter(l -> l instanceof Expr.Literal n && n.text().equals("100"))
+                        .isPresent();
     }
 
     /** True for an item that names an alias or a place of the select list, which an expression cannot. */
@@ -194,7 +209,7 @@ class QueryAdapter extends ExprAdapter {
 
     @Override
     protected QueryBody select(Select given) {
-        Query old = same() ? Query.of(given) : new OldForms(this).rewrite(Query.of(given));
+        Query old = plainer(Query.of(given));
         boolean more = old.paging().isPresent()
                 || !old.order().isEmpty()
                 || !old.with().isEmpty();

@@ -51,7 +51,7 @@ final class StatementAdapter {
             return List.of(new DeleteAdapter(adapter).delete(delete));
         }
         if (statement instanceof Statement.Merge merge) {
-            return List.of(new ChangeAdapter(adapter).merge(merge));
+            return merged(merge);
         }
         if (statement instanceof Statement.Truncate truncate) {
             truncate.leftOut().forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, truncate.span(), c));
@@ -78,6 +78,12 @@ final class StatementAdapter {
             return new StructureAdapter(adapter).adapt(ddl);
         }
         return other(statement);
+    }
+
+    private List<Statement> merged(Statement.Merge merge) {
+        return MergeBySource.split(adapter, merge)
+                .map(parts -> parts.stream().flatMap(p -> adapt(p).stream()).toList())
+                .orElseGet(() -> List.of(new ChangeAdapter(adapter).merge(merge)));
     }
 
     private List<Statement> other(Statement statement) {

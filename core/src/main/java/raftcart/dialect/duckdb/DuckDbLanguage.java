@@ -32,6 +32,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SAFE_CASTS,
                     SqlFeature.HALVES_TO_EVEN,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.WINDOW_PERCENTILES,

@@ -90,7 +90,8 @@ public final class H2Language {
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.SCHEMA_GRANTS,
-            SqlFeature.DISTINCT_ON);
+            SqlFeature.DISTINCT_ON,
+            SqlFeature.FULL_JOIN);
 
     private H2Language() {}
 

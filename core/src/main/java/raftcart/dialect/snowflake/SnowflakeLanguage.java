@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SAFE_CASTS,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.PLACES_BY_DOLLAR,
                     SqlFeature.WINDOW_PERCENTILES,

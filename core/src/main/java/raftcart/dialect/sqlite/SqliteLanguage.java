@@ -35,6 +35,7 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LENIENT_NUMBERS,
                     SqlFeature.WHOLE_DECIMALS,
                     SqlFeature.LIKE_IGNORES_CASE,
                     SqlFeature.DATES_ARE_TEXTS,

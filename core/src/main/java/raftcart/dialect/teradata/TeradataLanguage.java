@@ -32,6 +32,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SAFE_CASTS,
                     SqlFeature.FEW_DIGITS_OF_DIVISION,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.KEYS_WANT_NOT_NULL,

@@ -10,6 +10,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.FunctionDictionary.Written;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Template;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprVisitor;
@@ -61,7 +62,9 @@ public abstract class CallWriter implements ExprVisitor<String> {
     /** The expression in parentheses unless it holds together at least as tightly as this level. */
     protected final String operand(Expr expression, int level) {
         String text = text(expression);
-        int own = expression instanceof Expr.Call || expression instanceof Expr.Cast
+        boolean function = expression instanceof Expr.Binary b
+                && (b.operator() == BinaryOperator.DIVIDE_WHOLE || b.operator() == BinaryOperator.POWER);
+        int own = function || expression instanceof Expr.Call || expression instanceof Expr.Cast
                 ? (isClosed(text) ? Levels.CLOSED : 0)
                 : Levels.of(expression);
         return own < level ? Layout.parentheses(text) : text;

@@ -315,7 +315,7 @@ public class ChangeWriter {
     /** One branch of a MERGE. */
     protected String mergeAction(MergeAction action) {
         if (action.bySource()) {
-            throw cannot("WHEN NOT MATCHED BY SOURCE");
+            require(SqlFeature.MERGE_BY_SOURCE, "WHEN NOT MATCHED BY SOURCE");
         }
         if (action.deleteWhere().isPresent()) {
             throw cannot("DELETE WHERE in a MERGE");
@@ -323,7 +323,9 @@ public class ChangeWriter {
         if (action.condition().isPresent() || action.kind() == MergeAction.Kind.DELETE) {
             require(SqlFeature.MERGE_CONDITIONS, "a MERGE with conditions");
         }
-        String head = (action.matched() ? "WHEN MATCHED" : "WHEN NOT MATCHED")
+        String head = (action.matched()
+                        ? "WHEN MATCHED"
+                        : action.bySource() ? "WHEN NOT MATCHED BY SOURCE" : "WHEN NOT MATCHED")
                 + action.condition().map(c -> " AND " + text(c)).orElse("")
                 + " THEN ";
         return head + mergeVerb(action);

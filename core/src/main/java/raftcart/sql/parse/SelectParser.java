@@ -213,6 +213,9 @@ final class SelectParser {
         if (qualify.isEmpty()) {
             qualify = condition("QUALIFY");
         }
+        if (parsing.has(GrammarFeature.SHORT_VERBS) && cursor.peek().isWord("SAMPLE")) {
+            throw cursor.byHand("a sample of the result");
+        }
         return new Select(distinct, distinctOn, items, from, where, hierarchy, groups, having, windows, qualify, span);
     }
 

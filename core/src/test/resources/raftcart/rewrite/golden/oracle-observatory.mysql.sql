@@ -36,8 +36,9 @@ WITH RECURSIVE tree_ AS (
 SELECT id, parent_id, depth_ AS level
 FROM tree_ node;
 SELECT GROUP_CONCAT(name ORDER BY name SEPARATOR ',') FROM star GROUP BY kind;
--- RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
--- MERGE INTO star s USING (SELECT 1 AS id, 'x' AS name FROM dual) n ON (s.id = n.id) WHEN MATCHED THEN UPDATE SET s.name = n.name WHEN NOT MATCHED THEN INSERT (id, name) VALUES (n.id, n.name)
+INSERT INTO star (id, name)
+SELECT n.id, n.name FROM (SELECT 1 AS id, 'x' AS name) n
+ON DUPLICATE KEY UPDATE name = VALUES(name);
 INSERT INTO a (x) VALUES (1);
 INSERT INTO b (y) VALUES (2);
 SELECT LOCALTIMESTAMP, CURRENT_TIMESTAMP, CURRENT_USER();
@@ -92,7 +93,8 @@ CREATE TABLE plate_scan (
 -- 20:50: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 20:8: RC0607 check: Function with a difference: string_agg: the result is cut at group_concat_max_len, 1024 bytes where it is not set
--- 21:1: RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
+-- 21:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
+-- 21:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 25:1: RC0603 by hand: Code is not translated: trigger
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */

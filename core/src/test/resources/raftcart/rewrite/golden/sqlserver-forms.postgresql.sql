@@ -75,7 +75,7 @@ SELECT
 FROM Telescope;
 -- RC0602 by hand: No counterpart on the target: the function soundex with 1 argument(s) has no counterpart in postgresql
 -- SELECT LEN(Name), CHARINDEX('a', Name), PATINDEX('%[0-9]%', Name), STUFF(Name, 1, 2, 'zz'), REPLICATE('a', 3), LEFT(Name, 3), REVERSE(Name), QUOTENAME(Name), SOUNDEX(Name), CHECKSUM(Name), HASHBYTES('SHA2_256', Name) FROM Telescope
--- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
+-- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
 -- SELECT IIF(Active = 1, 'y', 'n'), CHOOSE(2, 'a', 'b'), COALESCE(NULL, 1), TRY_CAST('1' AS int), TRY_CONVERT(date, 'x'), ISNUMERIC(Name), NEWID(), @@ROWCOUNT, SCOPE_IDENTITY(), DB_NAME(), SUSER_SNAME() FROM Telescope
 SELECT *
 FROM Telescope t
@@ -269,7 +269,7 @@ DROP VIEW public.vT;
 -- 74:191: RC0609 adapted: Said in other words: the mask yyyy-MM-dd is YYYY-MM-DD
 -- 74:206: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
 -- 75:1: RC0602 by hand: No counterpart on the target: the function soundex with 1 argument(s) has no counterpart in postgresql
--- 76:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
+-- 76:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
 -- 77:111: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 77:27: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 77:132: RC0608 adapted: Function spelled otherwise: STRING_SPLIT means rows_of_text

@@ -31,14 +31,18 @@ SELECT s.Name, x.Note
 FROM Star s
 CROSS JOIN LATERAL (SELECT Note FROM Reading r WHERE r.StarId = s.Id ORDER BY r.Id LIMIT 1) x;
 SELECT Name FROM Star ORDER BY Id LIMIT 5 OFFSET 10;
--- RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
+-- RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
 -- MERGE dbo.Star AS t USING (SELECT 1 AS Id, 'n' AS Name) AS s ON t.Id = s.Id WHEN MATCHED THEN UPDATE SET Name = s.Name WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name)
 -- RC0603 by hand: Code is not translated: procedure
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE TEMPORARY TABLE `#tmp` AS
 SELECT * FROM Star;
--- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in mysql
--- SELECT IIF(Active = 1, 'yes', 'no'), TRY_CAST(Name AS int), 7/2, Id % 3 FROM dbo.Star
+SELECT
+    IF(Active = TRUE, 'yes', 'no'),
+    CASE WHEN Name REGEXP '^ *[-+]?[0-9]+ *$' THEN CAST(Name AS signed) END,
+    7 DIV 2,
+    Id % 3
+FROM Star;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
@@ -69,8 +73,11 @@ SELECT * FROM Star;
 -- 24:39: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 25:1: RC0609 adapted: Said in other words: the schema dbo is left out
--- 26:1: RC0602 by hand: No counterpart on the target: a MERGE whose target has an alias
+-- 26:1: RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
 -- 28:1: RC0603 by hand: Code is not translated: procedure
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out
--- 31:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in mysql
+-- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value
+-- 31:38: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 31:62: RC0615 adapted: Division kept: without a fraction
+-- 31:1: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -38,8 +38,12 @@ WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name);
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE TEMPORARY TABLE "#tmp" AS
 SELECT * FROM public.Star;
--- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
--- SELECT IIF(Active = 1, 'yes', 'no'), TRY_CAST(Name AS int), 7/2, Id % 3 FROM dbo.Star
+SELECT
+    CASE WHEN Active = TRUE THEN 'yes' ELSE 'no' END,
+    CASE WHEN Name ~ '^ *[-+]?[0-9]+ *$' THEN CAST(Name AS integer) END,
+    7 / 2,
+    Id % 3
+FROM public.Star;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
@@ -77,4 +81,7 @@ SELECT * FROM public.Star;
 -- 28:1: RC0603 by hand: Code is not translated: procedure
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 31:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in postgresql
+-- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value
+-- 31:8: RC0609 adapted: Said in other words: a choice as CASE
+-- 31:38: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 31:1: RC0609 adapted: Said in other words: the schema dbo as public
