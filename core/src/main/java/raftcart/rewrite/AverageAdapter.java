@@ -72,9 +72,9 @@ final class AverageAdapter {
         return average;
     }
 
-    /** An average of exact numbers is one, a deviation is a floating-point number on some engines. */
+    /** An average of a column of exact numbers is one; what is computed may be a floating-point number on the target. */
     private static ValueKind roundable(Expr.Call call) {
-        return call.is("avg") ? ValueKind.DECIMAL : ValueKind.FLOAT;
+        return call.is("avg") && call.arguments().get(0) instanceof Expr.Column ? ValueKind.DECIMAL : ValueKind.FLOAT;
     }
 
     private static boolean fourMore(Language language, Expr.Call call, ValueKind kind) {
