@@ -3,10 +3,12 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 
@@ -27,7 +29,10 @@ final class AverageAdapter {
             return adapted;
         }
         ValueKind kind = adapter.kind(call.arguments().get(0));
-        boolean perhaps = kind == ValueKind.UNKNOWN && adapted.is("avg") && adapter.lost(SqlFeature.WHOLE_AVERAGES);
+        boolean perhaps = kind == ValueKind.UNKNOWN
+                && adapted.is("avg")
+                && adapter.lost(SqlFeature.WHOLE_AVERAGES)
+                && !isMadeFraction(call.arguments().get(0));
         if (perhaps) {
             adapter.note(
                     FindingCode.TYPES_UNKNOWN,
@@ -51,6 +56,14 @@ final class AverageAdapter {
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
         return sourceCuts ? rounded(full, call, kind, four) : full;
+    }
+
+    /** {@code n * 1.0}, which no average cuts off. */
+    private static boolean isMadeFraction(Expr e) {
+        return e instanceof Expr.Binary b
+                && b.operator() == BinaryOperator.MULTIPLY
+                && Stream.of(b.left(), b.right())
+                        .anyMatch(f -> f instanceof Expr.Literal l && l.text().contains("."));
     }
 
     /** The average with as many digits as the source gives. */

@@ -233,6 +233,17 @@ final class CastAdapter {
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }
         boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
+        boolean perhaps = kind == ValueKind.UNKNOWN
+                && !cast.safe()
+                && type instanceof LogicalType.Int
+                && (cast.value() instanceof Expr.Column || cast.value() instanceof Expr.Binary)
+                && adapter.from.has(SqlFeature.CASTS_ROUND) != adapter.to.has(SqlFeature.CASTS_ROUND);
+        if (perhaps) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    cast.span(),
+                    "a fraction is rounded by one engine and cut off by the other; it is not known whether there is one");
+        }
         boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber() && !numeral && !isPartOfDate(cast);
         if (silent && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
             adapter.note(

@@ -224,6 +224,11 @@ final class KindFinder {
         if (kind == ValueKind.INTEGER && function.equals("avg")) {
             return language.has(SqlFeature.WHOLE_AVERAGES) ? ValueKind.INTEGER : ValueKind.DECIMAL;
         }
+        boolean perhapsWhole =
+                function.equals("sum") || function.equals("avg") && language.has(SqlFeature.WHOLE_AVERAGES);
+        if (kind == ValueKind.UNKNOWN && perhapsWhole) {
+            return ValueKind.UNKNOWN;
+        }
         return kind.isNumber() ? kind : ValueKind.DECIMAL;
     }
 

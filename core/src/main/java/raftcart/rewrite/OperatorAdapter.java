@@ -292,6 +292,11 @@ final class OperatorAdapter {
         }
         boolean wantsText =
                 adapter.to.has(SqlFeature.PLUS_CONCATENATES) || adapter.to.has(SqlFeature.KEYS_SAY_NOT_NULL);
+        if (kind == ValueKind.UNKNOWN
+                && adapter.to.has(SqlFeature.PLUS_CONCATENATES)
+                && !adapter.from.has(SqlFeature.PLUS_CONCATENATES)) {
+            return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, part.span());
+        }
         return kind == ValueKind.UNKNOWN || !wantsText ? adapted : toText(adapted, kind);
     }
 

@@ -92,14 +92,14 @@ CREATE VIEW dbo.actor_info AS
 SELECT
     a.actor_id,
     a.first_name,
-    dbo.group_concat(DISTINCT (CAST(c.name AS nvarchar(max)) + ': ') + (
+    dbo.group_concat(DISTINCT (CAST(c.name AS nvarchar(max)) + ': ') + CAST((
         SELECT dbo.group_concat(CAST(f.title AS nvarchar(max))) AS group_concat
         FROM dbo.film f
         JOIN dbo.film_category fc_1 ON f.film_id = fc_1.film_id
         JOIN dbo.film_actor fa_1 ON f.film_id = fa_1.film_id
         WHERE fc_1.category_id = c.category_id AND fa_1.actor_id = a.actor_id
         GROUP BY fa_1.actor_id
-    )) AS film_info,
+    ) AS nvarchar(max))) AS film_info,
     YEAR(a.last_update) AS yr,
     FORMAT(a.last_update, 'yyyy-MM-dd') AS d,
     a.first_name + CHAR(32) AS nm,
