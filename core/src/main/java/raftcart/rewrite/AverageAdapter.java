@@ -10,6 +10,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /** Keeps the digits of averages and medians: some engines give no more than the values have. */
@@ -39,6 +40,10 @@ final class AverageAdapter {
                     call.span(),
                     "on the source an average of whole numbers is whole; it is not known whether these are");
         }
+        if (kind == ValueKind.UNKNOWN && adapted.is("avg") && isLostOnTarget()) {
+            adapter.note(FindingCode.DIVISION, call.span(), "an average with its fraction, whatever it is taken of");
+            return widened(adapted, call);
+        }
         boolean four = fourMore(adapter.from, adapted, kind);
         boolean sourceCuts = four || cuts(adapter.from, adapted, kind);
         boolean targetCuts = fourMore(adapter.to, adapted, kind) || cuts(adapter.to, adapted, kind);
@@ -56,6 +61,18 @@ final class AverageAdapter {
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
         return sourceCuts ? rounded(full, call, kind, four) : full;
+    }
+
+    private boolean isLostOnTarget() {
+        return adapter.to.has(SqlFeature.WHOLE_AVERAGES) && !adapter.from.has(SqlFeature.WHOLE_AVERAGES);
+    }
+
+    /** The average of values that have a fraction for certain, and stay floating-point numbers if they are such. */
+    private Expr widened(Expr.Call average, Expr.Call call) {
+        String one = adapter.to.has(SqlFeature.AVERAGES_KEEP_SCALE) ? "1.0000000000" : "1.0";
+        Expr factor = new Expr.Literal(LiteralKind.NUMBER, one, call.span());
+        Expr wide = new Expr.Binary(BinaryOperator.MULTIPLY, average.arguments().get(0), factor, call.span());
+        return new Expr.Call(average.name(), true, List.of(wide), average.suffix(), call.span());
     }
 
     /** {@code n * 1.0}, which no average cuts off. */
