@@ -32,6 +32,7 @@ final class FullJoins {
     /** The query without a FULL JOIN; the same where there is none, or it does not stand alone. */
     Query rewrite(Query query) {
         boolean possible = !adapter.to.has(SqlFeature.FULL_JOIN)
+                && query.locking().isEmpty()
                 && query.body() instanceof Select select
                 && select.from().size() == 1
                 && select.from().get(0) instanceof Join join

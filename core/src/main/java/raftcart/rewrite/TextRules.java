@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
@@ -31,9 +32,24 @@ final class TextRules {
                 : Stream.of(e);
     }
 
-    /** True for what has letters of one case only, so that it does not matter whether the case counts. */
-    private static boolean isFolded(Expr e) {
-        return e instanceof Expr.Call c && c.function().matches("lower|upper|lcase|ucase");
+    /** True for letters made small, or capital, beside others of that case, so that it does not matter whether it counts. */
+    private static boolean isFolded(Expr e, List<Expr> all) {
+        boolean small = isCall(e, "lower|lcase");
+        return (small || isCall(e, "upper|ucase")) && all.stream().allMatch(o -> isOfCase(o, small));
+    }
+
+    private static boolean isOfCase(Expr e, boolean small) {
+        return e instanceof Expr.Literal l
+                ? l.text()
+                        .equals(
+                                small
+                                        ? l.text().toLowerCase(Locale.ROOT)
+                                        : l.text().toUpperCase(Locale.ROOT))
+                : isCall(e, small ? "lower|lcase" : "upper|ucase");
+    }
+
+    private static boolean isCall(Expr e, String names) {
+        return e instanceof Expr.Call c && c.function().matches(names);
     }
 
     /** Says where the case of letters, or blanks at the end, count on one engine only. */
@@ -43,7 +59,7 @@ final class TextRules {
                         && l.kind() == LiteralKind.STRING
                         && l.text().chars().anyMatch(Character::isLetter));
         for (Expr e : expressions.stream()
-                .filter(e -> !isFolded(e))
+                .filter(e -> !isFolded(e, expressions))
                 .flatMap(TextRules::columns)
                 .toList()) {
             Optional<ColumnFacts> facts = adapter.facts(e);
