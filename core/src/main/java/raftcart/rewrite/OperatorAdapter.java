@@ -13,7 +13,6 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.TableRef;
@@ -365,8 +364,7 @@ final class OperatorAdapter {
                 && adapter.askedForTrue
                 && !in.negated();
         if (rows) {
-            return adapter.condition(
-                    exists((Expr.Row) in.value(), (Expr.Subquery) in.items().get(0), in.span()));
+            return adapter.condition(new RowComparisons(adapter).exists(in));
         }
         if (in.items().get(0) instanceof Expr.Subquery) {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
@@ -379,24 +377,6 @@ final class OperatorAdapter {
         all.addAll(in.items());
         List<Expr> adapted = comparable(all, in.span());
         return new Expr.InList(adapted.get(0), adapted.subList(1, adapted.size()), in.negated(), in.span());
-    }
-
-    /** {@code (a, b) IN (SELECT ...)} as EXISTS, which is the same wherever it is asked for true. */
-    private Expr exists(Expr.Row row, Expr.Subquery subquery, Span span) {
-        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "rows looked for in a query, with EXISTS");
-        List<Name> columns = new ArrayList<>();
-        List<Expr> conditions = new ArrayList<>();
-        for (Expr item : row.items()) {
-            Name column = Name.of("column_" + (columns.size() + 1) + "_");
-            columns.add(column);
-            Expr found = Expr.Column.of("found_", column.text());
-            conditions.add(new Expr.Binary(BinaryOperator.EQUAL, found, item, span));
-        }
-        TableRef rows = new TableRef.Derived(
-                subquery.query(), false, Optional.of(new TableRef.Alias(Name.of("found_"), columns, List.of())), span);
-        Query query = Query.of(QueryBody.Select.of(
-                List.of(QueryBody.Item.of(Expr.Literal.number(1))), List.of(rows), OldForms.and(conditions)));
-        return new Expr.Exists(query, span);
     }
 
     private List<Expr> comparable(List<Expr> expressions, Span span) {

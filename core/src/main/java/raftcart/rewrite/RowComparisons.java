@@ -2,12 +2,17 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.UnaryOperator;
 
 /** Compares rows value by value, as the standard (ISO/IEC 9075-2, 8.2) says that they compare, for targets without rows. */
@@ -54,6 +59,27 @@ final class RowComparisons {
         }
         Expr found = choices.size() == 1 ? choices.get(0) : new Expr.Junction(false, choices, in.span());
         return in.negated() ? new Expr.Unary(UnaryOperator.NOT, found, in.span()) : found;
+    }
+
+    /** {@code (a, b) IN (SELECT ...)} as EXISTS, which is the same wherever it is asked for true. */
+    Expr exists(Expr.InList in) {
+        Expr.Row row = (Expr.Row) in.value();
+        Expr.Subquery subquery = (Expr.Subquery) in.items().get(0);
+        Span span = in.span();
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "rows looked for in a query, with EXISTS");
+        List<Name> columns = new ArrayList<>();
+        List<Expr> conditions = new ArrayList<>();
+        for (Expr item : row.items()) {
+            Name column = Name.of("column_" + (columns.size() + 1) + "_");
+            columns.add(column);
+            Expr found = Expr.Column.of("found_", column.text());
+            conditions.add(new Expr.Binary(BinaryOperator.EQUAL, found, item, span));
+        }
+        TableRef rows = new TableRef.Derived(
+                subquery.query(), false, Optional.of(new TableRef.Alias(Name.of("found_"), columns, List.of())), span);
+        Query query = Query.of(QueryBody.Select.of(
+                List.of(QueryBody.Item.of(Expr.Literal.number(1))), List.of(rows), OldForms.and(conditions)));
+        return new Expr.Exists(query, span);
     }
 
     private static Expr equal(List<Expr> a, List<Expr> b, Span span) {
