@@ -368,6 +368,26 @@ public enum SqlFeature {
     SAFE_CASTS,
     /** A text that is cast to a number gives the number with which it begins, or 0. */
     LENIENT_NUMBERS,
+    /** WITH may stand before UPDATE, DELETE and MERGE. */
+    COMMON_TABLES_BEFORE_CHANGES,
+    /** WITH stands before the whole statement, not before the query of an INSERT. */
+    COMMON_TABLES_LEAD,
+    /** MERGE has WHEN ... THEN DO NOTHING. */
+    MERGE_DO_NOTHING,
+    /** UPDATE assigns one column after the other, so that later values read the new ones. */
+    ASSIGNS_IN_ORDER,
+    /** A decimal number with too many digits for its column or cast is cut, not rounded. */
+    DECIMALS_ARE_CUT,
+    /** A decimal column or cast keeps digits beyond those of its type. */
+    DECIMALS_KEEP_DIGITS,
+    /** INSERT ... ON CONFLICT takes two NULLs of one statement for the same key, and wants the key named for an update. */
+    NULLS_CONFLICT,
+    /** A decimal number that is a half beyond its column or cast is rounded towards zero. */
+    HALVES_TOWARDS_ZERO,
+    /** (a, b) IN ((1, 2), ...) is unknown for every row with a NULL, also where another value differs. */
+    ROW_LISTS_BLUR_NULLS,
+    /** The operator of whole division gives the exact quotient of numbers with a fraction. */
+    WHOLE_DIVISION_KEEPS_FRACTIONS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -21,6 +22,9 @@ final class CastAdapter {
     /** Words that PostgreSQL takes for dates. */
     private static final Set<String> SPECIAL_DATES =
             Set.of("infinity", "-infinity", "now", "today", "tomorrow", "yesterday", "epoch", "allballs");
+
+    /** What stands between the parts of a date or time, so that they are no number together. */
+    private static final Pattern SEPARATOR = Pattern.compile("[-:/., ]");
 
     private final ExprAdapter adapter;
 
@@ -162,7 +166,7 @@ final class CastAdapter {
         }
         return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)
                 ? safe(cast, value, kind, type)
-                : written(cast, whole(value, kind, type, cast.span()), type);
+                : written(cast, fitted(cast, value, kind, type), type);
     }
 
     /** A date given by the bytes in which it is stored. */
@@ -189,6 +193,11 @@ final class CastAdapter {
         if (thirty) {
             return adapter.finder.type(new TypeName(cast.type().name(), List.of(30), List.of(), 0));
         }
+        boolean kept = adapter.from.has(SqlFeature.DECIMALS_KEEP_DIGITS)
+                && adapter.finder.type(cast.type()) instanceof LogicalType.Decimal;
+        if (kept) {
+            return new LogicalType.Decimal(0, 0, false);
+        }
         boolean whole = cast.type().parameters().isEmpty() && adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH);
         boolean text = KindFinder.kind(adapter.finder.type(cast.type())) == ValueKind.TEXT;
         if (text && !adapter.from.has(SqlFeature.CASTS_CUT_TEXTS) && adapter.to.has(SqlFeature.CASTS_CUT_TEXTS)) {
@@ -207,6 +216,9 @@ final class CastAdapter {
     /** True for digits of a date, which are a number. */
     private boolean isPartOfDate(Expr.Cast cast) {
         return cast.value() instanceof Expr.Call call
+                && call.arguments().stream()
+                        .noneMatch(a -> a instanceof Expr.Literal l
+                                && SEPARATOR.matcher(l.text()).find())
                 && (call.is("format_date")
                         || adapter.from
                                 .functions()
@@ -274,25 +286,36 @@ final class CastAdapter {
         return new Expr.Case(Optional.empty(), List.of(new Expr.When(fits, plain)), Optional.empty(), cast.span());
     }
 
-    /** The value without its fraction, as the source makes a whole number of it. */
-    private Expr whole(Expr value, ValueKind kind, LogicalType type, Span span) {
-        boolean fraction = kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
-        boolean rounds = adapter.from.has(SqlFeature.CASTS_ROUND);
-        boolean even = rounds
+    /** The value with no more digits than its type has, as the source makes it so. */
+    private Expr fitted(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {
+        Optional<Integer> room = Digits.of(type);
+        Digits.Surplus before = Digits.surplus(adapter.from, type);
+        Digits.Surplus after = Digits.surplus(adapter.to, type);
+        boolean even = before == Digits.Surplus.ROUND
                 && kind == ValueKind.DECIMAL
                 && adapter.to.has(SqlFeature.HALVES_TO_EVEN)
-                && value instanceof Expr.Binary;
-        boolean alike = rounds == adapter.to.has(SqlFeature.CASTS_ROUND) && !even;
-        if (!(type instanceof LogicalType.Int) || !fraction || alike) {
+                && value instanceof Expr.Binary
+                && type instanceof LogicalType.Int;
+        boolean fraction = kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
+        if (room.isEmpty() || !fraction || !before.differs(after) && !even) {
             return value;
         }
-        String function = rounds ? "round" : "truncate";
-        if (kind == ValueKind.FLOAT && rounds || !adapter.writes(function)) {
+        Optional<Integer> digits = Digits.of(cast.value(), adapter);
+        return digits.isPresent() && digits.get() <= room.get()
+                ? value
+                : shortened(value, kind, before != Digits.Surplus.CUT, room.get(), cast.span());
+    }
+
+    private Expr shortened(Expr value, ValueKind kind, boolean rounds, int digits, Span span) {
+        String function = (rounds ? "round" : "truncate") + (digits == 0 ? "" : "_to");
+        if (kind == ValueKind.FLOAT && rounds && digits == 0 || !adapter.writes(function)) {
             adapter.note(FindingCode.IMPLICIT_CAST, span, "one engine rounds and the other cuts the fraction off");
             return value;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, rounds ? "rounded as on the source" : "cut as on the source");
-        return Expr.Call.of(function, value).at(span);
+        return digits == 0
+                ? Expr.Call.of(function, value).at(span)
+                : Expr.Call.of(function, value, Expr.Literal.number(digits)).at(span);
     }
 
     private Expr written(Expr.Cast cast, Expr value, LogicalType type) {
@@ -347,7 +370,7 @@ final class CastAdapter {
                         .write("json_of_text", List.of(value), adapter::kindOf)
                         .isPresent();
         if (!known) {
-            throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only,");
+            throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only");
         }
         return call;
     }

@@ -2,12 +2,10 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
@@ -87,34 +85,78 @@ final class ChangeAdapter {
         return e;
     }
 
-    List<Assignment> assignments(List<Assignment> assignments, Optional<KnownTable> table, boolean keepQualifier) {
+    List<Assignment> assignments(
+            List<Assignment> assignments, Optional<KnownTable> table, boolean keepQualifier, Name owner) {
         List<Assignment> adapted = new ArrayList<>();
-        for (Assignment a : assignments) {
+        for (Assignment a : new AssignmentOrder(adapter, owner).arranged(single(assignments), table)) {
             List<Expr> columns = a.columns().stream()
                     .map(c -> keepQualifier ? c : bare((Expr.Column) c))
                     .toList();
-            boolean says = has(SqlFeature.ROW_ASSIGNMENT) && has(SqlFeature.ROW_VALUES);
-            boolean rows = columns.size() > 1 && a.value() instanceof Expr.Row && !says;
-            if (rows) {
-                List<Expr> values = ((Expr.Row) a.value()).items();
-                for (int i = 0; i < columns.size(); i++) {
-                    adapted.add(new Assignment(List.of(columns.get(i)), value(values.get(i), columns.get(i), table)));
-                }
-            } else {
-                adapted.add(new Assignment(columns, value(a.value(), columns.get(0), table)));
-            }
+            adapted.add(new Assignment(columns, value(a.value(), columns, table)));
         }
         return adapted;
+    }
+
+    /** One assignment for each column; those of a query's columns only where the target cannot say them together. */
+    private List<Assignment> single(List<Assignment> assignments) {
+        if (adapter.same()) {
+            return assignments;
+        }
+        boolean together = has(SqlFeature.ROW_ASSIGNMENT) && has(SqlFeature.ROW_VALUES);
+        List<Assignment> all = new ArrayList<>();
+        for (Assignment a : assignments) {
+            List<Expr> values = a.columns().size() == 1 ? List.of() : values(a.value(), !together);
+            if (values.size() != a.columns().size()) {
+                all.add(a);
+                continue;
+            }
+            for (int i = 0; i < values.size(); i++) {
+                all.add(new Assignment(List.of(a.columns().get(i)), values.get(i)));
+            }
+        }
+        return all;
+    }
+
+    private List<Expr> values(Expr value, boolean ofQueries) {
+        if (value instanceof Expr.Row row) {
+            return row.items();
+        }
+        boolean apart = ofQueries
+                && value instanceof Expr.Subquery q
+                && q.query().body() instanceof QueryBody.Select s
+                && s.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
+        if (!apart) {
+            return List.of();
+        }
+        Query query = ((Expr.Subquery) value).query();
+        QueryBody.Select select = (QueryBody.Select) query.body();
+        adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "a query for each of the columns that it gives");
+        return select.items().stream()
+                .<Expr>map(i -> new Expr.Subquery(query.withBody(select.withItems(List.of(i))), value.span()))
+                .toList();
+    }
+
+    /** The table of an UPDATE, as its assignments call it where several are joined. */
+    private static Name owner(Statement.Update update, TableRef target) {
+        List<Name> parts = ((Expr.Column) update.assignments().get(0).columns().get(0))
+                .name()
+                .parts();
+        return target instanceof Join ? parts.get(Math.max(0, parts.size() - 2)) : alias(target);
     }
 
     private static Expr bare(Expr.Column column) {
         return new Expr.Column(new QualifiedName(List.of(column.name().last())), false, column.span());
     }
 
-    private Expr value(Expr value, Expr column, Optional<KnownTable> table) {
-        Name name = ((Expr.Column) column).name().last();
-        Optional<KnownColumn> known = table.map(t -> t.columns().get(name.text().toLowerCase(Locale.ROOT)));
-        return new ValueAdapter(adapter).forColumn(value, known);
+    private Expr value(Expr value, List<Expr> columns, Optional<KnownTable> table) {
+        ValueAdapter values = new ValueAdapter(adapter);
+        List<Name> names =
+                columns.stream().map(c -> ((Expr.Column) c).name().last()).toList();
+        if (columns.size() > 1 && value instanceof Expr.Subquery rows) {
+            Query fitted = values.fitted(rows.query(), ValueAdapter.types(names, table));
+            return adapter.expr(new Expr.Subquery(fitted, rows.span()));
+        }
+        return values.forColumn(value, ValueAdapter.known(names, table).get(0));
     }
 
     private Statement.Update limited(Statement.Update update) {
@@ -152,7 +194,7 @@ final class ChangeAdapter {
 
     Statement update(Statement.Update given) {
         refuseOld(given.returning());
-        Statement.Update update = limited(new CommonTableChanges(adapter).update(given));
+        Statement.Update update = limited(InlinedTables.in(new CommonTableChanges(adapter).update(given), adapter));
         if (!adapter.same() && update.target() instanceof TableRef.Derived) {
             throw new Untranslatable("an UPDATE of a query");
         }
@@ -271,7 +313,7 @@ final class ChangeAdapter {
         return new Statement.Update(
                 with(update.with()),
                 written,
-                assignments(update.assignments(), known, keepQualifier),
+                assignments(update.assignments(), known, keepQualifier, owner(update, target)),
                 tables,
                 adapter.optionalCondition(where),
                 adapter.order(update.order()),
@@ -389,22 +431,22 @@ final class ChangeAdapter {
                 update.span()));
     }
 
-    Statement merge(Statement.Merge merge) {
+    Statement merge(Statement.Merge given) {
+        Statement.Merge merge = InlinedTables.in(given, adapter);
         enter(merge.target());
         enter(merge.source());
         Optional<KnownTable> known =
                 merge.target() instanceof TableRef.Table t ? adapter.knowledge.table(t.name()) : Optional.empty();
         List<Statement.MergeAction> actions = new ArrayList<>();
-        int last = merge.actions().size() - 1;
-        boolean idle =
-                !adapter.same() && last > 0 && merge.actions().get(last).kind() == Statement.MergeAction.Kind.NOTHING;
-        for (Statement.MergeAction a : idle ? merge.actions().subList(0, last) : merge.actions()) {
+        for (Statement.MergeAction a : adapter.same() || has(SqlFeature.MERGE_DO_NOTHING)
+                ? merge.actions()
+                : MergeNothings.without(merge.actions())) {
             actions.add(new Statement.MergeAction(
                     a.matched(),
                     a.bySource(),
                     adapter.optionalCondition(a.condition()),
                     a.kind(),
-                    assignments(a.assignments(), known, false),
+                    assignments(a.assignments(), known, false, alias(merge.target())),
                     a.columns(),
                     new ValueAdapter(adapter).row(a.values(), ValueAdapter.known(a.columns(), known)),
                     adapter.optionalCondition(a.deleteWhere())));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -29,6 +30,24 @@ final class CommonTableChanges {
 
     CommonTableChanges(QueryAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** Common tables before the query of an INSERT, or before the whole, as the target has it. */
+    Statement.Insert insert(Statement.Insert insert) {
+        Optional<Query> source = insert.source().filter(q -> !adapter.same());
+        boolean leads = adapter.to.has(SqlFeature.COMMON_TABLES_LEAD);
+        if (source.isEmpty() || (leads ? source.get().with() : insert.with()).isEmpty()) {
+            return insert;
+        }
+        List<CommonTable> all = new ArrayList<>(insert.with());
+        all.addAll(source.get().with());
+        boolean twice = all.stream().map(t -> t.name().key()).distinct().count() < all.size();
+        if (twice) {
+            throw new Untranslatable("an INSERT with two common tables of one name");
+        }
+        return insert.withSource(source.get()
+                        .withTables(leads ? List.of() : all, source.get().recursive()))
+                .withCommonTables(leads ? all : List.of());
     }
 
     Statement.Delete delete(Statement.Delete delete) {

@@ -82,7 +82,8 @@ final class DeleteAdapter {
     }
 
     Statement delete(Statement.Delete given) {
-        Statement.Delete delete = limited(ofTable(new CommonTableChanges(adapter).delete(given)));
+        Statement.Delete delete =
+                limited(ofTable(InlinedTables.in(new CommonTableChanges(adapter).delete(given), adapter)));
         if (delete.targets().size() > 1 && !adapter.same()) {
             throw new Untranslatable("a DELETE from several tables");
         }

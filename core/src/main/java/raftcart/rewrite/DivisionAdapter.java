@@ -6,6 +6,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QueryMapper;
+import raftcart.type.LogicalType;
 
 /** Adapts divisions: of whole numbers, which some engines cut off, and by zero, which some hold for NULL. */
 final class DivisionAdapter {
@@ -16,15 +17,22 @@ final class DivisionAdapter {
     }
 
     Expr divide(Expr.Binary binary) {
+        BinaryOperator operator = binary.operator();
+        boolean exact = operator == BinaryOperator.DIVIDE_WHOLE
+                && adapter.from.has(SqlFeature.WHOLE_DIVISION_KEEPS_FRACTIONS)
+                && (isFraction(binary.left()) || isFraction(binary.right()));
+        if (exact) {
+            return divide(new Expr.Binary(BinaryOperator.DIVIDE, binary.left(), binary.right(), binary.span()));
+        }
         Expr left = adapter.expr(binary.left());
         Expr right = divisor(binary);
-        BinaryOperator operator = binary.operator();
         if (operator == BinaryOperator.MODULO && (isFraction(binary.left()) || isFraction(binary.right()))) {
             return Expr.Call.of("mod", left, right).at(binary.span());
         }
         if (operator == BinaryOperator.DIVIDE_WHOLE && !numbers(binary)) {
             Expr quotient = new Expr.Binary(BinaryOperator.DIVIDE, left, right, binary.span());
-            return Expr.Call.of("truncate", quotient).at(binary.span());
+            Expr whole = Expr.Call.of("truncate", quotient).at(binary.span());
+            return new Expr.Cast(whole, adapter.castType(new LogicalType.Int(64, false)), false, binary.span());
         }
         if (operator != BinaryOperator.DIVIDE) {
             return new Expr.Binary(operator, left, right, binary.span());

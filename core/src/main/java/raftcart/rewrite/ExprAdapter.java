@@ -377,6 +377,11 @@ class ExprAdapter extends QueryMapper {
         return written(to.types().castName(type));
     }
 
+    /** A type in the words of the source. */
+    TypeName sourceType(LogicalType type) {
+        return TypeNameParser.parse(from.types().castName(type), from.grammar().lexical());
+    }
+
     /** A type as the target's table writes it; one with texts in it is taken apart so that they keep their case. */
     TypeName written(String sql) {
         return sql.indexOf('\'') >= 0 ? TypeNameParser.parse(sql, to.grammar().lexical()) : TypeName.of(sql);

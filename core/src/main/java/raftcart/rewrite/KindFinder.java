@@ -263,7 +263,9 @@ final class KindFinder {
                 left == ValueKind.INTEGER && right == ValueKind.INTEGER && !language.has(SqlFeature.WHOLE_DIVISION)
                         ? ValueKind.DECIMAL
                         : wider(left, right);
-            case DIVIDE_WHOLE, BIT_AND, BIT_OR, BIT_XOR, SHIFT_LEFT, SHIFT_RIGHT -> ValueKind.INTEGER;
+            case DIVIDE_WHOLE ->
+                language.has(SqlFeature.WHOLE_DIVISION_KEEPS_FRACTIONS) ? wider(left, right) : ValueKind.INTEGER;
+            case BIT_AND, BIT_OR, BIT_XOR, SHIFT_LEFT, SHIFT_RIGHT -> ValueKind.INTEGER;
             case DIVIDE_EXACT -> ValueKind.DECIMAL;
             case POWER -> ValueKind.FLOAT;
             case JSON_GET, JSON_PATH -> ValueKind.JSON;

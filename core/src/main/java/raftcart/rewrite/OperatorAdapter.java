@@ -370,7 +370,7 @@ final class OperatorAdapter {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
         }
         RowComparisons comparisons = new RowComparisons(adapter);
-        if (comparisons.concerns(in.value())) {
+        if (comparisons.concerns(in)) {
             return adapter.condition(comparisons.in(in));
         }
         List<Expr> all = new ArrayList<>(List.of(in.value()));

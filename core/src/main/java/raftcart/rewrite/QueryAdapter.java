@@ -85,7 +85,7 @@ class QueryAdapter extends ExprAdapter {
 
     /** The query in the forms that every target has, as far as they are the same. */
     private Query plainer(Query query) {
-        return same() ? query : new FullJoins(this).rewrite(new OldForms(this).rewrite(query));
+        return same() ? query : new FullJoins(this).rewrite(new OldForms(this).rewrite(InlinedTables.in(query, this)));
     }
 
     /** The columns of a recursive common table, where the target wants them named. */
@@ -117,7 +117,7 @@ class QueryAdapter extends ExprAdapter {
     }
 
     /** A common table that reads itself, in dialects that do not say so. */
-    private static boolean mentions(QueryBody body, CommonTable table) {
+    static boolean mentions(QueryBody body, CommonTable table) {
         if (body instanceof QueryBody.SetOperation set) {
             return mentions(set.left(), table) || mentions(set.right(), table);
         }

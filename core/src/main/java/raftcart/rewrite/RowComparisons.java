@@ -28,6 +28,15 @@ final class RowComparisons {
         return left instanceof Expr.Row && !adapter.to.has(SqlFeature.ROW_VALUES);
     }
 
+    /** True for a row among rows, of which the target does not rightly say whether it is there. */
+    boolean concerns(Expr.InList in) {
+        boolean rows = in.value() instanceof Expr.Row && in.items().stream().allMatch(Expr.Row.class::isInstance);
+        boolean blurred = rows
+                && !adapter.from.name().equals(adapter.to.name())
+                && adapter.to.has(SqlFeature.ROW_LISTS_BLUR_NULLS);
+        return blurred || concerns(in.value());
+    }
+
     /** The comparison of two rows, yet to be adapted. */
     Expr compare(Expr.Binary binary) {
         if (!(binary.right() instanceof Expr.Row right)) {

@@ -21,6 +21,7 @@ import raftcart.sql.tree.Statement.Insert;
 import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.Truth;
+import raftcart.type.LogicalType;
 
 /** Changes a statement so that it does on the target what it does on the source; may become none or several. */
 final class StatementAdapter {
@@ -237,8 +238,9 @@ final class StatementAdapter {
                 && call.function().equals("set_config");
     }
 
-    private Statement insert(Insert insert) {
+    private Statement insert(Insert given) {
         ChangeAdapter changes = new ChangeAdapter(adapter);
+        Insert insert = new CommonTableChanges(adapter).insert(given);
         List<Query.CommonTable> with = changes.with(insert.with());
         Optional<KnownTable> table = adapter.knowledge.table(insert.table());
         Optional<Query> source = insert.source().map(q -> source(q, insert, table));
@@ -248,7 +250,7 @@ final class StatementAdapter {
             return new Statement.Upsert(
                     u.target(),
                     u.constraint(),
-                    changes.assignments(u.assignments(), table, false),
+                    changes.assignments(u.assignments(), table, false, ChangeAdapter.alias(target)),
                     adapter.optionalCondition(u.where()),
                     u.anyKey());
         });
@@ -282,8 +284,10 @@ final class StatementAdapter {
             }
             return query.withBody(new QueryBody.Values(rows, values.span()));
         }
-        adapter.instants.goInto(query.body(), ValueAdapter.types(insert.columns(), table));
-        return adapter.query(query);
+        List<Optional<LogicalType>> types = ValueAdapter.types(insert.columns(), table);
+        Query fitted = new ValueAdapter(adapter).fitted(query, types);
+        adapter.instants.goInto(fitted.body(), types);
+        return adapter.query(fitted);
     }
 
     /** INSERT ALL as one INSERT for each table. */

@@ -42,10 +42,21 @@ final class UpsertAdapter {
         if (insert.upsert().isEmpty() && insert.mode() == Insert.Mode.INSERT) {
             return insert;
         }
+        boolean several = table.filter(t -> t.keys().size() > 1).isPresent();
+        boolean unnamed =
+                insert.upsert().isEmpty() || insert.upsert().get().target().isEmpty();
+        if (several && unnamed && insert.mode() != Insert.Mode.REPLACE && nullsDiffer()) {
+            adapter.note(
+                    FindingCode.UPSERT_DIFFERS,
+                    insert.span(),
+                    "one engine takes two NULLs of one statement for the same key, the other does not");
+        }
         if (insert.mode() == Insert.Mode.IGNORE && has(SqlFeature.INSERT_IGNORE) != has(SqlFeature.INSERT_OR)) {
             return insert;
         }
-        if (insert.mode() == Insert.Mode.REPLACE && (has(SqlFeature.REPLACE) || has(SqlFeature.INSERT_OR))) {
+        if (insert.mode() == Insert.Mode.REPLACE
+                && (has(SqlFeature.REPLACE) || has(SqlFeature.INSERT_OR))
+                && !(several && has(SqlFeature.NULLS_CONFLICT))) {
             return insert;
         }
         Upsert upsert = insert.upsert().orElseGet(() -> fromMode(insert, table));
@@ -56,6 +67,10 @@ final class UpsertAdapter {
             return forDuplicate(insert, upsert);
         }
         return merge(insert, forConflict(upsert, insert, table));
+    }
+
+    private boolean nullsDiffer() {
+        return adapter.from.has(SqlFeature.NULLS_CONFLICT) != has(SqlFeature.NULLS_CONFLICT);
     }
 
     /** A query and ON CONFLICT need a WHERE between them, lest ON is taken for that of a join. */

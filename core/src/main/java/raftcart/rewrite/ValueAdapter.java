@@ -1,5 +1,7 @@
 package raftcart.rewrite;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,6 +15,8 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.type.LogicalType;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
@@ -69,10 +73,86 @@ final class ValueAdapter {
         if (text && !(value instanceof Expr.Literal)) {
             return new DateAdapter(adapter).asText(value);
         }
-        if (same || type.isEmpty() || !(value instanceof Expr.Literal literal)) {
+        if (same || type.isEmpty()) {
             return adapter.instants.into(type, () -> adapter.expr(value));
         }
-        return constant(literal, type.get());
+        return value instanceof Expr.Literal literal
+                ? constant(shortened(literal, type.get()), type.get())
+                : adapter.instants.into(type, () -> adapter.expr(fitted(value, type.get())));
+    }
+
+    /** A value with as many digits as its column keeps on the source, if the target's would keep others. */
+    private Expr fitted(Expr value, LogicalType type) {
+        boolean fits = !isShortened(type)
+                || !KindFinder.kind(type).isNumber()
+                || !hasFraction(adapter.kind(value))
+                || Digits.of(value, adapter)
+                        .filter(d -> d <= Digits.of(type).orElseThrow())
+                        .isPresent();
+        return fits ? value : asColumn(value, type);
+    }
+
+    private Expr asColumn(Expr value, LogicalType type) {
+        return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
+    }
+
+    private static boolean hasFraction(ValueKind kind) {
+        return kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
+    }
+
+    /** True where the source shortens numbers for a column of this type, and the target in another way or not. */
+    private boolean isShortened(LogicalType type) {
+        return Digits.of(type).isPresent()
+                && Digits.assigned(adapter.from, type).differs(Digits.assigned(adapter.to, type));
+    }
+
+    private Expr.Literal shortened(Expr.Literal literal, LogicalType type) {
+        int point = literal.kind() == LiteralKind.NUMBER ? literal.text().indexOf('.') : -1;
+        boolean fits = point < 0
+                || !isShortened(type)
+                || literal.text().length() - point - 1 <= Digits.of(type).orElseThrow();
+        if (fits || !NUMBER.matcher(literal.text()).matches()) {
+            return literal;
+        }
+        boolean cut = Digits.assigned(adapter.from, type) == Digits.Surplus.CUT;
+        BigDecimal number = new BigDecimal(literal.text())
+                .setScale(Digits.of(type).orElseThrow(), cut ? RoundingMode.DOWN : RoundingMode.HALF_UP);
+        return new Expr.Literal(LiteralKind.NUMBER, number.toPlainString(), literal.span());
+    }
+
+    /** A query whose values go into columns of these types. */
+    Query fitted(Query query, List<Optional<LogicalType>> types) {
+        boolean alike = same || types.stream().flatMap(Optional::stream).noneMatch(this::isShortened);
+        return alike ? query : query.withBody(fitted(query.body(), types, query));
+    }
+
+    private QueryBody fitted(QueryBody body, List<Optional<LogicalType>> types, Query whole) {
+        if (body instanceof QueryBody.SetOperation set && set.all()) {
+            return new QueryBody.SetOperation(
+                    set.kind(), true, fitted(set.left(), types, whole), fitted(set.right(), types, whole), set.span());
+        }
+        if (!(body instanceof QueryBody.Select select) || select.distinct()) {
+            return body;
+        }
+        List<Scope.ColumnFacts> facts = adapter.finder.columns(whole.withBody(body), adapter.scope);
+        if (facts.size() != select.items().size()) {
+            return body;
+        }
+        List<QueryBody.Item> items = new ArrayList<>();
+        for (int i = 0; i < facts.size(); i++) {
+            QueryBody.Item item = select.items().get(i);
+            Optional<LogicalType> type = i < types.size() ? types.get(i).filter(this::isShortened) : Optional.empty();
+            boolean fits = type.isEmpty()
+                    || !hasFraction(facts.get(i).kind())
+                    || item.value() instanceof Expr.Star
+                    || facts.get(i)
+                            .type()
+                            .flatMap(Digits::of)
+                            .filter(d -> d <= Digits.of(type.get()).orElseThrow())
+                            .isPresent();
+            items.add(fits ? item : new QueryBody.Item(asColumn(item.value(), type.get()), item.alias()));
+        }
+        return select.withItems(items);
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {

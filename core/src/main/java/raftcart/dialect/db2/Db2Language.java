@@ -26,6 +26,7 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DECIMALS_ARE_CUT,
                     SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,

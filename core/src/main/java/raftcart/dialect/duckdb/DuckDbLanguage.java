@@ -32,6 +32,10 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WHOLE_DIVISION_KEEPS_FRACTIONS,
+                    SqlFeature.NULLS_CONFLICT,
+                    SqlFeature.MERGE_DO_NOTHING,
+                    SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.HALVES_TO_EVEN,
                     SqlFeature.CASTS_ROUND,
@@ -73,7 +77,6 @@ public final class DuckDbLanguage {
                     SqlFeature.INSERT_OR,
                     SqlFeature.UPDATE_FROM,
                     SqlFeature.DELETE_USING,
-                    SqlFeature.ROW_ASSIGNMENT,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,

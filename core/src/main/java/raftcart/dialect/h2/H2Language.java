@@ -27,6 +27,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ROW_LISTS_BLUR_NULLS,
                     SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.WINDOW_PERCENTILES,

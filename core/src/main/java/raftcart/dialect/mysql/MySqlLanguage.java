@@ -27,7 +27,8 @@ public final class MySqlLanguage {
             SqlFeature.LATERAL,
             SqlFeature.EXPRESSION_INDEXES,
             SqlFeature.GENERATED_NOT_NULL,
-            SqlFeature.LOCKS_NAME_TABLES);
+            SqlFeature.LOCKS_NAME_TABLES,
+            SqlFeature.COMMON_TABLES_BEFORE_CHANGES);
 
     private MySqlLanguage() {}
 

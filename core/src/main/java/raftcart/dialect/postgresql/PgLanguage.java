@@ -49,6 +49,8 @@ public final class PgLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.MERGE_DO_NOTHING,
+                    SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.FRACTIONAL_PARTS,
                     SqlFeature.FUNCTION_ALIAS_NAMES_COLUMN,

@@ -35,6 +35,8 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DECIMALS_KEEP_DIGITS,
+                    SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.LENIENT_NUMBERS,
                     SqlFeature.WHOLE_DECIMALS,
                     SqlFeature.LIKE_IGNORES_CASE,

@@ -45,6 +45,8 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.COMMON_TABLES_LEAD,
+                    SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.MERGE_BY_SOURCE,
                     SqlFeature.WHOLE_AVERAGES,

@@ -79,12 +79,21 @@ final class InsertParser {
         return columns;
     }
 
+    /** An alias; what stands in parentheses behind it names the columns of the table. */
+    private Optional<Alias> aliasAlone() {
+        if (!cursor.peek().isWord("AS")) {
+            return changes.alias();
+        }
+        cursor.take();
+        return Optional.of(new Alias(parsing.name(), List.of(), List.of()));
+    }
+
     private Insert insertInto(List<CommonTable> with, Mode mode, QualifiedName table, Span span) {
         Optional<Alias> alias = cursor.peek().isSymbol("(")
                         || cursor.peek().isWord("WITH")
                         || cursor.peek().isAnyWord("VALUE", "OVERRIDING")
                 ? Optional.empty()
-                : changes.alias();
+                : aliasAlone();
         if (cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(")) {
             cursor.take();
             parsing.skipParentheses();

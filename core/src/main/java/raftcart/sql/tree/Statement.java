@@ -50,6 +50,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
                     with, mode, table, alias, columns, Optional.of(other), overriding, upsert, returning, span);
         }
 
+        /** The same with other common tables before it. */
+        public Insert withCommonTables(List<CommonTable> tables) {
+            return new Insert(tables, mode, table, alias, columns, source, overriding, upsert, returning, span);
+        }
+
         /** The same, where rows bring numbers for a column that the engine numbers. */
         public Insert withOverriding(String whose) {
             return new Insert(with, mode, table, alias, columns, source, whose, upsert, returning, span);

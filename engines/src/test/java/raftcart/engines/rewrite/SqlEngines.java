@@ -45,6 +45,21 @@ final class SqlEngines implements AutoCloseable {
         }
     }
 
+    /** The rows of a query after some changes, which are taken back. */
+    List<String> rowsAfter(String engine, List<String> changes, String query) throws SQLException {
+        Connection connection = connections.get(engine);
+        connection.setAutoCommit(false);
+        try {
+            for (String change : changes) {
+                execute(engine, change);
+            }
+            return rows(engine, query, true);
+        } finally {
+            connection.rollback();
+            connection.setAutoCommit(true);
+        }
+    }
+
     /** The rows of a query as texts; sorted unless they come in an order that was asked for. */
     List<String> rows(String engine, String sql, boolean ordered) throws SQLException {
         try (Statement statement = connections.get(engine).createStatement();

@@ -8,14 +8,14 @@ import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Queries made at random from the forms of a grammar file: {@code what: form}, in which {what} stands for any of its forms. */
-final class RandomQueries {
+/** Statements made at random from the forms of a grammar file: {@code what: form}, in which {what} stands for any of its forms. */
+final class RandomStatements {
     private static final Pattern PLACE = Pattern.compile("\\{([a-z]+)\\}");
     private final Map<String, List<String>> forms = new HashMap<>();
     private final Random random;
 
     /** Forms of the given texts, chosen in an order that the seed decides. */
-    RandomQueries(long seed, String... grammars) {
+    RandomStatements(long seed, String... grammars) {
         random = new Random(seed);
         for (String grammar : grammars) {
             grammar.lines().filter(line -> !line.startsWith("#")).forEach(line -> {
@@ -26,9 +26,9 @@ final class RandomQueries {
         }
     }
 
-    /** A query whose expressions nest as deep as asked for, or one level more. */
-    String next(int depth) {
-        return fill("query", depth + 1);
+    /** A query (or a change) whose expressions nest as deep as asked for, or one level more. */
+    String next(String what, int depth) {
+        return fill(what, depth + 1);
     }
 
     private String fill(String what, int depth) {
