@@ -13,6 +13,7 @@ import static raftcart.dialect.SqlFeature.CONDITIONS_ARE_VALUES;
 import static raftcart.dialect.SqlFeature.CREATE_TABLE_AS;
 import static raftcart.dialect.SqlFeature.CURRENT_SCHEMA;
 import static raftcart.dialect.SqlFeature.DATES_BESIDE_TIMESTAMPS;
+import static raftcart.dialect.SqlFeature.DEFAULT_FOR_GENERATED;
 import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
 import static raftcart.dialect.SqlFeature.DISTINCT_WITH_SEPARATOR;
@@ -26,6 +27,7 @@ import static raftcart.dialect.SqlFeature.GRANTS;
 import static raftcart.dialect.SqlFeature.INDEX_IF_NOT_EXISTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
+import static raftcart.dialect.SqlFeature.JSON_COLUMNS_PARSE;
 import static raftcart.dialect.SqlFeature.LIMIT_IN_SUBQUERY;
 import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
 import static raftcart.dialect.SqlFeature.NATURAL_JOIN;
@@ -120,7 +122,9 @@ public final class FeatureSets {
             CASTS_BOOLEANS,
             CASTS_CUT_TEXTS,
             DATES_BESIDE_TIMESTAMPS,
-            CHARACTERS_ARE_PADDED);
+            CHARACTERS_ARE_PADDED,
+            DEFAULT_FOR_GENERATED,
+            JSON_COLUMNS_PARSE);
 
     private FeatureSets() {}
 

@@ -388,6 +388,22 @@ public enum SqlFeature {
     ROW_LISTS_BLUR_NULLS,
     /** The operator of whole division gives the exact quotient of numbers with a fraction. */
     WHOLE_DIVISION_KEEPS_FRACTIONS,
+    /** A text of a backslash, x and digits is those bytes where bytes are wanted. */
+    TEXTS_OF_HEX_BYTES,
+    /** A text of hexadecimal digits is read as bytes where bytes are wanted. */
+    BYTES_ARE_HEX_TEXTS,
+    /** Constant bytes have to be cast for a large object. */
+    BLOBS_WANT_CASTS,
+    /** A number such as 20260131 is a date where one is wanted. */
+    DATES_ARE_NUMBERS_TOO,
+    /** DEFAULT may stand among values for a generated column. */
+    DEFAULT_FOR_GENERATED,
+    /** A text that goes into a column of JSON is read as JSON. */
+    JSON_COLUMNS_PARSE,
+    /** In a text that is cast to bytes a backslash, x and two digits stand for one of them. */
+    TEXTS_OF_ESCAPED_BYTES,
+    /** VALUES takes no function that makes JSON; a query has to give such rows. */
+    VALUES_ARE_CONSTANTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

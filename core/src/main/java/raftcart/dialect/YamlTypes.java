@@ -3,6 +3,7 @@ package raftcart.dialect;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.math.BigInteger;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -20,6 +21,7 @@ import raftcart.type.LogicalType;
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
+ * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
@@ -37,6 +39,7 @@ public final class YamlTypes implements TypeTable {
     private final Map<String, JsonNode> write = new HashMap<>();
 
     private Optional<String> exactTexts = Optional.empty();
+    private boolean unsignedNumbers;
 
     private YamlTypes() {}
 
@@ -61,6 +64,7 @@ public final class YamlTypes implements TypeTable {
             if (document.has("exact texts")) {
                 types.exactTexts = Optional.of(document.get("exact texts").asText());
             }
+            types.unsignedNumbers |= document.path("unsigned numbers").asBoolean();
             document.path("read").properties().forEach(f -> {
                 checked(file, f.getKey(), f.getValue().asText().split("[ ,]+")[0], READ);
                 types.read.put(f.getKey(), f.getValue());
@@ -211,9 +215,23 @@ public final class YamlTypes implements TypeTable {
         if (lost > 0) {
             return choice.note(FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)");
         }
-        boolean wider = type instanceof LogicalType.Int i && i.unsigned();
-        return wider
-                ? choice.note(FindingCode.WIDER_TYPE, sql + " for an unsigned number; its range is not checked")
+        return ofRange(choice, type, use);
+    }
+
+    /** The choice with a check that refuses what an unsigned number cannot be. */
+    private TypeChoice ofRange(TypeChoice choice, LogicalType type, ColumnUse use) {
+        // In the quotes of the standard, which every dialect with such a table reads.
+        String column = '"' + use.column().replace("\"", "\"\"") + '"';
+        if (type instanceof LogicalType.Int i && i.unsigned() && !unsignedNumbers) {
+            BigInteger greatest = BigInteger.ONE.shiftLeft(i.bits()).subtract(BigInteger.ONE);
+            return use.identity()
+                    ? choice.note(FindingCode.WIDER_TYPE, choice.sql() + " for an identity of unsigned numbers")
+                    : choice.check(column + " BETWEEN 0 AND " + greatest)
+                            .note(FindingCode.UNSIGNED_RANGE, choice.sql() + " for unsigned " + i.bits() + " bits");
+        }
+        return type instanceof LogicalType.Decimal d && d.unsigned()
+                ? choice.check(column + " >= 0")
+                        .note(FindingCode.UNSIGNED_RANGE, choice.sql() + " for an unsigned decimal")
                 : choice;
     }
 

@@ -154,9 +154,9 @@ final class CastAdapter {
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
-        Optional<Expr> moment = moment(cast, type, wanted);
-        if (moment.isPresent()) {
-            return moment.get();
+        Optional<Expr> constant = bytes(cast, type).or(() -> moment(cast, type, wanted));
+        if (constant.isPresent()) {
+            return constant.get();
         }
         uncertain(cast, type, kind);
         if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
@@ -167,6 +167,20 @@ final class CastAdapter {
         return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)
                 ? safe(cast, value, kind, type)
                 : written(cast, fitted(cast, value, kind, type), type);
+    }
+
+    /** A constant text as the bytes that it stands for. */
+    private Optional<Expr> bytes(Expr.Cast cast, LogicalType type) {
+        boolean possible = KindFinder.kind(type) == ValueKind.BYTES
+                && !(type instanceof LogicalType.Bits)
+                && cast.value() instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        if (!possible) {
+            return Optional.empty();
+        }
+        boolean large = type instanceof LogicalType.Blob && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);
+        return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from)
+                .map(l -> large ? new Expr.Cast(l, adapter.castType(type), false, cast.span()) : l);
     }
 
     /** A date given by the bytes in which it is stored. */

@@ -191,8 +191,28 @@ final class DateAdapter {
                 Expr.Call.of("format_date", e, Expr.Literal.string(mask)).at(e.span()));
     }
 
+    /** A constant text as a constant moment, if it is one. */
+    static Optional<Expr> moment(Expr text) {
+        return Optional.of(text)
+                .filter(Expr.Literal.class::isInstance)
+                .map(t -> typed(usual((Expr.Literal) t), ValueKind.TIMESTAMP))
+                .filter(t -> t instanceof Expr.Literal l && l.kind() == LiteralKind.TIMESTAMP);
+    }
+
+    /** MySQL's 20260131 and 20260131221500 as texts. */
+    static Expr.Literal ofNumber(Expr.Literal number) {
+        String date = number.text()
+                .replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)$", "$1-$2-$3 $4:$5:$6")
+                .replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)$", "$1-$2-$3");
+        return date.equals(number.text()) ? number : new Expr.Literal(LiteralKind.STRING, date, number.span());
+    }
+
     /** A text beside a date is a constant of that type where the target has such constants. */
-    Expr constant(Expr e, ValueKind kind) {
+    Expr constant(Expr given, ValueKind kind) {
+        boolean number = given instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        Expr e = number ? ofNumber((Expr.Literal) given) : given;
         boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
         if (text && Instants.isZoned(((Expr.Literal) e).text())) {
             return adapter.instants.compared((Expr.Literal) e);

@@ -309,6 +309,10 @@ final class FunctionAdapter {
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);
         }
+        if (call.is("timestamp_of")
+                && DateAdapter.moment(call.arguments().get(0)).isPresent()) {
+            return adapter.expr(DateAdapter.moment(call.arguments().get(0)).get());
+        }
         Optional<Expr> end = new TextEnds(adapter).rewrite(call);
         if (end.isPresent()) {
             return end.get();

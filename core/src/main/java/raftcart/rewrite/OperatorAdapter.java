@@ -401,8 +401,10 @@ final class OperatorAdapter {
         Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();
         boolean stamped =
                 kinds.contains(ValueKind.TIMESTAMP) && !adapter.to.has(SqlFeature.DATES_BESIDE_TIMESTAMPS) && !same();
+        boolean bytes = !same() && expressions.stream().anyMatch(this::isBytes);
         List<Expr> adapted = new ArrayList<>();
-        for (Expr e : expressions) {
+        for (Expr original : expressions) {
+            Expr e = bytes ? ByteTexts.of(original, adapter.from) : original;
             if (bool && !same()) {
                 adapted.add(boolSide(e));
             } else if (stamped && (adapter.kind(e) == ValueKind.DATE || adapter.kind(e) == ValueKind.TEXT)) {
@@ -418,6 +420,15 @@ final class OperatorAdapter {
             }
         }
         return adapted;
+    }
+
+    private boolean isBytes(Expr e) {
+        return adapter.kind(e) == ValueKind.BYTES
+                && adapter.facts(e)
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(LogicalType.Bits.class::isInstance)
+                        .isEmpty()
+                && !(e instanceof Expr.Literal l && l.kind() == LiteralKind.BITS);
     }
 
     /** 0 and 1 beside a boolean are FALSE and TRUE, and the other way round. */

@@ -40,7 +40,7 @@ final class StatementAdapter {
             return query(query);
         }
         if (statement instanceof Insert insert) {
-            return new KeyNumbers(adapter).allowed(insert, insert(insert));
+            return inserts(insert);
         }
         if (statement instanceof Statement.MultiInsert multi) {
             return multi(multi);
@@ -79,6 +79,13 @@ final class StatementAdapter {
             return new StructureAdapter(adapter).adapt(ddl);
         }
         return other(statement);
+    }
+
+    private List<Statement> inserts(Insert insert) {
+        return new DefaultValues(adapter)
+                .without(insert).stream()
+                        .flatMap(i -> new KeyNumbers(adapter).allowed(i, insert(i)).stream())
+                        .toList();
     }
 
     private List<Statement> merged(Statement.Merge merge) {
@@ -282,7 +289,10 @@ final class StatementAdapter {
             for (List<Expr> row : values.rows()) {
                 rows.add(forColumns.row(row, known));
             }
-            return query.withBody(new QueryBody.Values(rows, values.span()));
+            return query.withBody(
+                    adapter.to.has(SqlFeature.VALUES_ARE_CONSTANTS) && !adapter.same()
+                            ? JsonRows.selected(rows, values.span())
+                            : new QueryBody.Values(rows, values.span()));
         }
         List<Optional<LogicalType>> types = ValueAdapter.types(insert.columns(), table);
         Query fitted = new ValueAdapter(adapter).fitted(query, types);

@@ -73,6 +73,9 @@ final class ValueAdapter {
         if (text && !(value instanceof Expr.Literal)) {
             return new DateAdapter(adapter).asText(value);
         }
+        if (type.filter(LogicalType.Json.class::isInstance).isPresent() && isTextToParse(value)) {
+            return Expr.Call.of("json_of_text", adapter.expr(value)).at(value.span());
+        }
         if (same || type.isEmpty()) {
             return adapter.instants.into(type, () -> adapter.expr(value));
         }
@@ -94,6 +97,14 @@ final class ValueAdapter {
 
     private Expr asColumn(Expr value, LogicalType type) {
         return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
+    }
+
+    /** True for a text that is JSON to a column of the source, and a JSON text to one of the target. */
+    private boolean isTextToParse(Expr value) {
+        return !same
+                && !adapter.to.has(SqlFeature.JSON_COLUMNS_PARSE)
+                && adapter.kind(value) == ValueKind.TEXT
+                && adapter.writes("json_of_text");
     }
 
     private static boolean hasFraction(ValueKind kind) {
@@ -158,6 +169,9 @@ final class ValueAdapter {
     private Expr constant(Expr.Literal given, LogicalType type) {
         Expr.Literal literal = given;
         ValueKind kind = KindFinder.kind(type);
+        if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO)) {
+            literal = DateAdapter.ofNumber(literal);
+        }
         boolean text = literal.kind() == LiteralKind.STRING;
         if (literal.kind() == LiteralKind.ZONED_TIMESTAMP && type instanceof LogicalType.Timestamp t && t.zoned()) {
             return adapter.instants.constant(literal);
@@ -178,16 +192,8 @@ final class ValueAdapter {
         } else if (text && kind == ValueKind.TIME) {
             literal = read(DateAdapter.usual(literal));
         }
-        if (text && type instanceof LogicalType.Bits wide) {
-            literal = bits(literal, wide.length());
-        }
-        boolean bits = literal.kind() == LiteralKind.BITS
-                && type instanceof LogicalType.Bits b
-                && b.length() > literal.text().length();
-        if (bits) {
-            // A number to MySQL, which fills it up on the left.
-            int missing = ((LogicalType.Bits) type).length() - literal.text().length();
-            return new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span());
+        if (kind == ValueKind.BYTES) {
+            return bytes(literal, type);
         }
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
@@ -200,6 +206,39 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
+    }
+
+    private Expr bytes(Expr.Literal given, LogicalType type) {
+        boolean text = given.kind() == LiteralKind.STRING;
+        if (!(type instanceof LogicalType.Bits wide)) {
+            Expr.Literal literal = text ? ByteTexts.bytes(given, adapter.from).orElse(given) : given;
+            boolean large = literal.kind() == LiteralKind.BYTES
+                    && type instanceof LogicalType.Blob
+                    && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);
+            return large
+                    ? new Expr.Cast(literal, adapter.castType(type), false, literal.span())
+                    : adapter.expr(literal);
+        }
+        Expr.Literal literal = text
+                ? bits(given, wide.length())
+                : given.kind() == LiteralKind.NUMBER ? bitsOfNumber(given, wide) : given;
+        // A number to MySQL, which fills it up on the left.
+        int missing = literal.kind() == LiteralKind.BITS
+                ? Math.max(0, wide.length() - literal.text().length())
+                : 0;
+        return missing > 0
+                ? new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span())
+                : adapter.expr(literal);
+    }
+
+    /** A number in a column of bits: its digits in base two. */
+    private static Expr.Literal bitsOfNumber(Expr.Literal number, LogicalType.Bits type) {
+        if (!number.text().matches("\\d{1,20}")) {
+            return number;
+        }
+        String digits = new java.math.BigInteger(number.text()).toString(2);
+        String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
+        return new Expr.Literal(LiteralKind.BITS, bits, number.span());
     }
 
     /** A text in a column of bits: its bytes, as dumps have them. */

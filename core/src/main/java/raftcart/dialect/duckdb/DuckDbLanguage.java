@@ -32,6 +32,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TEXTS_OF_ESCAPED_BYTES,
                     SqlFeature.WHOLE_DIVISION_KEEPS_FRACTIONS,
                     SqlFeature.NULLS_CONFLICT,
                     SqlFeature.MERGE_DO_NOTHING,
@@ -105,7 +106,8 @@ public final class DuckDbLanguage {
             SqlFeature.ADD_COLUMN_NOT_NULL,
             SqlFeature.CASTS_CUT_TEXTS,
             SqlFeature.CHARACTERS_ARE_PADDED,
-            SqlFeature.ROW_VALUES);
+            SqlFeature.ROW_VALUES,
+            SqlFeature.DEFAULT_FOR_GENERATED);
 
     private DuckDbLanguage() {}
 

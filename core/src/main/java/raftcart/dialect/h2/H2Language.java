@@ -92,7 +92,8 @@ public final class H2Language {
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.DISTINCT_ON,
-            SqlFeature.FULL_JOIN);
+            SqlFeature.FULL_JOIN,
+            SqlFeature.JSON_COLUMNS_PARSE);
 
     private H2Language() {}
 

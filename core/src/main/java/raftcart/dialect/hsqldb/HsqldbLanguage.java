@@ -21,6 +21,7 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.BYTES_ARE_HEX_TEXTS,
                     SqlFeature.HALVES_TOWARDS_ZERO,
                     SqlFeature.FEW_DIGITS_OF_DIVISION,
                     SqlFeature.AVERAGES_KEEP_SCALE,

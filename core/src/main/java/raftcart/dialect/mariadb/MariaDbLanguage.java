@@ -50,6 +50,7 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_ARE_NUMBERS_TOO,
                     SqlFeature.ASSIGNS_IN_ORDER,
                     SqlFeature.LENIENT_NUMBERS,
                     SqlFeature.CASTS_ROUND,

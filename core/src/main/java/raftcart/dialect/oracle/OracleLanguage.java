@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.BYTES_ARE_HEX_TEXTS,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.ROWID,
                     SqlFeature.WINDOW_PERCENTILES,

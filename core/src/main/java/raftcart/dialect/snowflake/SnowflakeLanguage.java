@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.VALUES_ARE_CONSTANTS,
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.PLACES_BY_DOLLAR,
@@ -88,7 +89,8 @@ public final class SnowflakeLanguage {
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.SAVEPOINTS,
             SqlFeature.SEQUENCE_CACHE,
-            SqlFeature.CHARACTERS_ARE_PADDED);
+            SqlFeature.CHARACTERS_ARE_PADDED,
+            SqlFeature.JSON_COLUMNS_PARSE);
 
     private SnowflakeLanguage() {}
 

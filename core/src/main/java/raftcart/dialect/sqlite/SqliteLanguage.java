@@ -88,7 +88,8 @@ public final class SqliteLanguage {
             SqlFeature.DISTINCT_WITH_SEPARATOR,
             SqlFeature.QUANTIFIED_COMPARISONS,
             SqlFeature.CASTS_CUT_TEXTS,
-            SqlFeature.CHARACTERS_ARE_PADDED);
+            SqlFeature.CHARACTERS_ARE_PADDED,
+            SqlFeature.DEFAULT_FOR_GENERATED);
 
     private SqliteLanguage() {}
 

@@ -36,7 +36,7 @@ SELECT foo(1) FROM stars;
 
 -- findings
 -- 3:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB DEFAULT CHARSET = utf8mb4
--- 4:3: RC0117 adapted: Wider type: id: INTEGER for an unsigned number; its range is not checked
+-- 4:3: RC0117 adapted: Wider type: id: INTEGER for an identity of unsigned numbers
 -- 3:1: RC0502 adapted: Storage clauses left out: the comment on stars.name
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 8:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check

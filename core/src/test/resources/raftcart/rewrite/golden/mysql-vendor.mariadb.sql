@@ -54,7 +54,7 @@ INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
     (1, 'PEN''ELOPE
 \\', X'000000', X'00000000010100000063', B'1'),
-    (2, 'x"y', '', X'0000000001010000', B'0');
+    (2, 'x"y', X'', X'0000000001010000', B'0');
 INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
 INSERT IGNORE INTO star (star_id) VALUES (1);
 COMMIT;

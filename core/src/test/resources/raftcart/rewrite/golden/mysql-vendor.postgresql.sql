@@ -63,7 +63,7 @@ INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
     (1, 'PEN''ELOPE
 \', '\x000000'::bytea, '\x00000000010100000063'::bytea, B'1'),
-    (2, 'x"y', '', '\x0000000001010000'::bytea, B'0');
+    (2, 'x"y', '\x'::bytea, '\x0000000001010000'::bytea, B'0');
 INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
 INSERT INTO star (star_id) VALUES (1) ON CONFLICT DO NOTHING;
 COMMIT;

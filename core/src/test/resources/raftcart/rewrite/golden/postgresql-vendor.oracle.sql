@@ -57,7 +57,7 @@ CREATE TABLE actor (
     j clob DEFAULT '{}',
     x clob,
     mo number(19,2),
-    o number(10),
+    o number(10) CHECK (O BETWEEN 0 AND 4294967295),
     ch char(1 char),
     b raw(1),
     iv clob,
@@ -215,7 +215,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:25: RC0111 check: Type without counterpart crosses as text: r: int4range as CLOB
 -- 80:38: RC0111 check: Type without counterpart crosses as text: p: point as CLOB
 -- 80:76: RC0111 check: Type without counterpart crosses as text: x: xml as CLOB
--- 80:93: RC0117 adapted: Wider type: o: NUMBER(10) for an unsigned number; its range is not checked
+-- 80:93: RC0101 adapted: Unsigned range kept by a check: o: NUMBER(10) for unsigned 32 bits
 -- 80:129: RC0111 check: Type without counterpart crosses as text: iv: interval as CLOB
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as CLOB

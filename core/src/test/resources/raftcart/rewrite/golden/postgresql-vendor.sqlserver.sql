@@ -58,7 +58,7 @@ CREATE TABLE dbo.actor (
     j nvarchar(max) DEFAULT '{}',
     x nvarchar(max),
     mo decimal(19,2),
-    o bigint,
+    o bigint CHECK (o BETWEEN 0 AND 4294967295),
     ch nchar(1) COLLATE Latin1_General_100_BIN2,
     b binary(1),
     iv nvarchar(max),
@@ -220,7 +220,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 80:25: RC0111 check: Type without counterpart crosses as text: r: int4range as NVARCHAR(MAX)
 -- 80:38: RC0111 check: Type without counterpart crosses as text: p: point as NVARCHAR(MAX)
 -- 80:76: RC0111 check: Type without counterpart crosses as text: x: xml as NVARCHAR(MAX)
--- 80:93: RC0117 adapted: Wider type: o: BIGINT for an unsigned number; its range is not checked
+-- 80:93: RC0101 adapted: Unsigned range kept by a check: o: BIGINT for unsigned 32 bits
 -- 80:129: RC0111 check: Type without counterpart crosses as text: iv: interval as NVARCHAR(MAX)
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as NVARCHAR(MAX)

@@ -2,6 +2,7 @@ package raftcart.engines.rewrite;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -23,6 +24,7 @@ final class SqlEngines implements AutoCloseable {
         connections.put("mariadb", server(TestServers.mariadb()));
         execute("mariadb", "SET NAMES utf8mb4 COLLATE utf8mb4_nopad_bin"); // as the tables that the tool makes
         connections.put("sqlite", DriverManager.getConnection("jdbc:sqlite::memory:"));
+        execute("sqlite", "PRAGMA foreign_keys = ON");
         connections.put("h2", DriverManager.getConnection("jdbc:h2:mem:" + System.nanoTime()));
         connections.put("hsqldb", DriverManager.getConnection("jdbc:hsqldb:mem:r" + System.nanoTime(), "SA", ""));
         System.setProperty("derby.stream.error.field", "java.lang.System.err");
@@ -104,7 +106,10 @@ final class SqlEngines implements AutoCloseable {
             return decimal.signum() == 0 ? "0" : decimal.stripTrailingZeros().toPlainString();
         }
         if (value instanceof byte[] bytes) {
-            return java.util.HexFormat.of().formatHex(bytes);
+            boolean json = bytes.length > 0 && bytes[0] == '{';
+            return json
+                    ? text(new String(bytes, StandardCharsets.UTF_8))
+                    : java.util.HexFormat.of().formatHex(bytes);
         }
         if (value instanceof java.sql.Clob clob) {
             return text(whole(clob));
@@ -121,6 +126,7 @@ final class SqlEngines implements AutoCloseable {
         }
         return text.replaceFirst("^(\\d{4}-\\d\\d-\\d\\d)[T ](\\d\\d:\\d\\d)(:\\d\\d)?(\\.0+)?Z?$", "$1 $2$3")
                 .replaceFirst("^(\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d)$", "$1:00")
+                .replaceFirst("^(\\d\\d:\\d\\d)$", "$1:00")
                 .replaceFirst(" 00:00:00$", "");
     }
 

@@ -1,0 +1,75 @@
+package raftcart.rewrite;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.HexFormat;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+
+/** Texts that stand where bytes are wanted, as the bytes that the source makes of them. */
+final class ByteTexts {
+    private static final char LOST = '\uFFFD';
+
+    private static final Pattern OCTAL = Pattern.compile("[0-3][0-7]{2}");
+    private static final Pattern HEX = Pattern.compile("x[0-9A-Fa-f]{2}");
+
+    private ByteTexts() {}
+
+    /** The bytes of a text; empty where they cannot be told, as of one that was not read in its own encoding. */
+    static Optional<Expr.Literal> bytes(Expr.Literal text, Language from) {
+        if (text.text().indexOf(LOST) >= 0) {
+            return Optional.empty();
+        }
+        Optional<String> hex = hex(text.text(), from);
+        return hex.map(h -> new Expr.Literal(LiteralKind.BYTES, h, text.span()));
+    }
+
+    /** A constant text as bytes, if it is one and they can be told; anything else as it is. */
+    static Expr of(Expr e, Language from) {
+        return e instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                ? bytes(l, from).orElse(l)
+                : e;
+    }
+
+    private static Optional<String> hex(String text, Language from) {
+        if (from.has(SqlFeature.BYTES_ARE_HEX_TEXTS)) {
+            return pairs(text);
+        }
+        if (from.has(SqlFeature.TEXTS_OF_HEX_BYTES)) {
+            return text.startsWith("\\x") ? pairs(text.substring(2)) : escaped(text, OCTAL, 8);
+        }
+        if (from.has(SqlFeature.TEXTS_OF_ESCAPED_BYTES)) {
+            return escaped(text, HEX, 16);
+        }
+        return Optional.of(HexFormat.of().formatHex(text.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static Optional<String> pairs(String digits) {
+        return digits.matches("(?:[0-9A-Fa-f]{2})*+") ? Optional.of(digits.toLowerCase(Locale.ROOT)) : Optional.empty();
+    }
+
+    /** Characters, and bytes as a backslash with three octal or an x with two hexadecimal digits. */
+    private static Optional<String> escaped(String text, Pattern digits, int base) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c != '\\') {
+                bytes.writeBytes(String.valueOf(c).getBytes(StandardCharsets.UTF_8));
+            } else if (text.startsWith("\\\\", i)) {
+                bytes.write('\\');
+                i++;
+            } else if (digits.matcher(text).region(i + 1, text.length()).lookingAt()) {
+                bytes.write(Integer.parseInt(text, base == 8 ? i + 1 : i + 2, i + 4, base));
+                i += 3;
+            } else {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(HexFormat.of().formatHex(bytes.toByteArray()));
+    }
+}
