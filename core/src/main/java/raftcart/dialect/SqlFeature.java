@@ -404,6 +404,18 @@ public enum SqlFeature {
     TEXTS_OF_ESCAPED_BYTES,
     /** VALUES takes no function that makes JSON; a query has to give such rows. */
     VALUES_ARE_CONSTANTS,
+    /** An item of SELECT may be read under its alias by other items and by WHERE. */
+    ALIASES_IN_EXPRESSIONS,
+    /** A number in GROUP BY is no place of the select list. */
+    GROUP_BY_WITHOUT_PLACES,
+    /** An expression in ORDER BY may read an item of SELECT under its alias. */
+    ALIASES_IN_ORDER_EXPRESSIONS,
+    /** The column of a series is named X. */
+    SERIES_COLUMN_IS_X,
+    /** The column of a series is named value. */
+    SERIES_COLUMN_IS_VALUE,
+    /** The aggregate that puts texts together takes nothing but texts, and with DISTINCT only their own order. */
+    JOINED_TEXTS_ARE_TEXTS,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

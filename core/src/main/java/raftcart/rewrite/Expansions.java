@@ -78,8 +78,8 @@ final class Expansions {
             case "utc_time" -> utc("TIME", call);
             case "trunc_week" -> week(a.get(0), call);
             case "not_matching" -> new Expr.Is(a.get(0), Truth.TRUE, true, call.span());
-            case "every" -> extremeTruth("min", a.get(0), call);
-            case "some" -> extremeTruth("max", a.get(0), call);
+            case "bit_and_of_rows", "bit_or_of_rows", "bit_xor_of_rows" -> ofNone(call);
+            case "every", "some" -> extremeTruth(call.is("every") ? "min" : "max", a.get(0), call);
             case "zoned_now" -> new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, call.span());
             case "current_schema" -> writable("current_database");
             case "any_value" -> Expr.Call.of("min", a.get(0));
@@ -117,6 +117,19 @@ final class Expansions {
         return to.has(SqlFeature.BOOLEAN_CONSTANTS)
                 ? new Expr.Binary(BinaryOperator.EQUAL, number, Expr.Literal.number(1), call.span())
                 : number;
+    }
+
+    /** MySQL's aggregates of bits, which have a value also where there are no rows. */
+    private Expr ofNone(Expr.Call call) {
+        String function = call.function().replace("_of_rows", "_agg");
+        String none = call.is("bit_and_of_rows") ? "18446744073709551615" : "0";
+        if (!to.functions().functions().contains(function)) {
+            return null;
+        }
+        Expr bits = new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of(function), true, call.arguments(), call.suffix(), call.span());
+        return Expr.Call.of("coalesce", bits, new Expr.Literal(LiteralKind.NUMBER, none, call.span()))
+                .at(call.span());
     }
 
     private static Expr utc(String type, Expr.Call call) {

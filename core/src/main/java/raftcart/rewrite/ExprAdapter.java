@@ -108,6 +108,9 @@ class ExprAdapter extends QueryMapper {
 
     /** 1, 0 or NULL for a condition. */
     static Expr asNumber(Expr condition, Span span) {
+        if (NeverNull.isTrueOrFalse(condition)) {
+            return Expr.Case.of(condition, Expr.Literal.number(1), Expr.Literal.number(0));
+        }
         Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
         return new Expr.Case(
                 Optional.empty(),
@@ -405,7 +408,7 @@ class ExprAdapter extends QueryMapper {
         if (from.name().equals(to.name()) || (item.nulls() != Nulls.DEFAULT && to.has(SqlFeature.NULLS_ORDER))) {
             return List.of(new OrderItem(value, item.descending(), item.nulls()));
         }
-        if (same || finder.isNeverNull(item.value(), scope) || isRanked(item.value())) {
+        if (same || NeverNull.is(item.value(), scope) || isRanked(item.value())) {
             return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
         }
         String where = sourceFirst ? "first" : "last";

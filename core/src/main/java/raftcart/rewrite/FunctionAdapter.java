@@ -455,6 +455,11 @@ final class FunctionAdapter {
             arguments = filtered;
             suffix = suffix.withoutFilter();
         }
+        Optional<Expr> ofValues = texts.ofValues(call, arguments, suffix);
+        if (ofValues.isPresent()) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "values put together as texts");
+            return ofValues.get();
+        }
         Expr.Call adapted =
                 new Expr.Call(raftcart.sql.tree.QualifiedName.of(function), true, arguments, suffix, call.span());
         if (to.functions().write(function, arguments, this::kindOfAdapted).isPresent()) {

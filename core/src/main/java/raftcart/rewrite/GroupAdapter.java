@@ -21,7 +21,8 @@ final class GroupAdapter {
 
     /** The groups with aliases and places replaced by what they stand for, where the target does not take them. */
     List<Grouping> groups(Select select) {
-        if (adapter.to.has(SqlFeature.ALIAS_IN_GROUP_BY)) {
+        boolean places = !adapter.to.has(SqlFeature.GROUP_BY_WITHOUT_PLACES);
+        if (adapter.to.has(SqlFeature.ALIAS_IN_GROUP_BY) && places) {
             return select.groupBy();
         }
         return select.groupBy().stream().map(g -> replaced(g, select)).toList();

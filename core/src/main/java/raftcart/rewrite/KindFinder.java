@@ -329,20 +329,6 @@ final class KindFinder {
         return language.types().read(name);
     }
 
-    /** True where a value is certainly not NULL. */
-    boolean isNeverNull(Expr e, Scope scope) {
-        if (e instanceof Expr.Literal literal) {
-            return literal.kind() != raftcart.sql.tree.LiteralKind.NULL;
-        }
-        if (e instanceof Expr.Column column) {
-            return scope.column(column.name()).map(ColumnFacts::notNull).orElse(false);
-        }
-        if (e instanceof Expr.Call call && call.function().matches("coalesce|nvl|ifnull|isnull")) {
-            return call.arguments().stream().anyMatch(a -> isNeverNull(a, scope));
-        }
-        return e instanceof Expr.CurrentTime;
-    }
-
     /** The columns that a query gives, as far as they are known; empty where a star hides them. */
     List<ColumnFacts> columns(Query query, Scope outer) {
         Scope with = new Scope(Optional.of(outer));
@@ -395,7 +381,7 @@ final class KindFinder {
                 return new ColumnFacts(name, k.kind(), k.type(), k.notNull(), k.ignoresCase());
             }
         }
-        return new ColumnFacts(name, kind(value, scope), Optional.empty(), isNeverNull(value, scope), false);
+        return new ColumnFacts(name, kind(value, scope), Optional.empty(), NeverNull.is(value, scope), false);
     }
 
     private static boolean expand(Expr.Star star, Scope scope, List<ColumnFacts> columns) {

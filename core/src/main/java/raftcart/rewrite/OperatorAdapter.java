@@ -254,7 +254,7 @@ final class OperatorAdapter {
         for (Expr part : concat.parts()) {
             ValueKind kind = adapter.kind(part);
             Expr adapted = asText(part, kind);
-            if (empty && !adapter.finder.isNeverNull(part, adapter.scope)) {
+            if (empty && !NeverNull.is(part, adapter.scope)) {
                 Expr none = Expr.Literal.string("");
                 Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);
                 adapted = Expr.Call.of("coalesce", text, none).at(part.span());
@@ -266,7 +266,7 @@ final class OperatorAdapter {
             adapter.note(FindingCode.EMPTY_TEXT, concat.span(), "NULL adds nothing to a text, as on the source");
         }
         boolean nullWins = !concat.nullIsEmpty() && !same() && adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
-        if (nullWins && concat.parts().stream().anyMatch(p -> !adapter.finder.isNeverNull(p, adapter.scope))) {
+        if (nullWins && concat.parts().stream().anyMatch(p -> !NeverNull.is(p, adapter.scope))) {
             adapter.note(
                     FindingCode.EMPTY_TEXT,
                     concat.span(),

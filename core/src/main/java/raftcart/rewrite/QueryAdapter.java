@@ -85,7 +85,11 @@ class QueryAdapter extends ExprAdapter {
 
     /** The query in the forms that every target has, as far as they are the same. */
     private Query plainer(Query query) {
-        return same() ? query : new FullJoins(this).rewrite(new OldForms(this).rewrite(InlinedTables.in(query, this)));
+        if (same()) {
+            return query;
+        }
+        Query plain = new ItemAliases(this).rewrite(InlinedTables.in(query, this));
+        return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));
     }
 
     /** The columns of a recursive common table, where the target wants them named. */

@@ -47,20 +47,19 @@ final class TableFunctions {
             return Optional.empty();
         }
         String name = known.get().signature().name();
-        boolean writes = adapter.writes(name);
+        boolean writes = adapter.to
+                .functions()
+                .write(name, known.get().arguments(), adapter::kind)
+                .isPresent();
         return switch (name) {
             case "rows_of_text" -> Optional.of(writes ? named(function, VALUE) : refused("texts split into rows"));
-            case "series" -> {
-                boolean named =
-                        function.alias().filter(a -> !a.columns().isEmpty()).isPresent()
-                                || adapter.from.has(SqlFeature.FUNCTION_ALIAS_NAMES_COLUMN);
-                yield !named || !writes && !adapter.to.has(SqlFeature.RECURSION)
+            case "series" ->
+                !writes && !adapter.to.has(SqlFeature.RECURSION)
                         ? Optional.empty()
                         : Optional.of(
                                 writes
                                         ? named(function, column(function))
                                         : series(function, known.get().arguments()));
-            }
             default -> Optional.empty();
         };
     }
@@ -69,10 +68,21 @@ final class TableFunctions {
         throw new Untranslatable(what);
     }
 
-    /** The name of the column of a series: where it has none, its alias, or else the function. */
-    private static Name column(TableRef.Function function) {
+    /** The name of the column of a series: where the alias gives none, the one that the source has for it. */
+    private Name column(TableRef.Function function) {
         List<Name> columns = function.alias().map(TableRef.Alias::columns).orElse(List.of());
-        return columns.isEmpty() ? name(function) : columns.get(0);
+        if (!columns.isEmpty()) {
+            return columns.get(0);
+        }
+        if (adapter.from.has(SqlFeature.SERIES_COLUMN_IS_X)) {
+            return Name.of("X");
+        }
+        if (adapter.from.has(SqlFeature.SERIES_COLUMN_IS_VALUE)) {
+            return Name.of("value");
+        }
+        return adapter.from.has(SqlFeature.FUNCTION_ALIAS_NAMES_COLUMN)
+                ? name(function)
+                : ((Expr.Call) function.call()).name().last();
     }
 
     private static Name name(TableRef.Function function) {

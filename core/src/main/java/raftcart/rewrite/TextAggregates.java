@@ -7,9 +7,13 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.FunctionDictionary;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Window;
+import raftcart.type.LogicalType;
 
 /** Texts of many rows put together to one: their order, and what happens to equal ones. */
 final class TextAggregates {
@@ -41,6 +45,49 @@ final class TextAggregates {
                 "");
         return suffix.withoutOrder()
                 .withOver(new Window(window.base(), window.partition(), suffix.order(), Optional.of(whole)));
+    }
+
+    /** Values that are no texts, or not known to be: as texts, or as an array where their own order is wanted. */
+    Optional<Expr> ofValues(Expr.Call call, List<Expr> arguments, CallSuffix suffix) {
+        boolean concerned = call.is("string_agg")
+                && to.has(SqlFeature.JOINED_TEXTS_ARE_TEXTS)
+                && !adapter.from.has(SqlFeature.JOINED_TEXTS_ARE_TEXTS);
+        if (!concerned) {
+            return Optional.empty();
+        }
+        boolean text = adapter.kind(call.arguments().get(0)) == ValueKind.TEXT;
+        boolean ordered = suffix.distinct() && !suffix.order().isEmpty();
+        CallSuffix own = ordered ? inOwnOrder(arguments.get(0), suffix, call) : suffix;
+        if (text) {
+            return ordered
+                    ? Optional.of(new Expr.Call(call.name(), true, arguments, own, call.span()))
+                    : Optional.empty();
+        }
+        if (ordered) {
+            if (!adapter.writes("joined_array")) {
+                throw new Untranslatable("different values put together in an order that is not that of their texts");
+            }
+            Expr array =
+                    new Expr.Call(QualifiedName.of("array_agg"), true, List.of(arguments.get(0)), own, call.span());
+            Expr joined = Expr.Call.of("joined_array", array, arguments.get(1)).at(call.span());
+            return Optional.of(
+                    Expr.Call.of("nullif", joined, Expr.Literal.string("")).at(call.span()));
+        }
+        Expr asText = new Expr.Cast(arguments.get(0), adapter.castType(new LogicalType.Text(0)), false, call.span());
+        return Optional.of(new Expr.Call(call.name(), true, List.of(asText, arguments.get(1)), suffix, call.span()));
+    }
+
+    /** Different values can only be in their own order. */
+    private CallSuffix inOwnOrder(Expr value, CallSuffix suffix, Expr.Call call) {
+        OrderItem first = suffix.order().get(0);
+        if (suffix.order().size() == 1 && first.value().equals(value)) {
+            return suffix;
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                call.span(),
+                "different values put together in their own order, not in the one that is asked for");
+        return suffix.withOrder(List.of(first.withValue(value)));
     }
 
     /** The arguments of an aggregate; texts put together once each may have to do without a separator of choice. */

@@ -26,6 +26,8 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.JOINED_TEXTS_ARE_TEXTS,
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DECIMALS_ARE_CUT,
                     SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.INSTANTS_IN_UTC,

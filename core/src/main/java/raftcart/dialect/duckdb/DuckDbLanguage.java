@@ -32,6 +32,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
+                    SqlFeature.ALIASES_IN_EXPRESSIONS,
                     SqlFeature.TEXTS_OF_ESCAPED_BYTES,
                     SqlFeature.WHOLE_DIVISION_KEEPS_FRACTIONS,
                     SqlFeature.NULLS_CONFLICT,

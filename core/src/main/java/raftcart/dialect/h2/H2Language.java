@@ -27,6 +27,9 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SERIES_COLUMN_IS_X,
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
+                    SqlFeature.GROUP_BY_WITHOUT_PLACES,
                     SqlFeature.ROW_LISTS_BLUR_NULLS,
                     SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS,
                     SqlFeature.CASTS_ROUND,
@@ -93,7 +96,9 @@ public final class H2Language {
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.DISTINCT_ON,
             SqlFeature.FULL_JOIN,
-            SqlFeature.JSON_COLUMNS_PARSE);
+            SqlFeature.JSON_COLUMNS_PARSE,
+            SqlFeature.USING_JOIN,
+            SqlFeature.NATURAL_JOIN);
 
     private H2Language() {}
 

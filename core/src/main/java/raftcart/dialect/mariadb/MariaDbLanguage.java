@@ -50,6 +50,7 @@ public final class MariaDbLanguage {
                     OperatorTable.POSTFIX));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DATES_ARE_NUMBERS_TOO,
                     SqlFeature.ASSIGNS_IN_ORDER,
                     SqlFeature.LENIENT_NUMBERS,

@@ -37,6 +37,8 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
+                    SqlFeature.ALIASES_IN_EXPRESSIONS,
                     SqlFeature.VALUES_ARE_CONSTANTS,
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.CASTS_ROUND,

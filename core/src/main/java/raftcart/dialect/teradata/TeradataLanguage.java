@@ -32,6 +32,8 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
+                    SqlFeature.ALIASES_IN_EXPRESSIONS,
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.FEW_DIGITS_OF_DIVISION,
                     SqlFeature.PRESENT_HAS_ZONE,

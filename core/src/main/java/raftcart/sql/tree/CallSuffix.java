@@ -57,6 +57,11 @@ public record CallSuffix(
         return new CallSuffix(distinct, List.of(), false, filter, nulls, over);
     }
 
+    /** The same with another order. */
+    public CallSuffix withOrder(List<OrderItem> other) {
+        return new CallSuffix(distinct, other, withinGroup, filter, nulls, over);
+    }
+
     /** The same without filter. */
     public CallSuffix withoutFilter() {
         return new CallSuffix(distinct, order, withinGroup, Optional.empty(), nulls, over, keep);

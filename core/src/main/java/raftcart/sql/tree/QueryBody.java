@@ -71,6 +71,12 @@ public sealed interface QueryBody {
         }
 
         /** The same with another condition. */
+        public Select withQualify(Optional<Expr> other) {
+            return new Select(
+                    distinct, distinctOn, items, from, where, hierarchy, groupBy, having, windows, other, span);
+        }
+
+        /** The same with another condition. */
         public Select withWhere(Optional<Expr> other) {
             return new Select(
                     distinct, distinctOn, items, from, other, hierarchy, groupBy, having, windows, qualify, span);

@@ -214,7 +214,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
--- 36:14: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
+-- 36:14: RC0609 adapted: Said in other words: values put together as texts
 -- 36:76: RC0606 check: Function is not in the dictionary: COUNT with these 2 argument(s)
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 36:114: RC0609 adapted: Said in other words: a choice as CASE

@@ -55,7 +55,7 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 15:126: RC0612 check: Comparison may ignore case on the source
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 16:31: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
+-- 16:31: RC0609 adapted: Said in other words: values put together as texts
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 21:1: RC0603 by hand: Code is not translated: procedure

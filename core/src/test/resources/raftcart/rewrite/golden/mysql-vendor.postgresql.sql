@@ -83,7 +83,7 @@ SELECT
     s.star_id AS ID,
     s.first_name || ' ' || s.kind AS name,
     CASE WHEN s.active THEN 'active' ELSE '' END AS notes,
-    STRING_AGG(DISTINCT c.name || ': ' || (SELECT STRING_AGG(f.title, ', ' ORDER BY f.title NULLS FIRST) FROM film f), '; ' ORDER BY c.name NULLS FIRST) AS film_info
+    STRING_AGG(DISTINCT c.name || ': ' || (SELECT STRING_AGG(CAST(f.title AS text), ', ' ORDER BY f.title NULLS FIRST) FROM film f), '; ' ORDER BY c.name || ': ' || (SELECT STRING_AGG(CAST(f.title AS text), ', ' ORDER BY f.title NULLS FIRST) FROM film f) NULLS FIRST) AS film_info
 FROM star s
 JOIN addr a ON s.address_id = a.address_id
 JOIN city ON a.city_id = city.city_id
@@ -221,8 +221,9 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 86:109: RC0609 adapted: Said in other words: a choice as CASE
 -- 86:312: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 86:253: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 86:219: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
--- 86:166: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
+-- 86:219: RC0609 adapted: Said in other words: values put together as texts
+-- 86:166: RC0627 check: Said in other words, with a difference: different values put together in their own order, not in the one that is asked for
+-- 86:166: RC0609 adapted: Said in other words: values put together as texts
 -- 84:10: RC0502 adapted: Storage clauses left out: ALGORITHM = UNDEFINED
 -- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
 -- 84:10: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER

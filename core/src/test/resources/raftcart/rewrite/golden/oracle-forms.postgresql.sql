@@ -88,7 +88,7 @@ SELECT
 FROM telescope;
 SELECT
     name,
-    STRING_AGG(code, ',') OVER (PARTITION BY flag ORDER BY code ROWS BETWEEN UNBOUNDED PRECEDING AND UNBOUNDED FOLLOWING)
+    STRING_AGG(CAST(code AS text), ',') OVER (PARTITION BY flag ORDER BY code ROWS BETWEEN UNBOUNDED PRECEDING AND UNBOUNDED FOLLOWING)
 FROM obs_event;
 SELECT *
 FROM (SELECT a.*, ROW_NUMBER() OVER () AS rn FROM (SELECT * FROM telescope ORDER BY name LIMIT 20) a) t_73_15
@@ -289,7 +289,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 71:39: RC0609 adapted: Said in other words: if_null_else in other words
 -- 71:123: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
 -- 72:14: RC0609 adapted: Said in other words: the order of the aggregate as that of its window
--- 72:14: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 72:14: RC0609 adapted: Said in other words: values put together as texts
 -- 73:16: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 73:28: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 73:15: RC0609 adapted: Said in other words: a name for the query in FROM

@@ -36,7 +36,7 @@ WITH RECURSIVE tree_ AS (
 )
 SELECT id, parent_id, depth_ AS level
 FROM tree_ node;
-SELECT STRING_AGG(name, ',' ORDER BY name) FROM star GROUP BY kind;
+SELECT STRING_AGG(CAST(name AS text), ',' ORDER BY name) FROM star GROUP BY kind;
 MERGE INTO star s
 USING (SELECT 1 AS id, 'x' AS name) n
 ON s.id = n.id
@@ -88,7 +88,7 @@ CREATE TABLE plate_scan (
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
--- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 20:8: RC0609 adapted: Said in other words: values put together as texts
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 25:1: RC0603 by hand: Code is not translated: trigger
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
