@@ -416,6 +416,8 @@ public enum SqlFeature {
     SERIES_COLUMN_IS_VALUE,
     /** The aggregate that puts texts together takes nothing but texts, and with DISTINCT only their own order. */
     JOINED_TEXTS_ARE_TEXTS,
+    /** COUNT(DISTINCT ...) takes a row of values. */
+    ROWS_ARE_COUNTED,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

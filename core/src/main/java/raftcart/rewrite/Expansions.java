@@ -36,6 +36,8 @@ final class Expansions {
                     case "null_if_zero" -> Expr.Call.of("nullif", a.get(0), Expr.Literal.number(0));
                     case "square" -> new Expr.Binary(BinaryOperator.MULTIPLY, a.get(0), a.get(0), call.span());
                     case "count_if" -> countIf(a.get(0), call);
+                    case "count_pairs" -> pairs(a, call);
+                    case "json_set", "json_remove" -> atPlace(a, call);
                     case "greatest", "least" -> extreme(call, a);
                     case "lag", "lead" -> a.size() == 3 ? neighbour(a, call) : null;
                     default -> further(call, a);
@@ -186,6 +188,49 @@ final class Expansions {
                     : new Expr.Binary(BinaryOperator.EQUAL, value, other, call.span());
         }
         return new Expr.Binary(BinaryOperator.SAME, value, other, call.span());
+    }
+
+    /** MySQL's COUNT(DISTINCT a, b), which passes over pairs with a NULL. */
+    private Expr pairs(List<Expr> a, Expr.Call call) {
+        if (!to.has(SqlFeature.ROWS_ARE_COUNTED) || !call.suffix().distinct()) {
+            return null;
+        }
+        Expr both = new Expr.Junction(
+                true,
+                a.stream()
+                        .<Expr>map(v -> new Expr.Is(v, Truth.NULL, true, call.span()))
+                        .toList(),
+                call.span());
+        Expr row = new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(both, new Expr.Row(a, call.span()))),
+                Optional.empty(),
+                call.span());
+        return new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of("count"), true, List.of(row), call.suffix(), call.span());
+    }
+
+    /** A value within JSON by a path of names and numbers, as PostgreSQL has it. */
+    private Expr atPlace(List<Expr> a, Expr.Call call) {
+        boolean plain = to.functions().functions().contains(call.function() + "_at")
+                && a.get(1) instanceof Expr.Literal path
+                && path.text().matches("\\$([.]\\w+|\\[\\d+\\])+");
+        if (!plain) {
+            return null;
+        }
+        String path = ((Expr.Literal) a.get(1))
+                .text()
+                .substring(1)
+                .replaceAll("[.\\[]", ",")
+                .replace("]", "");
+        List<Expr> arguments = new ArrayList<>(a);
+        arguments.set(1, Expr.Literal.string("{" + path.substring(1) + "}"));
+        return new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of(call.function() + "_at"),
+                true,
+                arguments,
+                call.suffix(),
+                call.span());
     }
 
     private static Expr countIf(Expr condition, Expr.Call call) {

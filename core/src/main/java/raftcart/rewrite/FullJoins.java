@@ -6,8 +6,6 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
-import raftcart.sql.function.Signature;
-import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -17,7 +15,6 @@ import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef.Join;
 import raftcart.sql.tree.UnaryOperator;
 
@@ -78,36 +75,13 @@ final class FullJoins {
 
     /** True where each row of the join gives a row of the result. */
     private boolean isPlain(Select select) {
-        boolean[] plain = {
-            select.groupBy().isEmpty()
-                    && select.having().isEmpty()
-                    && select.windows().isEmpty()
-                    && select.qualify().isEmpty()
-                    && select.distinctOn().isEmpty()
-                    && select.hierarchy().isEmpty()
-        };
-        QueryMapper look = new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
-                    return e;
-                }
-                plain[0] &= !(e instanceof Expr.Call call && isAggregate(call));
-                return super.expr(e);
-            }
-        };
-        select.items().forEach(i -> look.expr(i.value()));
-        return plain[0];
-    }
-
-    private boolean isAggregate(Expr.Call call) {
-        return call.suffix().over().isPresent()
-                || call.arguments().stream().anyMatch(Expr.Star.class::isInstance)
-                || adapter.from
-                        .functions()
-                        .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
-                        .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
-                        .isPresent();
+        return select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && select.windows().isEmpty()
+                && select.qualify().isEmpty()
+                && select.distinctOn().isEmpty()
+                && select.hierarchy().isEmpty()
+                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
     }
 
     /** The order in terms of the columns of the result; empty where it is by something else. */

@@ -3,9 +3,11 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
@@ -17,6 +19,25 @@ final class GroupAdapter {
 
     GroupAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** GROUP BY ALL with the items that it means. */
+    static Query spelled(Query query, QueryAdapter adapter) {
+        boolean all =
+                query.body() instanceof Select s && s.groupBy().stream().anyMatch(g -> g.kind() == Grouping.Kind.ALL);
+        if (!all) {
+            return query;
+        }
+        Select select = (Select) query.body();
+        if (select.items().stream().anyMatch(i -> i.value() instanceof Expr.Star)) {
+            throw new Untranslatable("GROUP BY ALL beside a star");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "GROUP BY ALL with the items that it means");
+        return query.withBody(select.withGroupBy(select.items().stream()
+                .map(Item::value)
+                .filter(v -> !(v instanceof Expr.Literal) && !Aggregates.in(v, adapter))
+                .map(Grouping::of)
+                .toList()));
     }
 
     /** The groups with aliases and places replaced by what they stand for, where the target does not take them. */

@@ -13,8 +13,6 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
-import raftcart.sql.function.Signature;
-import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -134,7 +132,10 @@ final class LooseGroups extends QueryMapper {
 
     @Override
     public Expr expr(Expr e) {
-        if (e instanceof Expr.Subquery || e instanceof Expr.Exists || e instanceof Expr.Star || isAggregate(e)) {
+        if (e instanceof Expr.Subquery
+                || e instanceof Expr.Exists
+                || e instanceof Expr.Star
+                || Aggregates.is(e, adapter)) {
             return e;
         }
         if (!(e instanceof Expr.Literal) && grouped.contains(key(e))) {
@@ -153,17 +154,6 @@ final class LooseGroups extends QueryMapper {
         }
         adapter.note(FindingCode.GROUPING_LOOSE, e.span(), "the least " + column.name());
         return Expr.Call.of("min", e).at(e.span());
-    }
-
-    private boolean isAggregate(Expr e) {
-        return e instanceof Expr.Call call
-                && (call.suffix().over().isPresent()
-                        || call.suffix().distinct()
-                        || adapter.from
-                                .functions()
-                                .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
-                                .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
-                                .isPresent());
     }
 
     private static String low(Name name) {

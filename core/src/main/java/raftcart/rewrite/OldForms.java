@@ -17,6 +17,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.Paging;
+import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
@@ -207,9 +208,10 @@ final class OldForms {
         boolean plain = select.groupBy().isEmpty()
                 && !select.distinct()
                 && query.order().isEmpty()
-                && query.paging().isEmpty();
+                && query.paging().isEmpty()
+                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
         if (!plain) {
-            throw new Untranslatable("ROWNUM in a query that is grouped or sorted, where it counts before that");
+            return query.withBody(within(select, rest, limit.get()));
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "ROWNUM as a limit");
         Optional<Paging> paging = Optional.of(new Paging(Optional.empty(), limit, false, false));
@@ -224,6 +226,27 @@ final class OldForms {
             return query.withBody(select.withFrom(List.of(inner)).withWhere(Optional.empty()));
         }
         return query.withBody(select.withWhere(and(rest))).withPaging(paging);
+    }
+
+    /** ROWNUM counts before rows are grouped and sorted: the limit is that of the rows that are read. */
+    private Select within(Select select, List<Expr> conditions, Expr limit) {
+        boolean single = select.from().size() == 1
+                && (select.from().get(0) instanceof TableRef.Table
+                        || select.from().get(0) instanceof TableRef.Derived);
+        if (!single) {
+            throw new Untranslatable("ROWNUM in a query that is grouped or sorted, where it counts before that");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "ROWNUM as a limit before rows are grouped and sorted");
+        Span span = select.span();
+        TableRef from = select.from().get(0);
+        Query rows = Query.of(Select.of(
+                        List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), span))),
+                        List.of(from),
+                        and(conditions)))
+                .withPaging(Optional.of(new Paging(Optional.empty(), Optional.of(limit), false, false)));
+        TableRef.Alias alias = new TableRef.Alias(ChangeAdapter.alias(from), List.of(), List.of());
+        return select.withFrom(List.of(new TableRef.Derived(rows, false, Optional.of(alias), span)))
+                .withWhere(Optional.empty());
     }
 
     private static boolean mentionsRowNumber(Expr condition) {

@@ -88,7 +88,7 @@ class QueryAdapter extends ExprAdapter {
         if (same()) {
             return query;
         }
-        Query plain = new ItemAliases(this).rewrite(InlinedTables.in(query, this));
+        Query plain = new ItemAliases(this).rewrite(GroupAdapter.spelled(InlinedTables.in(query, this), this));
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));
     }
 

@@ -206,10 +206,8 @@ final class UpsertAdapter {
         }.expr(value);
     }
 
-    Statement forDuplicate(Insert insert, Upsert upsert) {
-        if (upsert.where().isPresent()) {
-            throw new Untranslatable("an upsert with a condition");
-        }
+    Statement forDuplicate(Insert insert, Upsert conditional) {
+        Upsert upsert = conditional.where().isPresent() ? chosen(conditional) : conditional;
         if (!upsert.anyKey()) {
             adapter.note(FindingCode.UPSERT_DIFFERS, insert.span(), "the target looks at all keys of the table");
         }
@@ -227,6 +225,25 @@ final class UpsertAdapter {
                     insert.span());
         }
         return withUpsert(insert, upsert);
+    }
+
+    /** The condition of an upsert as a choice between the new value and the old one. */
+    private Upsert chosen(Upsert upsert) {
+        Expr condition = upsert.where().orElseThrow();
+        if (upsert.assignments().size() != 1
+                || upsert.assignments().get(0).columns().size() != 1) {
+            throw new Untranslatable("an upsert of several columns with a condition");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, condition.span(), "the condition of an upsert as a choice of values");
+        Assignment assignment = upsert.assignments().get(0);
+        Expr choice =
+                Expr.Case.of(condition, assignment.value(), assignment.columns().get(0));
+        return new Upsert(
+                upsert.target(),
+                upsert.constraint(),
+                List.of(assignment.withValue(choice)),
+                Optional.empty(),
+                upsert.anyKey());
     }
 
     private Statement merge(Insert insert, Upsert upsert) {

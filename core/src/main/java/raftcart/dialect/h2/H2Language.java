@@ -22,7 +22,7 @@ public final class H2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.REGEXP_OPERATOR),
+            Set.of(GrammarFeature.REGEXP_OPERATOR, GrammarFeature.BARE_COMPUTED_COLUMNS),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(

@@ -352,6 +352,7 @@ public class QueryWriter {
     private String grouping(Grouping grouping) {
         return switch (grouping.kind()) {
             case PLAIN -> list(grouping.items());
+            case ALL -> "ALL";
             case ROLLUP -> {
                 require(SqlFeature.ROLLUP, "ROLLUP");
                 yield "ROLLUP (" + list(grouping.items()) + ")";

@@ -353,6 +353,36 @@ final class AlterParser {
         actions.add(new AlterAction.RenameColumn(from, parsing.name()));
     }
 
+    /** Changes that are known and have no counterpart. */
+    private void refuse() {
+        if (cursor.peek().isAnyWord("ENABLE", "DISABLE", "FORCE", "NO")
+                && cursor.peek(1).isWord("ROW")
+                && cursor.peek(2).isWord("LEVEL")) {
+            throw cursor.byHand("security of single rows");
+        }
+        if (cursor.peek().isWord("CONFIGURE")) {
+            throw cursor.byHand("the settings of a zone");
+        }
+        boolean parts = cursor.peek().isAnyWord("EXCHANGE", "REORGANIZE", "COALESCE", "REBUILD", "MERGE", "SPLIT")
+                        && cursor.peek(1).isAnyWord("PARTITION", "SUBPARTITION", "PARTITIONS")
+                || cursor.peek().isWord("SWITCH");
+        if (parts) {
+            throw cursor.byHand("a change of the partitions of a table");
+        }
+        if (cursor.peek().isWord("ACTIVATE") && cursor.peek(4).isWord("WITH")) {
+            throw cursor.byHand("a table that is emptied");
+        }
+        if (cursor.peek().isAnyWord("OPTIONS", "SCATTER")) {
+            throw cursor.byHand("ALTER TABLE ... " + parsing.word());
+        }
+        if (cursor.peek().isWord("SWAP")) {
+            throw cursor.byHand("tables that swap their names");
+        }
+        if (cursor.peek().isAnyWord("ATTACH", "DETACH") && cursor.peek(1).isWord("PARTITION")) {
+            throw cursor.byHand("a partition that joins or leaves its table");
+        }
+    }
+
     /** A setting that says nothing about meaning, as it was written; what is not known to be one is refused. */
     private String restOfAction() {
         boolean checking = cursor.peek().isAnyWord("DISABLE", "NOCHECK", "ENABLE", "CHECK")
@@ -363,15 +393,7 @@ final class AlterParser {
         if (off || checking && cursor.peek().isWord("ENABLE") && !cursor.peek(1).isWord("KEYS")) {
             throw cursor.byHand("switching a constraint or trigger on or off");
         }
-        if (cursor.peek().isWord("CONFIGURE")) {
-            throw cursor.byHand("the settings of a zone");
-        }
-        if (cursor.peek().isWord("SWAP")) {
-            throw cursor.byHand("tables that swap their names");
-        }
-        if (cursor.peek().isAnyWord("ATTACH", "DETACH") && cursor.peek(1).isWord("PARTITION")) {
-            throw cursor.byHand("a partition that joins or leaves its table");
-        }
+        refuse();
         boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
         if (!known || cursor.peek().isAnyWord("INHERIT", "ATTACH")) {
             throw cursor.unexpected("a change of a table");

@@ -83,8 +83,16 @@ final class CallParser {
                     "treat" -> throw cursor.byHand(name.toUpperCase(Locale.ROOT));
             case "json_object" -> jsonObject(span);
             case "json_array" -> jsonArray(span);
-            default -> null;
+            default -> ofOneEngine(name);
         };
+    }
+
+    /** Functions with words among their arguments that no other engine has. */
+    private Expr ofOneEngine(String name) {
+        if (name.matches("try_parse|parse|column_get|column_create|column_add")) {
+            throw cursor.byHand(name.toUpperCase(Locale.ROOT));
+        }
+        return null;
     }
 
     private Expr cast(boolean safe, Span span) {
@@ -308,6 +316,15 @@ final class CallParser {
         while (!cursor.peek().isSymbol(")")) {
             boolean key = cursor.takeWords("KEY");
             arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
+            if (cursor.peek().isWord("IS")) {
+                cursor.take();
+                arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
+                if (cursor.peek().isAnyWord("NULL", "ABSENT")) {
+                    throw cursor.byHand("NULL ON NULL clauses of JSON functions");
+                }
+                cursor.takeSymbol(",");
+                continue;
+            }
             if (cursor.peek().isAnyWord("NULL", "ABSENT") || cursor.takeWords("RETURNING")) {
                 throw cursor.byHand("NULL and RETURNING clauses of JSON functions");
             }

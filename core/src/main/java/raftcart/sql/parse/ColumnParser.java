@@ -279,7 +279,9 @@ final class ColumnParser {
 
     private void computed() {
         boolean parenthesis = cursor.peek().isSymbol("(");
-        if (!parenthesis && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+        boolean bare = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                || parsing.has(GrammarFeature.BARE_COMPUTED_COLUMNS);
+        if (!parenthesis && bare) {
             generated = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
             stored = cursor.takeAny("PERSISTED");
             return;
@@ -313,13 +315,17 @@ final class ColumnParser {
         return false;
     }
 
+    private boolean isVersioning() {
+        return cursor.takeWords("WITHOUT", "SYSTEM", "VERSIONING") || cursor.takeWords("WITH", "SYSTEM", "VERSIONING");
+    }
+
     /** Options about storage and presentation. */
     private boolean passedOver(Name column) {
-        if (cursor.takeWords("NOT", "FOR", "REPLICATION")) {
-            leftOut.add("NOT FOR REPLICATION");
+        if (cursor.takeWords("NOT", "FOR", "REPLICATION") || isVersioning()) {
+            leftOut.add(cursor.previous().text());
             return true;
         }
-        if (cursor.takeWords("COLUMN_SET", "FOR", "ALL_SPARSE_COLUMNS")) {
+        if (cursor.atWords("COLUMN_SET", "FOR", "ALL_SPARSE_COLUMNS")) {
             throw cursor.byHand("a set of columns");
         }
         if (cursor.peek().isAnyWord("MASKED", "ENCRYPTED") && cursor.peek(1).isWord("WITH")) {

@@ -69,6 +69,9 @@ final class ConstraintParser {
             Optional<Name> own = name.isEmpty() ? indexName() : name;
             return finished(ConstraintKind.PRIMARY_KEY, own, keyParts(), leftOut, span);
         }
+        if (cursor.atWords("UNIQUE", "WITHOUT", "INDEX")) {
+            throw cursor.byHand("a unique constraint without an index");
+        }
         if (cursor.takeWords("UNIQUE")) {
             cursor.takeAny("KEY", "INDEX");
             clustering(leftOut);
@@ -119,7 +122,10 @@ final class ConstraintParser {
         }
         clustering(leftOut);
         List<IndexPart> parts = keyParts();
-        if (cursor.takeWords("INCLUDE")) {
+        if (cursor.takeWords("WITH", "PARSER")) {
+            leftOut.add("WITH PARSER " + parsing.name().text());
+        }
+        if (cursor.takeAny("INCLUDE", "STORING")) {
             leftOut.add("INCLUDE " + parsing.skipParentheses());
         }
         if (cursor.takeWords("WHERE")) {

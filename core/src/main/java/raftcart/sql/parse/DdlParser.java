@@ -73,7 +73,7 @@ final class DdlParser {
                     "ASCENDING",
                     "DESCENDING",
                     "INVERTED":
-                return new IndexParser(parsing).index(span);
+                return index(span);
             case "SEQUENCE", "GENERATOR":
                 cursor.take();
                 return sequence(false, span);
@@ -346,11 +346,18 @@ final class DdlParser {
             throw cursor.unexpected("SYNONYM");
         }
         QualifiedName name = parsing.qualifiedName();
+        if (cursor.peek().isWord("AS") && cursor.peek(1).isString()) {
+            throw cursor.byHand("a function in the code of another language");
+        }
         cursor.expectWords("FOR");
         if (cursor.peek(1).isName() && cursor.peek().isAnyWord("TABLE", "SEQUENCE", "MODULE")) {
             cursor.take();
         }
         return new DdlStatement.CreateSynonym(name, parsing.qualifiedName(), orReplace, common, span);
+    }
+
+    private Statement index(Span span) {
+        return cursor.atWords("SPATIAL", "REFERENCE") ? other("SPATIAL", span) : new IndexParser(parsing).index(span);
     }
 
     private Statement extension(Span span) {
@@ -375,7 +382,8 @@ final class DdlParser {
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"
                                 + "|GLOBAL|DEFAULT|SHADOW|FILTER|HISTOGRAM|DIMENSION|OUTLINE|RESTORE|SPFILE|PFILE|CONTROLFILE|DISKGROUP"
                                 + "|EDITION|FLASHBACK|INDEXTYPE|INMEMORY|LOGFILE|RESOURCE|WORKLOAD|BLOB|REMOTE|SEARCH|SECURITY|SYMMETRIC"
-                                + "|ASYMMETRIC|CRYPTOGRAPHIC|BROKER|CONTRACT|ENDPOINT|ROUTE|APPLICATION|AVAILABILITY|COLUMN|MASTER|ERROR")) {
+                                + "|ASYMMETRIC|CRYPTOGRAPHIC|BROKER|CONTRACT|ENDPOINT|ROUTE|APPLICATION|AVAILABILITY|COLUMN|MASTER|ERROR|MASKING|ROW|NETWORK|TAG|ALERT|INTEGRATION|NOTIFICATION|API|STORAGE|SHARE|MANAGED"
+                                + "|REPLICATION|FAILOVER|PASSWORD|SESSION|AGGREGATION|PROJECTION|IMAGE|COMPUTE|MODEL|SPATIAL|TRUSTED|LOCKDOWN|ROLLBACK|PLUGGABLE|ANALYTIC|HIERARCHY|ATTRIBUTE|QUOTA|STREAMLIT|NOTEBOOK|MAPPING|SCHEDULE")) {
             throw cursor.unexpected("the kind of object to create");
         }
         if (routine) {

@@ -36,6 +36,7 @@ final class DmlParser {
         int mark = cursor.mark();
         List<CommonTable> with = new ArrayList<>();
         parsing.queries.with(with);
+        parsing.queries.passOverLocking();
         Token verb = cursor.peek();
         InsertParser inserts = new InsertParser(parsing, this);
         if (verb.isAnyWord("INSERT", "INS") && !cursor.peek(1).isSymbol("(")) {
@@ -68,7 +69,7 @@ final class DmlParser {
     Statement update(List<CommonTable> with, Span span) {
         cursor.take();
         boolean command = cursor.peek().isWord("STATISTICS")
-                        && cursor.peek(1).isName()
+                        && (cursor.peek(1).isName() || cursor.peek(1).kind() == TokenKind.END)
                         && !cursor.peek(1).isWord("SET")
                 || cursor.atWords("COMMAND", "OPTIONS");
         if (command) {
@@ -118,7 +119,14 @@ final class DmlParser {
         if (cursor.atWords("CURRENT", "OF")) {
             throw cursor.byHand("WHERE CURRENT OF a cursor");
         }
-        return Optional.of(parsing.expressions.expression());
+        Expr where = parsing.expressions.expression();
+        if (cursor.peek().isWord("PLAN") && cursor.peek(1).isSymbol("(")) {
+            int mark = cursor.mark();
+            cursor.take();
+            parsing.skipParentheses();
+            cursor.noteHint(mark);
+        }
+        return Optional.of(where);
     }
 
     private Optional<Expr> limit(Optional<Expr> top) {
@@ -164,6 +172,9 @@ final class DmlParser {
                 throw cursor.byHand("an UPDATE that assigns variables");
             }
             columns.add(column());
+            if (cursor.peek().isSymbol("(")) {
+                throw cursor.byHand("a part of a value that is written");
+            }
         }
         if (cursor.peek().kind() == TokenKind.SYMBOL && cursor.peek(1).isSymbol("=") && columns.size() == 1) {
             Token operator = cursor.take();

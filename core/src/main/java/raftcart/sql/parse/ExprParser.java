@@ -105,9 +105,7 @@ public final class ExprParser {
         if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
             throw cursor.byHand("the old outer join *=; write LEFT JOIN");
         }
-        if (token.isWord("SOUNDS") && cursor.peek(1).isWord("LIKE")) {
-            throw cursor.byHand("SOUNDS LIKE");
-        }
+        refuse(token, level);
         if (level <= OperatorTable.AND && isAnd(token)) {
             return junction(left, true);
         }
@@ -123,6 +121,32 @@ public final class ExprParser {
             return own < level ? null : binary(left, operator, own);
         }
         return level <= OperatorTable.COMPARISON ? predicate(left, token) : null;
+    }
+
+    /** Operators that are known and have no counterpart. */
+    private void refuse(Token token, int level) {
+        boolean collection =
+                token.isAnyWord("MEMBER", "SUBMULTISET") && cursor.peek(1).isWord("OF")
+                        || token.isWord("IS")
+                                && cursor.peek(1).isWord("OF")
+                                && cursor.peek(2).isSymbol("(")
+                        || token.isWord("IS")
+                                && cursor.peek(1).isWord("A")
+                                && cursor.peek(2).isWord("SET");
+        if (collection) {
+            throw cursor.byHand("a condition on collections");
+        }
+        if (token.isWord("MATCH")
+                && level <= OperatorTable.COMPARISON
+                && !cursor.peek(1).isAnyWord("FULL", "SIMPLE", "PARTIAL")) {
+            throw cursor.byHand("a full-text search");
+        }
+        if (token.isWord("CHANGE") && cursor.peek(1).isAnyWord("TOKEN", "TIMESTAMP")) {
+            throw cursor.byHand("the time or mark of a row's last change");
+        }
+        if (token.isWord("SOUNDS") && cursor.peek(1).isWord("LIKE")) {
+            throw cursor.byHand("SOUNDS LIKE");
+        }
     }
 
     private boolean isConcat(Token token) {

@@ -71,6 +71,20 @@ final class FurnitureParser {
             "EXPORT",
             "CHANGE",
             "DENY",
+            "CHECKSUM",
+            "CACHE",
+            "BINLOG",
+            "RESTART",
+            "CLONE",
+            "STOP",
+            "UNSET",
+            "CANCEL",
+            "PAUSE",
+            "RESUME",
+            "RUN",
+            "AUTOCOMMIT",
+            "PERFORM",
+            "REMOVE",
             "MERGESTATS");
     private static final Set<String> BY_HAND = Set.of(
             "DBCC",
@@ -108,6 +122,11 @@ final class FurnitureParser {
             "UPSERT",
             "EXPERIMENTAL",
             "ASSOCIATE",
+            "GOTO",
+            "MOVE",
+            "INSPECT",
+            "REVERT",
+            "XA",
             "REASSIGN");
 
     private final Parsing parsing;

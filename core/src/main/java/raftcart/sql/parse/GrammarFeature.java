@@ -38,6 +38,8 @@ public enum GrammarFeature {
     NUMBERS_ARE_CONDITIONS,
     /** {@code {name: value}} and {@code [a, b]} are values. */
     BRACKET_VALUES,
+    /** The expression of a computed column may stand without parentheses. */
+    BARE_COMPUTED_COLUMNS,
     /** {@code SEL} is SELECT, and so on. */
     SHORT_VERBS,
     /** EQ, NE, LT, LE, GT and GE compare. */

@@ -51,6 +51,7 @@ final class GrantParser {
         List<String> grantees = parsing.list(this::grantee);
         boolean withGrant = cursor.takeWords("WITH", "GRANT", "OPTION");
         cursor.takeAny("CASCADE", "RESTRICT");
+        cursor.takeWords("CONSTRAINTS");
         if (cursor.takeWords("GRANTED", "BY") || cursor.takeWords("AS")) {
             cursor.take();
         }

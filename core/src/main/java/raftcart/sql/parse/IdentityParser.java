@@ -51,7 +51,13 @@ final class IdentityParser {
                 cycle = true;
             } else if (cursor.takeWords("RESTART")) {
                 cursor.takeWords("WITH");
-                restart = number().map(BigInteger::longValueExact);
+                restart = cursor.peek().kind() == TokenKind.NUMBER
+                                || cursor.peek().isSymbol("-")
+                        ? number().map(BigInteger::longValueExact)
+                        : start.map(BigInteger::longValueExact);
+                if (restart.isEmpty()) {
+                    throw cursor.byHand("a sequence that begins anew at its start, which is not told");
+                }
             } else if (!withoutNumber(leftOut)) {
                 return new IdentityOptions(always, start, increment, min, max, cache, cycle);
             }
@@ -63,6 +69,11 @@ final class IdentityParser {
             return true;
         }
         if (cursor.takeAny(ClauseWords.SEQUENCE_FLAGS)) {
+            return true;
+        }
+        if (cursor.takeWords("ENGINE")) {
+            cursor.takeSymbol("=");
+            leftOut.add("ENGINE " + cursor.take().text());
             return true;
         }
         if (cursor.takeAny("ORDER", "KEEP", "SCALE")) {

@@ -3,7 +3,6 @@ package raftcart.sql.parse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.Expr;
@@ -49,6 +48,9 @@ final class InsertParser {
         if (cursor.peek().isAnyWord("ALL", "FIRST") && cursor.peek(1).isAnyWord("INTO", "WHEN")) {
             return multi(span);
         }
+        if (cursor.peek().isWord("TOP") && cursor.peek(1).isSymbol("(")) {
+            throw cursor.byHand("an INSERT of the first rows of a query");
+        }
         cursor.takeWords("INTO");
         QualifiedName table = parsing.qualifiedName();
         if (cursor.peek().isWord("PARTITION") && cursor.peek(1).isSymbol("(")) {
@@ -81,6 +83,9 @@ final class InsertParser {
 
     /** An alias; what stands in parentheses behind it names the columns of the table. */
     private Optional<Alias> aliasAlone() {
+        if (cursor.atWords("BY", "NAME") || cursor.peek().isWord("TABLE")) {
+            return Optional.empty();
+        }
         if (!cursor.peek().isWord("AS")) {
             return changes.alias();
         }
@@ -105,7 +110,7 @@ final class InsertParser {
             return new Insert(
                     with, mode, table, alias, List.of(), Optional.of(one), "", Optional.empty(), List.of(), span);
         }
-        List<Name> columns = columns();
+        List<Name> columns = cursor.takeWords("BY", "NAME") ? columnsByName() : columns();
         String overriding = "";
         if (cursor.takeWords("OVERRIDING")) {
             overriding = cursor.take().value().toUpperCase(java.util.Locale.ROOT);
@@ -127,9 +132,29 @@ final class InsertParser {
             throw cursor.byHand("INSERT from a procedure");
         }
         if (columns.isEmpty() && cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
-            throw withoutRows();
+            throw cursor.unexpected("VALUES or a query");
         }
         return finished(insert.withSource(source()), output);
+    }
+
+    /** DuckDB's INSERT ... BY NAME: the items of the query, which is read again behind them, name the columns. */
+    private List<Name> columnsByName() {
+        int mark = cursor.mark();
+        List<Name> columns = new ArrayList<>();
+        QueryBody body = source().body();
+        List<QueryBody.Item> items = body instanceof QueryBody.Select select ? select.items() : List.of();
+        for (QueryBody.Item item : items) {
+            item.alias()
+                    .or(() -> item.value() instanceof Expr.Column c
+                            ? Optional.of(c.name().last())
+                            : Optional.empty())
+                    .ifPresent(columns::add);
+        }
+        if (items.isEmpty() || columns.size() < items.size()) {
+            throw cursor.byHand("INSERT BY NAME of a query whose columns have no names");
+        }
+        cursor.reset(mark);
+        return columns;
     }
 
     /** A plain list of rows is read without regard to what else a query may have. */
@@ -137,13 +162,17 @@ final class InsertParser {
         if (cursor.peek().isWord("VALUES")) {
             return Query.of(parsing.queries.values());
         }
-        if (!parsing.queries.startsQuery()) {
+        if (!parsing.queries.startsQuery()
+                && !(cursor.peek().isWord("TABLE") && cursor.peek(1).isName())) {
             throw cursor.unexpected("VALUES or a query");
         }
         return parsing.queries.query();
     }
 
     private Insert finished(Insert insert, List<QueryBody.Item> output) {
+        if (cursor.atWords("LOG", "ERRORS")) {
+            throw cursor.byHand("LOG ERRORS");
+        }
         Optional<Upsert> upsert = Optional.empty();
         Optional<Alias> newRow = Optional.empty();
         if (cursor.peek().isWord("AS") && cursor.peek(1).isName()) {
@@ -286,11 +315,5 @@ final class InsertParser {
             } while (cursor.peek().isWord("INTO"));
         }
         return new Statement.MultiInsert(first, branches, parsing.queries.query(), span);
-    }
-
-    private SqlSyntaxException withoutRows() {
-        return cursor.atWords("BY", "NAME")
-                ? cursor.byHand("INSERT ... BY NAME")
-                : cursor.unexpected("VALUES or a query");
     }
 }

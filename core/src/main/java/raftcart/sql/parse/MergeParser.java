@@ -57,7 +57,7 @@ final class MergeParser {
             throw cursor.unexpected("WHEN");
         }
         List<QueryBody.Item> returning = changes.returning(changes.output());
-        if (cursor.peek().isWord("LOG")) {
+        if (cursor.peek().isAnyWord("LOG", "LOGGING")) {
             throw cursor.byHand("LOG ERRORS");
         }
         return new Statement.Merge(with, target, source, on, actions, returning, span);
@@ -117,7 +117,8 @@ final class MergeParser {
         if (cursor.takeWords("DO", "NOTHING")) {
             return of(matched, bySource, condition, Kind.NOTHING, List.of(), Optional.empty());
         }
-        if (cursor.takeWords("UPDATE")) {
+        boolean shortVerbs = parsing.has(GrammarFeature.SHORT_VERBS);
+        if (cursor.takeWords("UPDATE") || shortVerbs && cursor.takeWords("UPD")) {
             cursor.expectWords("SET");
             List<Assignment> assignments = changes.assignments();
             Optional<Expr> both = and(condition, where());
@@ -127,7 +128,21 @@ final class MergeParser {
             }
             return of(matched, bySource, both, Kind.UPDATE, assignments, delete);
         }
-        cursor.expectWords("INSERT");
+        return insert(matched, bySource, condition);
+    }
+
+    private MergeAction insert(boolean matched, boolean bySource, Optional<Expr> condition) {
+        boolean shortVerbs = parsing.has(GrammarFeature.SHORT_VERBS);
+        if (!(shortVerbs && cursor.takeWords("INS"))) {
+            cursor.expectWords("INSERT");
+        }
+        if (shortVerbs && cursor.peek().isSymbol("(") && !namesFollow()) {
+            cursor.take();
+            List<Expr> row = parsing.expressions.list();
+            cursor.expectSymbol(")");
+            return new MergeAction(
+                    matched, bySource, condition, Kind.INSERT, List.of(), List.of(), row, Optional.empty());
+        }
         List<Name> columns = new ArrayList<>();
         if (cursor.takeSymbol("(")) {
             columns.addAll(parsing.list(() -> parsing.qualifiedName().last()));
@@ -136,12 +151,23 @@ final class MergeParser {
         List<Expr> values = List.of();
         if (!cursor.takeWords("DEFAULT", "VALUES")) {
             cursor.expectWords("VALUES");
-            cursor.expectSymbol("(");
+            boolean open = cursor.takeSymbol("(");
             values = parsing.expressions.list();
-            cursor.expectSymbol(")");
+            if (open) {
+                cursor.expectSymbol(")");
+            }
         }
         return new MergeAction(
                 matched, bySource, and(condition, where()), Kind.INSERT, List.of(), columns, values, Optional.empty());
+    }
+
+    /** True where the parentheses at the cursor hold names of columns, behind which VALUES comes. */
+    private boolean namesFollow() {
+        int mark = cursor.mark();
+        parsing.skipParentheses();
+        boolean names = cursor.peek().isWord("VALUES");
+        cursor.reset(mark);
+        return names;
     }
 
     private static MergeAction of(

@@ -220,6 +220,9 @@ final class OperandParser {
     /** The escapes of JDBC and ODBC: {@code {d '...'}}, {@code {ts '...'}}, {@code {t '...'}}, {@code {fn f(x)}}. */
     private Expr escape() {
         Token open = cursor.take();
+        if (cursor.peek().isSymbol("}") || cursor.peek(1).isSymbol(":")) {
+            throw cursor.byHand("a struct");
+        }
         Token word = cursor.take();
         Expr inner =
                 switch (word.value().toLowerCase(Locale.ROOT)) {
@@ -236,6 +239,9 @@ final class OperandParser {
     private Expr word(Token token) {
         String word = token.value().toLowerCase(Locale.ROOT);
         Token next = cursor.peek(1);
+        if (word.equals("map") && next.isSymbol("{")) {
+            throw cursor.byHand("a map");
+        }
         if (next.isString()) {
             Expr typed = typedLiteral(word, token);
             if (typed != null) {

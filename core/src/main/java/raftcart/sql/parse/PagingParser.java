@@ -1,8 +1,12 @@
 package raftcart.sql.parse;
 
 import java.util.Optional;
+import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Query.Paging;
 
 /** Reads which rows of a result are wanted, in all spellings. */
@@ -59,10 +63,47 @@ final class PagingParser {
             fetch();
             return true;
         }
+        if (cursor.peek().isWord("ROWS") && cursor.peek(1).isWord("EXAMINED")) {
+            int mark = cursor.mark();
+            cursor.take();
+            cursor.take();
+            amount();
+            cursor.noteHint(mark);
+            return true;
+        }
+        if (cursor.peek().isWord("FETCH") && cursor.peek(1).kind() == TokenKind.NUMBER) {
+            cursor.take();
+            limit = Optional.of(amount());
+            cursor.takeAny("ROW", "ROWS");
+            cursor.takeWords("ONLY");
+            return true;
+        }
         if (cursor.peek().isWord("ROWS") && !cursor.peek(1).isAnyWord("BETWEEN", "UNBOUNDED")) {
-            throw cursor.byHand("ROWS m TO n; write OFFSET and FETCH");
+            rows();
+            return true;
         }
         return false;
+    }
+
+    /** Firebird's {@code ROWS n} and {@code ROWS m TO n}, which counts from one. */
+    private void rows() {
+        Span span = cursor.take().span();
+        Expr first = amount();
+        if (!cursor.takeWords("TO")) {
+            limit = Optional.of(first);
+            return;
+        }
+        Expr last = amount();
+        Expr one = Expr.Literal.number(1);
+        if (first instanceof Expr.Literal a && last instanceof Expr.Literal b) {
+            int from = Integer.parseInt(a.text());
+            offset = Optional.of(Expr.Literal.number(from - 1));
+            limit = Optional.of(Expr.Literal.number(Math.max(0, Integer.parseInt(b.text()) - from + 1)));
+            return;
+        }
+        Expr before = new Expr.Binary(BinaryOperator.SUBTRACT, first, one, span);
+        offset = Optional.of(before);
+        limit = Optional.of(new Expr.Binary(BinaryOperator.SUBTRACT, last, before, span));
     }
 
     private void fetch() {
@@ -83,6 +124,13 @@ final class PagingParser {
     }
 
     private Expr amount() {
+        boolean share = cursor.peek().kind() == TokenKind.NUMBER
+                && cursor.peek(1).isSymbol("%")
+                && (cursor.peek(2).kind() == TokenKind.END || cursor.peek(2).isSymbol(";"));
+        if (share) {
+            return new Expr.Literal(
+                    LiteralKind.NUMBER, cursor.take().text(), cursor.previous().span());
+        }
         return parsing.expressions.expression(OperatorTable.OTHER);
     }
 

@@ -38,7 +38,7 @@ final class PostfixParser {
                 case "[" -> subscript(operand, token.span());
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
-                case "." -> cursor.peek(1).isName() && !(operand instanceof Expr.Literal) ? field(operand) : null;
+                case "." -> operand instanceof Expr.Literal ? null : field(operand);
                 default -> null;
             };
         }
@@ -95,6 +95,12 @@ final class PostfixParser {
     }
 
     private Expr field(Expr operand) {
+        if (cursor.peek(1).kind() == TokenKind.PARAMETER) {
+            throw cursor.byHand("a column of a table by its place");
+        }
+        if (!cursor.peek(1).isName()) {
+            return null;
+        }
         Span span = cursor.take().span();
         Name name = parsing.name();
         if (cursor.peek().isSymbol("(")) {

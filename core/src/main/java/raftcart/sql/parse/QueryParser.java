@@ -95,9 +95,13 @@ final class QueryParser {
     }
 
     /** Teradata's {@code LOCKING ROW FOR ACCESS} before a query. */
-    private void passOverLocking() {
+    void passOverLocking() {
         int mark = cursor.mark();
-        while (parsing.has(GrammarFeature.SHORT_VERBS) && cursor.takeAny("LOCKING", "LOCK")) {
+        boolean locking = cursor.peek().isAnyWord("LOCKING", "LOCK") && parsing.has(GrammarFeature.SHORT_VERBS);
+        if (!locking) {
+            return;
+        }
+        while (cursor.takeAny("LOCKING", "LOCK")) {
             while (!cursor.atEnd() && !cursor.takeAny("ACCESS", "READ", "WRITE", "SHARE", "EXCLUSIVE", "CHECKSUM")) {
                 cursor.take();
             }

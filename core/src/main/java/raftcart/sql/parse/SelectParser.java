@@ -216,6 +216,12 @@ final class SelectParser {
         if (parsing.has(GrammarFeature.SHORT_VERBS) && cursor.peek().isWord("SAMPLE")) {
             throw cursor.byHand("a sample of the result");
         }
+        if (cursor.peek().isWord("PLAN") && cursor.peek(1).isSymbol("(")) {
+            int mark = cursor.mark();
+            cursor.take();
+            parsing.skipParentheses();
+            cursor.noteHint(mark);
+        }
         return new Select(distinct, distinctOn, items, from, where, hierarchy, groups, having, windows, qualify, span);
     }
 
@@ -259,9 +265,19 @@ final class SelectParser {
         if (!cursor.takeWords("GROUP", "BY")) {
             return List.of();
         }
-        cursor.takeWords("ALL");
+        boolean every = cursor.peek().isWord("ALL")
+                && (cursor.peek(1).kind() == TokenKind.END
+                        || cursor.peek(1).isSymbol(";")
+                        || cursor.peek(1).isSymbol(")")
+                        || cursor.peek(1).isAnyWord("ORDER", "HAVING", "LIMIT", "QUALIFY"));
+        if (cursor.takeWords("ALL") && every) {
+            return List.of(new Grouping(Grouping.Kind.ALL, List.of(), List.of()));
+        }
         cursor.takeWords("DISTINCT");
         List<Grouping> groups = parsing.list(this::grouping);
+        if (cursor.peek().isAnyWord("ASC", "DESC")) {
+            throw cursor.byHand("an order within GROUP BY; write ORDER BY");
+        }
         if (cursor.takeWords("WITH", "ROLLUP")) {
             return List.of(new Grouping(Grouping.Kind.ROLLUP, items(groups), List.of()));
         }
@@ -275,9 +291,6 @@ final class SelectParser {
     }
 
     private Grouping grouping() {
-        if (cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol("(")) {
-            throw cursor.byHand("GROUP BY ALL");
-        }
         if (cursor.peek().isAnyWord("ROLLUP", "CUBE") && cursor.peek(1).isSymbol("(")) {
             boolean rollup = cursor.take().isWord("ROLLUP");
             cursor.expectSymbol("(");

@@ -409,6 +409,9 @@ public final class StatementParser {
         if (cursor.atWords("NEXT", "VALUE", "FOR")) {
             throw cursor.byHand("CALL of an expression");
         }
+        if (cursor.peek().kind() == TokenKind.NUMBER) {
+            throw cursor.byHand("CALL of an expression");
+        }
         if (!cursor.peek().isName()) {
             throw cursor.unexpected("the name of a procedure");
         }

@@ -68,7 +68,17 @@ final class TableParser {
             }
             if (cursor.peek().isWord("USING") && cursor.peek(1).isSymbol("(")) {
                 cursor.take();
-                return new Join(kind, left, right, Optional.empty(), parsing.namesInParentheses(), span);
+                List<Name> columns = parsing.namesInParentheses();
+                if (cursor.peek().isWord("AS")) {
+                    throw cursor.byHand("a name for the columns of a join");
+                }
+                return new Join(kind, left, right, Optional.empty(), columns, span);
+            }
+            boolean dependent = right instanceof TableRef.Function f && f.lateral()
+                    || right instanceof TableRef.Derived d && d.lateral();
+            if (dependent) {
+                Expr always = new Expr.Literal(LiteralKind.BOOLEAN, "true", span);
+                return new Join(kind, left, right, Optional.of(always), List.of(), span);
             }
             boolean loose = kind == Join.Kind.INNER;
             if (!loose) {
@@ -89,7 +99,21 @@ final class TableParser {
         return kind == Join.Kind.INNER || kind == Join.Kind.LEFT || kind == Join.Kind.RIGHT || kind == Join.Kind.FULL;
     }
 
+    /** T-SQL's INNER HASH JOIN. */
+    private void passOverHint() {
+        boolean hinted = cursor.peek().isWord("INNER")
+                && cursor.peek(1).isAnyWord("HASH", "LOOP", "MERGE", "REMOTE")
+                && cursor.peek(2).isWord("JOIN");
+        if (hinted) {
+            int mark = cursor.mark();
+            cursor.take();
+            cursor.take();
+            cursor.noteHint(mark);
+        }
+    }
+
     private Join.Kind joinKind() {
+        passOverHint();
         if (cursor.takeWords("JOIN") || cursor.takeWords("INNER", "JOIN") || cursor.takeWords("STRAIGHT_JOIN")) {
             return Join.Kind.INNER;
         }
@@ -129,8 +153,16 @@ final class TableParser {
 
     private TableRef primary() {
         Token token = cursor.peek();
+        boolean foreign = token.isAnyWord("OPENROWSET", "OPENQUERY", "OPENDATASOURCE", "OPENXML")
+                && cursor.peek(1).isSymbol("(");
+        if (foreign) {
+            throw cursor.byHand(parsing.word());
+        }
         TableRef table = unpivoted(token);
         while (true) {
+            if (cursor.atWords("PIVOT", "XML")) {
+                throw cursor.byHand("PIVOT XML");
+            }
             if (cursor.peek().isWord("PIVOT") && cursor.peek(1).isSymbol("(")) {
                 table = new PivotParser(parsing, this).pivot(table);
             } else if (cursor.peek().isWord("UNPIVOT") && cursor.peek(1).isAnyWord("INCLUDE", "EXCLUDE")
@@ -182,9 +214,13 @@ final class TableParser {
         return named(name, only, span);
     }
 
-    private TableRef named(QualifiedName name, boolean only, Span span) {
+    /** What may stand behind the name of a table and has no counterpart. */
+    private void refuse() {
         if (cursor.peek().isWord("PARTITION") && cursor.peek(1).isSymbol("(")) {
             throw cursor.byHand("a query on one partition");
+        }
+        if (cursor.atWords("FOR", "PORTION", "OF")) {
+            throw cursor.byHand("a change of a part of a period");
         }
         if (cursor.atWords("FOR", "SYSTEM_TIME")
                 || cursor.atWords("AS", "OF")
@@ -197,8 +233,33 @@ final class TableParser {
                         && cursor.peek().text().startsWith("@")) {
             throw cursor.byHand("a table of another database");
         }
-        if (cursor.peek().isWord("MATCH_RECOGNIZE")) {
-            throw cursor.byHand("MATCH_RECOGNIZE");
+        if (cursor.peek().isAnyWord("MATCH_RECOGNIZE", "MODEL")
+                && !cursor.peek(1).isAnyWord("ON", "JOIN", "WHERE")) {
+            boolean clause = cursor.peek().isWord("MATCH_RECOGNIZE")
+                    || cursor.peek(1)
+                            .isAnyWord(
+                                    "DIMENSION",
+                                    "PARTITION",
+                                    "RETURN",
+                                    "UNIQUE",
+                                    "IGNORE",
+                                    "KEEP",
+                                    "REFERENCE",
+                                    "MAIN",
+                                    "RULES");
+            if (clause) {
+                throw cursor.byHand(parsing.word());
+            }
+        }
+    }
+
+    private TableRef named(QualifiedName name, boolean only, Span span) {
+        refuse();
+        if (cursor.peek().isWord("PLAN") && cursor.peek(1).isSymbol("(")) {
+            return new TableRef.Table(name, Optional.empty(), Optional.empty(), only, span);
+        }
+        if (cursor.peek().isWord("USING") && cursor.peek(1).isWord("SAMPLE")) {
+            throw cursor.byHand("a sample of a query");
         }
         Optional<TableRef.Sample> sample = sample();
         hints();

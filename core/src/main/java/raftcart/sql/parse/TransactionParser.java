@@ -28,22 +28,15 @@ final class TransactionParser {
             case "bt":
                 return of(Kind.BEGIN, span);
             case "start":
-                cursor.expectWords("TRANSACTION");
-                modes();
-                return of(Kind.BEGIN, span);
+                return start(span);
             case "et":
                 return of(Kind.COMMIT, span);
             case "end":
-                if (!parsing.has(GrammarFeature.END_COMMITS)) {
-                    throw cursor.byHand("the end of a block");
-                }
-                if (!cursor.takeAny("TRANSACTION", "WORK")
-                        && !cursor.atEnd()
-                        && !cursor.peek().isSymbol(";")) {
-                    throw cursor.unexpected("the end of the statement");
-                }
-                return of(Kind.COMMIT, span);
+                return end(span);
             case "commit":
+                if (cursor.peek().isWord("PREPARED")) {
+                    throw cursor.byHand("a transaction in two phases");
+                }
                 trailer();
                 return of(Kind.COMMIT, span);
             case "rollback", "abort":
@@ -61,6 +54,31 @@ final class TransactionParser {
                 }
                 return savepoint;
         }
+    }
+
+    private Statement start(Span span) {
+        if (cursor.peek().isAnyWord("SLAVE", "REPLICA", "GROUP_REPLICATION")) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.ClientCommand("START of replication", span);
+        }
+        cursor.expectWords("TRANSACTION");
+        if (cursor.takeWords("WITH", "CONSISTENT", "SNAPSHOT")) {
+            cursor.takeSymbol(",");
+        }
+        modes();
+        return of(Kind.BEGIN, span);
+    }
+
+    private Statement end(Span span) {
+        if (!parsing.has(GrammarFeature.END_COMMITS)) {
+            throw cursor.byHand("the end of a block");
+        }
+        if (!cursor.takeAny("TRANSACTION", "WORK")
+                && !cursor.atEnd()
+                && !cursor.peek().isSymbol(";")) {
+            throw cursor.unexpected("the end of the statement");
+        }
+        return of(Kind.COMMIT, span);
     }
 
     private Statement begin(Span span) {

@@ -124,6 +124,9 @@ public final class TypeNameParser {
                 if (cursor.peek().kind() == TokenKind.NUMBER) {
                     cursor.take();
                 }
+                if (cursor.takeSymbol(":")) {
+                    cursor.take();
+                }
                 cursor.expectSymbol("]");
             } else if (!word) {
                 break;

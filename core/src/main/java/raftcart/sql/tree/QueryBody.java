@@ -70,7 +70,13 @@ public sealed interface QueryBody {
                     distinct, distinctOn, items, other, where, hierarchy, groupBy, having, windows, qualify, span);
         }
 
-        /** The same with another condition. */
+        /** The same with other groups. */
+        public Select withGroupBy(List<Grouping> other) {
+            return new Select(
+                    distinct, distinctOn, items, from, where, hierarchy, other, having, windows, qualify, span);
+        }
+
+        /** The same with another condition on windows. */
         public Select withQualify(Optional<Expr> other) {
             return new Select(
                     distinct, distinctOn, items, from, where, hierarchy, groupBy, having, windows, other, span);
@@ -158,7 +164,9 @@ public sealed interface QueryBody {
             PLAIN,
             ROLLUP,
             CUBE,
-            SETS
+            SETS,
+            /** By all items of SELECT that are no aggregates. */
+            ALL
         }
 
         /** A plain expression. */

@@ -13,8 +13,29 @@ ALTER TABLE TELESCOPE DROP COLUMN N;
 CREATE INDEX IX2 ON TELESCOPE ((UPPER(NAME)));
 -- RC0603 by hand: Code is not translated: trigger
 -- CREATE TRIGGER T FOR TELESCOPE ACTIVE BEFORE INSERT POSITION 0 AS BEGIN NEW.ID = GEN_ID(GEN_T, 1); END
--- RC0602 by hand: No counterpart on the target: ROWS m TO n; write OFFSET and FETCH
--- SELECT FIRST 5 SKIP 10 ID, GEN_ID(GEN_T, 1), NEXT VALUE FOR GEN_T, CAST('NOW' AS TIMESTAMP), EXTRACT(YEAR FROM D), DATEADD(1 DAY TO D), DATEADD(DAY, 1, D), DATEDIFF(DAY FROM D TO CURRENT_TIMESTAMP), SUBSTRING(NAME FROM 2 FOR 3), NAME STARTING WITH 'a', NAME CONTAINING 'b', IIF(ID = 1, 'a', 'b'), COALESCE(NAME, ''), LIST(NAME, ','), CHAR_LENGTH(NAME), NAME SIMILAR TO 'a%', BIN_AND(1, 2), HASH(NAME), D + 1 FROM TELESCOPE ROWS 1 TO 10
+SELECT
+    ID,
+    NEXTVAL('GEN_T'),
+    NEXTVAL('GEN_T'),
+    CURRENT_TIMESTAMP,
+    EXTRACT(YEAR FROM D),
+    (D + 1 * INTERVAL '1 day'),
+    (D + 1 * INTERVAL '1 day'),
+    (CAST(CURRENT_TIMESTAMP AS date) - CAST(D AS date)),
+    SUBSTR(NAME, 2, 3),
+    STARTS_WITH(NAME, 'a'),
+    (STRPOS(LOWER(NAME), LOWER('b')) > 0),
+    CASE WHEN ID = 1 THEN 'a' ELSE 'b' END,
+    COALESCE(NAME, ''),
+    STRING_AGG(CAST(NAME AS text), ','),
+    CHAR_LENGTH(NAME),
+    (NAME SIMILAR TO 'a%'),
+    (1 & 2),
+    HASH(NAME),
+    D + 1
+FROM TELESCOPE
+LIMIT 10
+OFFSET 0;
 INSERT INTO TELESCOPE (ID, NAME)
 VALUES (1, 'a')
 ON CONFLICT (ID) DO UPDATE SET NAME = EXCLUDED.NAME
@@ -39,5 +60,12 @@ COMMIT;
 -- 8:1: RC0502 adapted: Storage clauses left out: POSITION 2
 -- 9:8: RC0602 by hand: No counterpart on the target: a descending index of this form
 -- 12:1: RC0603 by hand: Code is not translated: trigger
--- 14:424: RC0602 by hand: No counterpart on the target: ROWS m TO n; write OFFSET and FETCH
+-- 14:68: RC0609 adapted: Said in other words: the date 'now'
+-- 14:116: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
+-- 14:137: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
+-- 14:157: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 14:275: RC0609 adapted: Said in other words: a choice as CASE
+-- 14:318: RC0609 adapted: Said in other words: values put together as texts
+-- 14:376: RC0608 adapted: Function spelled otherwise: BIN_AND means bit_and
+-- 14:391: RC0606 check: Function is not in the dictionary: HASH
 -- 20:9: RC0602 by hand: No counterpart on the target: EXECUTE BLOCK

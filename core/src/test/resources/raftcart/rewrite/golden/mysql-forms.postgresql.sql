@@ -72,7 +72,7 @@ SELECT * FROM telescope WHERE name ~ '^a' AND id IN (1, 2) LIMIT 10 OFFSET 5;
 SELECT
     name,
     STRING_AGG(DISTINCT kind, '|' ORDER BY kind DESC),
-    COUNT(DISTINCT a, b),
+    COUNT(DISTINCT CASE WHEN a IS NOT NULL AND b IS NOT NULL THEN (a, b) END),
     SUM(CASE WHEN x > 5 THEN 1 WHEN NOT x > 5 THEN 0 END),
     ROUND(CAST(AVG(CASE WHEN t THEN 1 ELSE 0 END) AS numeric), 4)
 FROM telescope
@@ -215,7 +215,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
 -- 36:14: RC0609 adapted: Said in other words: values put together as texts
--- 36:76: RC0606 check: Function is not in the dictionary: COUNT with these 2 argument(s)
+-- 36:76: RC0609 adapted: Said in other words: count_pairs in other words
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 36:114: RC0609 adapted: Said in other words: a choice as CASE
 -- 36:110: RC0615 adapted: Division kept: rounded as on the source

@@ -17,8 +17,9 @@ ALTER TABLE star ADD CONSTRAINT star_pkey PRIMARY KEY (id);
 -- CREATE INDEX star_lower ON public.star USING btree (lower((name)::text)) WHERE active
 ALTER TABLE star COMMENT = 'stars';
 GRANT SELECT ON star TO reader;
--- RC0602 by hand: No counterpart on the target: an upsert with a condition
--- INSERT INTO star (id, name) VALUES (1, 'x') ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name WHERE star.active
+INSERT INTO star (id, name)
+VALUES (1, 'x')
+ON DUPLICATE KEY UPDATE name = CASE WHEN star.active THEN VALUES(name) ELSE name END;
 INSERT IGNORE INTO star (id, name) VALUES (3, 'y') RETURNING id;
 UPDATE star s
 CROSS JOIN renamed r
@@ -61,7 +62,8 @@ FROM star;
 -- 24:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 25:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 26:1: RC0609 adapted: Said in other words: the schema public is left out
--- 27:1: RC0602 by hand: No counterpart on the target: an upsert with a condition
+-- 27:103: RC0609 adapted: Said in other words: the condition of an upsert as a choice of values
+-- 27:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 28:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 29:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS

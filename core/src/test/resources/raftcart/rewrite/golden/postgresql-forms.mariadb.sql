@@ -27,7 +27,7 @@ CREATE TABLE obs (
 -- CREATE TABLE child (extra int) INHERITS (telescope)
 CREATE TABLE ul LIKE telescope;
 ALTER TABLE telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
--- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- RC0602 by hand: No counterpart on the target: security of single rows
 -- ALTER TABLE telescope ADD COLUMN IF NOT EXISTS z int DEFAULT 5, ALTER COLUMN name TYPE text USING name::text, ALTER name SET NOT NULL, DROP CONSTRAINT IF EXISTS ck CASCADE, ADD UNIQUE (name), ENABLE ROW LEVEL SECURITY
 -- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- CREATE INDEX CONCURRENTLY IF NOT EXISTS ix ON public.telescope USING btree (lower((name)::text) text_pattern_ops, ts DESC NULLS LAST) INCLUDE (n) WHERE (bo IS TRUE)
@@ -70,8 +70,10 @@ ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 E
 -- SELECT coalesce(a, b), nullif(a, b), greatest(a, b), a IS DISTINCT FROM b, bo IS NOT TRUE, CASE a WHEN 1 THEN 'x' END, a::int / 2, 7 / 2, 7 % 2, 2 ^ 3, |/ 9, @ -5, a & b, a # b, ~a, a <> ALL (ARRAY[1,2]), (a, b) < (1, 2), random(), div(7, 2), width_bucket(a, 1, 10, 5), generate_series(1, 5), round(1.5::numeric, 1), trunc(1.55, 1), cbrt(27) FROM t
 -- RC0602 by hand: No counterpart on the target: ROWS FROM
 -- SELECT * FROM generate_series('2020-01-01'::date, '2020-01-05', '1 day') AS g(d), LATERAL (SELECT 1) l, unnest(ARRAY[1,2]) WITH ORDINALITY AS u(v, o), json_to_recordset('[]') AS r(a int, b text), ROWS FROM (f(1), f(2)) x
--- RC0602 by hand: No counterpart on the target: an upsert with a condition
--- INSERT INTO telescope (id, name) VALUES (1, 'a'), (2, DEFAULT) ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name WHERE telescope.bo RETURNING id, xmax
+INSERT INTO telescope (id, name)
+VALUES (1, 'a'), (2, DEFAULT)
+ON DUPLICATE KEY UPDATE name = CASE WHEN telescope.bo THEN VALUES(name) ELSE name END
+RETURNING id, xmax;
 -- RC0602 by hand: No counterpart on the target: a row of defaults cannot be said in mariadb
 -- INSERT INTO telescope DEFAULT VALUES
 INSERT IGNORE INTO telescope SELECT * FROM t2;
@@ -169,7 +171,7 @@ CREATE DATABASE s;
 -- 22:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 23:1: RC0502 adapted: Storage clauses left out: CLUSTER ON telescope_pkey
 -- 24:1: RC0502 adapted: Storage clauses left out: OWNER TO app
--- 25:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- 25:193: RC0602 by hand: No counterpart on the target: security of single rows
 -- 26:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 27:1: RC0502 adapted: Storage clauses left out: jsonb_path_ops
 -- 27:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
@@ -199,7 +201,8 @@ CREATE DATABASE s;
 -- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
 -- 51:1: RC0602 by hand: No counterpart on the target: the function greatest_skip_nulls with 2 argument(s) has no counterpart in mariadb
 -- 52:207: RC0602 by hand: No counterpart on the target: ROWS FROM
--- 53:1: RC0602 by hand: No counterpart on the target: an upsert with a condition
+-- 53:122: RC0609 adapted: Said in other words: the condition of an upsert as a choice of values
+-- 53:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 54:1: RC0602 by hand: No counterpart on the target: a row of defaults cannot be said in mariadb
 -- 55:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 56:1: RC0602 by hand: No counterpart on the target: RETURNING of an UPDATE cannot be said in mariadb

@@ -149,6 +149,8 @@ ALTER TABLE store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) 
 ALTER TABLE store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES address (address_id);
 -- RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
 -- ALTER TABLE ONLY public.store ADD CONSTRAINT ex EXCLUDE USING gist (r WITH &&)
+-- RC0602 by hand: No counterpart on the target: security of single rows
+-- ALTER TABLE public.store ENABLE ROW LEVEL SECURITY
 -- RC0602 by hand: No counterpart on the target: policy
 -- CREATE POLICY p ON public.store USING (true)
 -- RC0602 by hand: No counterpart on the target: publication
@@ -271,7 +273,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 166:35: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 166:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 167:49: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
--- 168:1: RC0502 adapted: Storage clauses left out: ENABLE ROW LEVEL SECURITY
+-- 168:26: RC0602 by hand: No counterpart on the target: security of single rows
 -- 169:1: RC0602 by hand: No counterpart on the target: policy
 -- 170:1: RC0602 by hand: No counterpart on the target: publication
 -- 171:1: RC0626 check: Right in other words: rights on the default schema are left out

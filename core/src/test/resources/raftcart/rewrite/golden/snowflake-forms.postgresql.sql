@@ -168,8 +168,7 @@ FROM (
 -- SELECT * EXCLUDE (doc) RENAME (name AS nm) FROM telescope
 -- RC0602 by hand: No counterpart on the target: a star with ILIKE
 -- SELECT * ILIKE '%id%' FROM telescope
--- RC0601 by hand: Statement not understood: found 'ORDER', expected an expression
--- SELECT id, SUM(f) FROM telescope GROUP BY ALL ORDER BY ALL
+SELECT id, SUM(f) FROM telescope GROUP BY id ORDER BY "all";
 SELECT * FROM telescope LIMIT 5;
 SELECT * FROM GENERATOR(ROWCOUNT => 10);
 SELECT * FROM (VALUES (1, 'a'), (2, 'b')) v (id, nm);
@@ -295,7 +294,8 @@ CALL p1();
 -- 40:25: RC0609 adapted: Said in other words: UNPIVOT as a union
 -- 41:24: RC0602 by hand: No counterpart on the target: a star with RENAME
 -- 42:10: RC0602 by hand: No counterpart on the target: a star with ILIKE
--- 43:47: RC0601 by hand: Statement not understood: found 'ORDER', expected an expression
+-- 43:1: RC0609 adapted: Said in other words: GROUP BY ALL with the items that it means
+-- 43:56: RC0606 check: Function is not in the dictionary: ALL
 -- 45:21: RC0606 check: Function is not in the dictionary: GENERATOR
 -- 47:21: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 49:18: RC0602 by hand: No counterpart on the target: INSERT OVERWRITE

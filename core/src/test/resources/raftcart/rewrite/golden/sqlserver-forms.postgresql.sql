@@ -207,7 +207,7 @@ DROP VIEW public.vT;
 -- 4:1: RC0604 adapted: Client command left out: SET ANSI_NULLS ON
 -- 6:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
 -- 10:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
--- 11:2: RC0502 adapted: Storage clauses left out: TelescopeId: NOT FOR REPLICATION
+-- 11:2: RC0502 adapted: Storage clauses left out: TelescopeId: REPLICATION
 -- 12:2: RC0612 check: Comparison may ignore case on the source: Name
 -- 17:2: RC0502 adapted: Storage clauses left out: Guid: ROWGUIDCOL
 -- 17:57: RC0608 adapted: Function spelled otherwise: newid means new_uuid

@@ -150,7 +150,7 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 37:1: RC0609 adapted: Said in other words: dbo.Flag: its columns get the type and the checks themselves
 -- 39:1: RC0602 by hand: No counterpart on the target: xml
 -- 43:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
--- 44:2: RC0502 adapted: Storage clauses left out: StarID: NOT FOR REPLICATION
+-- 44:2: RC0502 adapted: Storage clauses left out: StarID: REPLICATION
 -- 48:2: RC0116 check: NaN and infinity are refused: Ra: double
 -- 49:2: RC0116 check: NaN and infinity are refused: Dec: float
 -- 52:2: RC0111 check: Type without counterpart crosses as text: Log: xml(content [survey] . [logschema]) as longtext
@@ -195,7 +195,7 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
--- 148:103: RC0602 by hand: No counterpart on the target: a set of columns
+-- 148:70: RC0602 by hand: No counterpart on the target: a set of columns
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 152:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 152:1: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -169,7 +169,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 37:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 39:1: RC0602 by hand: No counterpart on the target: xml
 -- 43:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
--- 44:2: RC0502 adapted: Storage clauses left out: StarID: NOT FOR REPLICATION
+-- 44:2: RC0502 adapted: Storage clauses left out: StarID: REPLICATION
 -- 52:2: RC0111 check: Type without counterpart crosses as text: Log: xml(content [survey] . [logschema]) as text
 -- 53:2: RC0502 adapted: Storage clauses left out: rowguid: ROWGUIDCOL
 -- 55:37: RC0609 adapted: Said in other words: + puts texts together
@@ -210,7 +210,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 144:40: RC0612 check: Comparison may ignore case on the source: v
 -- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
--- 148:103: RC0602 by hand: No counterpart on the target: a set of columns
+-- 148:70: RC0602 by hand: No counterpart on the target: a set of columns
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 152:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 152:1: RC0609 adapted: Said in other words: the schema dbo as public
