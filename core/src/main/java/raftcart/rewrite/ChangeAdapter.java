@@ -159,7 +159,25 @@ final class ChangeAdapter {
         return values.forColumn(value, ValueAdapter.known(names, table).get(0));
     }
 
-    private Statement.Update limited(Statement.Update update) {
+    /** Oracle's ROWNUM below a number, as the limit that it is. */
+    private static Statement.Update counted(Statement.Update update) {
+        OldForms.Counted counted = OldForms.counted(update.where());
+        return counted.limit().isEmpty()
+                ? update
+                : new Statement.Update(
+                        update.with(),
+                        update.target(),
+                        update.assignments(),
+                        update.from(),
+                        counted.where(),
+                        update.order(),
+                        counted.limit(),
+                        update.returning(),
+                        update.span());
+    }
+
+    private Statement.Update limited(Statement.Update given) {
+        Statement.Update update = adapter.lost(SqlFeature.ROW_NUMBERS) ? counted(given) : given;
         if (!update.from().isEmpty() || !needsAddresses(update.limit(), update.target())) {
             return update;
         }

@@ -28,8 +28,25 @@ final class DeleteAdapter {
         return adapter.to.has(feature);
     }
 
+    private static Statement.Delete counted(Statement.Delete delete) {
+        OldForms.Counted counted = OldForms.counted(delete.where());
+        return counted.limit().isEmpty()
+                ? delete
+                : new Statement.Delete(
+                        delete.with(),
+                        delete.targets(),
+                        delete.table(),
+                        delete.using(),
+                        counted.where(),
+                        delete.order(),
+                        counted.limit(),
+                        delete.returning(),
+                        delete.span());
+    }
+
     /** A change of the first rows only, where the target has no limit: of those rows by their address. */
-    private Statement.Delete limited(Statement.Delete delete) {
+    private Statement.Delete limited(Statement.Delete given) {
+        Statement.Delete delete = adapter.lost(SqlFeature.ROW_NUMBERS) ? counted(given) : given;
         boolean plain = delete.targets().isEmpty() && delete.using().isEmpty();
         if (!plain || !changes.needsAddresses(delete.limit(), delete.table())) {
             return delete;

@@ -167,6 +167,15 @@ final class FunctionAdapter {
         if (pseudo) {
             return pseudoColumn(word, column);
         }
+        boolean kept = from.has(SqlFeature.ROW_NUMBERS)
+                && to.has(SqlFeature.ROW_NUMBERS)
+                && !column.name().last().exact()
+                && word.matches("rownum|level")
+                && adapter.scope.column(column.name()).isEmpty();
+        if (kept) {
+            // In its own dialect the word is no name of a column, which would need quotes.
+            return Expr.Call.of(word.equals("level") ? "hierarchy_level" : word).at(column.span());
+        }
         boolean function = column.name().parts().size() == 1
                 && !column.name().last().exact()
                 && BARE.contains(word)
@@ -182,7 +191,7 @@ final class FunctionAdapter {
             adapter.note(
                     FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
         }
-        if (!function || from.name().equals(to.name())) {
+        if (!function) {
             return column;
         }
         String canonical =
@@ -192,6 +201,9 @@ final class FunctionAdapter {
                     default -> word;
                 };
         Expr.Call call = Expr.Call.of(canonical).at(column.span());
+        if (from.name().equals(to.name())) {
+            return adapter.writes(canonical) ? call : column;
+        }
         return known(call, call);
     }
 

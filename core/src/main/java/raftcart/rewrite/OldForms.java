@@ -189,19 +189,8 @@ final class OldForms {
 
     /** ROWNUM below a number as a limit. */
     private Query numbered(Query query, Select select) {
-        List<Expr> rest = new ArrayList<>();
-        Optional<Expr> limit = Optional.empty();
-        for (Expr part : select.where().map(OldForms::conjuncts).orElse(List.of())) {
-            Optional<Expr> most = most(part);
-            if (most.isPresent()) {
-                limit = most;
-            } else {
-                rest.add(part);
-            }
-        }
-        if (rest.stream().anyMatch(OldForms::mentionsRowNumber)) {
-            throw new Untranslatable("ROWNUM in a condition of this form");
-        }
+        Counted counted = counted(select.where());
+        Optional<Expr> limit = counted.limit();
         if (limit.isEmpty()) {
             return query;
         }
@@ -211,11 +200,11 @@ final class OldForms {
                 && query.paging().isEmpty()
                 && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
         if (!plain) {
-            return query.withBody(within(select, rest, limit.get()));
+            return query.withBody(within(select, counted.where(), limit.get()));
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "ROWNUM as a limit");
         Optional<Paging> paging = Optional.of(new Paging(Optional.empty(), limit, false, false));
-        boolean around = rest.isEmpty()
+        boolean around = counted.where().isEmpty()
                 && select.from().size() == 1
                 && select.from().get(0) instanceof TableRef.Derived d
                 && d.query().paging().isEmpty()
@@ -225,11 +214,11 @@ final class OldForms {
             TableRef inner = new TableRef.Derived(d.query().withPaging(paging), d.lateral(), d.alias(), d.span());
             return query.withBody(select.withFrom(List.of(inner)).withWhere(Optional.empty()));
         }
-        return query.withBody(select.withWhere(and(rest))).withPaging(paging);
+        return query.withBody(select.withWhere(counted.where())).withPaging(paging);
     }
 
     /** ROWNUM counts before rows are grouped and sorted: the limit is that of the rows that are read. */
-    private Select within(Select select, List<Expr> conditions, Expr limit) {
+    private Select within(Select select, Optional<Expr> where, Expr limit) {
         boolean single = select.from().size() == 1
                 && (select.from().get(0) instanceof TableRef.Table
                         || select.from().get(0) instanceof TableRef.Derived);
@@ -240,9 +229,7 @@ final class OldForms {
         Span span = select.span();
         TableRef from = select.from().get(0);
         Query rows = Query.of(Select.of(
-                        List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), span))),
-                        List.of(from),
-                        and(conditions)))
+                        List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), span))), List.of(from), where))
                 .withPaging(Optional.of(new Paging(Optional.empty(), Optional.of(limit), false, false)));
         TableRef.Alias alias = new TableRef.Alias(ChangeAdapter.alias(from), List.of(), List.of());
         return select.withFrom(List.of(new TableRef.Derived(rows, false, Optional.of(alias), span)))
@@ -259,6 +246,26 @@ final class OldForms {
             }
         }.expr(condition);
         return found[0];
+    }
+
+    /** The condition of a change without ROWNUM, and the limit that it is. */
+    record Counted(Optional<Expr> where, Optional<Expr> limit) {}
+
+    static Counted counted(Optional<Expr> where) {
+        List<Expr> rest = new ArrayList<>();
+        Optional<Expr> limit = Optional.empty();
+        for (Expr part : where.map(OldForms::conjuncts).orElse(List.of())) {
+            Optional<Expr> most = most(part);
+            if (most.isPresent()) {
+                limit = most;
+            } else {
+                rest.add(part);
+            }
+        }
+        if (rest.stream().anyMatch(OldForms::mentionsRowNumber)) {
+            throw new Untranslatable("ROWNUM in a condition of this form");
+        }
+        return new Counted(limit.isEmpty() ? where : and(rest), limit);
     }
 
     private static Optional<Expr> most(Expr condition) {

@@ -35,6 +35,7 @@ public final class MariaDbLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.TRIMS_WHOLE_TEXTS,
+                    GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
                     GrammarFeature.PIPES_ARE_OR,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.AMPERSANDS_ARE_AND,

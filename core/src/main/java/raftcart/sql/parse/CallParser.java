@@ -372,6 +372,13 @@ final class CallParser {
         if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
+        boolean joined = arguments.size() > 1
+                && name.last().key().equals("group_concat")
+                && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
+        if (joined) {
+            Expr one = new Expr.Call(QualifiedName.of("CONCAT"), false, arguments, CallSuffix.NONE, span);
+            arguments = new ArrayList<>(List.of(one));
+        }
         List<OrderItem> order = List.of();
         String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {

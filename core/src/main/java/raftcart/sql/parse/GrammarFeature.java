@@ -38,6 +38,8 @@ public enum GrammarFeature {
     NUMBERS_ARE_CONDITIONS,
     /** {@code {name: value}} and {@code [a, b]} are values. */
     BRACKET_VALUES,
+    /** GROUP_CONCAT puts its arguments together before it puts rows together. */
+    GROUP_CONCAT_JOINS_ARGUMENTS,
     /** The expression of a computed column may stand without parentheses. */
     BARE_COMPUTED_COLUMNS,
     /** {@code SEL} is SELECT, and so on. */
