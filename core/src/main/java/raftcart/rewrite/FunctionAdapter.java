@@ -167,12 +167,7 @@ final class FunctionAdapter {
         if (pseudo) {
             return pseudoColumn(word, column);
         }
-        boolean kept = from.has(SqlFeature.ROW_NUMBERS)
-                && to.has(SqlFeature.ROW_NUMBERS)
-                && !column.name().last().exact()
-                && word.matches("rownum|level")
-                && adapter.scope.column(column.name()).isEmpty();
-        if (kept) {
+        if (isCounter(word, column)) {
             // In its own dialect the word is no name of a column, which would need quotes.
             return Expr.Call.of(word.equals("level") ? "hierarchy_level" : word).at(column.span());
         }
@@ -205,6 +200,14 @@ final class FunctionAdapter {
             return adapter.writes(canonical) ? call : column;
         }
         return known(call, call);
+    }
+
+    private boolean isCounter(String word, Expr.Column column) {
+        return from.has(SqlFeature.ROW_NUMBERS)
+                && to.has(SqlFeature.ROW_NUMBERS)
+                && !column.name().last().exact()
+                && word.matches("rownum|level")
+                && adapter.scope.column(column.name()).isEmpty();
     }
 
     /** ROWNUM counts the rows as they come; others have no counterpart. */

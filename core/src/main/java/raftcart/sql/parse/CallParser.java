@@ -361,6 +361,15 @@ final class CallParser {
         }
     }
 
+    /** MySQL's GROUP_CONCAT(a, b) puts its arguments together before it puts rows together. */
+    private List<Expr> joined(List<Expr> arguments, QualifiedName name, Span span) {
+        boolean several = arguments.size() > 1
+                && name.last().key().equals("group_concat")
+                && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
+        Expr one = new Expr.Call(QualifiedName.of("CONCAT"), false, arguments, CallSuffix.NONE, span);
+        return several ? new ArrayList<>(List.of(one)) : arguments;
+    }
+
     private Expr plain(QualifiedName name, Span span) {
         refuseMethods(name);
         cursor.expectSymbol("(");
@@ -372,13 +381,7 @@ final class CallParser {
         if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
-        boolean joined = arguments.size() > 1
-                && name.last().key().equals("group_concat")
-                && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
-        if (joined) {
-            Expr one = new Expr.Call(QualifiedName.of("CONCAT"), false, arguments, CallSuffix.NONE, span);
-            arguments = new ArrayList<>(List.of(one));
-        }
+        arguments = joined(arguments, name, span);
         List<OrderItem> order = List.of();
         String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {
