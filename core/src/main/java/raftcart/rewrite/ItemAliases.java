@@ -67,20 +67,8 @@ final class ItemAliases {
             return item;
         }
         return item.withValue(
-                new QueryMapper() {
-                    @Override
-                    public Expr expr(Expr e) {
-                        if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
-                            return e;
-                        }
-                        Optional<Item> named =
-                                e instanceof Expr.Column c && c.name().parts().size() == 1
-                                        ? named(c.name().last(), select)
-                                        : Optional.empty();
-                        return named.map(i -> before ? i.value() : qualified((Expr.Column) e, select))
-                                .orElseGet(() -> super.expr(e));
-                    }
-                }.expr(item.value()));
+                new ColumnNames(c -> named(c.name().last(), select).map(i -> before ? i.value() : qualified(c, select)))
+                        .expr(item.value()));
     }
 
     private static Optional<Item> named(Name name, Select select) {
@@ -115,26 +103,20 @@ final class ItemAliases {
     }
 
     private Expr replaced(Expr value) {
-        return new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
-                    return e;
-                }
-                Expr named = e instanceof Expr.Column c && c.name().parts().size() == 1
-                        ? aliases.get(c.name().last().key())
-                        : null;
-                if (named == null) {
-                    return super.expr(e);
-                }
-                boolean sure = scope.relations().stream().allMatch(Scope.Relation::complete);
-                adapter.note(
-                        sure ? FindingCode.SYNTAX_ADAPTED : FindingCode.TYPES_UNKNOWN,
-                        e.span(),
-                        ((Expr.Column) e).name().last().text() + " as the expression of that name in the same SELECT"
-                                + (sure ? "" : "; it may be a column"));
-                return named;
-            }
-        }.expr(value);
+        return new ColumnNames(this::meant).expr(value);
+    }
+
+    private Optional<Expr> meant(Expr.Column column) {
+        Expr named = aliases.get(column.name().last().key());
+        if (named == null) {
+            return Optional.empty();
+        }
+        boolean sure = scope.relations().stream().allMatch(Scope.Relation::complete);
+        adapter.note(
+                sure ? FindingCode.SYNTAX_ADAPTED : FindingCode.TYPES_UNKNOWN,
+                column.span(),
+                column.name().last().text() + " as the expression of that name in the same SELECT"
+                        + (sure ? "" : "; it may be a column"));
+        return Optional.of(named);
     }
 }

@@ -46,23 +46,8 @@ final class NamedJoins {
         Select select = (Select) query.body();
         List<Item> given = stars(select);
         List<TableRef> from = select.from().stream().map(this::table).toList();
-        QueryMapper names = new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
-                    return e;
-                }
-                Expr one = e instanceof Expr.Column c && c.name().parts().size() == 1
-                        ? merged.get(c.name().last().key())
-                        : null;
-                return one != null ? one : super.expr(e);
-            }
-
-            @Override
-            public TableRef table(TableRef table) {
-                return table;
-            }
-        };
+        QueryMapper names = new ColumnNames(
+                c -> Optional.ofNullable(merged.get(c.name().last().key())));
         List<Item> items = given.stream().map(i -> named(i, names)).toList();
         Select plain = (Select) names.body(select.withItems(List.of()).withFrom(from));
         List<OrderItem> order = query.order().stream()

@@ -366,8 +366,10 @@ final class CallParser {
         boolean several = arguments.size() > 1
                 && name.last().key().equals("group_concat")
                 && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
-        Expr one = new Expr.Call(QualifiedName.of("CONCAT"), false, arguments, CallSuffix.NONE, span);
-        return several ? new ArrayList<>(List.of(one)) : arguments;
+        return several
+                ? new ArrayList<>(
+                        List.of(new Expr.Call(QualifiedName.of("CONCAT"), false, arguments, CallSuffix.NONE, span)))
+                : arguments;
     }
 
     private Expr plain(QualifiedName name, Span span) {

@@ -138,7 +138,9 @@ public final class ExprParser {
         }
         if (token.isWord("MATCH")
                 && level <= OperatorTable.COMPARISON
-                && !cursor.peek(1).isAnyWord("FULL", "SIMPLE", "PARTIAL")) {
+                && !cursor.peek(1).isAnyWord("FULL", "SIMPLE", "PARTIAL", "FROM")
+                && (cursor.peek(1).kind() != TokenKind.SYMBOL || cursor.peek(1).isSymbol("("))
+                && cursor.peek(1).kind() != TokenKind.END) {
             throw cursor.byHand("a full-text search");
         }
         if (token.isWord("CHANGE") && cursor.peek(1).isAnyWord("TOKEN", "TIMESTAMP")) {
