@@ -30,13 +30,32 @@ final class AssignmentOrder {
         this.table = table;
     }
 
-    List<Assignment> arranged(List<Assignment> assignments, Optional<KnownTable> known) {
+    /** The assignments in the target's sense; {@code joined} where the rows come from several tables. */
+    List<Assignment> arranged(List<Assignment> assignments, Optional<KnownTable> known, boolean joined) {
         boolean before = adapter.from.has(SqlFeature.ASSIGNS_IN_ORDER);
         boolean after = adapter.to.has(SqlFeature.ASSIGNS_IN_ORDER);
         if (before == after || assignments.size() < 2) {
             return assignments;
         }
+        if (before && joined) {
+            uncertain(assignments);
+            return assignments;
+        }
         return before ? substituted(assignments, known) : sorted(assignments);
+    }
+
+    /** Over several tables the source promises no order: which values are read depends on its plan. */
+    void uncertain(List<Assignment> assignments) {
+        boolean loses = adapter.lost(SqlFeature.ASSIGNS_IN_ORDER);
+        for (int i = 1; i < assignments.size() && loses; i++) {
+            Assignment reader = assignments.get(i);
+            if (assignments.subList(0, i).stream().anyMatch(a -> reads(reader, a))) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        reader.value().span(),
+                        "reads a column that was assigned before; the target reads its old value, the source the old or the new");
+            }
+        }
     }
 
     private static Name column(Assignment assignment) {

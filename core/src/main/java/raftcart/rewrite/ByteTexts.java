@@ -57,9 +57,10 @@ final class ByteTexts {
     private static Optional<String> escaped(String text, Pattern digits, int base) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (c != '\\') {
-                bytes.writeBytes(String.valueOf(c).getBytes(StandardCharsets.UTF_8));
+            if (text.charAt(i) != '\\') {
+                String one = Character.toString(text.codePointAt(i));
+                bytes.writeBytes(one.getBytes(StandardCharsets.UTF_8));
+                i += one.length() - 1;
             } else if (text.startsWith("\\\\", i)) {
                 bytes.write('\\');
                 i++;

@@ -261,14 +261,15 @@ final class CastAdapter {
         boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
         boolean perhaps = kind == ValueKind.UNKNOWN
                 && !cast.safe()
-                && type instanceof LogicalType.Int
+                && Digits.of(type).isPresent()
                 && (cast.value() instanceof Expr.Column || cast.value() instanceof Expr.Binary)
-                && adapter.from.has(SqlFeature.CASTS_ROUND) != adapter.to.has(SqlFeature.CASTS_ROUND);
+                && Digits.surplus(adapter.from, type).differs(Digits.surplus(adapter.to, type))
+                && Digits.surplus(adapter.to, type) != Digits.Surplus.NEAREST;
         if (perhaps) {
             adapter.note(
                     FindingCode.TYPES_UNKNOWN,
                     cast.span(),
-                    "a fraction is rounded by one engine and cut off by the other; it is not known whether there is one");
+                    "one engine rounds, the other cuts or keeps digits for which the type has no room; it is not known whether there are any");
         }
         boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber() && !numeral && !isPartOfDate(cast);
         if (silent && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {

@@ -86,9 +86,13 @@ final class ChangeAdapter {
     }
 
     List<Assignment> assignments(
-            List<Assignment> assignments, Optional<KnownTable> table, boolean keepQualifier, Name owner) {
+            List<Assignment> assignments,
+            Optional<KnownTable> table,
+            boolean keepQualifier,
+            AssignmentOrder order,
+            boolean joined) {
         List<Assignment> adapted = new ArrayList<>();
-        for (Assignment a : new AssignmentOrder(adapter, owner).arranged(single(assignments), table)) {
+        for (Assignment a : order.arranged(single(assignments), table, joined)) {
             List<Expr> columns = a.columns().stream()
                     .map(c -> keepQualifier ? c : bare((Expr.Column) c))
                     .toList();
@@ -270,6 +274,7 @@ final class ChangeAdapter {
             TableRef named = TableRef.Table.of(new QualifiedName(List.of(alias(changed))));
             return plainUpdate(update, named, List.of(tree), update.where(), false);
         }
+        new AssignmentOrder(adapter, alias(changed)).uncertain(update.assignments());
         return update(new OuterJoinChanges(adapter).byKey(update, tree, changed));
     }
 
@@ -331,7 +336,12 @@ final class ChangeAdapter {
         return new Statement.Update(
                 with(update.with()),
                 written,
-                assignments(update.assignments(), known, keepQualifier, owner(update, target)),
+                assignments(
+                        update.assignments(),
+                        known,
+                        keepQualifier,
+                        new AssignmentOrder(adapter, owner(update, target)),
+                        target instanceof Join || !from.isEmpty()),
                 tables,
                 adapter.optionalCondition(where),
                 adapter.order(update.order()),
@@ -464,7 +474,8 @@ final class ChangeAdapter {
                     a.bySource(),
                     adapter.optionalCondition(a.condition()),
                     a.kind(),
-                    assignments(a.assignments(), known, false, alias(merge.target())),
+                    assignments(
+                            a.assignments(), known, false, new AssignmentOrder(adapter, alias(merge.target())), true),
                     a.columns(),
                     new ValueAdapter(adapter).row(a.values(), ValueAdapter.known(a.columns(), known)),
                     adapter.optionalCondition(a.deleteWhere())));

@@ -56,7 +56,7 @@ final class ItemAliases {
         }
         return query.withBody(select.withItems(items)
                 .withWhere(select.where().map(this::replaced))
-                .withQualify(select.qualify().map(this::replaced)));
+                .withQualify(select.qualify().map(this::ranked)));
     }
 
     /** An expression of ORDER BY, in which a name is an alias first on the one engine and a column on the other. */
@@ -104,6 +104,15 @@ final class ItemAliases {
 
     private Expr replaced(Expr value) {
         return new ColumnNames(this::meant).expr(value);
+    }
+
+    /** QUALIFY asks for a function over a window, which an alias in it can only be the name of. */
+    private Expr ranked(Expr condition) {
+        return new ColumnNames(
+                        c -> Optional.ofNullable(aliases.get(c.name().last().key()))
+                                .filter(e -> Aggregates.in(e, adapter))
+                                .or(() -> meant(c)))
+                .expr(condition);
     }
 
     private Optional<Expr> meant(Expr.Column column) {

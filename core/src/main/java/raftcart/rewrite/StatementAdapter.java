@@ -257,7 +257,12 @@ final class StatementAdapter {
             return new Statement.Upsert(
                     u.target(),
                     u.constraint(),
-                    changes.assignments(u.assignments(), table, false, ChangeAdapter.alias(target)),
+                    changes.assignments(
+                            u.assignments(),
+                            table,
+                            false,
+                            new AssignmentOrder(adapter, ChangeAdapter.alias(target)),
+                            false),
                     adapter.optionalCondition(u.where()),
                     u.anyKey());
         });

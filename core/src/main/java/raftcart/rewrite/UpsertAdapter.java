@@ -207,7 +207,7 @@ final class UpsertAdapter {
     }
 
     Statement forDuplicate(Insert insert, Upsert conditional) {
-        Upsert upsert = conditional.where().isPresent() ? chosen(conditional) : conditional;
+        Upsert upsert = conditional.where().isPresent() ? chosen(conditional, alias(insert)) : conditional;
         if (!upsert.anyKey()) {
             adapter.note(FindingCode.UPSERT_DIFFERS, insert.span(), "the target looks at all keys of the table");
         }
@@ -228,7 +228,7 @@ final class UpsertAdapter {
     }
 
     /** The condition of an upsert as a choice between the new value and the old one. */
-    private Upsert chosen(Upsert upsert) {
+    private Upsert chosen(Upsert upsert, Name table) {
         Expr condition = upsert.where().orElseThrow();
         if (upsert.assignments().size() != 1
                 || upsert.assignments().get(0).columns().size() != 1) {
@@ -236,8 +236,8 @@ final class UpsertAdapter {
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, condition.span(), "the condition of an upsert as a choice of values");
         Assignment assignment = upsert.assignments().get(0);
-        Expr choice =
-                Expr.Case.of(condition, assignment.value(), assignment.columns().get(0));
+        Expr choice = Expr.Case.of(
+                condition, assignment.value(), qualified(assignment.columns().get(0), table));
         return new Upsert(
                 upsert.target(),
                 upsert.constraint(),

@@ -51,17 +51,22 @@ final class IdentityParser {
                 cycle = true;
             } else if (cursor.takeWords("RESTART")) {
                 cursor.takeWords("WITH");
-                restart = cursor.peek().kind() == TokenKind.NUMBER
-                                || cursor.peek().isSymbol("-")
-                        ? number().map(BigInteger::longValueExact)
-                        : start.map(BigInteger::longValueExact);
-                if (restart.isEmpty()) {
-                    throw cursor.byHand("a sequence that begins anew at its start, which is not told");
-                }
+                restart = Optional.of(restart(start));
             } else if (!withoutNumber(leftOut)) {
                 return new IdentityOptions(always, start, increment, min, max, cache, cycle);
             }
         }
+    }
+
+    private long restart(Optional<BigInteger> start) {
+        boolean given =
+                cursor.peek().kind() == TokenKind.NUMBER || cursor.peek().isSymbol("-");
+        BigInteger number = (given ? number() : start)
+                .orElseThrow(() -> cursor.byHand("a sequence that begins anew at its start, which is not told"));
+        if (number.bitLength() >= Long.SIZE) {
+            throw cursor.byHand("a sequence that begins anew beyond 64 bits");
+        }
+        return number.longValueExact();
     }
 
     private boolean withoutNumber(List<String> leftOut) {

@@ -95,7 +95,9 @@ final class PagingParser {
         }
         Expr last = amount();
         Expr one = Expr.Literal.number(1);
-        if (first instanceof Expr.Literal a && last instanceof Expr.Literal b) {
+        if (isCount(first) && isCount(last)) {
+            Expr.Literal a = (Expr.Literal) first;
+            Expr.Literal b = (Expr.Literal) last;
             int from = Integer.parseInt(a.text());
             offset = Optional.of(Expr.Literal.number(from - 1));
             limit = Optional.of(Expr.Literal.number(Math.max(0, Integer.parseInt(b.text()) - from + 1)));
@@ -104,6 +106,10 @@ final class PagingParser {
         Expr before = new Expr.Binary(BinaryOperator.SUBTRACT, first, one, span);
         offset = Optional.of(before);
         limit = Optional.of(new Expr.Binary(BinaryOperator.SUBTRACT, last, before, span));
+    }
+
+    private static boolean isCount(Expr e) {
+        return e instanceof Expr.Literal l && l.text().matches("\\d{1,9}");
     }
 
     private void fetch() {

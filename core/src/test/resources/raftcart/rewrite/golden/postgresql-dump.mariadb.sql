@@ -19,7 +19,7 @@ ALTER TABLE star COMMENT = 'stars';
 GRANT SELECT ON star TO reader;
 INSERT INTO star (id, name)
 VALUES (1, 'x')
-ON DUPLICATE KEY UPDATE name = CASE WHEN star.active THEN VALUES(name) ELSE name END;
+ON DUPLICATE KEY UPDATE name = CASE WHEN star.active THEN VALUES(name) ELSE star.name END;
 INSERT IGNORE INTO star (id, name) VALUES (3, 'y') RETURNING id;
 UPDATE star s
 CROSS JOIN renamed r

@@ -72,7 +72,7 @@ ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 E
 -- SELECT * FROM generate_series('2020-01-01'::date, '2020-01-05', '1 day') AS g(d), LATERAL (SELECT 1) l, unnest(ARRAY[1,2]) WITH ORDINALITY AS u(v, o), json_to_recordset('[]') AS r(a int, b text), ROWS FROM (f(1), f(2)) x
 INSERT INTO telescope (id, name)
 VALUES (1, 'a'), (2, DEFAULT)
-ON DUPLICATE KEY UPDATE name = CASE WHEN telescope.bo THEN VALUES(name) ELSE name END
+ON DUPLICATE KEY UPDATE name = CASE WHEN telescope.bo THEN VALUES(name) ELSE telescope.name END
 RETURNING id, xmax;
 -- RC0602 by hand: No counterpart on the target: a row of defaults cannot be said in mariadb
 -- INSERT INTO telescope DEFAULT VALUES

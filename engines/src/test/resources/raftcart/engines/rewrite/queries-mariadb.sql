@@ -35,3 +35,5 @@ SELECT name FROM star WHERE NOT planets > 3 ORDER BY name;
 SELECT "text in double quotes", 'it\'s', 'a\\b';
 SELECT 5 XOR 0, 1 AND 0, NOT 0;
 SELECT id FROM reading WHERE taken BETWEEN '2026-01-01' AND '2026-02-01 12:00:00' ORDER BY id;
+SELECT s.id, JSON_SET('{"a": {"b": 1}}', '$.a.b', s.planets) AS j, JSON_SET('{"k": 0}', '$.k', s.kind) AS k, JSON_REMOVE('{"a": 1, "b": 2}', '$.a') AS r FROM star s;
+SELECT s.id, COUNT(DISTINCT s.kind, s.planets) AS n, GROUP_CONCAT(s.id, '-', s.name) AS t FROM star s GROUP BY s.id;
