@@ -262,7 +262,7 @@ final class CastAdapter {
         boolean perhaps = kind == ValueKind.UNKNOWN
                 && !cast.safe()
                 && Digits.of(type).isPresent()
-                && (cast.value() instanceof Expr.Column || cast.value() instanceof Expr.Binary)
+                && !(cast.value() instanceof Expr.Literal || cast.value() instanceof Expr.Parameter)
                 && Digits.surplus(adapter.from, type).differs(Digits.surplus(adapter.to, type))
                 && Digits.surplus(adapter.to, type) != Digits.Surplus.NEAREST;
         if (perhaps) {
@@ -306,11 +306,8 @@ final class CastAdapter {
         Optional<Integer> room = Digits.of(type);
         Digits.Surplus before = Digits.surplus(adapter.from, type);
         Digits.Surplus after = Digits.surplus(adapter.to, type);
-        boolean even = before == Digits.Surplus.ROUND
-                && kind == ValueKind.DECIMAL
-                && adapter.to.has(SqlFeature.HALVES_TO_EVEN)
-                && value instanceof Expr.Binary
-                && type instanceof LogicalType.Int;
+        boolean even = Digits.goToEven(cast.value(), kind, type, adapter)
+                && !(value instanceof Expr.Call call && call.is("round"));
         boolean fraction = kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
         if (room.isEmpty() || !fraction || !before.differs(after) && !even) {
             return value;

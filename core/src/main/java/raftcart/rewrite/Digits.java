@@ -46,6 +46,16 @@ final class Digits {
         return language.has(SqlFeature.DECIMALS_KEEP_DIGITS) ? Surplus.KEEP : surplus(language, type);
     }
 
+    /** True where the target may have computed this as a floating-point number, whose halves become even numbers. */
+    static boolean goToEven(Expr value, ValueKind kind, LogicalType type, ExprAdapter adapter) {
+        return type instanceof LogicalType.Int
+                && kind == ValueKind.DECIMAL
+                && !(value instanceof Expr.Column || value instanceof Expr.Literal)
+                && surplus(adapter.from, type) == Surplus.ROUND
+                && !adapter.from.has(SqlFeature.HALVES_TO_EVEN)
+                && adapter.to.has(SqlFeature.HALVES_TO_EVEN);
+    }
+
     /** The digits after the point that the type has room for, if it says so. */
     static Optional<Integer> of(LogicalType type) {
         if (type instanceof LogicalType.Int) {

@@ -355,7 +355,7 @@ final class KindFinder {
         }
         QueryBody.Select select = (QueryBody.Select) body;
         Scope scope = new Scope(Optional.of(outer));
-        select.from().forEach(t -> addTable(t, scope));
+        addTables(select, scope);
         List<ColumnFacts> columns = new ArrayList<>();
         for (QueryBody.Item item : select.items()) {
             if (item.value() instanceof Expr.Star star) {
@@ -399,6 +399,17 @@ final class KindFinder {
         return true;
     }
 
+    /** Adds what FROM gives to a scope; groups of groups have NULL in place of what they are not grouped by. */
+    void addTables(QueryBody.Select select, Scope scope) {
+        int before = scope.relations().size();
+        select.from().forEach(t -> addTable(t, scope));
+        boolean totals = select.groupBy().stream()
+                .anyMatch(g -> g.kind() != QueryBody.Grouping.Kind.PLAIN && g.kind() != QueryBody.Grouping.Kind.ALL);
+        if (totals) {
+            scope.makeNullable(before, scope.relations().size());
+        }
+    }
+
     /** Adds what a table of FROM gives to a scope. */
     void addTable(TableRef table, Scope scope) {
         if (table instanceof TableRef.Table named) {
@@ -410,8 +421,16 @@ final class KindFinder {
                     .or(() -> knowledge.table(named.name()).map(t -> relation(name, t)))
                     .orElse(new Relation(name, Map.of(), false)));
         } else if (table instanceof TableRef.Join join) {
+            int left = scope.relations().size();
             addTable(join.left(), scope);
+            int right = scope.relations().size();
             addTable(join.right(), scope);
+            if (join.kind().keepsLeft()) {
+                scope.makeNullable(right, scope.relations().size());
+            }
+            if (join.kind().keepsRight()) {
+                scope.makeNullable(left, right);
+            }
         } else if (table instanceof TableRef.Derived derived) {
             String name = derived.alias().map(a -> a.name().text()).orElse("");
             List<Name> columns = derived.alias().map(TableRef.Alias::columns).orElse(List.of());

@@ -183,7 +183,7 @@ class QueryAdapter extends ExprAdapter {
     /** Opens the scope of a SELECT and adapts what stands in FROM. */
     private List<TableRef> enter(Select select) {
         Scope own = new Scope(Optional.of(scope));
-        select.from().forEach(t -> finder.addTable(t, own));
+        finder.addTables(select, own);
         scope = own;
         return fromClause(select);
     }

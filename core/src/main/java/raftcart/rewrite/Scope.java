@@ -31,6 +31,18 @@ final class Scope {
         relations.add(relation);
     }
 
+    /** The columns of these relations may be NULL, as an outer join gives rows without them. */
+    void makeNullable(int start, int end) {
+        for (int i = start; i < end; i++) {
+            Relation relation = relations.get(i);
+            Map<String, ColumnFacts> columns = new LinkedHashMap<>();
+            relation.columns()
+                    .forEach((key, c) ->
+                            columns.put(key, new ColumnFacts(c.name(), c.kind(), c.type(), false, c.ignoresCase())));
+            relations.set(i, new Relation(relation.name(), columns, relation.complete()));
+        }
+    }
+
     void addCommonTable(Name name, Relation relation) {
         commonTables.put(name.text().toLowerCase(Locale.ROOT), relation);
     }

@@ -27,6 +27,10 @@ final class TextRules {
         if (e instanceof Expr.Concat concat) {
             return concat.parts().stream().flatMap(TextRules::columns);
         }
+        if (e instanceof Expr.Case choice) {
+            return Stream.concat(choice.branches().stream().map(Expr.When::result), choice.otherwise().stream())
+                    .flatMap(TextRules::columns);
+        }
         return e instanceof Expr.Call call && call.suffix() == CallSuffix.NONE
                 ? call.arguments().stream().flatMap(TextRules::columns)
                 : Stream.of(e);

@@ -86,7 +86,8 @@ final class ValueAdapter {
 
     /** A value with as many digits as its column keeps on the source, if the target's would keep others. */
     private Expr fitted(Expr value, LogicalType type) {
-        boolean fits = !isShortened(type)
+        boolean even = Digits.goToEven(value, adapter.kind(value), type, adapter);
+        boolean fits = !isShortened(type) && !even
                 || !KindFinder.kind(type).isNumber()
                 || !hasFraction(adapter.kind(value))
                 || Digits.of(value, adapter)
@@ -133,7 +134,10 @@ final class ValueAdapter {
 
     /** A query whose values go into columns of these types. */
     Query fitted(Query query, List<Optional<LogicalType>> types) {
-        boolean alike = same || types.stream().flatMap(Optional::stream).noneMatch(this::isShortened);
+        boolean alike = same
+                || types.stream()
+                        .flatMap(Optional::stream)
+                        .noneMatch(t -> isShortened(t) || adapter.to.has(SqlFeature.HALVES_TO_EVEN));
         return alike ? query : query.withBody(fitted(query.body(), types, query));
     }
 
@@ -152,9 +156,12 @@ final class ValueAdapter {
         List<QueryBody.Item> items = new ArrayList<>();
         for (int i = 0; i < facts.size(); i++) {
             QueryBody.Item item = select.items().get(i);
-            Optional<LogicalType> type = i < types.size() ? types.get(i).filter(this::isShortened) : Optional.empty();
+            ValueKind kind = facts.get(i).kind();
+            Optional<LogicalType> type = i < types.size()
+                    ? types.get(i).filter(t -> isShortened(t) || Digits.goToEven(item.value(), kind, t, adapter))
+                    : Optional.empty();
             boolean fits = type.isEmpty()
-                    || !hasFraction(facts.get(i).kind())
+                    || !hasFraction(kind)
                     || item.value() instanceof Expr.Star
                     || facts.get(i)
                             .type()

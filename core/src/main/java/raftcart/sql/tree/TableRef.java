@@ -44,7 +44,16 @@ public sealed interface TableRef {
 
             /** True where rows of the left side may appear without one of the right. */
             public boolean keepsLeft() {
-                return this == LEFT || this == FULL || this == NATURAL_LEFT || this == NATURAL_FULL;
+                return this == LEFT
+                        || this == FULL
+                        || this == NATURAL_LEFT
+                        || this == NATURAL_FULL
+                        || this == OUTER_APPLY;
+            }
+
+            /** True where rows of the right side may appear without one of the left. */
+            public boolean keepsRight() {
+                return this == RIGHT || this == FULL || this == NATURAL_RIGHT || this == NATURAL_FULL;
             }
         }
     }

@@ -71,7 +71,7 @@ TRUNCATE TABLE telescope RESTART IDENTITY;
 SELECT * FROM telescope WHERE name ~ '^a' AND id IN (1, 2) LIMIT 10 OFFSET 5;
 SELECT
     name,
-    STRING_AGG(DISTINCT kind, '|' ORDER BY kind DESC),
+    STRING_AGG(DISTINCT kind, '|' ORDER BY kind DESC NULLS LAST),
     COUNT(DISTINCT CASE WHEN a IS NOT NULL AND b IS NOT NULL THEN (a, b) END),
     SUM(CASE WHEN x > 5 THEN 1 WHEN NOT x > 5 THEN 0 END),
     ROUND(CAST(AVG(CASE WHEN t THEN 1 ELSE 0 END) AS numeric), 4)
@@ -214,6 +214,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
+-- 36:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 36:14: RC0609 adapted: Said in other words: values put together as texts
 -- 36:76: RC0609 adapted: Said in other words: count_pairs in other words
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
