@@ -418,6 +418,8 @@ public enum SqlFeature {
     JOINED_TEXTS_ARE_TEXTS,
     /** COUNT(DISTINCT ...) takes a row of values. */
     ROWS_ARE_COUNTED,
+    /** A hidden column _ROWID_ tells rows apart. */
+    ROWID_BETWEEN_LINES,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

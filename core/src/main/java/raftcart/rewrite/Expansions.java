@@ -56,6 +56,7 @@ final class Expansions {
     private Expr further(Expr.Call call, List<Expr> a) {
         return switch (call.function()) {
             case "choose_text" -> chosen(a, call);
+            case "locate_nth" -> second(a);
             case "index_of_text" -> index(a, call);
             case "truncate" -> writable("truncate_to", a.get(0), Expr.Literal.number(0));
             case "round" -> writable("round_to", a.get(0), Expr.Literal.number(0));
@@ -244,19 +245,65 @@ final class Expansions {
     }
 
     /** The greatest or least of values; NULL if one of them is. */
-    private static Expr extreme(Expr.Call call, List<Expr> a) {
-        if (a.size() != 2) {
+    private Expr extreme(Expr.Call call, List<Expr> a) {
+        String passing = call.function() + "_skip_nulls";
+        if (a.size() > 2 && to.functions().functions().contains(passing)) {
+            return ofAll(call.with(passing, a).at(call.span()), a);
+        }
+        if (a.size() < 2 || a.size() > 5) {
             return null;
         }
-        BinaryOperator operator = call.is("greatest") ? BinaryOperator.GREATER_OR_EQUAL : BinaryOperator.LESS_OR_EQUAL;
-        Expr first = new Expr.Binary(operator, a.get(0), a.get(1), call.span());
-        BinaryOperator reverse = call.is("greatest") ? BinaryOperator.GREATER : BinaryOperator.LESS;
-        Expr second = new Expr.Binary(reverse, a.get(1), a.get(0), call.span());
+        Expr most = a.get(0);
+        for (Expr value : a.subList(1, a.size())) {
+            most = extreme(most, value, call);
+        }
+        return most;
+    }
+
+    /** A value where none of others is NULL. */
+    private static Expr ofAll(Expr value, List<Expr> others) {
+        List<Expr> there = others.stream()
+                .filter(v -> !(v instanceof Expr.Literal l && l.kind() != LiteralKind.NULL))
+                .<Expr>map(v -> new Expr.Is(v, Truth.NULL, true, value.span()))
+                .toList();
+        return OldForms.and(there)
+                .<Expr>map(all -> new Expr.Case(
+                        Optional.empty(), List.of(new Expr.When(all, value)), Optional.empty(), value.span()))
+                .orElse(value);
+    }
+
+    private static Expr extreme(Expr first, Expr second, Expr.Call call) {
+        boolean greatest = call.is("greatest");
+        BinaryOperator operator = greatest ? BinaryOperator.GREATER_OR_EQUAL : BinaryOperator.LESS_OR_EQUAL;
+        BinaryOperator reverse = greatest ? BinaryOperator.GREATER : BinaryOperator.LESS;
         return new Expr.Case(
                 Optional.empty(),
-                List.of(new Expr.When(first, a.get(0)), new Expr.When(second, a.get(1))),
+                List.of(
+                        new Expr.When(new Expr.Binary(operator, first, second, call.span()), first),
+                        new Expr.When(new Expr.Binary(reverse, second, first, call.span()), second)),
                 Optional.empty(),
                 call.span());
+    }
+
+    /** The second place of a text from the beginning: the first one after the first. */
+    private Expr second(List<Expr> a) {
+        boolean plain = a.get(2) instanceof Expr.Literal start
+                && start.text().equals("1")
+                && a.get(3) instanceof Expr.Literal nth
+                && nth.text().equals("2");
+        Expr first = plain ? writable("locate", a.get(0), a.get(1)) : null;
+        // Where there is none the search begins anew at the first letter, and finds none again.
+        return first == null
+                ? null
+                : writable(
+                        "locate",
+                        a.get(0),
+                        a.get(1),
+                        new Expr.Binary(
+                                BinaryOperator.ADD,
+                                first,
+                                Expr.Literal.number(1),
+                                a.get(0).span()));
     }
 
     private static Expr chosen(List<Expr> a, Expr.Call call) {

@@ -292,7 +292,8 @@ class ExprAdapter extends QueryMapper {
 
     /** A column, or a function that is written like one. */
     Expr column(Expr.Column column) {
-        return functions.bare(column);
+        RowAddresses addresses = new RowAddresses(this);
+        return addresses.is(column) ? addresses.translated(column) : functions.bare(column);
     }
 
     private Expr parameter(Expr.Parameter parameter) {

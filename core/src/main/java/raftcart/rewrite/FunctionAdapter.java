@@ -27,7 +27,7 @@ import raftcart.type.LogicalType;
 /** Finds out which function a call means, and says it with what the target has. */
 final class FunctionAdapter {
     private static final Set<String> PSEUDO_COLUMNS =
-            Set.of("rownum", "rowid", "level", "connect_by_isleaf", "connect_by_iscycle");
+            Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
     private static final Set<String> BARE = Set.of(
             "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
     private static final Set<String> COMPARING = Set.of(

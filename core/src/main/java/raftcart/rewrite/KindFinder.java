@@ -418,7 +418,7 @@ final class KindFinder {
                     .orElse(named.name().last().text());
             Optional<Relation> common = scope.commonTable(named.name());
             scope.add(common.map(c -> new Relation(name, c.columns(), c.complete()))
-                    .or(() -> knowledge.table(named.name()).map(t -> relation(name, t)))
+                    .or(() -> Relation.of(name, named.name(), knowledge))
                     .orElse(new Relation(name, Map.of(), false)));
         } else if (table instanceof TableRef.Join join) {
             int left = scope.relations().size();
@@ -448,20 +448,6 @@ final class KindFinder {
             return p.alias().map(a -> a.name().text()).orElse("");
         }
         return ((TableRef.Unpivot) table).alias().map(a -> a.name().text()).orElse("");
-    }
-
-    static Relation relation(String name, Knowledge.KnownTable table) {
-        Map<String, ColumnFacts> columns = new LinkedHashMap<>();
-        table.columns()
-                .forEach((key, c) -> columns.put(
-                        key,
-                        new ColumnFacts(
-                                c.name().text(),
-                                c.type().map(KindFinder::kind).orElse(ValueKind.UNKNOWN),
-                                c.type(),
-                                c.notNull(),
-                                c.ignoresCase())));
-        return new Relation(name, columns, true);
     }
 
     /** The columns with a name of their own beside a star that hides others. */

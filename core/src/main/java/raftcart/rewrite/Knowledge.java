@@ -24,6 +24,7 @@ public final class Knowledge {
     private final Set<String> routines = new HashSet<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, KnownIndex> indexes = new HashMap<>();
+    private final Map<String, Name> addresses = new HashMap<>();
 
     /**
      * A column that the engine numbers.
@@ -66,6 +67,16 @@ public final class Knowledge {
         Map<String, KnownColumn> byName = new LinkedHashMap<>();
         columns.forEach(c -> byName.put(c.name().text().toLowerCase(Locale.ROOT), c));
         tables.put(key(name), new KnownTable(byName, new ArrayList<>(keys)));
+        addresses.remove(key(name));
+    }
+
+    /** Remembers the column that is the address of its row. */
+    void addAddress(QualifiedName table, Name column) {
+        addresses.put(key(table), column);
+    }
+
+    Optional<Name> address(QualifiedName table) {
+        return Optional.ofNullable(addresses.get(key(table)));
     }
 
     /** Remembers a further column of a table that is known. */

@@ -17,6 +17,9 @@ final class RowKeys {
         if (to.has(SqlFeature.CTID)) {
             return Optional.of(Name.of("ctid"));
         }
+        if (to.has(SqlFeature.ROWID_BETWEEN_LINES)) {
+            return Optional.of(Name.of("_rowid_"));
+        }
         return to.has(SqlFeature.ROWID) ? Optional.of(Name.of("rowid")) : Optional.empty();
     }
 

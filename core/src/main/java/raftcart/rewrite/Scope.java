@@ -24,8 +24,35 @@ final class Scope {
     /** What is known of a column. */
     record ColumnFacts(String name, ValueKind kind, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
 
-    /** A table under the name by which it is called here; no columns are listed where none are known. */
-    record Relation(String name, Map<String, ColumnFacts> columns, boolean complete) {}
+    /**
+     * A table under the name by which it is called here; no columns are listed where none are known.
+     *
+     * @param address the column that is the address of its row
+     */
+    record Relation(String name, Map<String, ColumnFacts> columns, boolean complete, Optional<Name> address) {
+        Relation(String name, Map<String, ColumnFacts> columns, boolean complete) {
+            this(name, columns, complete, Optional.empty());
+        }
+
+        /** A table that is known, under a name of its own. */
+        static Optional<Relation> of(String name, QualifiedName table, Knowledge knowledge) {
+            return knowledge.table(table).map(t -> new Relation(name, columns(t), true, knowledge.address(table)));
+        }
+
+        private static Map<String, ColumnFacts> columns(Knowledge.KnownTable table) {
+            Map<String, ColumnFacts> columns = new LinkedHashMap<>();
+            table.columns()
+                    .forEach((key, c) -> columns.put(
+                            key,
+                            new ColumnFacts(
+                                    c.name().text(),
+                                    c.type().map(KindFinder::kind).orElse(ValueKind.UNKNOWN),
+                                    c.type(),
+                                    c.notNull(),
+                                    c.ignoresCase())));
+            return columns;
+        }
+    }
 
     void add(Relation relation) {
         relations.add(relation);
@@ -39,7 +66,7 @@ final class Scope {
             relation.columns()
                     .forEach((key, c) ->
                             columns.put(key, new ColumnFacts(c.name(), c.kind(), c.type(), false, c.ignoresCase())));
-            relations.set(i, new Relation(relation.name(), columns, relation.complete()));
+            relations.set(i, new Relation(relation.name(), columns, relation.complete(), relation.address()));
         }
     }
 
@@ -67,6 +94,11 @@ final class Scope {
             }
         }
         return outer.flatMap(o -> o.relation(name));
+    }
+
+    /** The relation, where there is but one. */
+    Optional<Relation> only() {
+        return relations.size() == 1 ? Optional.of(relations.get(0)) : Optional.empty();
     }
 
     /** What is known of the column that a name means. */

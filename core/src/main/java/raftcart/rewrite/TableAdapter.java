@@ -10,6 +10,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
@@ -55,16 +56,29 @@ final class TableAdapter {
                 .forEach(c -> known.add(new KnownColumn(Name.of(c.name()), c.type(), c.notNull(), c.ignoresCase()))));
         adapter.knowledge.add(table.name(), known, keys(table));
         adapter.scope = new Scope(Optional.of(adapter.scope));
-        adapter.knowledge
-                .table(table.name())
-                .ifPresent(t -> adapter.scope.add(
-                        KindFinder.relation(table.name().last().text(), t)));
+        Relation.of(table.name().last().text(), table.name(), adapter.knowledge).ifPresent(adapter.scope::add);
+        rememberAddress(table);
         table.columns().forEach(c -> remember(c, table.name()));
         if (adapter.same()) {
             return List.of(table);
         }
         leftOut(table.leftOut(), table);
         return adapted(table);
+    }
+
+    /** SQLite's INTEGER PRIMARY KEY is another name of the row's address; other names of the type will not do. */
+    private void rememberAddress(CreateTable table) {
+        List<List<Name>> keys = keys(table);
+        if (!adapter.from.has(SqlFeature.ROWID_KEYS)
+                || keys.isEmpty()
+                || keys.get(0).size() != 1) {
+            return;
+        }
+        Name key = keys.get(0).get(0);
+        table.columns().stream()
+                .filter(c -> c.name().matches(key))
+                .filter(c -> c.type().filter(t -> t.name().equals("integer")).isPresent())
+                .forEach(c -> adapter.knowledge.addAddress(table.name(), c.name()));
     }
 
     /** Remembers a column that the engine numbers. */

@@ -27,6 +27,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ROWID_BETWEEN_LINES,
                     SqlFeature.SERIES_COLUMN_IS_X,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.GROUP_BY_WITHOUT_PLACES,

@@ -126,8 +126,14 @@ WITH RECURSIVE tree_ (depth_) AS (
 )
 SELECT depth_ AS level
 FROM tree_;
--- RC0602 by hand: No counterpart on the target: the function locate_nth with 4 argument(s) has no counterpart in postgresql
--- SELECT REGEXP_SUBSTR('a,b,c', '[^,]+', 1, 2), REGEXP_REPLACE(name, '(\w+) (\w+)', '\2 \1'), REGEXP_COUNT(name,'a'), INSTR(name,'x',1,2), SUBSTR(name,-3), TRANSLATE(name,'abc','xyz') FROM telescope
+SELECT
+    REGEXP_SUBSTR('a,b,c', '[^,]+', 1, 2),
+    REGEXP_REPLACE(name, '(\w+) (\w+)', '\2 \1', 'g'),
+    REGEXP_COUNT(name, 'a'),
+    CASE WHEN STRPOS(SUBSTR(name, STRPOS(name, 'x') + 1), 'x') = 0 THEN 0 ELSE STRPOS(SUBSTR(name, STRPOS(name, 'x') + 1), 'x') + (STRPOS(name, 'x') + 1) - 1 END,
+    CASE WHEN CHAR_LENGTH(name) >= 3 THEN RIGHT(name, 3) ELSE NULL END,
+    TRANSLATE(name, 'abc', 'xyz')
+FROM telescope;
 SELECT MAX(CASE WHEN rank_1_ = 1 THEN name END)
 FROM (
     SELECT telescope.*, DENSE_RANK() OVER (PARTITION BY active ORDER BY created DESC) AS rank_1_
@@ -297,7 +303,8 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 74:47: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 74:15: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 75:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
--- 76:1: RC0602 by hand: No counterpart on the target: the function locate_nth with 4 argument(s) has no counterpart in postgresql
+-- 76:117: RC0609 adapted: Said in other words: locate_nth in other words
+-- 76:138: RC0609 adapted: Said in other words: a start from the end as RIGHT
 -- 77:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below
 -- 78:15: RC0624 check: Sample drawn otherwise
 -- 79:25: RC0602 by hand: No counterpart on the target: a query on rows of another time

@@ -19,7 +19,7 @@ CREATE INDEX ix ON telescope (name DESC) WHERE x IS NOT NULL;
 -- INSERT OR REPLACE INTO telescope (id, name) VALUES (1, 'x')
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT DO NOTHING;
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT (id) DO UPDATE SET name = excluded.name RETURNING id;
-SELECT rowid, * FROM telescope LIMIT 5 OFFSET 2;
+SELECT ctid, * FROM telescope LIMIT 5 OFFSET 2;
 -- RC0602 by hand: No counterpart on the target: the session's variable @q
 -- SELECT * FROM telescope WHERE name = "it" AND id = ?1 AND x = :p AND y = @q AND z = $r
 -- RC0602 by hand: No counterpart on the target: an upsert without a list of columns, of a table that is not known
@@ -41,6 +41,7 @@ COMMIT;
 -- 11:1: RC0602 by hand: No counterpart on the target: an upsert of telescope, whose keys are not known; translate its CREATE TABLE in the same run
 -- 12:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 14:32: RC0605 adapted: Hint left out: INDEXED BY ix
+-- 14:8: RC0627 check: Said in other words, with a difference: a row's address: of another form, and for use within one statement only
 -- 15:1: RC0602 by hand: No counterpart on the target: the session's variable @q
 -- 16:1: RC0604 adapted: Client command left out: ATTACH DATABASE 'x.db' AS x
 -- 17:1: RC0602 by hand: No counterpart on the target: an upsert without a list of columns, of a table that is not known
