@@ -228,6 +228,10 @@ public enum SqlFeature {
     CURRENT_SCHEMA,
     /** A key that a row brings with it moves the counter of its column on. */
     KEYS_MOVE_COUNTERS,
+    /** NULL for a column that the engine numbers stands for the next number. */
+    NULL_IS_NUMBERED,
+    /** 0 for a column that the engine numbers stands for the next number. */
+    ZERO_IS_NUMBERED,
     /** The next number of a column that the engine numbers may be set. */
     IDENTITY_RESTARTS,
     /** An index belongs to its table, by which it is dropped. */

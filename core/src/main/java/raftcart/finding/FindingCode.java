@@ -71,7 +71,8 @@ public enum FindingCode {
     SAMPLE_DIFFERS("RC0624"),
     IMPLICIT_CAST("RC0625"),
     PRIVILEGE("RC0626"),
-    SYNTAX_CHECK("RC0627");
+    SYNTAX_CHECK("RC0627"),
+    DEFECT("RC0628");
 
     private final String code;
 

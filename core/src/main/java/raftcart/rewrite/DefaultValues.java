@@ -22,7 +22,8 @@ final class DefaultValues {
     }
 
     /** The INSERT without DEFAULT, as one for each run of rows that have it in the same places. */
-    List<Insert> without(Insert insert) {
+    List<Insert> without(Insert given) {
+        Insert insert = withSource(given);
         boolean says = adapter.to.has(SqlFeature.DEFAULT_IN_VALUES);
         boolean rows = insert.source().isPresent()
                 && insert.source().get().body() instanceof QueryBody.Values
@@ -41,6 +42,21 @@ final class DefaultValues {
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "columns with DEFAULT are left out");
         return runs.stream().map(run -> withoutDefaults(insert, columns, run)).toList();
+    }
+
+    /** DEFAULT for one column as a row of defaults, where the target has no shorter form. */
+    private Insert withSource(Insert insert) {
+        boolean spelled = insert.source().isPresent()
+                || adapter.same()
+                || adapter.to.has(SqlFeature.INSERT_DEFAULT_VALUES)
+                || !adapter.to.has(SqlFeature.DEFAULT_IN_VALUES);
+        List<Name> columns = spelled ? List.of() : columns(insert);
+        if (columns.isEmpty()) {
+            return insert;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "a row of defaults by the default of one column");
+        List<List<Expr>> row = List.of(List.of(new Expr.Default(insert.span())));
+        return insert.withColumns(columns.subList(0, 1)).withSource(Query.of(new QueryBody.Values(row, insert.span())));
     }
 
     private List<Name> columns(Insert insert) {

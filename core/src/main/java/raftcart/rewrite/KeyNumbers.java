@@ -4,10 +4,12 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.rewrite.Knowledge.Numbered;
+import raftcart.sql.Span;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
@@ -28,7 +30,7 @@ final class KeyNumbers {
         this.adapter = adapter;
     }
 
-    private boolean isLost() {
+    boolean isLost() {
         return adapter.lost(SqlFeature.KEYS_MOVE_COUNTERS) && adapter.to.has(SqlFeature.IDENTITY);
     }
 
@@ -41,7 +43,8 @@ final class KeyNumbers {
         if (place < 0) {
             return;
         }
-        if (!(insert.source().get().body() instanceof QueryBody.Values values)) {
+        if (!(insert.source().get().body() instanceof QueryBody.Values values)
+                || numbered.get().isUncertain()) {
             unknown(insert, numbered.get());
             return;
         }
@@ -52,6 +55,47 @@ final class KeyNumbers {
         if (!all) {
             unknown(insert, numbered.get());
         }
+    }
+
+    /** What sets the counter behind the numbers seen before, for an INSERT whose rows take their numbers from it. */
+    List<Statement> before(Insert insert) {
+        Optional<Numbered> numbered = adapter.knowledge.numbered(insert.table());
+        if (adapter.same() || !isLost() || numbered.isEmpty()) {
+            return List.of();
+        }
+        int place = place(numbered.get().column(), insert, adapter.knowledge.table(insert.table()));
+        OptionalLong generated = generated(insert, place);
+        if (generated.isPresent() && generated.getAsLong() == 0) {
+            return List.of();
+        }
+        List<Statement> set = numbered.get().isPassed() ? List.of(restart(numbered.get(), insert.span())) : List.of();
+        adapter.knowledge.generated(numbered.get(), generated);
+        return set;
+    }
+
+    /** How many rows take their number from the counter, if that can be told. */
+    private static OptionalLong generated(Insert insert, int place) {
+        if (insert.source().isEmpty()) {
+            return OptionalLong.of(1);
+        }
+        if (insert.source().get().body() instanceof QueryBody.Values values) {
+            return OptionalLong.of(
+                    place < 0
+                            ? values.rows().size()
+                            : values.rows().stream()
+                                    .filter(r -> NumberedRows.isGenerated(r, place))
+                                    .count());
+        }
+        return place < 0 ? OptionalLong.empty() : OptionalLong.of(0);
+    }
+
+    private static Statement restart(Numbered column, Span span) {
+        return new DdlStatement.AlterTable(
+                column.table(),
+                false,
+                List.of(new AlterAction.RestartIdentity(
+                        column.column(), column.highest().orElseThrow().add(BigInteger.ONE))),
+                span);
     }
 
     private boolean saw(Expr value, Insert insert) {
@@ -101,7 +145,7 @@ final class KeyNumbers {
                 new Statement.AllowKeys(source.table(), false, source.span()));
     }
 
-    private static int place(Name column, Insert insert, Optional<KnownTable> table) {
+    static int place(Name column, Insert insert, Optional<KnownTable> table) {
         List<Name> names = insert.columns().isEmpty()
                 ? table.map(t -> t.columns().values().stream()
                                 .map(Knowledge.KnownColumn::name)
@@ -120,12 +164,7 @@ final class KeyNumbers {
     static List<Statement> statements(Knowledge knowledge) {
         List<Statement> all = new ArrayList<>();
         for (Numbered column : knowledge.passedNumbers()) {
-            all.add(new DdlStatement.AlterTable(
-                    column.table(),
-                    false,
-                    List.of(new AlterAction.RestartIdentity(
-                            column.column(), column.highest().orElseThrow().add(BigInteger.ONE))),
-                    raftcart.sql.Span.NONE));
+            all.add(restart(column, Span.NONE));
         }
         return all;
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
@@ -18,6 +19,8 @@ import raftcart.type.LogicalType;
 
 /** What is known of a database's objects, from a catalog or from the CREATE statements that were read so far. */
 public final class Knowledge {
+    private static final long UNKNOWN_ROWS = 1L << 40;
+
     private final Map<String, KnownTable> tables = new HashMap<>();
     private final Map<String, List<String>> enumerations = new HashMap<>();
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
@@ -32,7 +35,17 @@ public final class Knowledge {
      * @param start the number from which it goes on, as far as the script says
      * @param highest the highest number that rows brought with them
      */
-    record Numbered(QualifiedName table, Name column, BigInteger start, Optional<BigInteger> highest) {}
+    record Numbered(QualifiedName table, Name column, BigInteger start, Optional<BigInteger> highest) {
+        /** True where rows brought a number that the counter has not reached. */
+        boolean isPassed() {
+            return highest.filter(h -> h.compareTo(start) >= 0).isPresent();
+        }
+
+        /** True where the counter gave numbers to rows that nobody counted. */
+        boolean isUncertain() {
+            return start.bitLength() > 40;
+        }
+    }
 
     /** An index of its own, which is no constraint. */
     record KnownIndex(QualifiedName name, QualifiedName table) {}
@@ -112,12 +125,17 @@ public final class Knowledge {
                 new Numbered(column.table(), column.column(), column.start(), Optional.of(highest)));
     }
 
+    /** Rows took their numbers from the counter, which goes on behind those that rows brought before. */
+    void generated(Numbered column, OptionalLong rows) {
+        BigInteger next = column.isPassed() ? column.highest().orElseThrow().add(BigInteger.ONE) : column.start();
+        // Where nobody knows how many there were, only a number that no counter reaches is beyond it.
+        addNumbered(column.table(), column.column(), next.add(BigInteger.valueOf(rows.orElse(UNKNOWN_ROWS))));
+    }
+
     /** The columns whose rows brought higher numbers than the engine would give next; they are forgotten with it. */
     List<Numbered> passedNumbers() {
-        List<Numbered> passed = numbered.values().stream()
-                .filter(n ->
-                        n.highest().filter(h -> h.compareTo(n.start()) >= 0).isPresent())
-                .toList();
+        List<Numbered> passed =
+                numbered.values().stream().filter(Numbered::isPassed).toList();
         passed.forEach(n ->
                 addNumbered(n.table(), n.column(), n.highest().orElseThrow().add(BigInteger.ONE)));
         return passed;

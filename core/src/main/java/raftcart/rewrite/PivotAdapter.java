@@ -71,14 +71,20 @@ final class PivotAdapter {
                 Optional.empty(),
                 value.value().span());
         Expr cell = new Expr.Call(call.name(), call.canonical(), List.of(choice), call.suffix(), call.span());
-        String label = value.alias()
-                .map(Name::text)
-                .orElse(
-                        value.value() instanceof Expr.Literal l
-                                ? l.text()
-                                : ((Expr.Column) value.value()).name().last().text());
+        String label = value.alias().map(Name::text).orElseGet(() -> label(value.value()));
         String suffix = aggregate.alias().map(a -> "_" + a.text()).orElse("");
         return new Item(cell, Optional.of(Name.of(label + suffix)));
+    }
+
+    /** The name that a value gives its column. */
+    private static String label(Expr value) {
+        if (value instanceof Expr.Literal literal) {
+            return literal.text();
+        }
+        if (value instanceof Expr.Column column) {
+            return column.name().last().text();
+        }
+        throw new Untranslatable("PIVOT by a value without a name of its own; give it an alias");
     }
 
     private static void collect(Expr e, Set<String> names) {

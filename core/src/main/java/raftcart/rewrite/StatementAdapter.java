@@ -82,10 +82,15 @@ final class StatementAdapter {
     }
 
     private List<Statement> inserts(Insert insert) {
-        return new DefaultValues(adapter)
-                .without(insert).stream()
-                        .flatMap(i -> new KeyNumbers(adapter).allowed(i, insert(i)).stream())
-                        .toList();
+        KeyNumbers numbers = new KeyNumbers(adapter);
+        List<Statement> all = new ArrayList<>();
+        for (Insert part : new NumberedRows(adapter).spelled(insert)) {
+            for (Insert one : new DefaultValues(adapter).without(part)) {
+                numbers.before(one).forEach(s -> all.addAll(adapt(s)));
+                all.addAll(numbers.allowed(one, insert(one)));
+            }
+        }
+        return all;
     }
 
     private List<Statement> merged(Statement.Merge merge) {

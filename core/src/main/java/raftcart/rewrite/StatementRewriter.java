@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.SqlWriter;
@@ -13,6 +15,7 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 import raftcart.sql.parse.StatementParser;
@@ -20,6 +23,8 @@ import raftcart.sql.tree.Statement;
 
 /** Translates the statements of one text; remembers what they make for those that follow. */
 public final class StatementRewriter {
+    private static final Logger LOG = LoggerFactory.getLogger(StatementRewriter.class);
+    private static final Pattern VERSION = Pattern.compile("/\\*M?!");
     private static final Pattern VERSION_START = Pattern.compile("/\\*M?!\\d*\\s*$");
     private static final Pattern VERSION_END = Pattern.compile("\\s*\\*/");
 
@@ -117,7 +122,22 @@ public final class StatementRewriter {
                     : FindingCode.NO_COUNTERPART;
             PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
             return byHand(finding, whole(text, parsed), place);
+        } catch (RuntimeException e) {
+            // One statement must not take the thousands around it along.
+            LOG.error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
+            PlacedFinding finding = new PlacedFinding(FindingCode.DEFECT, place[0], place[1], where(e));
+            return byHand(finding, whole(text, parsed), place);
         }
+    }
+
+    /** The kind of a failure and its innermost place in our own code. */
+    private static String where(RuntimeException e) {
+        return e.getClass().getSimpleName()
+                + Stream.of(e.getStackTrace())
+                        .filter(s -> s.getClassName().startsWith("raftcart."))
+                        .findFirst()
+                        .map(s -> " at " + s)
+                        .orElse("");
     }
 
     private static StatementResult byHand(PlacedFinding finding, String source, int[] place) {
@@ -170,7 +190,9 @@ public final class StatementRewriter {
             findings.add(finding);
             outcome = outcome.worse(finding.outcome());
         }
-        boolean same = isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
+        boolean versions =
+                VERSION.matcher(source).find() && from.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS);
+        boolean same = !versions && isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
         if (same) {
             // Nothing was changed, whatever was thought of on the way.
             findings.removeIf(f -> f.outcome() == Outcome.ADAPTED);

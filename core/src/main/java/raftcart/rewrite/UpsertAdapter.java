@@ -261,6 +261,9 @@ final class UpsertAdapter {
         List<Expr> on = new ArrayList<>();
         for (Expr key : upsert.target()) {
             Name name = ((Expr.Column) key).name().last();
+            if (columns.stream().noneMatch(name::matches)) {
+                throw new Untranslatable("an upsert whose rows do not bring its key");
+            }
             on.add(new Expr.Binary(BinaryOperator.EQUAL, of(target, name), of(Name.of(NEW_ROWS), name), insert.span()));
         }
         List<MergeAction> actions = new ArrayList<>();
@@ -307,6 +310,9 @@ final class UpsertAdapter {
         Query source = insert.source().orElseThrow(() -> new Untranslatable("an upsert of a row of defaults"));
         QueryBody body = source.body();
         if (body instanceof QueryBody.Values values) {
+            if (values.rows().stream().flatMap(List::stream).anyMatch(Expr.Default.class::isInstance)) {
+                throw new Untranslatable("an upsert with DEFAULT among its values");
+            }
             QueryBody all = null;
             for (List<Expr> row : values.rows()) {
                 List<QueryBody.Item> items = new ArrayList<>();

@@ -15,6 +15,9 @@ public final class Lexer {
 
     private static final String STRING_PREFIXES = "xXbBeEnNuUqQ";
 
+    /** A version that no server has: what follows is for the client alone. */
+    private static final String NO_VERSION = "999999";
+
     private final String text;
     private final LexicalRules rules;
     private final LineCounter lines;
@@ -145,8 +148,9 @@ public final class Lexer {
             position = end < 0 ? text.length() : end;
             return token(TokenKind.COMMENT, start, "");
         }
-        if (peek(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS)) {
-            position += 3;
+        int version = startOfVersion();
+        if (version > 0 && !text.startsWith(NO_VERSION, version)) {
+            position = version;
             while (CharClass.isDigit(peek(0))) {
                 position++;
             }
@@ -155,6 +159,15 @@ public final class Lexer {
         }
         position = quotes.endOfComment(position);
         return token(text.charAt(start + 2) == '+' ? TokenKind.HINT : TokenKind.COMMENT, start, "");
+    }
+
+    /** Where the version of a comment stands that is read by servers of that version, or 0. */
+    private int startOfVersion() {
+        if (peek(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS)) {
+            return position + 3;
+        }
+        boolean own = peek(2) == 'M' && peek(3) == '!' && rules.has(LexicalFeature.M_VERSION_COMMENTS);
+        return own ? position + 4 : 0;
     }
 
     private Token quoted(TokenKind kind, int start, char closing, boolean backslash) {

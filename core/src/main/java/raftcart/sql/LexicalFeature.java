@@ -22,6 +22,8 @@ public enum LexicalFeature {
     ALTERNATIVE_QUOTES,
     /** What stands in a comment that begins with an exclamation mark is read like the rest. */
     VERSION_COMMENTS,
+    /** The same in a comment that begins with {@code M!}. */
+    M_VERSION_COMMENTS,
     /** Names may begin with {@code #}. */
     NUMBER_SIGN_NAMES,
     /** {@code --} starts a comment only before a blank. */

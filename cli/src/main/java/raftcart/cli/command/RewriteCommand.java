@@ -14,7 +14,6 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import raftcart.cli.ExitCode;
 import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 import raftcart.error.PlanException;
@@ -108,7 +107,7 @@ final class RewriteCommand implements Callable<Integer>, CommonOptions.Holder {
                 Optional.ofNullable(output),
                 pattern,
                 new RewriteView(common.console(), explain, sideBySide));
-        return run.run(inputs.isEmpty() ? List.of("-") : inputs) ? ExitCode.CLEAN.code() : ExitCode.NEEDS_PERSON.code();
+        return run.run(inputs.isEmpty() ? List.of("-") : inputs).code();
     }
 
     private Language language(RulesFolder folder, String name, String option) {

@@ -15,9 +15,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.PathMatcher;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import raftcart.cli.ExitCode;
 import raftcart.dialect.Language;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
@@ -38,6 +41,7 @@ final class RewriteRun {
     private final RewriteView view;
     private final ScriptRewriter rewriter;
     private final Summary all = new Summary();
+    private int defects;
 
     RewriteRun(
             Language from,
@@ -57,17 +61,35 @@ final class RewriteRun {
     /** An input and the place of its output below the folder for it. */
     private record Input(String name, Optional<Path> file, Path place) {}
 
-    /** Translates all; true if nothing is by hand. */
-    boolean run(List<String> names) throws IOException {
+    /** Translates all. */
+    ExitCode run(List<String> names) throws IOException {
         List<Input> inputs = new ArrayList<>();
         for (String name : names) {
             inputs.addAll(inputs(name));
         }
+        refuseSamePlaces(inputs);
         for (Input input : inputs) {
             rewrite(input);
         }
-        view.end(all, inputs.size());
-        return all.count(Outcome.BY_HAND) == 0;
+        view.end(all, inputs.size(), defects);
+        if (defects > 0) {
+            return ExitCode.DEFECT;
+        }
+        return all.count(Outcome.BY_HAND) == 0 ? ExitCode.CLEAN : ExitCode.NEEDS_PERSON;
+    }
+
+    /** One file would be written over another of the same name. */
+    private void refuseSamePlaces(List<Input> inputs) {
+        Map<Path, String> places = new HashMap<>();
+        for (Input input : inputs) {
+            String other = output.isPresent() ? places.put(input.place(), input.name()) : null;
+            if (other != null) {
+                throw new PlanException(
+                        other + " and " + input.name() + " would both be written to "
+                                + output.get().resolve(input.place().toString()),
+                        "Give the folder that holds both, whose tree is kept, or translate them one after the other.");
+            }
+        }
     }
 
     private List<Input> inputs(String name) throws IOException {
@@ -102,6 +124,8 @@ final class RewriteRun {
             Reader reader = TextSource.open(bytes, encoding);
             rewriter.rewrite(reader, out, result -> {
                 summary.add(result.outcome());
+                boolean defect = result.findings().stream().anyMatch(f -> f.code() == FindingCode.DEFECT);
+                defects += defect ? 1 : 0;
                 view.statement(input.name(), result);
             });
         } catch (CharacterCodingException e) {

@@ -87,7 +87,7 @@ final class RewriteView {
         return lines;
     }
 
-    void end(Summary summary, int files) {
+    void end(Summary summary, int files, int defects) {
         if (console.isJson()) {
             json().end(summary, files);
             return;
@@ -95,5 +95,8 @@ final class RewriteView {
         console.message(summary.total() + " statement(s): " + summary.count(Outcome.AS_IS) + " as is, "
                 + summary.count(Outcome.ADAPTED) + " adapted, " + summary.count(Outcome.CHECK) + " check, "
                 + summary.count(Outcome.BY_HAND) + " by hand");
+        if (defects > 0) {
+            console.message(defects + " of them met a defect of ours (RC0628); please report them");
+        }
     }
 }

@@ -34,6 +34,7 @@ public final class HsqldbLanguage {
                     SqlFeature.ADD_IDENTITY,
                     SqlFeature.IDENTITY_RESTARTS,
                     SqlFeature.KEYS_MOVE_COUNTERS,
+                    SqlFeature.NULL_IS_NUMBERED,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.DECIMAL_IDENTITIES,
                     SqlFeature.ROWS_UNTIL_COMMIT,

@@ -1,5 +1,6 @@
 package raftcart.dialect.mariadb;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,34 +22,14 @@ import raftcart.sql.tree.BinaryOperator;
 
 /** MariaDB's SQL, version 10.6 and later, in its default mode. */
 public final class MariaDbLanguage {
-    private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(
-                    List.of("``"),
-                    Set.of(
-                            LexicalFeature.DOUBLE_QUOTED_STRINGS,
-                            LexicalFeature.BACKSLASH_ESCAPES,
-                            LexicalFeature.DIGIT_NAMES,
-                            LexicalFeature.HASH_COMMENTS,
-                            LexicalFeature.VERSION_COMMENTS,
-                            LexicalFeature.DASHES_BEFORE_BLANK,
-                            LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
-            NameCase.IGNORED,
-            Set.of(
-                    GrammarFeature.TRIMS_WHOLE_TEXTS,
-                    GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
-                    GrammarFeature.PIPES_ARE_OR,
-                    GrammarFeature.EXECUTE_IS_PREPARED,
-                    GrammarFeature.AMPERSANDS_ARE_AND,
-                    GrammarFeature.WORD_OPERATORS,
-                    GrammarFeature.REPLACE_STATEMENT,
-                    GrammarFeature.BANG_IS_NOT,
-                    GrammarFeature.NUMBERS_ARE_CONDITIONS),
-            OperatorTable.OR,
-            Map.of(
-                    BinaryOperator.JSON_GET,
-                    OperatorTable.POSTFIX,
-                    BinaryOperator.JSON_GET_TEXT,
-                    OperatorTable.POSTFIX));
+    private static final Set<LexicalFeature> LEXICAL = Set.of(
+            LexicalFeature.DOUBLE_QUOTED_STRINGS,
+            LexicalFeature.BACKSLASH_ESCAPES,
+            LexicalFeature.DIGIT_NAMES,
+            LexicalFeature.HASH_COMMENTS,
+            LexicalFeature.VERSION_COMMENTS,
+            LexicalFeature.DASHES_BEFORE_BLANK,
+            LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
@@ -73,6 +54,8 @@ public final class MariaDbLanguage {
                     SqlFeature.INDEXES_OF_TABLES,
                     SqlFeature.IDENTITY_RESTARTS,
                     SqlFeature.KEYS_MOVE_COUNTERS,
+                    SqlFeature.NULL_IS_NUMBERED,
+                    SqlFeature.ZERO_IS_NUMBERED,
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.FOUR_DIGITS_OF_DIVISION,
                     SqlFeature.CAST_KEEPS_LENGTH,
@@ -127,11 +110,38 @@ public final class MariaDbLanguage {
 
     private MariaDbLanguage() {}
 
+    /** The grammar of this dialect and its sister. */
+    public static Grammar grammar(boolean ownComments) {
+        Set<LexicalFeature> lexical = new HashSet<>(LEXICAL);
+        if (ownComments) {
+            lexical.add(LexicalFeature.M_VERSION_COMMENTS);
+        }
+        return new Grammar(
+                new LexicalRules(List.of("``"), lexical),
+                NameCase.IGNORED,
+                Set.of(
+                        GrammarFeature.TRIMS_WHOLE_TEXTS,
+                        GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
+                        GrammarFeature.PIPES_ARE_OR,
+                        GrammarFeature.EXECUTE_IS_PREPARED,
+                        GrammarFeature.AMPERSANDS_ARE_AND,
+                        GrammarFeature.WORD_OPERATORS,
+                        GrammarFeature.REPLACE_STATEMENT,
+                        GrammarFeature.BANG_IS_NOT,
+                        GrammarFeature.NUMBERS_ARE_CONDITIONS),
+                OperatorTable.OR,
+                Map.of(
+                        BinaryOperator.JSON_GET,
+                        OperatorTable.POSTFIX,
+                        BinaryOperator.JSON_GET_TEXT,
+                        OperatorTable.POSTFIX));
+    }
+
     /** The dialect. */
     public static Language create() {
         return new Language(
                 "mariadb",
-                GRAMMAR,
+                grammar(true),
                 "``",
                 64,
                 LanguageResources.reserved("mariadb"),

@@ -36,7 +36,7 @@ public final class MySqlLanguage {
     public static Language create() {
         return new Language(
                 "mysql",
-                MARIADB.grammar(),
+                MariaDbLanguage.grammar(false),
                 MARIADB.quotes(),
                 MARIADB.longestName(),
                 LanguageResources.reserved("mysql"),

@@ -45,6 +45,7 @@ public final class SqliteLanguage {
                     SqlFeature.DATES_ARE_TEXTS,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.KEYS_MOVE_COUNTERS,
+                    SqlFeature.NULL_IS_NUMBERED,
                     SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,

@@ -126,7 +126,7 @@ final class InsertParser {
             return finished(changes.fromAssignments(insert, changes.assignments()), output);
         }
         if (cursor.peek().isWord("VALUE")) {
-            return finished(insert.withSource(Query.of(parsing.queries.values())), output);
+            return finished(withRows(insert, Query.of(parsing.queries.values())), output);
         }
         if (cursor.peek().isAnyWord("EXEC", "EXECUTE")) {
             throw cursor.byHand("INSERT from a procedure");
@@ -134,7 +134,16 @@ final class InsertParser {
         if (columns.isEmpty() && cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             throw cursor.unexpected("VALUES or a query");
         }
-        return finished(insert.withSource(source()), output);
+        return finished(withRows(insert, source()), output);
+    }
+
+    /** The INSERT with its rows; {@code VALUES ()} is a row of defaults. */
+    private static Insert withRows(Insert insert, Query rows) {
+        boolean defaults = insert.columns().isEmpty()
+                && rows.body() instanceof QueryBody.Values values
+                && values.rows().size() == 1
+                && values.rows().get(0).isEmpty();
+        return defaults ? insert : insert.withSource(rows);
     }
 
     /** DuckDB's INSERT ... BY NAME: the items of the query, which is read again behind them, name the columns. */

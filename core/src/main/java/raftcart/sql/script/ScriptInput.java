@@ -121,7 +121,10 @@ final class ScriptInput {
         if (first != '/' || second != '*') {
             return false;
         }
-        if (ahead(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS) || ahead(2) == '+') {
+        boolean read = ahead(2) == '!' && rules.has(LexicalFeature.VERSION_COMMENTS)
+                || ahead(2) == 'M' && ahead(3) == '!' && rules.has(LexicalFeature.M_VERSION_COMMENTS)
+                || ahead(2) == '+';
+        if (read) {
             return false;
         }
         blockComment();

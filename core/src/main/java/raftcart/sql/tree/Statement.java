@@ -60,6 +60,18 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             return new Insert(with, mode, table, alias, columns, source, whose, upsert, returning, span);
         }
 
+        /** The same for rows that meet no other. */
+        public Insert plain() {
+            return new Insert(
+                    with, Mode.INSERT, table, alias, columns, source, overriding, Optional.empty(), returning, span);
+        }
+
+        /** The same with a row that has nothing but defaults. */
+        public Insert ofDefaults() {
+            return new Insert(
+                    with, mode, table, alias, List.of(), Optional.empty(), overriding, upsert, returning, span);
+        }
+
         /** The same with these columns named. */
         public Insert withColumns(List<Name> names) {
             return new Insert(with, mode, table, alias, names, source, overriding, upsert, returning, span);

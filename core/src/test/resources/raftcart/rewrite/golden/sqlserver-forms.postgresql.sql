@@ -53,6 +53,7 @@ CREATE SCHEMA stage;
 -- CREATE FULLTEXT INDEX ON dbo.Telescope(Name) KEY INDEX PK_Telescope
 INSERT INTO public.Telescope (TelescopeId, Name, Active)
 VALUES (1, 'One', TRUE), (2, 'It''s', FALSE);
+ALTER TABLE public.Telescope ALTER COLUMN TelescopeId RESTART WITH 3;
 INSERT INTO public.Telescope (Name, Created) VALUES ('X', TIMESTAMP '2020-01-02 03:04:05.000');
 SELECT t.*, COALESCE(t.Notes, '') || 'x' AS n
 FROM Telescope t
