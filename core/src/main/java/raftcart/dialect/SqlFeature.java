@@ -228,6 +228,12 @@ public enum SqlFeature {
     CURRENT_SCHEMA,
     /** A key that a row brings with it moves the counter of its column on. */
     KEYS_MOVE_COUNTERS,
+    /** A common table may read itself without the word RECURSIVE. */
+    RECURSION_IS_IMPLIED,
+    /** There is a cast to whole numbers without a sign. */
+    UNSIGNED_CASTS,
+    /** A cast of bytes to a text reads them as characters. */
+    CASTS_DECODE_BYTES,
     /** NULL for a column that the engine numbers stands for the next number. */
     NULL_IS_NUMBERED,
     /** 0 for a column that the engine numbers stands for the next number. */

@@ -1,6 +1,8 @@
 package raftcart.rewrite;
 
 import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.HexFormat;
 import java.util.Locale;
@@ -27,6 +29,18 @@ final class ByteTexts {
         }
         Optional<String> hex = hex(text.text(), from);
         return hex.map(h -> new Expr.Literal(LiteralKind.BYTES, h, text.span()));
+    }
+
+    /** The characters that bytes are in UTF-8. */
+    static Optional<Expr.Literal> text(Expr.Literal bytes) {
+        try {
+            ByteBuffer buffer =
+                    ByteBuffer.wrap(HexFormat.of().parseHex(bytes.text().toLowerCase(Locale.ROOT)));
+            String text = StandardCharsets.UTF_8.newDecoder().decode(buffer).toString();
+            return Optional.of(new Expr.Literal(LiteralKind.STRING, text, bytes.span()));
+        } catch (CharacterCodingException | IllegalArgumentException e) {
+            return Optional.empty(); // the caller says that they are no text
+        }
     }
 
     /** A constant text as bytes, if it is one and they can be told; anything else as it is. */

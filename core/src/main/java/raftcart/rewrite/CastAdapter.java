@@ -158,6 +158,9 @@ final class CastAdapter {
         if (constant.isPresent()) {
             return constant.get();
         }
+        if (kind == ValueKind.BYTES && wanted == ValueKind.TEXT) {
+            return decoded(cast, value, type);
+        }
         uncertain(cast, type, kind);
         if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
             Expr zero = Expr.Literal.number(0);
@@ -169,6 +172,23 @@ final class CastAdapter {
                 : written(cast, fitted(cast, value, kind, type), type);
     }
 
+    /** Bytes as the characters that they are on the source. */
+    private Expr decoded(Expr.Cast cast, Expr value, LogicalType type) {
+        boolean decodes = adapter.from.has(SqlFeature.CASTS_DECODE_BYTES);
+        if (decodes && adapter.to.has(SqlFeature.CASTS_DECODE_BYTES)) {
+            return written(cast, value, type);
+        }
+        if (!decodes || !adapter.writes("text_of_bytes")) {
+            throw new Untranslatable("bytes as a text");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, cast.span(), "bytes are read as characters");
+        Expr text = Expr.Call.of("text_of_bytes", value).at(cast.span());
+        int length = type instanceof LogicalType.Varchar v
+                ? v.length()
+                : type instanceof LogicalType.Char c ? c.length() : 0;
+        return length == 0 ? text : written(cast, text, type);
+    }
+
     /** A constant text as the bytes that it stands for. */
     private Optional<Expr> bytes(Expr.Cast cast, LogicalType type) {
         boolean possible = KindFinder.kind(type) == ValueKind.BYTES
@@ -178,9 +198,19 @@ final class CastAdapter {
         if (!possible) {
             return Optional.empty();
         }
+        if (type instanceof LogicalType.Binary fixed && fixed.length() > 1) {
+            return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from).map(l -> padded(l, fixed.length()));
+        }
         boolean large = type instanceof LogicalType.Blob && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);
         return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from)
                 .map(l -> large ? new Expr.Cast(l, adapter.castType(type), false, cast.span()) : l);
+    }
+
+    /** Bytes of a fixed length, filled up with zeros or cut. */
+    private static Expr padded(Expr.Literal bytes, int length) {
+        int missing = length * 2 - bytes.text().length();
+        String all = missing < 0 ? bytes.text().substring(0, length * 2) : bytes.text() + "0".repeat(missing);
+        return new Expr.Literal(LiteralKind.BYTES, all, bytes.span());
     }
 
     /** A date given by the bytes in which it is stored. */
@@ -258,6 +288,7 @@ final class CastAdapter {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }
+        unsigned(cast);
         boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
         boolean perhaps = kind == ValueKind.UNKNOWN
                 && !cast.safe()
@@ -277,6 +308,28 @@ final class CastAdapter {
                     FindingCode.IMPLICIT_CAST,
                     cast.span(),
                     "a text that is no number is 0 or its beginning on the source and refused on the target");
+        }
+    }
+
+    /** Says what becomes of a number below zero, or of too many digits, in MySQL's own casts. */
+    private void unsigned(Expr.Cast cast) {
+        boolean positive = cast.value() instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.NUMBER
+                        && !l.text().startsWith("-")
+                || adapter.facts(cast.value())
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Int i && i.unsigned())
+                        .isPresent();
+        if (cast.type().name().startsWith("unsigned") && !positive && !adapter.to.has(SqlFeature.UNSIGNED_CASTS)) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    cast.span(),
+                    "a whole number below zero becomes a great one on the source");
+        }
+        boolean rounds = cast.type().name().matches("double|float|real")
+                && cast.type().parameters().size() == 2;
+        if (rounds) {
+            adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "the source rounds to the digits that the type names");
         }
     }
 

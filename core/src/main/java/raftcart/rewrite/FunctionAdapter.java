@@ -10,6 +10,7 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
@@ -60,6 +61,9 @@ final class FunctionAdapter {
     Expr call(Expr.Call call) {
         if (from.name().equals(to.name())) {
             return mapped(call, call.arguments());
+        }
+        if (call.suffix().distinct()) {
+            new TextRules(adapter).oneToTheSource(call.arguments().stream(), call.span(), "DISTINCT");
         }
         Optional<CallReading.Meaning> meaning = from.grammar().calls().meaning(call);
         if (meaning.isPresent()) {
@@ -275,6 +279,10 @@ final class FunctionAdapter {
     }
 
     Window window(Window window) {
+        if (!window.partition().isEmpty()) {
+            Span span = window.partition().get(0).span();
+            new TextRules(adapter).oneToTheSource(window.partition().stream(), span, "PARTITION BY");
+        }
         return new Window(
                 window.base(), adapter.exprs(window.partition()), adapter.order(window.order()), window.frame());
     }

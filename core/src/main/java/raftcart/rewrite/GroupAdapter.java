@@ -40,6 +40,28 @@ final class GroupAdapter {
                 .toList()));
     }
 
+    /** What an alias or a place in GROUP BY stands for. */
+    static Expr meant(Expr item, Select select) {
+        boolean place = item instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && l.text().matches("[1-9]\\d{0,2}")
+                && Integer.parseInt(l.text()) <= select.items().size();
+        if (place) {
+            return select.items()
+                    .get(Integer.parseInt(((Expr.Literal) item).text()) - 1)
+                    .value();
+        }
+        return item instanceof Expr.Column c && c.name().parts().size() == 1
+                ? select.items().stream()
+                        .filter(i -> i.alias()
+                                .filter(a -> a.matches(c.name().last()))
+                                .isPresent())
+                        .map(Item::value)
+                        .findFirst()
+                        .orElse(item)
+                : item;
+    }
+
     /** The groups with aliases and places replaced by what they stand for, where the target does not take them. */
     List<Grouping> groups(Select select) {
         boolean places = !adapter.to.has(SqlFeature.GROUP_BY_WITHOUT_PLACES);

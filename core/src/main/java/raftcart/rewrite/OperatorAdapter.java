@@ -1,11 +1,14 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.IntervalTexts;
@@ -27,11 +30,37 @@ final class OperatorAdapter {
         this.adapter = adapter;
     }
 
+    private static final Set<BinaryOperator> NUMERIC = EnumSet.of(
+            BinaryOperator.ADD,
+            BinaryOperator.SUBTRACT,
+            BinaryOperator.MULTIPLY,
+            BinaryOperator.DIVIDE,
+            BinaryOperator.DIVIDE_WHOLE,
+            BinaryOperator.MODULO,
+            BinaryOperator.BIT_AND,
+            BinaryOperator.BIT_OR,
+            BinaryOperator.BIT_XOR);
+
     Expr binary(Expr.Binary binary) {
         return adapter.instants.beside(List.of(binary.left(), binary.right()), () -> operation(binary));
     }
 
-    private Expr operation(Expr.Binary binary) {
+    /** MySQL's 0x10 and x'10', which are numbers where numbers are wanted. */
+    private Expr.Binary ofNumbers(Expr.Binary binary) {
+        boolean numbers = !same()
+                && adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES)
+                && NUMERIC.contains(binary.operator());
+        return numbers
+                ? new Expr.Binary(
+                        binary.operator(),
+                        ValueAdapter.number(binary.left()),
+                        ValueAdapter.number(binary.right()),
+                        binary.span())
+                : binary;
+    }
+
+    private Expr operation(Expr.Binary given) {
+        Expr.Binary binary = ofNumbers(given);
         RowComparisons rows = new RowComparisons(adapter);
         if (rows.concerns(binary.left())) {
             return adapter.condition(rows.compare(binary));

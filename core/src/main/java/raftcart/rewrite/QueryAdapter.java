@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
 import raftcart.dialect.PagingStyle;
@@ -72,7 +73,7 @@ class QueryAdapter extends ExprAdapter {
             for (CommonTable table : query.with()) {
                 scope.addCommonTable(
                         table.name(), finder.relation(table.name().text(), table.query(), table.columns(), scope));
-                boolean own = mentions(table.query().body(), table);
+                boolean own = readsItself(table, query.recursive());
                 recursive |= own;
                 List<Name> columns = own && table.columns().isEmpty() ? recursiveColumns(table) : table.columns();
                 tables.add(new CommonTable(table.name(), columns, query(table.query()), table.hint()));
@@ -120,6 +121,16 @@ class QueryAdapter extends ExprAdapter {
         return item;
     }
 
+    /** True for a common table that reads itself, and not a table of its name that was there before. */
+    private boolean readsItself(CommonTable table, boolean recursive) {
+        boolean own = mentions(table.query().body(), table);
+        boolean other = own && !recursive && !same() && !from.has(SqlFeature.RECURSION_IS_IMPLIED);
+        if (other && to.has(SqlFeature.RECURSION_IS_IMPLIED)) {
+            throw new Untranslatable("a common table that reads another table of its own name");
+        }
+        return own && !other;
+    }
+
     /** A common table that reads itself, in dialects that do not say so. */
     static boolean mentions(QueryBody body, CommonTable table) {
         if (body instanceof QueryBody.SetOperation set) {
@@ -153,6 +164,9 @@ class QueryAdapter extends ExprAdapter {
         }
         List<TableRef> from = enter(select);
         Select adapted = select(select, from);
+        if (!same()) {
+            new TextRules(this).ordered(query.order(), query.span());
+        }
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {
             order.addAll(orderItem(item, !select.distinct() && !isAlias(item, select)));
@@ -236,6 +250,9 @@ class QueryAdapter extends ExprAdapter {
         if (select.items().isEmpty() && !same() && !to.has(SqlFeature.NULL_ITEMS)) {
             throw new Untranslatable("a query without columns");
         }
+        if (!same()) {
+            texts(select);
+        }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
                 : stars(select.items(), from).stream().map(this::item).toList();
@@ -256,6 +273,35 @@ class QueryAdapter extends ExprAdapter {
                         .toList(),
                 optionalCondition(select.qualify()),
                 select.span());
+    }
+
+    /** Says where groups, or rows that are different, hang on the case of letters. */
+    private void texts(Select select) {
+        TextRules rules = new TextRules(this);
+        if (select.distinct()) {
+            rules.oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
+        }
+        rules.oneToTheSource(
+                select.groupBy().stream().flatMap(g -> g.items().stream()).map(i -> GroupAdapter.meant(i, select)),
+                select.span(),
+                "GROUP BY");
+    }
+
+    @Override
+    public QueryBody body(QueryBody body) {
+        if (!same() && body instanceof QueryBody.SetOperation set && !set.all()) {
+            new TextRules(this)
+                    .oneToTheSource(values(set), set.span(), set.kind().name());
+        }
+        return super.body(body);
+    }
+
+    /** The items whose texts a set operation compares. */
+    private static Stream<Expr> values(QueryBody body) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return Stream.concat(values(set.left()), values(set.right()));
+        }
+        return body instanceof Select select ? select.items().stream().map(Item::value) : Stream.empty();
     }
 
     /** A star beside other columns as one star for each table, where the target wants that. */

@@ -12,6 +12,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.OrderItem;
 import raftcart.type.LogicalType;
 
 /** Says where texts compare in different ways on the two engines. */
@@ -54,6 +55,42 @@ final class TextRules {
 
     private static boolean isCall(Expr e, String names) {
         return e instanceof Expr.Call c && c.function().matches(names);
+    }
+
+    /** Says where texts that are one to the source, as it ignores the case of their letters, are several to the target. */
+    void oneToTheSource(Stream<Expr> values, Span span, String where) {
+        if (!adapter.lost(SqlFeature.IGNORES_CASE)) {
+            return;
+        }
+        boolean falls = values.filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
+                .flatMap(TextRules::columns)
+                .anyMatch(e -> {
+                    Optional<ColumnFacts> facts = adapter.facts(e);
+                    boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
+                    boolean unknown = e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
+                    return unknown
+                            || text
+                                    && (facts.get().ignoresCase()
+                                            || facts.get().type().isEmpty());
+                });
+        if (falls) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, where);
+        }
+    }
+
+    /** Says where the order of texts hangs on the case of their letters on one engine only. */
+    void ordered(List<OrderItem> order, Span span) {
+        boolean differs = adapter.lost(SqlFeature.IGNORES_CASE)
+                && order.stream()
+                        .map(OrderItem::value)
+                        .filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
+                        .flatMap(TextRules::columns)
+                        .map(adapter::facts)
+                        .anyMatch(f -> f.filter(c -> c.kind() == ValueKind.TEXT && c.ignoresCase())
+                                .isPresent());
+        if (differs) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, "ORDER BY");
+        }
     }
 
     /** Says where the case of letters, or blanks at the end, count on one engine only. */

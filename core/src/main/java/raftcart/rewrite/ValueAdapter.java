@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.math.BigDecimal;
+import java.math.BigInteger;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
@@ -8,9 +9,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -202,6 +205,9 @@ final class ValueAdapter {
         if (kind == ValueKind.BYTES) {
             return bytes(literal, type);
         }
+        if (literal.kind() == LiteralKind.BYTES) {
+            return ofBytes(literal, kind);
+        }
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
         }
@@ -213,6 +219,37 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
+    }
+
+    /** Constant bytes as the whole number that they make; anything else as it is. */
+    static Expr number(Expr e) {
+        boolean bytes = e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.BYTES
+                && !l.text().isEmpty()
+                && l.text().length() <= 16;
+        return bytes
+                ? new Expr.Literal(
+                        LiteralKind.NUMBER, new BigInteger(((Expr.Literal) e).text(), 16).toString(), e.span())
+                : e;
+    }
+
+    /** Bytes in a column of numbers or texts: what they are to the source. */
+    private Expr ofBytes(Expr.Literal bytes, ValueKind kind) {
+        Expr number = number(bytes);
+        boolean numbers = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+        if (kind.isNumber() && numbers && number != bytes) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, bytes.span(), "bytes as the number that they are to the source");
+            return number;
+        }
+        if (kind == ValueKind.TEXT) {
+            return ByteTexts.text(bytes)
+                    .<Expr>map(t -> {
+                        adapter.note(FindingCode.SYNTAX_ADAPTED, bytes.span(), "bytes as their characters in UTF-8");
+                        return t;
+                    })
+                    .orElseThrow(() -> new Untranslatable("bytes in a column of texts that are no UTF-8"));
+        }
+        return adapter.expr(bytes);
     }
 
     private Expr bytes(Expr.Literal given, LogicalType type) {
@@ -243,7 +280,7 @@ final class ValueAdapter {
         if (!number.text().matches("\\d{1,20}")) {
             return number;
         }
-        String digits = new java.math.BigInteger(number.text()).toString(2);
+        String digits = new BigInteger(number.text()).toString(2);
         String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
         return new Expr.Literal(LiteralKind.BITS, bits, number.span());
     }

@@ -26,6 +26,7 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.JOINED_TEXTS_ARE_TEXTS,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DECIMALS_ARE_CUT,

@@ -27,6 +27,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RECURSION_IS_IMPLIED,
+                    SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.ROWID_BETWEEN_LINES,
                     SqlFeature.SERIES_COLUMN_IS_X,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,

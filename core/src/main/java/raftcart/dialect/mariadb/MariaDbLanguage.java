@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_DECODE_BYTES,
+                    SqlFeature.UNSIGNED_CASTS,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DATES_ARE_NUMBERS_TOO,
                     SqlFeature.ASSIGNS_IN_ORDER,

@@ -35,6 +35,8 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RECURSION_IS_IMPLIED,
+                    SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.SERIES_COLUMN_IS_VALUE,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DECIMALS_KEEP_DIGITS,

@@ -45,6 +45,8 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RECURSION_IS_IMPLIED,
+                    SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.COMMON_TABLES_LEAD,
                     SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.SAFE_CASTS,
