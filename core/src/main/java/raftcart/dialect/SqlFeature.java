@@ -234,6 +234,18 @@ public enum SqlFeature {
     UNSIGNED_CASTS,
     /** A cast of bytes to a text reads them as characters. */
     CASTS_DECODE_BYTES,
+    /** ALTER TABLE drops an index. */
+    ALTER_DROPS_INDEXES,
+    /** SELECT ... INTO makes a table. */
+    SELECT_INTO,
+    /** A number sign before its name makes a table temporary. */
+    TEMPORARY_BY_NAME,
+    /** A view may be made only if it is not there. */
+    VIEW_IF_NOT_EXISTS,
+    /** A column that is added without a default and refuses NULL gets 0 or an empty text in the rows that are there. */
+    ADDED_COLUMNS_ARE_FILLED,
+    /** A default is a constraint, which is dropped by its name alone. */
+    DEFAULTS_ARE_CONSTRAINTS,
     /** NULL for a column that the engine numbers stands for the next number. */
     NULL_IS_NUMBERED,
     /** 0 for a column that the engine numbers stands for the next number. */

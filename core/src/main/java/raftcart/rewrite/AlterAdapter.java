@@ -6,9 +6,11 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -80,14 +82,15 @@ final class AlterAdapter {
             return Optional.empty();
         }
         Name name = add.constraint().name().get();
-        Optional<Knowledge.KnownIndex> index = adapter.knowledge.index(name, alter.name());
+        Optional<Knowledge.KnownIndex> index =
+                adapter.knowledge.index(name, alter.name()).filter(i -> !i.key());
         index.ifPresent(i -> {
-            adapter.knowledge.removeIndex(name);
+            adapter.knowledge.removeIndex(i);
             adapter.note(
                     FindingCode.SYNTAX_ADAPTED, alter.span(), "the key makes the index " + name.text() + " itself");
         });
         return index.map(i -> new DdlStatement.Drop(
-                "INDEX", List.of(i.name()), false, false, Optional.of(alter.name()), alter.span()));
+                "INDEX", List.of(i.written()), false, false, Optional.of(alter.name()), alter.span()));
     }
 
     private void remember(AlterAction action, DdlStatement.AlterTable alter, TableAdapter tables) {
@@ -188,11 +191,11 @@ final class AlterAdapter {
         } else if (action instanceof AlterAction.AddConstraint add) {
             notNull(add.constraint(), alter, actions);
             new ConstraintAdapter(adapter)
-                    .constraint(add.constraint())
+                    .constraint(new IndexNames(adapter).key(add.constraint(), alter.name()))
                     .ifPresent(c -> actions.add(new AlterAction.AddConstraint(c)));
         } else if (action instanceof AlterAction.DropConstraint drop
                 && drop.kind().equals("INDEX")
-                && !has(SqlFeature.INDEXES_OF_TABLES)) {
+                && !has(SqlFeature.ALTER_DROPS_INDEXES)) {
             dropIndex(drop, alter, actions, after);
         } else {
             if (action instanceof AlterAction.ChangeColumn change) {
@@ -253,6 +256,10 @@ final class AlterAdapter {
             List<Statement> after) {
         List<TableConstraint> more = new ArrayList<>();
         ColumnDefinition column = columns.column(add.column(), none, more);
+        Optional<Expr> filled = filled(add.column());
+        if (filled.isPresent()) {
+            column = column.withDefault(filled.get());
+        }
         boolean apart = column.notNull().orElse(false) && !has(SqlFeature.ADD_COLUMN_NOT_NULL);
         actions.add(new AlterAction.AddColumn(
                 apart ? column.nullable() : column,
@@ -260,8 +267,44 @@ final class AlterAdapter {
         if (apart) {
             actions.add(new AlterAction.SetNullable(column.name(), false));
         }
+        if (filled.isPresent() && !has(SqlFeature.DEFAULTS_ARE_CONSTRAINTS)) {
+            actions.add(new AlterAction.SetDefault(column.name(), Optional.empty()));
+        }
         more.forEach(c -> actions.add(new AlterAction.AddConstraint(c)));
         comment(add.column(), alter, after);
+    }
+
+    /** What MySQL puts into the rows that are there for a column that is added without a default and refuses NULL. */
+    private Optional<Expr> filled(ColumnDefinition column) {
+        boolean fills = adapter.lost(SqlFeature.ADDED_COLUMNS_ARE_FILLED)
+                && column.notNull().orElse(false)
+                && column.defaultValue().isEmpty()
+                && column.generated().isEmpty()
+                && column.identity().isEmpty()
+                && column.type().isPresent();
+        if (!fills) {
+            return Optional.empty();
+        }
+        ValueKind kind = KindFinder.kind(adapter.finder.type(column.type().get()));
+        if (kind.isNumber() || kind == ValueKind.BOOLEAN) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, column.span(), "0 for the rows that are there, as on the source");
+            return Optional.of(
+                    kind == ValueKind.BOOLEAN && has(SqlFeature.BOOLEAN_CONSTANTS)
+                            ? new Expr.Literal(LiteralKind.BOOLEAN, "false", column.span())
+                            : Expr.Literal.number(0));
+        }
+        if (kind == ValueKind.TEXT && !has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED,
+                    column.span(),
+                    "an empty text for the rows that are there, as on the source");
+            return Optional.of(Expr.Literal.string(""));
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                column.span(),
+                "a column that refuses NULL has no value for the rows that are there; give it a default");
+        return Optional.empty();
     }
 
     private void addIndex(TableConstraint c, DdlStatement.AlterTable alter, List<Statement> after) {
@@ -297,7 +340,9 @@ final class AlterAdapter {
             List<AlterAction> actions,
             List<Statement> after) {
         Name name = drop.name().orElseThrow();
-        boolean index = adapter.knowledge.index(name, alter.name()).isPresent();
+        Optional<Knowledge.KnownIndex> known = adapter.knowledge.index(name, alter.name());
+        known.ifPresent(adapter.knowledge::removeIndex);
+        boolean index = known.filter(i -> !i.key()).isPresent();
         boolean table = adapter.knowledge.table(alter.name()).isPresent();
         if (!index && !table) {
             adapter.note(FindingCode.SYNTAX_CHECK, alter.span(), name.text() + " is taken for an index, not for a key");
@@ -305,13 +350,15 @@ final class AlterAdapter {
         if (index || !table) {
             after.add(new DdlStatement.Drop(
                     "INDEX",
-                    List.of(alter.name().withLast(name)),
+                    List.of(alter.name()
+                            .withLast(known.map(i -> i.written().last()).orElse(name))),
                     drop.ifExists(),
                     false,
                     Optional.of(alter.name()),
                     alter.span()));
         } else {
-            actions.add(drop);
+            actions.add(new AlterAction.DropConstraint(
+                    drop.kind(), known.map(i -> i.written().last()).or(drop::name), drop.ifExists(), drop.cascade()));
         }
     }
 

@@ -8,6 +8,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.Reference;
 import raftcart.sql.tree.TableParts.TableConstraint;
@@ -94,6 +95,9 @@ final class ConstraintAdapter {
                 && readsClock(c.check().get())) {
             adapter.note(FindingCode.SYNTAX_CHECK, c.span(), "a check that reads the time of day is left out");
             return Optional.empty();
+        }
+        if (c.kind() == ConstraintKind.UNIQUE && !adapter.same()) {
+            new TextRules(adapter).known(c.parts().stream().map(IndexPart::value), c.span(), "UNIQUE");
         }
         List<IndexPart> parts = c.parts().stream()
                 .map(p -> new IndexPart(

@@ -26,7 +26,9 @@ public final class Knowledge {
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
-    private final Map<String, KnownIndex> indexes = new HashMap<>();
+    private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
+    private final Set<String> writtenIndexes = new HashSet<>();
+    private final Set<String> temporary = new HashSet<>();
     private final Map<String, Name> addresses = new HashMap<>();
 
     /**
@@ -47,8 +49,13 @@ public final class Knowledge {
         }
     }
 
-    /** An index of its own, which is no constraint. */
-    record KnownIndex(QualifiedName name, QualifiedName table) {}
+    /**
+     * An index, or a key that has one.
+     *
+     * @param written its name on the target
+     * @param key true for a key
+     */
+    record KnownIndex(QualifiedName name, QualifiedName table, QualifiedName written, boolean key) {}
 
     /** A column: its type if it is known, and whether NULL is refused. */
     public record KnownColumn(Name name, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
@@ -92,6 +99,15 @@ public final class Knowledge {
         return Optional.ofNullable(addresses.get(key(table)));
     }
 
+    /** Remembers that a table is temporary. */
+    void addTemporary(QualifiedName table) {
+        temporary.add(key(table));
+    }
+
+    boolean isTemporary(QualifiedName table) {
+        return !temporary.isEmpty() && table.parts().size() == 1 && temporary.contains(key(table));
+    }
+
     /** Remembers a further column of a table that is known. */
     public void addColumn(QualifiedName table, KnownColumn column) {
         table(table).ifPresent(t -> t.columns().put(column.name().text().toLowerCase(Locale.ROOT), column));
@@ -106,7 +122,12 @@ public final class Knowledge {
     public void remove(QualifiedName table) {
         tables.remove(key(table));
         numbered.remove(key(table));
-        indexes.values().removeIf(i -> key(i.table()).equals(key(table)));
+        temporary.remove(key(table));
+        List<KnownIndex> gone = indexes.values().stream()
+                .flatMap(List::stream)
+                .filter(i -> key(i.table()).equals(key(table)))
+                .toList();
+        gone.forEach(this::removeIndex);
     }
 
     void addNumbered(QualifiedName table, Name column, BigInteger start) {
@@ -141,18 +162,33 @@ public final class Knowledge {
         return passed;
     }
 
-    void addIndex(QualifiedName name, QualifiedName table) {
-        indexes.put(key(name), new KnownIndex(name, table));
+    void addIndex(KnownIndex index) {
+        indexes.computeIfAbsent(key(index.name()), k -> new ArrayList<>()).add(index);
+        writtenIndexes.add(key(index.written()));
     }
 
-    /** The index of this name on this table, if a script made one. */
+    /** The index or key of this name on this table, if a script made one. */
     Optional<KnownIndex> index(Name name, QualifiedName table) {
-        return Optional.ofNullable(indexes.get(name.text().toLowerCase(Locale.ROOT)))
-                .filter(i -> key(i.table()).equals(key(table)));
+        return indexes.getOrDefault(name.text().toLowerCase(Locale.ROOT), List.of()).stream()
+                .filter(i -> key(i.table()).equals(key(table)))
+                .findFirst();
     }
 
-    void removeIndex(Name name) {
-        indexes.remove(name.text().toLowerCase(Locale.ROOT));
+    /** The index or key of this name, on whichever table. */
+    Optional<KnownIndex> index(Name name) {
+        return indexes.getOrDefault(name.text().toLowerCase(Locale.ROOT), List.of()).stream()
+                .findFirst();
+    }
+
+    /** True for a name that an index or key of the target has. */
+    boolean isIndexOfTarget(QualifiedName written) {
+        return writtenIndexes.contains(key(written));
+    }
+
+    void removeIndex(KnownIndex index) {
+        List<KnownIndex> all = indexes.getOrDefault(key(index.name()), new ArrayList<>());
+        all.remove(index);
+        writtenIndexes.remove(key(index.written()));
     }
 
     /** Remembers an enumeration. */

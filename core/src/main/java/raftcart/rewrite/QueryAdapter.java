@@ -163,7 +163,7 @@ class QueryAdapter extends ExprAdapter {
             throw new Untranslatable("ROLLUP together with ORDER BY");
         }
         List<TableRef> from = enter(select);
-        Select adapted = select(select, from);
+        Select adapted = select(select, from, given.body());
         if (!same()) {
             new TextRules(this).ordered(query.order(), query.span());
         }
@@ -238,7 +238,7 @@ class QueryAdapter extends ExprAdapter {
         Scope before = scope;
         try {
             List<TableRef> from = enter(select);
-            Select adapted = select(select, from);
+            Select adapted = select(select, from, old.body());
             Query whole = new ChoiceAdapter(this).rewrite(Query.of(adapted));
             return whole.body();
         } finally {
@@ -246,12 +246,13 @@ class QueryAdapter extends ExprAdapter {
         }
     }
 
-    private Select select(Select select, List<TableRef> from) {
+    /** The SELECT adapted; the one that was given has the groups of the source. */
+    private Select select(Select select, List<TableRef> from, QueryBody given) {
         if (select.items().isEmpty() && !same() && !to.has(SqlFeature.NULL_ITEMS)) {
             throw new Untranslatable("a query without columns");
         }
         if (!same()) {
-            texts(select);
+            texts((Select) given);
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
@@ -382,6 +383,9 @@ class QueryAdapter extends ExprAdapter {
         }
         if (table instanceof TableRef.Table named && !same() && named.sample().isPresent()) {
             note(FindingCode.SAMPLE_DIFFERS, named.span(), "");
+        }
+        if (table instanceof TableRef.Table named) {
+            return super.table(TemporaryNames.of(named, this));
         }
         if (table instanceof TableRef.Pivot pivot && !same()) {
             return new PivotAdapter(this).pivot(pivot);

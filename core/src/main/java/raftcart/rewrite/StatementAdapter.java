@@ -36,6 +36,12 @@ final class StatementAdapter {
     }
 
     List<Statement> adapt(Statement statement) {
+        return adapted(statement).stream()
+                .map(s -> TemporaryNames.of(s, adapter))
+                .toList();
+    }
+
+    private List<Statement> adapted(Statement statement) {
         if (statement instanceof Statement.QueryStatement query) {
             return query(query);
         }
@@ -185,27 +191,34 @@ final class StatementAdapter {
         if (position.isPresent()) {
             return adapt(position.get());
         }
-        Query query = adapter.query(statement.query());
         if (statement.into().isEmpty()) {
+            Query query = adapter.query(statement.query());
             return List.of(new Statement.QueryStatement(query, Optional.empty(), false, statement.span()));
         }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, statement.span(), "SELECT INTO as CREATE TABLE AS");
+        if (adapter.same()) {
+            return List.of(new Statement.QueryStatement(
+                    adapter.query(statement.query()), statement.into(), statement.temporary(), statement.span()));
+        }
+        if (!has(SqlFeature.SELECT_INTO)) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, statement.span(), "SELECT INTO as CREATE TABLE AS");
+        }
         DdlStatement.CreateTable.Temporary temporary = statement.temporary()
                 ? DdlStatement.CreateTable.Temporary.SESSION
                 : DdlStatement.CreateTable.Temporary.NO;
-        return List.of(new DdlStatement.CreateTable(
-                statement.into().get(),
-                false,
-                temporary,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                Optional.of(query),
-                true,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                statement.span()));
+        return new TableAdapter(adapter)
+                .create(new DdlStatement.CreateTable(
+                        statement.into().get(),
+                        false,
+                        temporary,
+                        List.of(),
+                        List.of(),
+                        Optional.empty(),
+                        Optional.of(statement.query()),
+                        true,
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of(),
+                        statement.span()));
     }
 
     /** {@code SELECT setval('s', 41, true)} of a dump: the sequence goes on behind that number. */

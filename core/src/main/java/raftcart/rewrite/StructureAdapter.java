@@ -293,16 +293,43 @@ final class StructureAdapter {
         return gone ? Optional.of("there are none") : Optional.empty();
     }
 
-    private List<Statement> drop(DdlStatement.Drop drop) {
+    private List<Statement> drop(DdlStatement.Drop given) {
+        List<QualifiedName> names =
+                given.names().stream().map(n -> TemporaryNames.of(n, adapter)).toList();
+        DdlStatement.Drop drop = new DdlStatement.Drop(
+                given.kind(), names, given.ifExists(), given.cascade(), given.table(), given.span());
         if (drop.kind().equals("TABLE")) {
-            drop.names().forEach(adapter.knowledge::remove);
+            given.names().forEach(adapter.knowledge::remove);
         }
         if (drop.kind().equals("INDEX")) {
-            drop.names().forEach(n -> adapter.knowledge.removeIndex(n.last()));
+            return indexes(drop);
         }
         if (adapter.same()) {
             return List.of(drop);
         }
+        return dropped(drop);
+    }
+
+    /** DROP INDEX with the names that the target has, and the tables where it wants them. */
+    private List<Statement> indexes(DdlStatement.Drop drop) {
+        List<Statement> all = new ArrayList<>();
+        for (QualifiedName name : drop.names()) {
+            Optional<Knowledge.KnownIndex> known = drop.table()
+                    .map(t -> adapter.knowledge.index(name.last(), t))
+                    .orElseGet(() -> adapter.knowledge.index(name.last()));
+            known.ifPresent(adapter.knowledge::removeIndex);
+            Optional<QualifiedName> table = drop.table().or(() -> known.map(Knowledge.KnownIndex::table));
+            QualifiedName written =
+                    known.map(i -> name.withLast(i.written().last())).orElse(name);
+            if (!adapter.same()) {
+                all.addAll(dropped(new DdlStatement.Drop(
+                        drop.kind(), List.of(written), drop.ifExists(), drop.cascade(), table, drop.span())));
+            }
+        }
+        return adapter.same() ? List.of(drop) : all;
+    }
+
+    private List<Statement> dropped(DdlStatement.Drop drop) {
         boolean ifExists = drop.ifExists() && canSayIf(SqlFeature.IF_EXISTS, drop);
         if (drop.cascade() && !has(SqlFeature.CASCADE)) {
             adapter.note(
@@ -336,9 +363,23 @@ final class StructureAdapter {
         return bitmap ? "" : index.kind();
     }
 
+    /** An index, behind what drops the one that was there where it is to be replaced. */
     List<Statement> index(DdlStatement.CreateIndex index) {
-        index.name().ifPresent(n -> adapter.knowledge.addIndex(n, index.table()));
+        boolean replaces =
+                index.leftOut().contains("OR REPLACE") && index.name().isPresent() && !adapter.same();
+        if (!replaces) {
+            return created(index);
+        }
+        List<Statement> all = new ArrayList<>(indexes(new DdlStatement.Drop(
+                "INDEX", List.of(index.name().get()), true, false, Optional.of(index.table()), index.span())));
+        all.addAll(created(index));
+        return all;
+    }
+
+    private List<Statement> created(DdlStatement.CreateIndex index) {
+        IndexNames names = new IndexNames(adapter);
         if (adapter.same()) {
+            names.index(index.name(), index.table(), index.parts(), index.span());
             return List.of(index);
         }
         leftOut(index.leftOut(), index);
@@ -366,9 +407,12 @@ final class StructureAdapter {
         if (!index.method().isEmpty() && !index.method().matches("BTREE")) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());
         }
-        boolean unnamed = index.name().isEmpty() && !has(SqlFeature.UNNAMED_INDEXES);
+        QualifiedName name = names.index(index.name(), index.table(), index.parts(), index.span());
+        boolean unnamed = index.name().isEmpty()
+                && has(SqlFeature.UNNAMED_INDEXES)
+                && !adapter.from.has(SqlFeature.INDEXES_OF_TABLES);
         return List.of(new DdlStatement.CreateIndex(
-                unnamed ? Optional.of(TableAdapter.indexName(index.table(), index.parts())) : index.name(),
+                unnamed ? Optional.empty() : Optional.of(name),
                 index.unique(),
                 kind,
                 index.ifNotExists() && canSayIfAbsent(index),

@@ -225,7 +225,9 @@ final class TableAdapter {
             } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
                 after.addAll(new StructureAdapter(adapter).index(index(constraint, table)));
             } else {
-                new ConstraintAdapter(adapter).constraint(constraint).ifPresent(constraints::add);
+                new ConstraintAdapter(adapter)
+                        .constraint(new IndexNames(adapter).key(constraint, table.name()))
+                        .ifPresent(constraints::add);
             }
         }
     }
@@ -243,12 +245,32 @@ final class TableAdapter {
                     "the rows stay after the end of the transaction; delete them");
             temporary = Temporary.SESSION;
         }
+        if (temporary != Temporary.NO && has(SqlFeature.TEMPORARY_BY_NAME)) {
+            adapter.knowledge.addTemporary(table.name());
+            temporary = Temporary.NO;
+        }
+        boolean lasts = temporary != Temporary.NO
+                && !has(SqlFeature.TEMPORARY_TABLES)
+                && has(SqlFeature.GLOBAL_TEMPORARY_TABLES);
+        if (lasts) {
+            boolean own = temporary == Temporary.SESSION || temporary == Temporary.SESSION_UNTIL_COMMIT;
+            if (own) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        table.span(),
+                        "the rows are those of the session, but the table itself stays, and all sessions share it");
+            }
+            temporary = temporary.untilCommit() ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.GLOBAL;
+        }
         if (table.query().isPresent() && adapted.stream().anyMatch(c -> c.type().isPresent())) {
             throw new Untranslatable("columns defined beside a query");
         }
         boolean ifNotExists =
                 table.ifNotExists() && new StructureAdapter(adapter).canSayIf(SqlFeature.IF_NOT_EXISTS, table);
         List<Statement> all = new ArrayList<>();
+        if (table.query().isPresent() && !has(SqlFeature.CREATE_TABLE_AS) && has(SqlFeature.SELECT_INTO)) {
+            return intoTable(table, temporary, ifNotExists);
+        }
         all.add(new CreateTable(
                 table.name(),
                 ifNotExists,
@@ -256,7 +278,9 @@ final class TableAdapter {
                 adapted,
                 constraints,
                 table.like(),
-                table.query().map(q -> adapter.query(table.withData() ? q : withoutRows(q))),
+                table.query()
+                        .map(new ItemNames(adapter)::named)
+                        .map(q -> adapter.query(table.withData() ? q : withoutRows(q))),
                 table.withData() || !has(SqlFeature.TABLE_AS_WITHOUT_DATA),
                 table.comment(),
                 columns.collationOfTable(table),
@@ -275,6 +299,23 @@ final class TableAdapter {
             }
         }
         return all;
+    }
+
+    /** CREATE TABLE AS as SELECT ... INTO. */
+    private List<Statement> intoTable(CreateTable table, Temporary temporary, boolean ifNotExists) {
+        if (ifNotExists || !table.constraints().isEmpty()) {
+            throw new Untranslatable("a table of a query with more than the rows");
+        }
+        Query query = new ItemNames(adapter).named(table.query().orElseThrow());
+        Query rows = adapter.query(table.withData() ? query : withoutRows(query));
+        if (!(rows.body() instanceof QueryBody.Select)) {
+            TableRef all = new TableRef.Derived(rows, false, Optional.of(TableRef.Alias.of("rows_")), table.span());
+            Expr star = new Expr.Star(Optional.empty(), List.of(), table.span());
+            rows = Query.of(QueryBody.Select.of(List.of(QueryBody.Item.of(star)), List.of(all), Optional.empty()));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, table.span(), "CREATE TABLE AS as SELECT INTO");
+        return List.of(
+                new Statement.QueryStatement(rows, Optional.of(table.name()), temporary != Temporary.NO, table.span()));
     }
 
     /** A query without rows, where the statement itself cannot say that the table is to be empty. */
@@ -330,12 +371,8 @@ final class TableAdapter {
     }
 
     private static DdlStatement.CreateIndex index(TableConstraint constraint, CreateTable table) {
-        QualifiedName name = constraint
-                .name()
-                .map(n -> new QualifiedName(List.of(n)))
-                .orElseGet(() -> indexName(table.name(), constraint.parts()));
         return new DdlStatement.CreateIndex(
-                Optional.of(name),
+                constraint.name().map(n -> new QualifiedName(List.of(n))),
                 constraint.kind() == ConstraintKind.UNIQUE,
                 constraint.leftOut().contains("FULLTEXT") ? "FULLTEXT" : "",
                 false,

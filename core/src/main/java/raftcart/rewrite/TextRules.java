@@ -80,16 +80,19 @@ final class TextRules {
 
     /** Says where the order of texts hangs on the case of their letters on one engine only. */
     void ordered(List<OrderItem> order, Span span) {
+        known(order.stream().map(OrderItem::value), span, "ORDER BY");
+    }
+
+    /** Says where texts that are known to ignore the case of their letters do so on the source only. */
+    void known(Stream<Expr> values, Span span, String where) {
         boolean differs = adapter.lost(SqlFeature.IGNORES_CASE)
-                && order.stream()
-                        .map(OrderItem::value)
-                        .filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
+                && values.filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
                         .flatMap(TextRules::columns)
                         .map(adapter::facts)
                         .anyMatch(f -> f.filter(c -> c.kind() == ValueKind.TEXT && c.ignoresCase())
                                 .isPresent());
         if (differs) {
-            adapter.note(FindingCode.CASE_OF_TEXT, span, "ORDER BY");
+            adapter.note(FindingCode.CASE_OF_TEXT, span, where);
         }
     }
 

@@ -7,9 +7,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
-import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Query;
-import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 
 /** Adapts views. */
@@ -38,7 +36,8 @@ final class ViewAdapter {
             }
             adapter.knowledge.add(view.name(), known, List.of());
         }
-        Query query = adapter.query(named(view));
+        Query query =
+                adapter.query(view.columns().isEmpty() ? new ItemNames(adapter).named(view.query()) : view.query());
         if (adapter.same()) {
             return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists()));
         }
@@ -63,42 +62,9 @@ final class ViewAdapter {
             adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
             check = CheckOption.NONE;
         }
-        boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.IF_NOT_EXISTS, view);
+        boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.VIEW_IF_NOT_EXISTS, view);
         all.add(with(view, query, replace, check, ifNotExists));
         return all;
-    }
-
-    /** The query of a view with names for its calls, which engines call in different ways. */
-    private Query named(DdlStatement.CreateView view) {
-        boolean plain = adapter.same()
-                || !view.columns().isEmpty()
-                || !(view.query().body() instanceof QueryBody.Select)
-                || adapter.from.has(SqlFeature.NAMES_BY_FUNCTION) && has(SqlFeature.NAMES_BY_FUNCTION);
-        if (plain) {
-            return view.query();
-        }
-        QueryBody.Select select = (QueryBody.Select) view.query().body();
-        List<QueryBody.Item> items = new ArrayList<>();
-        for (QueryBody.Item item : select.items()) {
-            boolean unnamed = item.alias().isEmpty()
-                    && !(item.value() instanceof Expr.Column)
-                    && !(item.value() instanceof Expr.Star);
-            boolean call =
-                    unnamed && adapter.from.has(SqlFeature.NAMES_BY_FUNCTION) && item.value() instanceof Expr.Call;
-            if (call) {
-                String name = ((Expr.Call) item.value()).name().last().key();
-                items.add(new QueryBody.Item(item.value(), Optional.of(raftcart.sql.tree.Name.of(name))));
-                continue;
-            }
-            if (unnamed) {
-                adapter.note(
-                        FindingCode.SYNTAX_CHECK,
-                        item.value().span(),
-                        "give this column of the view a name; engines call it in different ways");
-            }
-            items.add(item);
-        }
-        return view.query().withBody(select.withItems(items));
     }
 
     private static DdlStatement.CreateView with(

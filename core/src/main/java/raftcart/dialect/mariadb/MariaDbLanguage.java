@@ -32,6 +32,9 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ALTER_DROPS_INDEXES,
+                    SqlFeature.VIEW_IF_NOT_EXISTS,
+                    SqlFeature.ADDED_COLUMNS_ARE_FILLED,
                     SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.UNSIGNED_CASTS,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,

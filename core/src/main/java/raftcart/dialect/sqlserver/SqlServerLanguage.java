@@ -45,6 +45,9 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DEFAULTS_ARE_CONSTRAINTS,
+                    SqlFeature.SELECT_INTO,
+                    SqlFeature.TEMPORARY_BY_NAME,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.COMMON_TABLES_LEAD,

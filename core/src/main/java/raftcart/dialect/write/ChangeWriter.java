@@ -90,10 +90,11 @@ public class ChangeWriter {
     }
 
     private String queryInto(Statement.QueryStatement statement) {
-        if (statement.into().isPresent()) {
-            throw cannot("SELECT INTO");
+        Optional<String> into = statement.into().map(writer.expressions()::name);
+        if (into.isPresent()) {
+            require(SqlFeature.SELECT_INTO, "SELECT INTO");
         }
-        return writer.query(statement.query());
+        return writer.queries().query(statement.query(), into);
     }
 
     private String insert(Insert insert) {

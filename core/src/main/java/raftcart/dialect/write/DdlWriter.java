@@ -165,6 +165,9 @@ public class DdlWriter {
         if (temporary == Temporary.NO) {
             return "";
         }
+        if (has(SqlFeature.TEMPORARY_BY_NAME)) {
+            return "";
+        }
         boolean global = temporary == Temporary.GLOBAL || temporary == Temporary.GLOBAL_UNTIL_COMMIT;
         if (global && has(SqlFeature.GLOBAL_TEMPORARY_TABLES)) {
             return "GLOBAL TEMPORARY ";

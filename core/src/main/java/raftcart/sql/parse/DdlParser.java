@@ -54,7 +54,7 @@ final class DdlParser {
         switch (kind) {
             case "TABLE":
                 cursor.take();
-                prefix.addAll(orReplace && temporary == Temporary.NO ? List.of("OR REPLACE") : List.of());
+                prefix.addAll(orReplace ? List.of("OR REPLACE") : List.of());
                 return new TableDefinitionParser(parsing).table(temporary, prefix, span);
             case "VIEW", "MATERIALIZED", "RECURSIVE", "FORCE", "NO", "NOFORCE", "SNAPSHOT":
                 return view(orReplace, temporary != Temporary.NO, prefix, span);
@@ -73,7 +73,7 @@ final class DdlParser {
                     "ASCENDING",
                     "DESCENDING",
                     "INVERTED":
-                return index(span);
+                return orReplace ? ((DdlStatement.CreateIndex) index(span)).orReplace() : index(span);
             case "SEQUENCE", "GENERATOR":
                 cursor.take();
                 return sequence(false, span);

@@ -61,9 +61,9 @@ final class DmlParser {
         }
         cursor.reset(mark);
         Query query = parsing.queries.query();
-        Optional<QualifiedName> into = parsing.queries.takeInto();
-        boolean temporary = into.isPresent() && into.get().last().text().startsWith("#");
-        return new Statement.QueryStatement(query, into, temporary, span);
+        Optional<SelectParser.Into> into = parsing.queries.takeInto();
+        boolean temporary = into.filter(SelectParser.Into::temporary).isPresent();
+        return new Statement.QueryStatement(query, into.map(SelectParser.Into::name), temporary, span);
     }
 
     Statement update(List<CommonTable> with, Span span) {

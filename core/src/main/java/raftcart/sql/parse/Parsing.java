@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
@@ -160,5 +161,10 @@ final class Parsing {
 
     Optional<Name> optionalName(boolean present) {
         return present ? Optional.of(name()) : Optional.empty();
+    }
+
+    /** True for a name that makes its table temporary. */
+    boolean isTemporary(QualifiedName name) {
+        return name.last().text().startsWith("#") && grammar.lexical().has(LexicalFeature.NUMBER_SIGN_NAMES);
     }
 }

@@ -215,7 +215,7 @@ final class QueryParser {
     }
 
     /** The table that the query read last goes into. */
-    Optional<QualifiedName> takeInto() {
+    Optional<SelectParser.Into> takeInto() {
         return selects.takeInto();
     }
 

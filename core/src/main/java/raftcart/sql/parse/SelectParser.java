@@ -25,7 +25,10 @@ final class SelectParser {
     private final TokenCursor cursor;
     private final TableParser tables;
     private Optional<Paging> top = Optional.empty();
-    private Optional<QualifiedName> into = Optional.empty();
+    /** A table that SELECT makes. */
+    record Into(QualifiedName name, boolean temporary) {}
+
+    private Optional<Into> into = Optional.empty();
 
     SelectParser(Parsing parsing) {
         this.parsing = parsing;
@@ -121,12 +124,12 @@ final class SelectParser {
             throw cursor.byHand("SELECT INTO variables or files");
         }
         QualifiedName name = parsing.qualifiedName();
-        into = Optional.of(temporary ? name.withLast(new Name("#" + name.last().text(), false)) : name);
+        into = Optional.of(new Into(name, temporary || parsing.isTemporary(name)));
     }
 
-    /** The table that the SELECT read last goes into; its name begins with # for a temporary one. */
-    Optional<QualifiedName> takeInto() {
-        Optional<QualifiedName> taken = into;
+    /** The table that the SELECT read last goes into. */
+    Optional<Into> takeInto() {
+        Optional<Into> taken = into;
         into = Optional.empty();
         return taken;
     }

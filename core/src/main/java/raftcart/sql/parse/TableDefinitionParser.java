@@ -72,7 +72,7 @@ final class TableDefinitionParser {
         if (summary) {
             return summaryTable(name, span);
         }
-        Temporary temporary = name.last().text().startsWith("#") ? Temporary.SESSION : given;
+        Temporary temporary = parsing.isTemporary(name) ? Temporary.SESSION : given;
         if (untilCommit) {
             temporary = temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
         }

@@ -1,5 +1,6 @@
 package raftcart.sql.tree;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,6 +31,23 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same under another name. */
+        public CreateTable withName(QualifiedName other) {
+            return new CreateTable(
+                    other,
+                    ifNotExists,
+                    temporary,
+                    columns,
+                    constraints,
+                    like,
+                    query,
+                    withData,
+                    comment,
+                    collation,
+                    leftOut,
+                    span);
+        }
+
         /** The same, made only if it is not there. */
         public CreateTable ifAbsent() {
             return new CreateTable(
@@ -94,6 +112,19 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same on another table. */
+        public CreateIndex on(QualifiedName other) {
+            return new CreateIndex(
+                    name, unique, kind, ifNotExists, other, parts, include, where, method, leftOut, span);
+        }
+
+        /** The same, made anew where it is there. */
+        public CreateIndex orReplace() {
+            List<String> all = new ArrayList<>(leftOut);
+            all.add("OR REPLACE");
+            return new CreateIndex(name, unique, kind, ifNotExists, table, parts, include, where, method, all, span);
+        }
+
         /** The same, made only if it is not there. */
         public CreateIndex ifAbsent() {
             return new CreateIndex(name, unique, kind, true, table, parts, include, where, method, leftOut, span);

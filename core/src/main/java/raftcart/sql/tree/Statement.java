@@ -60,6 +60,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             return new Insert(with, mode, table, alias, columns, source, whose, upsert, returning, span);
         }
 
+        /** The same into another table. */
+        public Insert into(QualifiedName other) {
+            return new Insert(with, mode, other, alias, columns, source, overriding, upsert, returning, span);
+        }
+
         /** The same for rows that meet no other. */
         public Insert plain() {
             return new Insert(

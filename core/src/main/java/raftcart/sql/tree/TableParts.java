@@ -55,6 +55,24 @@ public final class TableParts {
                     span);
         }
 
+        /** The same with this default. */
+        public ColumnDefinition withDefault(Expr value) {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    Optional.of(value),
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    comment,
+                    constraints,
+                    leftOut,
+                    span);
+        }
+
         /** The same without NOT NULL. */
         public ColumnDefinition nullable() {
             return new ColumnDefinition(
@@ -149,6 +167,21 @@ public final class TableParts {
         public TableConstraint {
             parts = List.copyOf(parts);
             leftOut = List.copyOf(leftOut);
+        }
+
+        /** The same under another name. */
+        public TableConstraint withName(Name other) {
+            return new TableConstraint(
+                    kind,
+                    Optional.of(other),
+                    parts,
+                    check,
+                    reference,
+                    deferrable,
+                    initiallyDeferred,
+                    disabled,
+                    leftOut,
+                    span);
         }
 
         /** A check without a name. */

@@ -44,8 +44,9 @@ COMMENT ON TABLE telescope IS 'scopes';
 INSERT INTO telescope
 VALUES 
     (1, 'it''s', 'refractor', 'a,b', 1.5, 1, 2, B'00000101', TRUE, 2020, TIMESTAMP '2020-01-01 00:00:00', NULL, NULL, '{"a": 1}', 'x', '\x4142'::bytea, NULL, '25:00:00', DEFAULT, DEFAULT),
-    (2, '\x78'::bytea, 1, 3, NULL, 1, 2, '\x01'::bytea, FALSE, 20, CURRENT_TIMESTAMP, NULL, NULL, NULL, NULL, NULL, ST_GeomFromText('POINT(1 1)'), NULL, NULL, NULL);
-ALTER TABLE telescope ADD COLUMN x integer NOT NULL;
+    (2, 'x', 1, 3, NULL, 1, 2, '\x01'::bytea, FALSE, 20, CURRENT_TIMESTAMP, NULL, NULL, NULL, NULL, NULL, ST_GeomFromText('POINT(1 1)'), NULL, NULL, NULL);
+ALTER TABLE telescope ADD COLUMN x integer DEFAULT 0 NOT NULL;
+ALTER TABLE telescope ALTER COLUMN x DROP DEFAULT;
 ALTER TABLE telescope DROP COLUMN y;
 ALTER TABLE telescope ALTER COLUMN d TYPE numeric(10,2);
 ALTER TABLE telescope ALTER COLUMN d SET NOT NULL;
@@ -60,7 +61,7 @@ ALTER TABLE telescope RENAME TO scope;
 -- ALTER TABLE telescope DROP FOREIGN KEY fk, DROP PRIMARY KEY, ADD PRIMARY KEY (id, name), ORDER BY name
 ALTER TABLE telescope ALTER COLUMN x SET DEFAULT 4;
 ALTER TABLE telescope ALTER COLUMN x DROP DEFAULT;
-CREATE INDEX ON telescope (name);
+CREATE INDEX telescope_name_idx ON telescope (name);
 CREATE INDEX i1 ON telescope ((SUBSTR(name, 1, 10)), x);
 CREATE OR REPLACE VIEW v AS
 SELECT t.id AS id FROM telescope t WHERE t.name LIKE '%a%'
@@ -196,8 +197,10 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 25:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
 -- 26:76: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 26:110: RC0107 check: Dates that do not exist become NULL: 0000-00-00
+-- 26:189: RC0609 adapted: Said in other words: bytes as their characters in UTF-8
 -- 26:247: RC0606 check: Function is not in the dictionary: ST_GeomFromText
 -- 27:1: RC0604 adapted: Client command left out: UNLOCK TABLES
+-- 28:36: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
 -- 28:1: RC0502 adapted: Storage clauses left out: AFTER name
 -- 29:1: RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
 -- 30:1: RC0502 adapted: Storage clauses left out: CONVERT TO CHARACTER SET utf8mb4
@@ -214,8 +217,11 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
+-- 36:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
+-- 36:14: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 36:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 36:14: RC0609 adapted: Said in other words: values put together as texts
+-- 36:76: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 36:76: RC0609 adapted: Said in other words: count_pairs in other words
 -- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 36:114: RC0609 adapted: Said in other words: a choice as CASE
@@ -235,6 +241,8 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 49:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
 -- 50:59: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 52:37: RC0602 by hand: No counterpart on the target: a full-text search
+-- 55:21: RC0612 check: Comparison may ignore case on the source: UNION
+-- 57:138: RC0612 check: Comparison may ignore case on the source: PARTITION BY
 -- 58:25: RC0602 by hand: No counterpart on the target: a query on one partition
 -- 59:13: RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- 60:10: RC0602 by hand: No counterpart on the target: SELECT INTO variables

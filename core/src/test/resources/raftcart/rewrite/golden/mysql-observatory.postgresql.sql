@@ -49,11 +49,14 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 4:3: RC0117 adapted: Wider type: id: bigint for an identity of unsigned 32 bits
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 8:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 11:3: RC0612 check: Comparison may ignore case on the source: UNIQUE
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:14: RC0609 adapted: Said in other words: a choice as CASE
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:126: RC0612 check: Comparison may ignore case on the source
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 16:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
+-- 16:31: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:31: RC0609 adapted: Said in other words: values put together as texts
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)

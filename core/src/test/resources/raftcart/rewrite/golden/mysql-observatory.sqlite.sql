@@ -40,6 +40,7 @@ SELECT foo(1) FROM stars;
 -- 3:1: RC0502 adapted: Storage clauses left out: the comment on stars.name
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 8:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 11:3: RC0612 check: Comparison may ignore case on the source: UNIQUE
 -- 3:1: RC0502 adapted: Storage clauses left out: the comment on stars
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce

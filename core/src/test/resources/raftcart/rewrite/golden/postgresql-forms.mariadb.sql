@@ -116,12 +116,11 @@ START TRANSACTION; SAVEPOINT s; ROLLBACK TO SAVEPOINT s; COMMIT;
 -- DECLARE c CURSOR FOR SELECT 1
 CREATE TABLE ctas AS
 SELECT * FROM (SELECT 1 AS a) source_rows_ WHERE 1 = 0;
-CREATE TEMPORARY TABLE `#tt` AS
+CREATE TEMPORARY TABLE tt AS
 SELECT a FROM t;
 DROP TABLE IF EXISTS a;
 DROP TABLE IF EXISTS b;
--- RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mariadb
--- DROP INDEX CONCURRENTLY ix
+DROP INDEX ix ON telescope;
 -- RC0603 by hand: Code is not translated: DROP FUNCTION
 -- DROP FUNCTION f(int)
 CREATE DATABASE s;
@@ -223,7 +222,7 @@ CREATE DATABASE s;
 -- 76:1: RC0603 by hand: Code is not translated: block of code
 -- 78:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 79:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
--- 80:1: RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mariadb
+-- 80:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 81:1: RC0603 by hand: Code is not translated: DROP FUNCTION
 -- 82:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION app
 -- 83:1: RC0603 by hand: Code is not translated: aggregate

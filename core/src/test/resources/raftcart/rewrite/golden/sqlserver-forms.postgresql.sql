@@ -262,6 +262,7 @@ DROP VIEW public.vT;
 -- 71:32: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 71:103: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 72:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
+-- 73:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
 -- 74:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 74:34: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
 -- 74:70: RC0606 check: Function is not in the dictionary: DATEPART with these 2 argument(s)
@@ -295,6 +296,7 @@ DROP VIEW public.vT;
 -- 91:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- 92:1: RC0604 adapted: Client command left out: PRINT 'done'
 -- 94:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 95:1: RC0612 check: Comparison may ignore case on the source: ORDER BY
 -- 96:45: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 96:45: RC0612 check: Comparison may ignore case on the source
 -- 98:45: RC0609 adapted: Said in other words: + puts texts together

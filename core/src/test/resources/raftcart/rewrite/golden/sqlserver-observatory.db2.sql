@@ -86,6 +86,7 @@ FROM Star;
 -- 26:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 28:1: RC0603 by hand: Code is not translated: procedure
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 30:1: RC0627 check: Said in other words, with a difference: the rows are those of the session, but the table itself stays, and all sessions share it
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 31:8: RC0609 adapted: Said in other words: a choice as CASE
