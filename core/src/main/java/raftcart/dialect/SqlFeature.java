@@ -234,6 +234,16 @@ public enum SqlFeature {
     UNSIGNED_CASTS,
     /** A cast of bytes to a text reads them as characters. */
     CASTS_DECODE_BYTES,
+    /** The default of a column may read other columns of the row. */
+    DEFAULTS_READ_COLUMNS,
+    /** There are views for the session. */
+    TEMPORARY_VIEWS,
+    /** A UNIQUE constraint takes two NULLs for the same value. */
+    UNIQUE_KEYS_TAKE_ONE_NULL,
+    /** A unique index takes two NULLs for the same value. */
+    NULLS_ARE_DUPLICATES,
+    /** A unique index of several columns does so where another of them is not NULL. */
+    NULLS_ARE_DUPLICATES_IN_PART,
     /** ALTER TABLE drops an index. */
     ALTER_DROPS_INDEXES,
     /** SELECT ... INTO makes a table. */

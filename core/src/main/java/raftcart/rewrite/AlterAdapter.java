@@ -308,18 +308,19 @@ final class AlterAdapter {
     }
 
     private void addIndex(TableConstraint c, DdlStatement.AlterTable alter, List<Statement> after) {
-        after.addAll(structure.index(new DdlStatement.CreateIndex(
-                c.name().map(n -> new raftcart.sql.tree.QualifiedName(List.of(n))),
-                false,
-                "",
-                false,
-                alter.name(),
-                c.parts(),
-                List.of(),
-                Optional.empty(),
-                "",
-                List.of(),
-                c.span())));
+        after.addAll(new IndexAdapter(adapter, structure)
+                .index(new DdlStatement.CreateIndex(
+                        c.name().map(n -> new raftcart.sql.tree.QualifiedName(List.of(n))),
+                        false,
+                        "",
+                        false,
+                        alter.name(),
+                        c.parts(),
+                        List.of(),
+                        Optional.empty(),
+                        "",
+                        List.of(),
+                        c.span())));
     }
 
     private boolean has(SqlFeature feature) {

@@ -162,7 +162,12 @@ final class CastAdapter {
             return decoded(cast, value, type);
         }
         uncertain(cast, type, kind);
-        if (wanted == ValueKind.BOOLEAN && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+        return kept(cast, value, kind, type);
+    }
+
+    private Expr kept(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {
+        boolean truth = KindFinder.kind(type) == ValueKind.BOOLEAN;
+        if (truth && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
             Expr zero = Expr.Literal.number(0);
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
             return ExprAdapter.asNumber(isTrue, cast.span());

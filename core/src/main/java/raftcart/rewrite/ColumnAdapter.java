@@ -92,7 +92,8 @@ final class ColumnAdapter {
         }
         Optional<LogicalType> known = type;
         Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
-        Optional<Expr> value = column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column));
+        Optional<Expr> value =
+                column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column, table));
         boolean untyped = column.generated().isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
         Optional<IdentityOptions> identity = column.identity()
@@ -119,8 +120,26 @@ final class ColumnAdapter {
                 column.span());
     }
 
-    private boolean canBeDefault(Expr value, ColumnDefinition column) {
-        boolean plain = has(SqlFeature.EXPRESSION_DEFAULTS) || adapter.same() || isPlain(value);
+    /** True for a value that another column of the row goes into. */
+    private static boolean readsColumn(Expr value, CreateTable table) {
+        boolean[] reads = {false};
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                reads[0] |= e instanceof Expr.Column c
+                        && table.columns().stream()
+                                .anyMatch(d -> d.name().matches(c.name().last()));
+                return super.expr(e);
+            }
+        }.expr(value);
+        return reads[0];
+    }
+
+    private boolean canBeDefault(Expr value, ColumnDefinition column, CreateTable table) {
+        boolean plain = adapter.same()
+                || isPlain(value)
+                || has(SqlFeature.EXPRESSION_DEFAULTS)
+                        && (has(SqlFeature.DEFAULTS_READ_COLUMNS) || !readsColumn(value, table));
         if (!plain) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
@@ -264,7 +283,12 @@ final class ColumnAdapter {
     /** The constraints that stand with a column; those that cannot are added to those of the table. */
     private List<TableConstraint> own(ColumnDefinition column, List<TableConstraint> constraints) {
         List<TableConstraint> own = new ArrayList<>();
+        boolean nullable = !column.notNull().orElse(false);
         for (TableConstraint c : column.constraints()) {
+            if (c.kind() == ConstraintKind.UNIQUE && nullable && !adapter.same()) {
+                List<IndexPart> key = List.of(IndexPart.of(column.name()));
+                new ConstraintAdapter(adapter).nulls(key, SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL, column.span());
+            }
             boolean foreign = c.kind() == ConstraintKind.FOREIGN_KEY && has(SqlFeature.ON_DUPLICATE_KEY);
             if (foreign) {
                 TableConstraint moved = new TableConstraint(

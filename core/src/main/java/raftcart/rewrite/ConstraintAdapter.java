@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem.Nulls;
@@ -81,6 +82,22 @@ final class ConstraintAdapter {
                 reference.match());
     }
 
+    /** Says where NULLs in a unique key are duplicates of each other on one engine only. */
+    void nulls(List<IndexPart> parts, SqlFeature one, Span span) {
+        boolean nullable = parts.stream().anyMatch(p -> adapter.facts(p.value())
+                .filter(Scope.ColumnFacts::notNull)
+                .isEmpty());
+        boolean partly = parts.size() > 1
+                && adapter.from.has(SqlFeature.NULLS_ARE_DUPLICATES_IN_PART)
+                        != adapter.to.has(SqlFeature.NULLS_ARE_DUPLICATES_IN_PART);
+        if (nullable && (partly || adapter.from.has(one) != adapter.to.has(one))) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "one engine takes two NULLs in the key for duplicates, the other does not");
+        }
+    }
+
     Optional<TableConstraint> constraint(TableConstraint c) {
         for (String clause : c.leftOut()) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, c.span(), clause);
@@ -97,6 +114,7 @@ final class ConstraintAdapter {
             return Optional.empty();
         }
         if (c.kind() == ConstraintKind.UNIQUE && !adapter.same()) {
+            nulls(c.parts(), SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL, c.span());
             new TextRules(adapter).known(c.parts().stream().map(IndexPart::value), c.span(), "UNIQUE");
         }
         List<IndexPart> parts = c.parts().stream()

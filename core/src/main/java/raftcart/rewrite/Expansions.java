@@ -77,6 +77,12 @@ final class Expansions {
                 writable("full_seconds", new Expr.Literal(LiteralKind.TIMESTAMP, EPOCH, call.span()), a.get(0));
             case "utc_of_epoch" ->
                 writable("add_seconds", new Expr.Literal(LiteralKind.TIMESTAMP, EPOCH, call.span()), a.get(0));
+            default -> last(call, a);
+        };
+    }
+
+    private Expr last(Expr.Call call, List<Expr> a) {
+        return switch (call.function()) {
             case "utc_date" -> utc("DATE", call);
             case "utc_time" -> utc("TIME", call);
             case "trunc_week" -> week(a.get(0), call);

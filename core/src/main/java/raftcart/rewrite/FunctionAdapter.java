@@ -10,7 +10,6 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.Span;
 import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.Signatures;
@@ -279,10 +278,7 @@ final class FunctionAdapter {
     }
 
     Window window(Window window) {
-        if (!window.partition().isEmpty()) {
-            Span span = window.partition().get(0).span();
-            new TextRules(adapter).oneToTheSource(window.partition().stream(), span, "PARTITION BY");
-        }
+        new TextRules(adapter).window(window);
         return new Window(
                 window.base(), adapter.exprs(window.partition()), adapter.order(window.order()), window.frame());
     }

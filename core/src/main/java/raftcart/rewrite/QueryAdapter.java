@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
 import raftcart.dialect.PagingStyle;
@@ -165,7 +164,7 @@ class QueryAdapter extends ExprAdapter {
         List<TableRef> from = enter(select);
         Select adapted = select(select, from, given.body());
         if (!same()) {
-            new TextRules(this).ordered(query.order(), query.span());
+            new TextRules(this).ordered(query, given.body());
         }
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {
@@ -252,7 +251,7 @@ class QueryAdapter extends ExprAdapter {
             throw new Untranslatable("a query without columns");
         }
         if (!same()) {
-            texts((Select) given);
+            new TextRules(this).select((Select) given);
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
@@ -276,33 +275,12 @@ class QueryAdapter extends ExprAdapter {
                 select.span());
     }
 
-    /** Says where groups, or rows that are different, hang on the case of letters. */
-    private void texts(Select select) {
-        TextRules rules = new TextRules(this);
-        if (select.distinct()) {
-            rules.oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
-        }
-        rules.oneToTheSource(
-                select.groupBy().stream().flatMap(g -> g.items().stream()).map(i -> GroupAdapter.meant(i, select)),
-                select.span(),
-                "GROUP BY");
-    }
-
     @Override
     public QueryBody body(QueryBody body) {
         if (!same() && body instanceof QueryBody.SetOperation set && !set.all()) {
-            new TextRules(this)
-                    .oneToTheSource(values(set), set.span(), set.kind().name());
+            new TextRules(this).set(set);
         }
         return super.body(body);
-    }
-
-    /** The items whose texts a set operation compares. */
-    private static Stream<Expr> values(QueryBody body) {
-        if (body instanceof QueryBody.SetOperation set) {
-            return Stream.concat(values(set.left()), values(set.right()));
-        }
-        return body instanceof Select select ? select.items().stream().map(Item::value) : Stream.empty();
     }
 
     /** A star beside other columns as one star for each table, where the target wants that. */

@@ -1,6 +1,5 @@
 package raftcart.rewrite;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -10,13 +9,11 @@ import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
-import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
@@ -52,7 +49,7 @@ final class StructureAdapter {
             return new AlterAdapter(adapter, this).alter(alter);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
-            return index(index);
+            return new IndexAdapter(adapter, this).index(index);
         }
         if (statement instanceof DdlStatement.CreateView view) {
             return new ViewAdapter(adapter, this).view(view);
@@ -302,7 +299,7 @@ final class StructureAdapter {
             given.names().forEach(adapter.knowledge::remove);
         }
         if (drop.kind().equals("INDEX")) {
-            return indexes(drop);
+            return new IndexAdapter(adapter, this).drop(drop);
         }
         if (adapter.same()) {
             return List.of(drop);
@@ -310,26 +307,8 @@ final class StructureAdapter {
         return dropped(drop);
     }
 
-    /** DROP INDEX with the names that the target has, and the tables where it wants them. */
-    private List<Statement> indexes(DdlStatement.Drop drop) {
-        List<Statement> all = new ArrayList<>();
-        for (QualifiedName name : drop.names()) {
-            Optional<Knowledge.KnownIndex> known = drop.table()
-                    .map(t -> adapter.knowledge.index(name.last(), t))
-                    .orElseGet(() -> adapter.knowledge.index(name.last()));
-            known.ifPresent(adapter.knowledge::removeIndex);
-            Optional<QualifiedName> table = drop.table().or(() -> known.map(Knowledge.KnownIndex::table));
-            QualifiedName written =
-                    known.map(i -> name.withLast(i.written().last())).orElse(name);
-            if (!adapter.same()) {
-                all.addAll(dropped(new DdlStatement.Drop(
-                        drop.kind(), List.of(written), drop.ifExists(), drop.cascade(), table, drop.span())));
-            }
-        }
-        return adapter.same() ? List.of(drop) : all;
-    }
-
-    private List<Statement> dropped(DdlStatement.Drop drop) {
+    /** What drops an object of the target. */
+    List<Statement> dropped(DdlStatement.Drop drop) {
         boolean ifExists = drop.ifExists() && canSayIf(SqlFeature.IF_EXISTS, drop);
         if (drop.cascade() && !has(SqlFeature.CASCADE)) {
             adapter.note(
@@ -353,108 +332,5 @@ final class StructureAdapter {
         }
         String kind = drop.kind().equals("DATABASE") && has(SqlFeature.SCHEMAS) ? "SCHEMA" : drop.kind();
         return List.of(new DdlStatement.Drop(kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.span()));
-    }
-
-    private String kind(DdlStatement.CreateIndex index) {
-        boolean bitmap = index.kind().equals("BITMAP");
-        if (bitmap) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), index.kind());
-        }
-        return bitmap ? "" : index.kind();
-    }
-
-    /** An index, behind what drops the one that was there where it is to be replaced. */
-    List<Statement> index(DdlStatement.CreateIndex index) {
-        boolean replaces =
-                index.leftOut().contains("OR REPLACE") && index.name().isPresent() && !adapter.same();
-        if (!replaces) {
-            return created(index);
-        }
-        List<Statement> all = new ArrayList<>(indexes(new DdlStatement.Drop(
-                "INDEX", List.of(index.name().get()), true, false, Optional.of(index.table()), index.span())));
-        all.addAll(created(index));
-        return all;
-    }
-
-    private List<Statement> created(DdlStatement.CreateIndex index) {
-        IndexNames names = new IndexNames(adapter);
-        if (adapter.same()) {
-            names.index(index.name(), index.table(), index.parts(), index.span());
-            return List.of(index);
-        }
-        leftOut(index.leftOut(), index);
-        adapter.scope = new Scope(Optional.of(adapter.scope));
-        adapter.finder.addTable(TableRef.Table.of(index.table()), adapter.scope);
-        List<IndexPart> parts = new ArrayList<>();
-        for (IndexPart part : index.parts()) {
-            parts.add(part(part, index));
-        }
-        Optional<Expr> where = index.where();
-        if (where.isPresent() && !has(SqlFeature.PARTIAL_INDEXES) && !index.unique()) {
-            adapter.note(FindingCode.PARTIAL_INDEX, index.span(), "all rows are indexed");
-            where = Optional.empty();
-        }
-        boolean include = !index.include().isEmpty() && !has(SqlFeature.INCLUDED_COLUMNS);
-        if (include) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
-        }
-        String kind = kind(index);
-        if (index.method().matches("GIN|GIST|SPGIST|BRIN|RTREE") && !has(SqlFeature.INDEX_METHODS)) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK, index.span(), "an index of the kind " + index.method() + " is left out");
-            return List.of();
-        }
-        if (!index.method().isEmpty() && !index.method().matches("BTREE")) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "USING " + index.method());
-        }
-        QualifiedName name = names.index(index.name(), index.table(), index.parts(), index.span());
-        boolean unnamed = index.name().isEmpty()
-                && has(SqlFeature.UNNAMED_INDEXES)
-                && !adapter.from.has(SqlFeature.INDEXES_OF_TABLES);
-        return List.of(new DdlStatement.CreateIndex(
-                unnamed ? Optional.empty() : Optional.of(name),
-                index.unique(),
-                kind,
-                index.ifNotExists() && canSayIfAbsent(index),
-                index.table(),
-                parts,
-                include ? List.of() : index.include(),
-                where.map(adapter::condition),
-                index.method(),
-                List.of(),
-                index.span()));
-    }
-
-    private boolean canSayIfAbsent(DdlStatement.CreateIndex index) {
-        boolean indexes = has(SqlFeature.INDEX_IF_NOT_EXISTS);
-        return canSayIf(indexes ? SqlFeature.IF_NOT_EXISTS : SqlFeature.INDEX_IF_NOT_EXISTS, index);
-    }
-
-    private IndexPart part(IndexPart part, DdlStatement.CreateIndex index) {
-        leftOut(part.leftOut(), index);
-        Expr value = adapter.expr(part.value());
-        int prefix = part.prefix();
-        if (prefix > 0 && !has(SqlFeature.PREFIX_INDEXES)) {
-            boolean expression = has(SqlFeature.EXPRESSION_INDEXES);
-            adapter.note(
-                    FindingCode.PREFIX_INDEX,
-                    index.span(),
-                    expression ? "an expression that cuts the text" : "the whole column");
-            value = expression
-                    ? Expr.Call.of("substring", value, Expr.Literal.number(1), Expr.Literal.number(prefix))
-                    : value;
-            prefix = 0;
-        }
-        boolean descending = part.descending() && has(SqlFeature.DESCENDING_INDEXES);
-        Nulls nulls = Nulls.DEFAULT;
-        if (part.nulls() != Nulls.DEFAULT) {
-            boolean first = part.nulls() == Nulls.FIRST;
-            boolean keeps = has(SqlFeature.NULLS_ORDER) && has(SqlFeature.PARTIAL_INDEXES);
-            nulls = keeps && adapter.to.nulls().first(descending) != first ? part.nulls() : Nulls.DEFAULT;
-            if (!keeps) {
-                adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "NULLS " + part.nulls() + " of an index");
-            }
-        }
-        return new IndexPart(value, prefix, descending, nulls, List.of());
     }
 }

@@ -223,7 +223,7 @@ final class TableAdapter {
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
                 adapter.note(FindingCode.SYNTAX_CHECK, constraint.span(), "a full-text or spatial index is left out");
             } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
-                after.addAll(new StructureAdapter(adapter).index(index(constraint, table)));
+                after.addAll(new IndexAdapter(adapter, new StructureAdapter(adapter)).index(index(constraint, table)));
             } else {
                 new ConstraintAdapter(adapter)
                         .constraint(new IndexNames(adapter).key(constraint, table.name()))
@@ -237,6 +237,53 @@ final class TableAdapter {
             List<ColumnDefinition> adapted,
             List<TableConstraint> constraints,
             List<Statement> after) {
+        Temporary temporary = lifetime(table);
+        if (table.query().isPresent() && adapted.stream().anyMatch(c -> c.type().isPresent())) {
+            throw new Untranslatable("columns defined beside a query");
+        }
+        boolean ifNotExists =
+                table.ifNotExists() && new StructureAdapter(adapter).canSayIf(SqlFeature.IF_NOT_EXISTS, table);
+        List<Statement> all = new ArrayList<>();
+        if (table.query().isPresent() && !has(SqlFeature.CREATE_TABLE_AS) && has(SqlFeature.SELECT_INTO)) {
+            all.addAll(intoTable(table, temporary, ifNotExists));
+            replaced(table).ifPresent(d -> all.add(0, d));
+            return all;
+        }
+        all.add(new CreateTable(
+                table.name(),
+                ifNotExists,
+                temporary,
+                adapted,
+                constraints,
+                table.like(),
+                table.query()
+                        .map(new ItemNames(adapter)::named)
+                        .map(q -> adapter.query(table.withData() ? q : withoutRows(q))),
+                table.withData() || !has(SqlFeature.TABLE_AS_WITHOUT_DATA),
+                table.comment(),
+                columns.collationOfTable(table),
+                List.of(),
+                table.span()));
+        all.addAll(after);
+        replaced(table).ifPresent(d -> all.add(0, d));
+        return all;
+    }
+
+    /** What drops the table that is there, for a table that takes its place. */
+    private Optional<Statement> replaced(CreateTable table) {
+        if (!table.leftOut().contains("OR REPLACE")) {
+            return Optional.empty();
+        }
+        if (!has(SqlFeature.IF_EXISTS)) {
+            adapter.note(FindingCode.SYNTAX_CHECK, table.span(), "OR REPLACE is left out; drop the table first");
+            return Optional.empty();
+        }
+        return Optional.of(
+                new DdlStatement.Drop("TABLE", List.of(table.name()), true, false, Optional.empty(), table.span()));
+    }
+
+    /** How long the table lasts, in a way that the target has. */
+    private Temporary lifetime(CreateTable table) {
         Temporary temporary = table.temporary();
         if (temporary.untilCommit() && !has(SqlFeature.ROWS_UNTIL_COMMIT)) {
             adapter.note(
@@ -262,43 +309,7 @@ final class TableAdapter {
             }
             temporary = temporary.untilCommit() ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.GLOBAL;
         }
-        if (table.query().isPresent() && adapted.stream().anyMatch(c -> c.type().isPresent())) {
-            throw new Untranslatable("columns defined beside a query");
-        }
-        boolean ifNotExists =
-                table.ifNotExists() && new StructureAdapter(adapter).canSayIf(SqlFeature.IF_NOT_EXISTS, table);
-        List<Statement> all = new ArrayList<>();
-        if (table.query().isPresent() && !has(SqlFeature.CREATE_TABLE_AS) && has(SqlFeature.SELECT_INTO)) {
-            return intoTable(table, temporary, ifNotExists);
-        }
-        all.add(new CreateTable(
-                table.name(),
-                ifNotExists,
-                temporary,
-                adapted,
-                constraints,
-                table.like(),
-                table.query()
-                        .map(new ItemNames(adapter)::named)
-                        .map(q -> adapter.query(table.withData() ? q : withoutRows(q))),
-                table.withData() || !has(SqlFeature.TABLE_AS_WITHOUT_DATA),
-                table.comment(),
-                columns.collationOfTable(table),
-                List.of(),
-                table.span()));
-        all.addAll(after);
-        if (table.leftOut().contains("OR REPLACE")) {
-            boolean says = has(SqlFeature.IF_EXISTS);
-            if (says) {
-                all.add(
-                        0,
-                        new DdlStatement.Drop(
-                                "TABLE", List.of(table.name()), true, false, Optional.empty(), table.span()));
-            } else {
-                adapter.note(FindingCode.SYNTAX_CHECK, table.span(), "OR REPLACE is left out; drop the table first");
-            }
-        }
-        return all;
+        return temporary;
     }
 
     /** CREATE TABLE AS as SELECT ... INTO. */

@@ -13,6 +13,11 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.Window;
 import raftcart.type.LogicalType;
 
 /** Says where texts compare in different ways on the two engines. */
@@ -78,9 +83,45 @@ final class TextRules {
         }
     }
 
+    /** Says where groups, or rows that are different, hang on the case of letters. */
+    void select(Select select) {
+        if (select.distinct()) {
+            oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
+        }
+        oneToTheSource(
+                select.groupBy().stream().flatMap(g -> g.items().stream()).map(i -> GroupAdapter.meant(i, select)),
+                select.span(),
+                "GROUP BY");
+    }
+
+    /** The same for rows that a set operation compares. */
+    void set(QueryBody.SetOperation set) {
+        oneToTheSource(values(set), set.span(), set.kind().name());
+    }
+
+    private static Stream<Expr> values(QueryBody body) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return Stream.concat(values(set.left()), values(set.right()));
+        }
+        return body instanceof Select select ? select.items().stream().map(Item::value) : Stream.empty();
+    }
+
+    /** The same for the parts of a window. */
+    void window(Window window) {
+        if (!window.partition().isEmpty()) {
+            oneToTheSource(
+                    window.partition().stream(), window.partition().get(0).span(), "PARTITION BY");
+        }
+    }
+
     /** Says where the order of texts hangs on the case of their letters on one engine only. */
-    void ordered(List<OrderItem> order, Span span) {
-        known(order.stream().map(OrderItem::value), span, "ORDER BY");
+    void ordered(Query query, QueryBody given) {
+        known(
+                query.order().stream()
+                        .map(OrderItem::value)
+                        .map(e -> given instanceof Select select ? GroupAdapter.meant(e, select) : e),
+                query.span(),
+                "ORDER BY");
     }
 
     /** Says where texts that are known to ignore the case of their letters do so on the source only. */

@@ -39,7 +39,7 @@ final class ViewAdapter {
         Query query =
                 adapter.query(view.columns().isEmpty() ? new ItemNames(adapter).named(view.query()) : view.query());
         if (adapter.same()) {
-            return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists()));
+            return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists(), view.temporary()));
         }
         structure.leftOut(view.leftOut(), view);
         List<Statement> all = new ArrayList<>();
@@ -53,6 +53,10 @@ final class ViewAdapter {
                 adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "OR REPLACE is left out; drop the view first");
             }
         }
+        if (view.temporary() && !has(SqlFeature.TEMPORARY_VIEWS)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, view.span(), "the view stays after the session, and all sessions see it");
+        }
         CheckOption check = view.check();
         if (check == CheckOption.READ_ONLY && !has(SqlFeature.VIEW_READ_ONLY)) {
             adapter.note(FindingCode.PRIVILEGE, view.span(), "WITH READ ONLY: grant nothing but SELECT on the view");
@@ -63,18 +67,23 @@ final class ViewAdapter {
             check = CheckOption.NONE;
         }
         boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.VIEW_IF_NOT_EXISTS, view);
-        all.add(with(view, query, replace, check, ifNotExists));
+        all.add(with(view, query, replace, check, ifNotExists, view.temporary() && has(SqlFeature.TEMPORARY_VIEWS)));
         return all;
     }
 
     private static DdlStatement.CreateView with(
-            DdlStatement.CreateView view, Query query, boolean replace, CheckOption check, boolean ifNotExists) {
+            DdlStatement.CreateView view,
+            Query query,
+            boolean replace,
+            CheckOption check,
+            boolean ifNotExists,
+            boolean temporary) {
         return new DdlStatement.CreateView(
                 view.name(),
                 replace,
                 ifNotExists,
                 view.materialized(),
-                view.temporary(),
+                temporary,
                 view.recursive(),
                 view.columns(),
                 query,

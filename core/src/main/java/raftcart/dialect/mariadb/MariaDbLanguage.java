@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DEFAULTS_READ_COLUMNS,
                     SqlFeature.ALTER_DROPS_INDEXES,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.ADDED_COLUMNS_ARE_FILLED,

@@ -49,6 +49,7 @@ public final class PgLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TEMPORARY_VIEWS,
                     SqlFeature.ROWS_ARE_COUNTED,
                     SqlFeature.JOINED_TEXTS_ARE_TEXTS,
                     SqlFeature.TEXTS_OF_HEX_BYTES,

@@ -45,6 +45,8 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL,
+                    SqlFeature.NULLS_ARE_DUPLICATES,
                     SqlFeature.DEFAULTS_ARE_CONSTRAINTS,
                     SqlFeature.SELECT_INTO,
                     SqlFeature.TEMPORARY_BY_NAME,

@@ -302,7 +302,7 @@ public class DdlWriter {
             require(SqlFeature.MATERIALIZED_VIEWS, "a materialized view");
         }
         if (view.temporary()) {
-            throw cannot("a temporary view");
+            require(SqlFeature.TEMPORARY_VIEWS, "a temporary view");
         }
         String check =
                 switch (view.check()) {
@@ -324,8 +324,8 @@ public class DdlWriter {
         if (!replace.isEmpty()) {
             require(SqlFeature.OR_REPLACE_VIEW, "CREATE OR REPLACE VIEW");
         }
-        return "CREATE " + replace + (view.materialized() ? "MATERIALIZED " : "") + "VIEW "
-                + ifNotExists(view.ifNotExists());
+        return "CREATE " + replace + (view.temporary() ? "TEMPORARY " : "")
+                + (view.materialized() ? "MATERIALIZED " : "") + "VIEW " + ifNotExists(view.ifNotExists());
     }
 
     /** An enumeration or a type of fields. */

@@ -34,7 +34,7 @@ final class PostfixParser {
         Token token = cursor.peek();
         if (token.kind() == TokenKind.SYMBOL) {
             return switch (token.text()) {
-                case "::" -> cast(operand, token.span());
+                case "::", ":::" -> cast(operand, token.span());
                 case "[" -> subscript(operand, token.span());
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;

@@ -112,6 +112,12 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same of all rows, by these parts. */
+        public CreateIndex withoutWhere(List<IndexPart> others) {
+            return new CreateIndex(
+                    name, unique, kind, ifNotExists, table, others, include, Optional.empty(), method, leftOut, span);
+        }
+
         /** The same on another table. */
         public CreateIndex on(QualifiedName other) {
             return new CreateIndex(

@@ -1,5 +1,5 @@
 -- to: mariadb
--- RC0602 by hand: No counterpart on the target: the type of a constant after :::
+-- RC0601 by hand: Statement not understood: found 'STORING', expected ')'
 -- CREATE TABLE telescope (id INT8 NOT NULL DEFAULT unique_rowid(), name STRING(100) NOT NULL, b BYTES, u UUID DEFAULT gen_random_uuid(), j JSONB, ts TIMESTAMPTZ DEFAULT now():::TIMESTAMPTZ, CONSTRAINT "primary" PRIMARY KEY (id ASC) USING HASH WITH (bucket_count=8), UNIQUE INDEX ux (name ASC) STORING (b), INVERTED INDEX ij (j), FAMILY f1 (id, name), FAMILY f2 (b), a STRING AS (lower(name)) STORED, INDEX (name) WHERE name > 'a') INTERLEAVE IN PARENT o (id)
 CREATE TABLE r (
     id bigint PRIMARY KEY,
@@ -28,7 +28,7 @@ CREATE DATABASE IF NOT EXISTS x;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET CLUSTER SETTING a . b = 1
--- 3:175: RC0602 by hand: No counterpart on the target: the type of a constant after :::
+-- 3:292: RC0601 by hand: Statement not understood: found 'STORING', expected ')'
 -- 4:1: RC0502 adapted: Storage clauses left out: LOCALITY REGIONAL BY ROW
 -- 4:37: RC0111 check: Type without counterpart crosses as text: crdb_region: crdb_internal_region as longtext
 -- 5:1: RC0602 by hand: No counterpart on the target: UPSERT

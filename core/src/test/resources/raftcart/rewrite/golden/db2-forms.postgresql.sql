@@ -171,6 +171,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 23:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
 -- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 28:1: RC0502 adapted: Storage clauses left out: ACTIVATE NOT LOGGED INITIALLY
+-- 29:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER
 -- 29:1: RC0502 adapted: Storage clauses left out: PCTFREE
 -- 29:1: RC0502 adapted: Storage clauses left out: 10

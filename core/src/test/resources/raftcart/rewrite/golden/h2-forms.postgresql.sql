@@ -12,7 +12,7 @@ CREATE TABLE PUBLIC.TELESCOPE (
     B bytea,
     C text,
     TI smallint,
-    O text
+    O bytea
 );
 ALTER TABLE PUBLIC.TELESCOPE ADD CONSTRAINT PK PRIMARY KEY (ID);
 CREATE TABLE M (
@@ -74,7 +74,6 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 3:219: RC0105 adapted: Enumeration becomes a named type: E as a text with a check
 -- 3:236: RC0111 check: Type without counterpart crosses as text: G: geometry as text
 -- 3:340: RC0117 adapted: Wider type: TI: 8 bits in a smallint
--- 3:352: RC0111 check: Type without counterpart crosses as text: O: java_object as text
 -- 5:1: RC0502 adapted: Storage clauses left out: MEMORY
 -- 6:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 10:18: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce

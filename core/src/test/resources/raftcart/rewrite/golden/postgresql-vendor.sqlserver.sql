@@ -260,6 +260,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 154:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 156:1: RC0502 adapted: Storage clauses left out: CLUSTER ON actor_pkey
 -- 157:1: RC0627 check: Said in other words, with a difference: an index of the kind GIST is left out
+-- 158:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 158:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 159:1: RC0502 adapted: Storage clauses left out: jsonb_path_ops
 -- 159:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out

@@ -175,6 +175,7 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 97:1: RC0502 adapted: Storage clauses left out: the comment on Survey.vBright
 -- 99:1: RC0604 adapted: Client command left out: EXEC sp_addextendedproperty
 -- 103:62: RC0602 by hand: No counterpart on the target: a method of XML
+-- 108:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 108:1: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 110:17: RC0602 by hand: No counterpart on the target: an index of kind FULLTEXT CATALOG
 -- 112:42: RC0602 by hand: No counterpart on the target: a full-text index
@@ -192,6 +193,7 @@ ALTER TABLE T1 ADD COLUMN x int;
 -- 137:101: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 138:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT [Survey] . [Star] OFF
 -- 140:30: RC0502 adapted: Storage clauses left out: NONCLUSTERED
+-- 140:88: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change

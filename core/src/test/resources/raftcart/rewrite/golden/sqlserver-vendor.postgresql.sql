@@ -189,6 +189,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 91:200: RC0608 adapted: Function spelled otherwise: dateadd means add_years
 -- 99:1: RC0604 adapted: Client command left out: EXEC sp_addextendedproperty
 -- 103:62: RC0602 by hand: No counterpart on the target: a method of XML
+-- 108:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 108:1: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 110:17: RC0602 by hand: No counterpart on the target: an index of kind FULLTEXT CATALOG
 -- 112:42: RC0602 by hand: No counterpart on the target: a full-text index
@@ -206,6 +207,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 137:101: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 138:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT [Survey] . [Star] OFF
 -- 140:30: RC0502 adapted: Storage clauses left out: NONCLUSTERED
+-- 140:88: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 144:40: RC0612 check: Comparison may ignore case on the source: v
