@@ -195,6 +195,9 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Concat concat) {
             return new OperatorAdapter(this).concat(concat);
         }
+        if (e instanceof Expr.Matches matches && !from.name().equals(to.name()) && !matches.ignoreCase()) {
+            new TextRules(this).matched(matches.value(), matches.pattern(), matches.span());
+        }
         if (e instanceof Expr.InList || e instanceof Expr.Between || e instanceof Expr.Like) {
             return new OperatorAdapter(this).predicate(e);
         }

@@ -395,6 +395,10 @@ final class FunctionAdapter {
 
     /** Functions that compare texts, where only one of the engines ignores case. */
     private void caseOfTexts(Expr.Call call) {
+        if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
+            new TextRules(adapter)
+                    .matched(call.arguments().get(0), call.arguments().get(1), call.span());
+        }
         boolean compares = COMPARING.contains(call.function());
         boolean differs = from.has(SqlFeature.IGNORES_CASE) != to.has(SqlFeature.IGNORES_CASE);
         boolean letters = call.arguments().stream()

@@ -5,8 +5,10 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
 
 /** Adapts LIKE: what its pattern holds, what escapes in it, and whether the case of letters counts. */
 final class LikeAdapter {
@@ -57,7 +59,18 @@ final class LikeAdapter {
             adapter.note(
                     FindingCode.SYNTAX_ADAPTED, like.span(), "the case of letters counts in LIKE as on the source");
         }
-        return new Expr.Like(adapter.expr(like.value()), pattern, escape, ignores, like.negated(), like.span());
+        return new Expr.Like(asText(like.value()), pattern, escape, ignores, like.negated(), like.span());
+    }
+
+    /** A number as the text that LIKE wants, where the target does not make it one itself. */
+    private Expr asText(Expr value) {
+        boolean number =
+                !same() && adapter.lost(SqlFeature.CONVERTS_SILENTLY) && adapter.kind(value) == ValueKind.INTEGER;
+        if (!number) {
+            return adapter.expr(value);
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "a number as a text for LIKE");
+        return new Expr.Cast(adapter.expr(value), adapter.castType(new LogicalType.Text(0)), false, value.span());
     }
 
     /** True where the source's LIKE, or the column before it, takes small and capital letters for the same. */

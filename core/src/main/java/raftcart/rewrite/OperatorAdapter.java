@@ -132,10 +132,20 @@ final class OperatorAdapter {
 
     /** Operators on bits as the functions that not all dialects spell as operators. */
     private Expr bits(Expr.Binary binary, String function) {
-        return same()
-                ? plain(binary)
-                : Expr.Call.of(function, adapter.expr(binary.left()), adapter.expr(binary.right()))
-                        .at(binary.span());
+        if (same()) {
+            return plain(binary);
+        }
+        Expr left = adapter.expr(binary.left());
+        boolean small = function.startsWith("shift")
+                && adapter.lost(SqlFeature.SHIFTS_OF_64_BITS)
+                && adapter.facts(binary.left())
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Int i && i.bits() == 64)
+                        .isEmpty();
+        Expr wide = small
+                ? new Expr.Cast(left, adapter.castType(new LogicalType.Int(64, false)), false, binary.span())
+                : left;
+        return Expr.Call.of(function, wide, adapter.expr(binary.right())).at(binary.span());
     }
 
     Expr complement(Expr.Unary unary) {

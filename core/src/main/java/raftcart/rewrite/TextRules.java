@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -22,6 +23,9 @@ import raftcart.type.LogicalType;
 
 /** Says where texts compare in different ways on the two engines. */
 final class TextRules {
+    /** What stands for characters of a kind in a regular expression. */
+    private static final Pattern CLASSES = Pattern.compile("\\\\.|\\[:\\w+:]");
+
     private final ExprAdapter adapter;
 
     TextRules(ExprAdapter adapter) {
@@ -137,12 +141,26 @@ final class TextRules {
         }
     }
 
+    /** Says where a regular expression finds letters of the other case on one engine only. */
+    void matched(Expr value, Expr pattern, Span span) {
+        boolean letters = !(pattern instanceof Expr.Literal l)
+                || CLASSES.matcher(l.text()).replaceAll("").chars().anyMatch(Character::isLetter);
+        if (letters) {
+            oneToTheSource(Stream.of(value), span, "a regular expression");
+        }
+    }
+
     /** Says where the case of letters, or blanks at the end, count on one engine only. */
     void compared(List<Expr> expressions, Span span) {
         boolean letters = expressions.stream()
                 .anyMatch(e -> e instanceof Expr.Literal l
                         && l.kind() == LiteralKind.STRING
                         && l.text().chars().anyMatch(Character::isLetter));
+        if (letters
+                && adapter.lost(SqlFeature.IGNORES_CASE)
+                && expressions.stream().allMatch(Expr.Literal.class::isInstance)) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, "constants");
+        }
         for (Expr e : expressions.stream()
                 .filter(e -> !isFolded(e, expressions))
                 .flatMap(TextRules::columns)

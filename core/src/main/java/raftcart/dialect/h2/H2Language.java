@@ -22,11 +22,15 @@ public final class H2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.REGEXP_OPERATOR, GrammarFeature.BARE_COMPUTED_COLUMNS),
+            Set.of(
+                    GrammarFeature.FRACTIONS_WITHIN_SECOND,
+                    GrammarFeature.REGEXP_OPERATOR,
+                    GrammarFeature.BARE_COMPUTED_COLUMNS),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.CASTS_DECODE_BYTES,

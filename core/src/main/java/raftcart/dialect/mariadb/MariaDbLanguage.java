@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.DEFAULTS_READ_COLUMNS,
                     SqlFeature.ALTER_DROPS_INDEXES,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
@@ -126,6 +127,7 @@ public final class MariaDbLanguage {
                 new LexicalRules(List.of("``"), lexical),
                 NameCase.IGNORED,
                 Set.of(
+                        GrammarFeature.FRACTIONS_WITHIN_SECOND,
                         GrammarFeature.TRIMS_WHOLE_TEXTS,
                         GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
                         GrammarFeature.PIPES_ARE_OR,

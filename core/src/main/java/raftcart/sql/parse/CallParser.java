@@ -170,7 +170,11 @@ final class CallParser {
         }
         Expr value = expressions.expression();
         cursor.expectSymbol(")");
-        return Expr.Call.of("extract_" + unit.name().toLowerCase(Locale.ROOT), value)
+        String part = unit.name().toLowerCase(Locale.ROOT);
+        boolean within = part.endsWith("second")
+                && !part.equals("second")
+                && parsing.has(GrammarFeature.FRACTIONS_WITHIN_SECOND);
+        return Expr.Call.of(within ? part + "_of_second" : "extract_" + part, value)
                 .at(span);
     }
 

@@ -2,6 +2,8 @@ package raftcart.sql.parse;
 
 /** Ways in which dialects read the same text differently. */
 public enum GrammarFeature {
+    /** The milliseconds and microseconds of a moment are those of its second alone. */
+    FRACTIONS_WITHIN_SECOND,
     /** {@code ||} joins conditions. */
     PIPES_ARE_OR,
     /** {@code &&} joins conditions. */

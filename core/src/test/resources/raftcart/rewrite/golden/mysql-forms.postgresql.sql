@@ -217,6 +217,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
+-- 35:63: RC0612 check: Comparison may ignore case on the source: a regular expression
 -- 36:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
 -- 36:14: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 36:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
