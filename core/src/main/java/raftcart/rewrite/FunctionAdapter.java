@@ -30,20 +30,6 @@ final class FunctionAdapter {
             Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
     private static final Set<String> BARE = Set.of(
             "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
-    private static final Set<String> COMPARING = Set.of(
-            "greatest",
-            "least",
-            "locate",
-            "starts_with",
-            "ends_with",
-            "contains",
-            "position_in_list",
-            "index_of_text",
-            "text_compare",
-            "nullif",
-            "decode",
-            "min",
-            "max");
     private static final Set<String> SYSTEM_SCHEMAS =
             Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
 
@@ -336,7 +322,7 @@ final class FunctionAdapter {
         if (end.isPresent()) {
             return end.get();
         }
-        caseOfTexts(call);
+        new TextRules(adapter).function(call);
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : adapter.instants.beside(call.arguments(), () -> arguments(call));
@@ -391,27 +377,6 @@ final class FunctionAdapter {
                             : adapter.expr(date ? new DateAdapter(adapter).fromText(argument) : argument));
         }
         return arguments;
-    }
-
-    /** Functions that compare texts, where only one of the engines ignores case. */
-    private void caseOfTexts(Expr.Call call) {
-        if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
-            new TextRules(adapter)
-                    .matched(call.arguments().get(0), call.arguments().get(1), call.span());
-        }
-        boolean compares = COMPARING.contains(call.function());
-        boolean differs = from.has(SqlFeature.IGNORES_CASE) != to.has(SqlFeature.IGNORES_CASE);
-        boolean letters = call.arguments().stream()
-                .anyMatch(a -> a instanceof Expr.Literal l
-                        && l.kind() == LiteralKind.STRING
-                        && l.text().chars().anyMatch(Character::isLetter));
-        ValueKind first = call.arguments().isEmpty()
-                ? ValueKind.NULL
-                : adapter.kind(call.arguments().get(0));
-        boolean text = first == ValueKind.TEXT || letters && first == ValueKind.UNKNOWN;
-        if (compares && differs && text) {
-            adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
-        }
     }
 
     private static boolean conditionsFirst(String function) {

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -111,6 +112,34 @@ final class GroupAdapter {
                 .map(Item::value)
                 .filter(v -> !v.equals(item))
                 .findFirst();
+    }
+
+    /** MySQL's HAVING of single rows, without groups or aggregates, as WHERE. */
+    static Query ofRows(Query query, QueryAdapter adapter) {
+        boolean rows = adapter.lost(SqlFeature.LOOSE_GROUP_BY)
+                && query.body() instanceof Select s
+                && s.having().isPresent()
+                && s.groupBy().isEmpty()
+                && !Aggregates.in(s.having().get(), adapter)
+                && s.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
+        if (!rows) {
+            return query;
+        }
+        Select select = (Select) query.body();
+        Expr condition = new ColumnNames(c -> c.name().parts().size() > 1
+                        ? Optional.empty()
+                        : select.items().stream()
+                                .filter(i -> i.alias()
+                                        .filter(a -> a.matches(c.name().last()))
+                                        .isPresent())
+                                .map(Item::value)
+                                .findFirst())
+                .expr(select.having().get());
+        adapter.note(FindingCode.SYNTAX_ADAPTED, condition.span(), "HAVING of single rows as WHERE");
+        List<Expr> all = new ArrayList<>();
+        select.where().ifPresent(all::add);
+        all.add(condition);
+        return query.withBody(select.withConditions(OldForms.and(all), Optional.empty()));
     }
 
     /** HAVING with aliases replaced where the target does not take them. */

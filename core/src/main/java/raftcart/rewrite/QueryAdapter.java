@@ -89,6 +89,7 @@ class QueryAdapter extends ExprAdapter {
             return query;
         }
         Query plain = new ItemAliases(this).rewrite(GroupAdapter.spelled(InlinedTables.in(query, this), this));
+        plain = GroupingSets.rewrite(GroupAdapter.ofRows(plain, this), this);
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));
     }
 
@@ -156,10 +157,6 @@ class QueryAdapter extends ExprAdapter {
             List<OrderItem> order = new ArrayList<>();
             query.order().forEach(o -> order.addAll(orderItem(placed(o, query.body()), false)));
             return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
-        }
-        boolean rollup = select.groupBy().stream().anyMatch(g -> g.kind() == Grouping.Kind.ROLLUP);
-        if (rollup && !same() && !to.has(SqlFeature.ROLLUP) && !query.order().isEmpty()) {
-            throw new Untranslatable("ROLLUP together with ORDER BY");
         }
         List<TableRef> from = enter(select);
         Select adapted = select(select, from, given.body());

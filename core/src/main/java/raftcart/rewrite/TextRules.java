@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
@@ -23,6 +24,21 @@ import raftcart.type.LogicalType;
 
 /** Says where texts compare in different ways on the two engines. */
 final class TextRules {
+    private static final Set<String> COMPARING = Set.of(
+            "greatest",
+            "least",
+            "locate",
+            "starts_with",
+            "ends_with",
+            "contains",
+            "position_in_list",
+            "index_of_text",
+            "text_compare",
+            "nullif",
+            "decode",
+            "min",
+            "max");
+
     /** What stands for characters of a kind in a regular expression. */
     private static final Pattern CLASSES = Pattern.compile("\\\\.|\\[:\\w+:]");
 
@@ -138,6 +154,27 @@ final class TextRules {
                                 .isPresent());
         if (differs) {
             adapter.note(FindingCode.CASE_OF_TEXT, span, where);
+        }
+    }
+
+    /** Functions that compare texts, where only one of the engines ignores case. */
+    void function(Expr.Call call) {
+        if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
+            new TextRules(adapter)
+                    .matched(call.arguments().get(0), call.arguments().get(1), call.span());
+        }
+        boolean compares = COMPARING.contains(call.function());
+        boolean differs = adapter.from.has(SqlFeature.IGNORES_CASE) != adapter.to.has(SqlFeature.IGNORES_CASE);
+        boolean letters = call.arguments().stream()
+                .anyMatch(a -> a instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && l.text().chars().anyMatch(Character::isLetter));
+        ValueKind first = call.arguments().isEmpty()
+                ? ValueKind.NULL
+                : adapter.kind(call.arguments().get(0));
+        boolean text = first == ValueKind.TEXT || letters && first == ValueKind.UNKNOWN;
+        if (compares && differs && text) {
+            adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }
     }
 

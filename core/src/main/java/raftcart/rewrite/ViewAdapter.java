@@ -57,6 +57,14 @@ final class ViewAdapter {
             adapter.note(
                     FindingCode.SYNTAX_CHECK, view.span(), "the view stays after the session, and all sessions see it");
         }
+        CheckOption check = check(view);
+        boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.VIEW_IF_NOT_EXISTS, view);
+        all.add(with(view, query, replace, check, ifNotExists, view.temporary() && has(SqlFeature.TEMPORARY_VIEWS)));
+        return all;
+    }
+
+    /** What the view says of rows that it would not show, as far as the target has that. */
+    private CheckOption check(DdlStatement.CreateView view) {
         CheckOption check = view.check();
         if (check == CheckOption.READ_ONLY && !has(SqlFeature.VIEW_READ_ONLY)) {
             adapter.note(FindingCode.PRIVILEGE, view.span(), "WITH READ ONLY: grant nothing but SELECT on the view");
@@ -66,9 +74,7 @@ final class ViewAdapter {
             adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
             check = CheckOption.NONE;
         }
-        boolean ifNotExists = view.ifNotExists() && structure.canSayIf(SqlFeature.VIEW_IF_NOT_EXISTS, view);
-        all.add(with(view, query, replace, check, ifNotExists, view.temporary() && has(SqlFeature.TEMPORARY_VIEWS)));
-        return all;
+        return check;
     }
 
     private static DdlStatement.CreateView with(

@@ -36,6 +36,12 @@ public sealed interface QueryBody {
             windows = List.copyOf(windows);
         }
 
+        /** The same with other conditions for rows and groups. */
+        public Select withConditions(Optional<Expr> ofRows, Optional<Expr> ofGroups) {
+            return new Select(
+                    distinct, distinctOn, items, from, ofRows, hierarchy, groupBy, ofGroups, windows, qualify, span);
+        }
+
         /** Columns of some tables under a condition. */
         public static Select of(List<Item> items, List<TableRef> from, Optional<Expr> where) {
             return new Select(

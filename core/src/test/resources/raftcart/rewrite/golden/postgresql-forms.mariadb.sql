@@ -89,7 +89,7 @@ DELETE FROM telescope WHERE EXISTS (SELECT 1 FROM obs WHERE obs.tid = telescope.
 SELECT * FROM telescope FOR UPDATE NOWAIT;
 -- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
 -- SELECT * FROM telescope TABLESAMPLE BERNOULLI (10) REPEATABLE (5) LIMIT ALL OFFSET 5
--- RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
+-- RC0602 by hand: No counterpart on the target: a column beside several groupings that is not among them
 -- SELECT rank() OVER (PARTITION BY k ORDER BY n DESC ROWS BETWEEN 1 PRECEDING AND CURRENT ROW EXCLUDE TIES), percentile_disc(0.5) WITHIN GROUP (ORDER BY n), grouping(k) FROM telescope GROUP BY ROLLUP (k), CUBE (a, b), GROUPING SETS ((a), ())
 SELECT CAST(? AS signed), ?, :name FROM t WHERE a = ?;
 SELECT
@@ -211,7 +211,7 @@ CREATE DATABASE s;
 -- 60:1: RC0602 by hand: No counterpart on the target: a MERGE of this form
 -- 61:1: RC0609 adapted: Said in other words: a lock of all tables without their names
 -- 62:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
--- 63:1: RC0602 by hand: No counterpart on the target: the function percentile_disc with 1 argument(s) has no counterpart in mariadb
+-- 63:1: RC0602 by hand: No counterpart on the target: a column beside several groupings that is not among them
 -- 64:1: RC0621 check: Parameters moved: bind those of the source in the order [1, 2, 1]
 -- 70:1: RC0603 by hand: Code is not translated: block of code
 -- 71:1: RC0604 adapted: Client command left out: LISTEN ch

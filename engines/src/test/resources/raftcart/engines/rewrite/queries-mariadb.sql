@@ -37,3 +37,8 @@ SELECT 5 XOR 0, 1 AND 0, NOT 0;
 SELECT id FROM reading WHERE taken BETWEEN '2026-01-01' AND '2026-02-01 12:00:00' ORDER BY id;
 SELECT s.id, JSON_SET('{"a": {"b": 1}}', '$.a.b', s.planets) AS j, JSON_SET('{"k": 0}', '$.k', s.kind) AS k, JSON_REMOVE('{"a": 1, "b": 2}', '$.a') AS r FROM star s;
 SELECT s.id, COUNT(DISTINCT s.kind, s.planets) AS n, GROUP_CONCAT(s.id, '-', s.name) AS t FROM star s GROUP BY s.id;
+SELECT id, planets * 2 AS twice FROM star HAVING twice > 6 AND id < 5 ORDER BY id;
+SELECT kind, COUNT(*) AS n FROM star GROUP BY kind WITH ROLLUP;
+SELECT id, MICROSECOND(taken), EXTRACT(MICROSECOND FROM taken) FROM reading ORDER BY id;
+SELECT id, 1 << 40, planets << 2, FIND_IN_SET('dwarf', kind) IS NULL AS unknown FROM star ORDER BY id;
+SELECT id FROM star WHERE planets LIKE '%2%' ORDER BY id;

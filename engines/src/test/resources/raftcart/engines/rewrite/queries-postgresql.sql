@@ -57,3 +57,7 @@ SELECT n, n * 2 FROM generate_series(1, 4) AS g(n) WHERE n <> 3 ORDER BY n;
 SELECT n FROM generate_series(9, 1, -3) n ORDER BY n DESC;
 SELECT id FROM reading WHERE taken > timestamp '2026-02-01 00:00:00' - '1 day 02:00:00'::interval ORDER BY id;
 SELECT bool_or(planets > 5), bool_and(planets > 5) FROM star WHERE id = 3;
+SELECT kind, planets, COUNT(*) AS n, GROUPING(kind) AS total FROM star GROUP BY ROLLUP (kind, planets) ORDER BY total, kind NULLS FIRST, planets NULLS FIRST, n;
+SELECT kind, COUNT(*) AS n, SUM(planets) AS s FROM star GROUP BY GROUPING SETS ((kind), ()) HAVING COUNT(*) > 1;
+SELECT kind, planets > 3 AS many, RANK() OVER (PARTITION BY GROUPING(kind, planets > 3) ORDER BY SUM(planets) DESC, COUNT(*)) AS r FROM star GROUP BY CUBE (kind, planets > 3);
+SELECT kind FROM star WHERE planets > 100 GROUP BY GROUPING SETS ((kind), ());
