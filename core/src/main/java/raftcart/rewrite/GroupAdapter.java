@@ -116,7 +116,7 @@ final class GroupAdapter {
 
     /** MySQL's HAVING of single rows, without groups or aggregates, as WHERE. */
     static Query ofRows(Query query, QueryAdapter adapter) {
-        boolean rows = adapter.lost(SqlFeature.LOOSE_GROUP_BY)
+        boolean rows = adapter.lost(SqlFeature.HAVING_OF_ROWS)
                 && query.body() instanceof Select s
                 && s.having().isPresent()
                 && s.groupBy().isEmpty()
