@@ -21,6 +21,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.UnaryOperator;
 import raftcart.sql.tree.Window;
 import raftcart.type.LogicalType;
 
@@ -107,6 +108,30 @@ final class FunctionAdapter {
         }
         List<Expr> arguments = withDefaults(recognised, call);
         return known(call.with(recognised.signature().name(), arguments).at(call.span()), call);
+    }
+
+    /** The digits before the point to which a number is rounded. */
+    private Optional<Integer> tens(Expr.Call call) {
+        Expr digits = call.arguments().get(1);
+        String text = digits instanceof Expr.Unary u
+                        && u.operator() == UnaryOperator.MINUS
+                        && u.operand() instanceof Expr.Literal l
+                ? "-" + l.text()
+                : digits instanceof Expr.Literal l ? l.text() : "";
+        return to.has(SqlFeature.ROUNDS_FRACTIONS_ALONE) && text.matches("-([1-9]|1[0-8])")
+                ? Optional.of(-Integer.parseInt(text))
+                : Optional.empty();
+    }
+
+    /** A number rounded to tens, hundreds and so on, by what they are. */
+    private Expr roundedToTens(Expr.Call call, int tens) {
+        Expr unit = new Expr.Literal(LiteralKind.NUMBER, "1" + "0".repeat(tens) + ".0", call.span());
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "rounded to a unit before the point");
+        Expr parts = new Expr.Binary(
+                BinaryOperator.DIVIDE, adapter.expr(call.arguments().get(0)), unit, call.span());
+        Expr rounded =
+                call.with("round_to", List.of(parts, Expr.Literal.number(0))).at(call.span());
+        return new Expr.Binary(BinaryOperator.MULTIPLY, rounded, unit, call.span());
     }
 
     /** A value's share of the sum over a window. */
@@ -282,6 +307,11 @@ final class FunctionAdapter {
                 break;
             case "if":
                 return choice(call);
+            case "round_to":
+                if (tens(call).isPresent()) {
+                    return roundedToTens(call, tens(call).get());
+                }
+                break;
             case "new_value":
                 return call;
             case "format_date", "parse_date", "parse_timestamp":

@@ -30,7 +30,6 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
-                    SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.CASTS_DECODE_BYTES,

@@ -9,6 +9,7 @@ import java.util.Set;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Statement;
 
@@ -114,7 +115,30 @@ final class BatchParser {
         if (statement instanceof DdlStatement.CreateSchema s && absent) {
             return new DdlStatement.CreateSchema(s.name(), true, s.database(), s.leftOut(), s.span());
         }
-        return statement;
+        return statement instanceof DdlStatement.AlterTable a && keepsCondition(a, absent)
+                ? new DdlStatement.AlterTable(
+                        a.name(),
+                        !absent,
+                        a.actions().stream().map(BatchParser::conditional).toList(),
+                        a.span())
+                : statement;
+    }
+
+    /** True where parts of a table are dropped, or added, if they are there or not. */
+    private static boolean keepsCondition(DdlStatement.AlterTable alter, boolean absent) {
+        return alter.actions().stream()
+                .allMatch(a -> absent
+                        ? a instanceof AlterAction.AddColumn
+                        : a instanceof AlterAction.DropConstraint || a instanceof AlterAction.DropColumn);
+    }
+
+    private static AlterAction conditional(AlterAction action) {
+        if (action instanceof AlterAction.AddColumn add) {
+            return new AlterAction.AddColumn(add.column(), true);
+        }
+        return action instanceof AlterAction.DropColumn drop
+                ? new AlterAction.DropColumn(drop.column(), true, drop.cascade())
+                : ((AlterAction.DropConstraint) action).ifExisting();
     }
 
     /** True for a statement whose condition is not kept by {@link #unguarded}. */
@@ -124,6 +148,7 @@ final class BatchParser {
                         || statement instanceof DdlStatement.CreateIndex
                         || statement instanceof DdlStatement.CreateSchema
                 : statement instanceof DdlStatement.Drop;
+        kept |= statement instanceof DdlStatement.AlterTable alter && keepsCondition(alter, absent);
         return !kept && !(statement instanceof Statement.ClientCommand || statement instanceof Statement.NotTranslated);
     }
 

@@ -34,7 +34,12 @@ public sealed interface AlterAction {
     record AddConstraint(TableConstraint constraint) implements AlterAction {}
 
     /** A constraint less; the kind is CONSTRAINT, PRIMARY KEY, FOREIGN KEY, UNIQUE or INDEX. */
-    record DropConstraint(String kind, Optional<Name> name, boolean ifExists, boolean cascade) implements AlterAction {}
+    record DropConstraint(String kind, Optional<Name> name, boolean ifExists, boolean cascade) implements AlterAction {
+        /** The same, which does nothing where there is none. */
+        public DropConstraint ifExisting() {
+            return new DropConstraint(kind, name, true, cascade);
+        }
+    }
 
     /** Another name for a column. */
     record RenameColumn(Name from, Name to) implements AlterAction {}

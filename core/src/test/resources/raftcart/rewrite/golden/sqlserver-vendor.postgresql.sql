@@ -145,7 +145,7 @@ CREATE TABLE public.Part (
 CREATE TABLE IF NOT EXISTS public.T1 (
     id integer
 );
-ALTER TABLE public.T1 ADD COLUMN x integer;
+ALTER TABLE public.T1 ADD COLUMN IF NOT EXISTS x integer;
 -- RC0603 by hand: Code is not translated: code
 -- IF NOT EXISTS (SELECT 1 FROM dbo.T1) INSERT INTO dbo.T1 (id) VALUES (1)
 -- RC0602 by hand: No counterpart on the target: ALTER DATABASE
@@ -235,7 +235,6 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 191:1: RC0604 adapted: Client command left out: UPDATE STATISTICS
 -- 193:47: RC0603 by hand: Code is not translated: DROP FUNCTION
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo as public
--- 197:38: RC0627 check: Said in other words, with a difference: the condition on the engine's catalog is left out; the statement runs in any case
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo as public
 -- 199:1: RC0603 by hand: Code is not translated: code
 -- 201:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE

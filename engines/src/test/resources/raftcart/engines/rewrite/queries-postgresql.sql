@@ -61,3 +61,4 @@ SELECT kind, planets, COUNT(*) AS n, GROUPING(kind) AS total FROM star GROUP BY 
 SELECT kind, COUNT(*) AS n, SUM(planets) AS s FROM star GROUP BY GROUPING SETS ((kind), ()) HAVING COUNT(*) > 1;
 SELECT kind, planets > 3 AS many, RANK() OVER (PARTITION BY GROUPING(kind, planets > 3) ORDER BY SUM(planets) DESC, COUNT(*)) AS r FROM star GROUP BY CUBE (kind, planets > 3);
 SELECT kind FROM star WHERE planets > 100 GROUP BY GROUPING SETS ((kind), ());
+SELECT id, ROUND(magnitude, -1), ROUND(planets, -1), ROUND(125.5, -2) FROM star ORDER BY id;
