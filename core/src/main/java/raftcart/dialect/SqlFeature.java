@@ -234,6 +234,8 @@ public enum SqlFeature {
     UNSIGNED_CASTS,
     /** A cast of bytes to a text reads them as characters. */
     CASTS_DECODE_BYTES,
+    /** A floating-point column holds neither NaN nor infinity. */
+    FLOATS_ARE_NUMBERS,
     /** ROUND rounds to digits behind the point only. */
     ROUNDS_FRACTIONS_ALONE,
     /** HAVING without groups or aggregates chooses single rows. */

@@ -463,6 +463,11 @@ final class ColumnAdapter {
                 new ColumnUse(new ObjectName("", ""), stored, column.identity().isPresent(), inKey ? 1 : 0, false);
         TypeChoice choice = adapter.to.types().choose(type, use);
         for (TypeChoice.Note note : choice.notes()) {
+            boolean never =
+                    note.code() == FindingCode.SPECIAL_FLOATS && adapter.from.has(SqlFeature.FLOATS_ARE_NUMBERS);
+            if (never) {
+                continue;
+            }
             adapter.note(note.code(), column.span(), column.name().text() + ": " + note.detail());
         }
         for (String check : choice.checks()) {

@@ -88,7 +88,17 @@ final class IndexAdapter {
         }
         List<IndexPart> parts = new ArrayList<>();
         for (IndexPart part : index.parts()) {
-            parts.add(part(part, index));
+            boolean idle = part.value() instanceof Expr.Literal
+                    && index.parts().size() > 1
+                    && !has(SqlFeature.EXPRESSION_INDEXES);
+            if (idle) {
+                adapter.note(
+                        FindingCode.SYNTAX_ADAPTED,
+                        index.span(),
+                        "the constant in the index is left out, as NULLs are in it in any case");
+            } else {
+                parts.add(part(part, index));
+            }
         }
         boolean include = !index.include().isEmpty() && !has(SqlFeature.INCLUDED_COLUMNS);
         if (include) {

@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.HAVING_OF_ROWS,
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.DEFAULTS_READ_COLUMNS,
