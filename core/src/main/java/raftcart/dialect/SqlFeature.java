@@ -234,6 +234,12 @@ public enum SqlFeature {
     UNSIGNED_CASTS,
     /** A cast of bytes to a text reads them as characters. */
     CASTS_DECODE_BYTES,
+    /** A text such as NaN is a floating-point number where one is wanted. */
+    SPECIAL_FLOAT_TEXTS,
+    /** The engine numbers a column from 1 and by 1, whatever is asked for. */
+    NUMBERS_BY_ONE,
+    /** A star over a RIGHT JOIN by name gives the columns of the right table first. */
+    RIGHT_TABLE_FIRST,
     /** A floating-point column holds neither NaN nor infinity. */
     FLOATS_ARE_NUMBERS,
     /** ROUND rounds to digits behind the point only. */

@@ -23,6 +23,8 @@ final class CastAdapter {
     private static final Set<String> SPECIAL_DATES =
             Set.of("infinity", "-infinity", "now", "today", "tomorrow", "yesterday", "epoch", "allballs");
 
+    private static final Pattern NO_NUMBER = Pattern.compile("(?i)\\s*[-+]?(nan|inf(inity)?)\\s*");
+
     /** What stands between the parts of a date or time, so that they are no number together. */
     private static final Pattern SEPARATOR = Pattern.compile("[-:/., ]");
 
@@ -154,7 +156,9 @@ final class CastAdapter {
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
-        Optional<Expr> constant = bytes(cast, type).or(() -> moment(cast, type, wanted));
+        special(cast, wanted);
+        Optional<Expr> constant =
+                bytes(cast, type).or(() -> truth(cast, wanted)).or(() -> moment(cast, type, wanted));
         if (constant.isPresent()) {
             return constant.get();
         }
@@ -175,6 +179,40 @@ final class CastAdapter {
         return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)
                 ? safe(cast, value, kind, type)
                 : written(cast, fitted(cast, value, kind, type), type);
+    }
+
+    /** What the target would take for another value: texts for NaN and infinity, texts of arrays. */
+    private void special(Expr.Cast cast, ValueKind wanted) {
+        boolean number = wanted == ValueKind.FLOAT
+                && cast.value() instanceof Expr.Literal l
+                && NO_NUMBER.matcher(l.text()).matches();
+        if (number && adapter.lost(SqlFeature.SPECIAL_FLOAT_TEXTS)) {
+            throw new Untranslatable("NaN or infinity");
+        }
+        if (cast.type().array() && cast.value() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
+            throw new Untranslatable("an array that is given as a text");
+        }
+    }
+
+    /** A text that is a truth value to the source. */
+    private Optional<Expr> truth(Expr.Cast cast, ValueKind wanted) {
+        boolean text = wanted == ValueKind.BOOLEAN && adapter.kind(cast.value()) == ValueKind.TEXT;
+        if (!text) {
+            return Optional.empty();
+        }
+        String word = cast.value() instanceof Expr.Literal l ? l.text().strip().toLowerCase(Locale.ROOT) : "";
+        boolean yes = word.matches("t|tr|tru|true|y|ye|yes|on|1");
+        boolean no = word.matches("f|fa|fal|fals|false|n|no|of|off|0");
+        if (yes || no) {
+            return Optional.of(
+                    adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                            ? new Expr.Literal(LiteralKind.BOOLEAN, yes ? "true" : "false", cast.span())
+                            : Expr.Literal.number(yes ? 1 : 0));
+        }
+        if (!adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            throw new Untranslatable("a text as a truth value");
+        }
+        return Optional.empty();
     }
 
     /** Bytes as the characters that they are on the source. */

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,6 +60,19 @@ final class ColumnAdapter {
         for (String clause : column.leftOut()) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
+        }
+        boolean counts = column.identity()
+                .filter(o -> o.start()
+                                .filter(s -> s.signum() != 0 && !s.equals(BigInteger.ONE))
+                                .filter(s -> s.signum() < 0 || !has(SqlFeature.IDENTITY_RESTARTS))
+                                .isPresent()
+                        || o.increment().filter(s -> !s.equals(BigInteger.ONE)).isPresent())
+                .isPresent();
+        if (counts && !adapter.same() && has(SqlFeature.NUMBERS_BY_ONE)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the target numbers " + column.name().text() + " from 1 and by 1, the source otherwise");
         }
         if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             onUpdateLeftOut(column);

@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -27,6 +28,8 @@ import raftcart.type.LogicalType;
 
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
+    private static final Pattern ISO_DATE = Pattern.compile("\\d{4}-\\d{1,2}-\\d{1,2}");
+
     final Language from;
     final Language to;
     final Knowledge knowledge;
@@ -281,6 +284,13 @@ class ExprAdapter extends QueryMapper {
         }
         if (literal.text().startsWith("0000-00-00") && lost(SqlFeature.ZERO_DATES)) {
             note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
+        }
+        boolean date = literal.kind() == LiteralKind.DATE && !from.name().equals(to.name());
+        if (date && !ISO_DATE.matcher(literal.text()).matches()) {
+            note(
+                    FindingCode.IMPLICIT_CAST,
+                    literal.span(),
+                    "'" + literal.text() + "' as a date: write it as year-month-day");
         }
         return zoned(literal);
     }

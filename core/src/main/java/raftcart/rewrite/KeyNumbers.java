@@ -36,11 +36,17 @@ final class KeyNumbers {
 
     void saw(Insert insert, Optional<KnownTable> table) {
         Optional<Numbered> numbered = adapter.knowledge.numbered(insert.table());
-        if (!isLost() || numbered.isEmpty() || insert.source().isEmpty()) {
+        if (!adapter.lost(SqlFeature.KEYS_MOVE_COUNTERS)
+                || numbered.isEmpty()
+                || insert.source().isEmpty()) {
             return;
         }
         int place = place(numbered.get().column(), insert, table);
         if (place < 0) {
+            return;
+        }
+        if (!isLost()) {
+            unknown(insert, numbered.get());
             return;
         }
         if (!(insert.source().get().body() instanceof QueryBody.Values values)

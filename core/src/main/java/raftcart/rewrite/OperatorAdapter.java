@@ -174,6 +174,9 @@ final class OperatorAdapter {
         ValueKind left = adapter.kind(binary.left());
         ValueKind right = adapter.kind(binary.right());
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
+        if (left.isDate() && right == ValueKind.TIME || left == ValueKind.TIME && right.isDate()) {
+            throw new Untranslatable("a date and a time of day put together");
+        }
         Optional<Expr.Interval> after = DateAdapter.interval(binary.right());
         if (after.isPresent()) {
             return new DateAdapter(adapter).add(binary.left(), left, after.get(), minus, binary.span());

@@ -12,6 +12,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
@@ -24,6 +25,7 @@ import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
@@ -63,7 +65,36 @@ final class TableAdapter {
             return List.of(table);
         }
         leftOut(table.leftOut(), table);
-        return adapted(table);
+        return has(SqlFeature.IDENTITY) || !has(SqlFeature.SEQUENCES) ? adapted(table) : numberedBySequences(table);
+    }
+
+    /** Sequences for the columns that the engine numbers, where the target has nothing else for that. */
+    private List<Statement> numberedBySequences(CreateTable table) {
+        List<Statement> all = new ArrayList<>();
+        List<ColumnDefinition> columns = new ArrayList<>();
+        for (ColumnDefinition column : table.columns()) {
+            if (column.identity().isEmpty()) {
+                columns.add(column);
+                continue;
+            }
+            QualifiedName sequence = table.name()
+                    .withLast(Name.of(
+                            table.name().last().text() + "_" + column.name().text() + "_seq"));
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, column.span(), column.name().text() + " is numbered by a sequence");
+            all.add(new DdlStatement.CreateSequence(
+                    sequence,
+                    false,
+                    table.ifNotExists(),
+                    Optional.empty(),
+                    column.identity().get().portable(),
+                    Optional.empty(),
+                    List.of(),
+                    column.span()));
+            columns.add(column.numberedBy(new Expr.SequenceValue(sequence, true, column.span())));
+        }
+        all.addAll(adapted(table.withColumns(columns)));
+        return all;
     }
 
     /** SQLite's INTEGER PRIMARY KEY is another name of the row's address; other names of the type will not do. */
@@ -177,6 +208,7 @@ final class TableAdapter {
             }
         }
         constraints(table, constraints, after);
+        table.columns().forEach(c -> startOfNumbers(c, table, after));
         adapted.stream()
                 .filter(c -> c.identity().isPresent())
                 .findFirst()
@@ -188,6 +220,20 @@ final class TableAdapter {
         }
         new RowidKeys(adapter).rewrite(adapted, constraints);
         return finished(table, adapted, constraints, after);
+    }
+
+    /** The first number of a column, where the target says that of a table that is there. */
+    private void startOfNumbers(ColumnDefinition column, CreateTable table, List<Statement> after) {
+        column.identity()
+                .flatMap(IdentityOptions::start)
+                .filter(s -> s.compareTo(BigInteger.ONE) > 0
+                        && has(SqlFeature.NUMBERS_BY_ONE)
+                        && has(SqlFeature.IDENTITY_RESTARTS))
+                .ifPresent(s -> after.add(new DdlStatement.AlterTable(
+                        table.name(),
+                        false,
+                        List.of(new AlterAction.RestartIdentity(column.name(), s)),
+                        column.span())));
     }
 
     /** A unique key on the columns of the primary key says nothing more, and some engines refuse it. */

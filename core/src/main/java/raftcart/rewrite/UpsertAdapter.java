@@ -260,7 +260,10 @@ final class UpsertAdapter {
         TableRef rows = rows(insert, columns);
         List<Expr> on = new ArrayList<>();
         for (Expr key : upsert.target()) {
-            Name name = ((Expr.Column) key).name().last();
+            if (!(key instanceof Expr.Column column)) {
+                throw new Untranslatable("an upsert by a key on an expression");
+            }
+            Name name = column.name().last();
             if (columns.stream().noneMatch(name::matches)) {
                 throw new Untranslatable("an upsert whose rows do not bring its key");
             }

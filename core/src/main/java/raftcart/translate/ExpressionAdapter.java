@@ -29,7 +29,7 @@ import raftcart.type.ValueForm;
 final class ExpressionAdapter extends ExprRewriter {
     /** What PCRE and POSIX expressions mean alike: no groups with a question mark, only the plainest escapes. */
     private static final Pattern COMMON_REGEX =
-            Pattern.compile("(?s)(?:[^\\\\(]|\\((?!\\?)|\\\\[dDwWsS.^$*+?()\\[\\]{}|/\\\\-])*");
+            Pattern.compile("(?s)(?:[^\\\\(]|\\((?!\\?)|\\\\[dDwWsS.^$*+?()\\[\\]{}|/\\\\-])*+");
 
     private final Dialect from;
     private final Dialect to;

@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERS_BY_ONE,
+                    SqlFeature.RIGHT_TABLE_FIRST,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.HAVING_OF_ROWS,
                     SqlFeature.SHIFTS_OF_64_BITS,

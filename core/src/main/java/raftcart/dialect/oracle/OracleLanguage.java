@@ -29,6 +29,7 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.NULLS_ARE_DUPLICATES_IN_PART,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,

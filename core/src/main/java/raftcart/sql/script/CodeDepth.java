@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /** Counts how deep a place is inside of BEGIN and END. */
 final class CodeDepth {
     private static final Pattern WORD =
-            Pattern.compile("'(?:[^']|'')*'|\"[^\"]*\"|--[^\\n]*|/\\*.*?\\*/|[A-Za-z_]\\w*", Pattern.DOTALL);
+            Pattern.compile("'(?:[^']++|'')*+'|\"[^\"]*\"|--[^\\n]*|/\\*.*?\\*/|[A-Za-z_]\\w*", Pattern.DOTALL);
 
     private int depth;
     private boolean afterEnd;

@@ -31,6 +31,23 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same with other columns. */
+        public CreateTable withColumns(List<ColumnDefinition> others) {
+            return new CreateTable(
+                    name,
+                    ifNotExists,
+                    temporary,
+                    others,
+                    constraints,
+                    like,
+                    query,
+                    withData,
+                    comment,
+                    collation,
+                    leftOut,
+                    span);
+        }
+
         /** The same under another name. */
         public CreateTable withName(QualifiedName other) {
             return new CreateTable(

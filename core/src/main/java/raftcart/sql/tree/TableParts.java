@@ -55,6 +55,24 @@ public final class TableParts {
                     span);
         }
 
+        /** The same with numbers that come by its default. */
+        public ColumnDefinition numberedBy(Expr next) {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    Optional.of(next),
+                    generated,
+                    stored,
+                    Optional.empty(),
+                    onUpdate,
+                    collation,
+                    comment,
+                    constraints,
+                    leftOut,
+                    span);
+        }
+
         /** The same with this default. */
         public ColumnDefinition withDefault(Expr value) {
             return new ColumnDefinition(

@@ -123,6 +123,16 @@ class ScriptReaderTest {
     }
 
     @Test
+    void aLongTextInsideOfARoutineIsATextLikeAnother() throws IOException {
+        String text = "'" + "it''s; ".repeat(20_000) + "'";
+        String routine = "CREATE FUNCTION f() BEGIN SELECT " + text + "; SELECT 2; END";
+        assertThat(statements("db2", routine + "; SELECT 3;"))
+                .hasSize(2)
+                .first()
+                .isEqualTo(routine);
+    }
+
+    @Test
     void aLongInsertIsCutBetweenRows() throws IOException {
         StringBuilder script = new StringBuilder("INSERT INTO star (id, name) VALUES ");
         for (int i = 0; i < 40_000; i++) {

@@ -33,7 +33,8 @@ CREATE TABLE KESTREL.STAR (
     ID int AUTO_INCREMENT NOT NULL,
     `FULL` varchar(40) GENERATED ALWAYS AS (CONCAT(UPPER(NAME), ' ', MID)),
     UNIQUE (ID)
-) COLLATE utf8mb4_nopad_bin; 
+) COLLATE utf8mb4_nopad_bin;
+ALTER TABLE KESTREL.STAR AUTO_INCREMENT = 10; 
 CREATE TABLE dim (
     a int,
     b int
@@ -154,6 +155,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: LOGGED
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: NOT COMPACT
 -- 29:5: RC0111 check: Type without counterpart crosses as text: X: xml as longtext
+-- 30:5: RC0627 check: Said in other words, with a difference: the target numbers ID from 1 and by 1, the source otherwise
 -- 1:1: RC0609 adapted: Said in other words: a key for ID, which is numbered, of KESTREL.STAR
 -- 44:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY DIMENSIONS (a , b)
 -- 45:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d) (STARTING '2020-01-01' ENDING '2020-12-31' EVERY 1 MONTH)

@@ -21,6 +21,7 @@ CREATE TABLE obs (
     FOREIGN KEY (tid) REFERENCES telescope ON DELETE CASCADE,
     PRIMARY KEY (id, at)
 );
+ALTER TABLE obs AUTO_INCREMENT = 5;
 -- RC0602 by hand: No counterpart on the target: a table of a type, or a partition made on its own
 -- CREATE TABLE obs_2020 PARTITION OF obs FOR VALUES FROM ('2020-01-01') TO ('2021-01-01')
 -- RC0602 by hand: No counterpart on the target: a table that inherits
