@@ -381,4 +381,15 @@ final class DateAdapter {
         }
         return read;
     }
+
+    /** PostgreSQL puts a date and a time of day together; elsewhere that is a sum of other things, or none. */
+    static Expr.Binary separable(Expr.Binary binary, ExprAdapter adapter) {
+        ValueKind left = adapter.kind(binary.left());
+        ValueKind right = adapter.kind(binary.right());
+        boolean both = left.isDate() && right == ValueKind.TIME || left == ValueKind.TIME && right.isDate();
+        if (both && !adapter.from.name().equals(adapter.to.name())) {
+            throw new Untranslatable("a date and a time of day put together");
+        }
+        return binary;
+    }
 }

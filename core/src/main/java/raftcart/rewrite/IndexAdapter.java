@@ -86,20 +86,7 @@ final class IndexAdapter {
             List<IndexPart> all = new PartialIndexes(adapter).parts(index);
             return created(index.withoutWhere(all));
         }
-        List<IndexPart> parts = new ArrayList<>();
-        for (IndexPart part : index.parts()) {
-            boolean idle = part.value() instanceof Expr.Literal
-                    && index.parts().size() > 1
-                    && !has(SqlFeature.EXPRESSION_INDEXES);
-            if (idle) {
-                adapter.note(
-                        FindingCode.SYNTAX_ADAPTED,
-                        index.span(),
-                        "the constant in the index is left out, as NULLs are in it in any case");
-            } else {
-                parts.add(part(part, index));
-            }
-        }
+        List<IndexPart> parts = parts(index);
         boolean include = !index.include().isEmpty() && !has(SqlFeature.INCLUDED_COLUMNS);
         if (include) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
@@ -124,6 +111,24 @@ final class IndexAdapter {
                 index.method(),
                 List.of(),
                 index.span()));
+    }
+
+    private List<IndexPart> parts(DdlStatement.CreateIndex index) {
+        List<IndexPart> parts = new ArrayList<>();
+        for (IndexPart part : index.parts()) {
+            boolean idle = part.value() instanceof Expr.Literal
+                    && index.parts().size() > 1
+                    && !has(SqlFeature.EXPRESSION_INDEXES);
+            if (idle) {
+                adapter.note(
+                        FindingCode.SYNTAX_ADAPTED,
+                        index.span(),
+                        "the constant in the index is left out, as NULLs are in it in any case");
+            } else {
+                parts.add(part(part, index));
+            }
+        }
+        return parts;
     }
 
     /** True for an index of a kind that the target has not. */

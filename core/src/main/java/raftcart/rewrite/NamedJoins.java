@@ -217,4 +217,20 @@ final class NamedJoins {
             columns.forEach(c -> joined.add(c.text()));
         }
     }
+
+    /** Says where a star gives the columns of a right join by names in another order. */
+    static void star(Select select, QueryAdapter adapter) {
+        boolean star = select.items().stream()
+                .anyMatch(i -> i.value() instanceof Expr.Star s && s.table().isEmpty());
+        boolean right = select.from().stream()
+                .anyMatch(t -> t instanceof TableRef.Join j
+                        && (j.kind() == TableRef.Join.Kind.RIGHT && !j.using().isEmpty()
+                                || j.kind() == TableRef.Join.Kind.NATURAL_RIGHT));
+        if (star
+                && right
+                && adapter.from.has(SqlFeature.RIGHT_TABLE_FIRST) != adapter.to.has(SqlFeature.RIGHT_TABLE_FIRST)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, select.span(), "the star gives the columns in another order; name them");
+        }
+    }
 }

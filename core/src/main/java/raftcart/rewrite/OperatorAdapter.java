@@ -82,7 +82,7 @@ final class OperatorAdapter {
             throw new Untranslatable("an interval as a value");
         }
         return switch (binary.operator()) {
-            case ADD, SUBTRACT -> sum(binary);
+            case ADD, SUBTRACT -> sum(DateAdapter.separable(binary, adapter));
             case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO ->
                 same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
             case JSON_GET, JSON_GET_TEXT -> json(binary);
@@ -174,9 +174,6 @@ final class OperatorAdapter {
         ValueKind left = adapter.kind(binary.left());
         ValueKind right = adapter.kind(binary.right());
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
-        if (left.isDate() && right == ValueKind.TIME || left == ValueKind.TIME && right.isDate()) {
-            throw new Untranslatable("a date and a time of day put together");
-        }
         Optional<Expr.Interval> after = DateAdapter.interval(binary.right());
         if (after.isPresent()) {
             return new DateAdapter(adapter).add(binary.left(), left, after.get(), minus, binary.span());

@@ -249,7 +249,7 @@ class QueryAdapter extends ExprAdapter {
         }
         if (!same()) {
             new TextRules(this).select((Select) given);
-            starOfRightJoin((Select) given);
+            NamedJoins.star((Select) given, this);
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
@@ -271,19 +271,6 @@ class QueryAdapter extends ExprAdapter {
                         .toList(),
                 optionalCondition(select.qualify()),
                 select.span());
-    }
-
-    /** Says where a star gives the columns of a right join by names in another order. */
-    private void starOfRightJoin(Select select) {
-        boolean star = select.items().stream()
-                .anyMatch(i -> i.value() instanceof Expr.Star s && s.table().isEmpty());
-        boolean right = select.from().stream()
-                .anyMatch(t -> t instanceof TableRef.Join j
-                        && (j.kind() == TableRef.Join.Kind.RIGHT && !j.using().isEmpty()
-                                || j.kind() == TableRef.Join.Kind.NATURAL_RIGHT));
-        if (star && right && from.has(SqlFeature.RIGHT_TABLE_FIRST) != to.has(SqlFeature.RIGHT_TABLE_FIRST)) {
-            note(FindingCode.SYNTAX_CHECK, select.span(), "the star gives the columns in another order; name them");
-        }
     }
 
     @Override
