@@ -234,6 +234,8 @@ public enum SqlFeature {
     UNSIGNED_CASTS,
     /** A cast of bytes to a text reads them as characters. */
     CASTS_DECODE_BYTES,
+    /** A column may be added only if it is not there. */
+    PARTS_IF_NOT_EXISTS,
     /** A text such as NaN is a floating-point number where one is wanted. */
     SPECIAL_FLOAT_TEXTS,
     /** The engine numbers a column from 1 and by 1, whatever is asked for. */

@@ -263,7 +263,7 @@ final class AlterAdapter {
         boolean apart = column.notNull().orElse(false) && !has(SqlFeature.ADD_COLUMN_NOT_NULL);
         actions.add(new AlterAction.AddColumn(
                 apart ? column.nullable() : column,
-                add.ifNotExists() && structure.canSayIf(SqlFeature.IF_NOT_EXISTS, alter)));
+                add.ifNotExists() && structure.canSayIf(SqlFeature.PARTS_IF_NOT_EXISTS, alter)));
         if (apart) {
             actions.add(new AlterAction.SetNullable(column.name(), false));
         }

@@ -27,6 +27,7 @@ public final class Knowledge {
     private final Set<String> routines = new HashSet<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
+    private final Map<String, List<KnownIndex>> indexesOf = new HashMap<>();
     private final Set<String> writtenIndexes = new HashSet<>();
     private final Set<String> temporary = new HashSet<>();
     private final Map<String, Name> addresses = new HashMap<>();
@@ -88,6 +89,7 @@ public final class Knowledge {
         columns.forEach(c -> byName.put(c.name().text().toLowerCase(Locale.ROOT), c));
         tables.put(key(name), new KnownTable(byName, new ArrayList<>(keys)));
         addresses.remove(key(name));
+        forgetIndexes(name);
     }
 
     /** Remembers the column that is the address of its row. */
@@ -118,16 +120,20 @@ public final class Knowledge {
         table(table).ifPresent(t -> t.keys().add(primary ? 0 : t.keys().size(), key));
     }
 
+    /** Another table of the name, or none, has indexes of its own. */
+    private void forgetIndexes(QualifiedName table) {
+        List<KnownIndex> gone = indexesOf.remove(key(table));
+        if (gone != null) {
+            List.copyOf(gone).forEach(this::removeIndex);
+        }
+    }
+
     /** Forgets a table. */
     public void remove(QualifiedName table) {
         tables.remove(key(table));
         numbered.remove(key(table));
         temporary.remove(key(table));
-        List<KnownIndex> gone = indexes.values().stream()
-                .flatMap(List::stream)
-                .filter(i -> key(i.table()).equals(key(table)))
-                .toList();
-        gone.forEach(this::removeIndex);
+        forgetIndexes(table);
     }
 
     void addNumbered(QualifiedName table, Name column, BigInteger start) {
@@ -164,6 +170,7 @@ public final class Knowledge {
 
     void addIndex(KnownIndex index) {
         indexes.computeIfAbsent(key(index.name()), k -> new ArrayList<>()).add(index);
+        indexesOf.computeIfAbsent(key(index.table()), k -> new ArrayList<>()).add(index);
         writtenIndexes.add(key(index.written()));
     }
 
@@ -188,6 +195,7 @@ public final class Knowledge {
     void removeIndex(KnownIndex index) {
         List<KnownIndex> all = indexes.getOrDefault(key(index.name()), new ArrayList<>());
         all.remove(index);
+        indexesOf.getOrDefault(key(index.table()), new ArrayList<>()).remove(index);
         writtenIndexes.remove(key(index.written()));
     }
 

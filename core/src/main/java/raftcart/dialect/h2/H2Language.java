@@ -30,6 +30,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.RECURSION_IS_IMPLIED,

@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.NUMBERS_BY_ONE,
                     SqlFeature.RIGHT_TABLE_FIRST,
                     SqlFeature.FLOATS_ARE_NUMBERS,

@@ -19,6 +19,7 @@ public final class MySqlLanguage {
                     SqlFeature.TEXT_DEFAULTS,
                     SqlFeature.ALTER_IF_EXISTS,
                     SqlFeature.PARTS_IF_EXISTS,
+                    SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.INDEX_IF_NOT_EXISTS,
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
