@@ -58,9 +58,16 @@ final class IndexAdapter {
     List<Statement> index(DdlStatement.CreateIndex index) {
         boolean replaces =
                 index.leftOut().contains("OR REPLACE") && index.name().isPresent() && !adapter.same();
-        if (index.unique() && index.where().isEmpty() && !adapter.same()) {
+        if (!adapter.same()) {
+            structure.leftOut(
+                    index.leftOut().stream()
+                            .filter(c -> !c.equals("OR REPLACE"))
+                            .toList(),
+                    index);
             adapter.scope = new Scope(Optional.of(adapter.scope));
             adapter.finder.addTable(TableRef.Table.of(index.table()), adapter.scope);
+        }
+        if (index.unique() && index.where().isEmpty() && !adapter.same()) {
             new ConstraintAdapter(adapter).nulls(index.parts(), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         }
         if (!replaces) {
@@ -78,9 +85,6 @@ final class IndexAdapter {
             names.index(index.name(), index.table(), index.parts(), index.span());
             return List.of(index);
         }
-        structure.leftOut(index.leftOut(), index);
-        adapter.scope = new Scope(Optional.of(adapter.scope));
-        adapter.finder.addTable(TableRef.Table.of(index.table()), adapter.scope);
         Optional<Expr> where = index.where();
         if (where.isPresent() && !has(SqlFeature.PARTIAL_INDEXES)) {
             List<IndexPart> all = new PartialIndexes(adapter).parts(index);
@@ -118,6 +122,7 @@ final class IndexAdapter {
         for (IndexPart part : index.parts()) {
             boolean idle = part.value() instanceof Expr.Literal
                     && index.parts().size() > 1
+                    && !index.unique()
                     && !has(SqlFeature.EXPRESSION_INDEXES);
             if (idle) {
                 adapter.note(

@@ -39,6 +39,13 @@ final class PartialIndexes {
         if (!adapter.to.has(SqlFeature.EXPRESSION_INDEXES)) {
             throw new Untranslatable("a unique index with a condition");
         }
+        List<String> notNull = new ArrayList<>();
+        collect(condition, notNull);
+        List<IndexPart> nullable = index.parts().stream()
+                .filter(p -> !(p.value() instanceof Expr.Column c
+                        && notNull.contains(c.name().last().key())))
+                .toList();
+        new ConstraintAdapter(adapter).nulls(nullable, SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         adapter.note(FindingCode.SYNTAX_ADAPTED, index.span(), "the condition as a choice between the key and NULL");
         return index.parts().stream()
                 .map(p -> new IndexPart(

@@ -195,7 +195,7 @@ final class StatementAdapter {
             Query query = adapter.query(statement.query());
             return List.of(new Statement.QueryStatement(query, Optional.empty(), false, statement.span()));
         }
-        if (adapter.same()) {
+        if (adapter.same() && has(SqlFeature.SELECT_INTO)) {
             return List.of(new Statement.QueryStatement(
                     adapter.query(statement.query()), statement.into(), statement.temporary(), statement.span()));
         }

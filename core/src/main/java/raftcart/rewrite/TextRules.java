@@ -160,8 +160,7 @@ final class TextRules {
     /** Functions that compare texts, where only one of the engines ignores case. */
     void function(Expr.Call call) {
         if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
-            new TextRules(adapter)
-                    .matched(call.arguments().get(0), call.arguments().get(1), call.span());
+            matched(call.arguments().get(0), call.arguments().get(1), call.span());
         }
         boolean compares = COMPARING.contains(call.function());
         boolean differs = adapter.from.has(SqlFeature.IGNORES_CASE) != adapter.to.has(SqlFeature.IGNORES_CASE);

@@ -52,7 +52,6 @@ public final class SqlServerLanguage {
                     SqlFeature.SELECT_INTO,
                     SqlFeature.TEMPORARY_BY_NAME,
                     SqlFeature.RECURSION_IS_IMPLIED,
-                    SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.COMMON_TABLES_LEAD,
                     SqlFeature.COMMON_TABLES_BEFORE_CHANGES,
                     SqlFeature.SAFE_CASTS,

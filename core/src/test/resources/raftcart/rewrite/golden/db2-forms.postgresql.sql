@@ -171,7 +171,6 @@ SELECT * FROM SYSCAT.TABLES;
 -- 23:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
 -- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 28:1: RC0502 adapted: Storage clauses left out: ACTIVATE NOT LOGGED INITIALLY
--- 29:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER
 -- 29:1: RC0502 adapted: Storage clauses left out: PCTFREE
 -- 29:1: RC0502 adapted: Storage clauses left out: 10
@@ -184,6 +183,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 29:1: RC0502 adapted: Storage clauses left out: STATISTICS
 -- 29:1: RC0502 adapted: Storage clauses left out: COMPRESS
 -- 29:1: RC0502 adapted: Storage clauses left out: NO
+-- 29:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 30:1: RC0502 adapted: Storage clauses left out: EXCLUDE
 -- 30:1: RC0502 adapted: Storage clauses left out: NULL
 -- 30:1: RC0502 adapted: Storage clauses left out: KEYS

@@ -270,9 +270,9 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 19:3: RC0502 adapted: Storage clauses left out: TABLESPACE kro_idx
 -- 27:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (at_time) INTERVAL (NUMTOYMINTERVAL ( 1 , 'MONTH')) (PARTITION p0 VALUES LESS THAN ( TO_DATE ( '2020-01-01' , 'YYYY-MM-DD')) , PARTITION p1 VALUES LESS THAN ( MAXVALUE))
--- 38:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 38:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 38:1: RC0502 adapted: Storage clauses left out: TABLESPACE users
+-- 38:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 39:1: RC0502 adapted: Storage clauses left out: BITMAP
 -- 40:1: RC0502 adapted: Storage clauses left out: REVERSE
 -- 40:1: RC0502 adapted: Storage clauses left out: PARALLEL 4

@@ -173,8 +173,8 @@ ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
 -- 97:1: RC0502 adapted: Storage clauses left out: the comment on Survey.vBright
 -- 99:1: RC0604 adapted: Client command left out: EXEC sp_addextendedproperty
 -- 103:62: RC0602 by hand: No counterpart on the target: a method of XML
--- 108:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 108:1: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 108:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 110:17: RC0602 by hand: No counterpart on the target: an index of kind FULLTEXT CATALOG
 -- 112:42: RC0602 by hand: No counterpart on the target: a full-text index
 -- 114:16: RC0602 by hand: No counterpart on the target: an index of kind PRIMARY XML
