@@ -45,7 +45,12 @@ public final class StatementRewriter {
         AdaptNotes ruled = new AdaptNotes();
         String text =
                 rules.isEmpty() ? source : rules.apply(source, from.grammar().lexical(), line, column, ruled);
-        StatementParser.Result parsed = StatementParser.parse(text, from.grammar(), line, column);
+        StatementParser.Result parsed;
+        try {
+            parsed = StatementParser.parse(text, from.grammar(), line, column);
+        } catch (RuntimeException e) {
+            return List.of(defect(e, text, new int[] {line, column}));
+        }
         List<StatementResult> results = new ArrayList<>();
         int passed = 0;
         for (StatementParser.Parsed one : parsed.statements()) {
@@ -123,11 +128,14 @@ public final class StatementRewriter {
             PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
             return byHand(finding, whole(text, parsed), place);
         } catch (RuntimeException e) {
-            // One statement must not take the thousands around it along.
-            LOG.error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
-            PlacedFinding finding = new PlacedFinding(FindingCode.DEFECT, place[0], place[1], where(e));
-            return byHand(finding, whole(text, parsed), place);
+            return defect(e, whole(text, parsed), place);
         }
+    }
+
+    /** One statement at which we fail must not take the thousands around it along. */
+    private StatementResult defect(RuntimeException e, String source, int[] place) {
+        LOG.error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
+        return byHand(new PlacedFinding(FindingCode.DEFECT, place[0], place[1], where(e)), source, place);
     }
 
     /** The kind of a failure and its innermost place in our own code. */

@@ -113,6 +113,7 @@ class RoundTripTest {
             }
             for (StatementResult result : rewrite(from, to, text.toString(), new StringWriter())) {
                 assertThat(result.findings()).allSatisfy(f -> {
+                    assertThat(f.code()).isNotEqualTo(FindingCode.DEFECT);
                     assertThat(f.line()).isPositive();
                     assertThat(f.column()).isPositive();
                 });

@@ -73,7 +73,7 @@ final class DdlParser {
                     "ASCENDING",
                     "DESCENDING",
                     "INVERTED":
-                return orReplace ? ((DdlStatement.CreateIndex) index(span)).orReplace() : index(span);
+                return replacing(orReplace, index(span));
             case "SEQUENCE", "GENERATOR":
                 cursor.take();
                 return sequence(false, span);
@@ -93,6 +93,10 @@ final class DdlParser {
             default:
                 return other(kind, span);
         }
+    }
+
+    private static Statement replacing(boolean orReplace, Statement made) {
+        return orReplace && made instanceof DdlStatement.CreateIndex index ? index.orReplace() : made;
     }
 
     private void prefix(List<String> prefix) {

@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.rewrite.StatementResult;
 
@@ -58,6 +59,7 @@ class QueryExecutionTest {
                 schema.rewriter(source, target).rewrite(query, 1, 1).get(0);
         String pair = source + " to " + target + ": " + query;
         if (result.outcome() == Outcome.BY_HAND) {
+            assertThat(result.findings().get(0).code()).as(pair).isNotEqualTo(FindingCode.DEFECT);
             byHand.add(pair + ": " + result.findings().get(0).detail());
             return;
         }

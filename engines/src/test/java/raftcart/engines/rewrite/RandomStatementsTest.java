@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.rewrite.StatementResult;
 
@@ -88,6 +89,7 @@ class RandomStatementsTest {
             if (!target.equals(source)) {
                 StatementResult result =
                         schema.rewriter(source, target).rewrite(statement, 1, 1).get(0);
+                assertThat(result.findings()).as(statement).noneMatch(f -> f.code() == FindingCode.DEFECT);
                 if (result.outcome() == Outcome.AS_IS || result.outcome() == Outcome.ADAPTED) {
                     compared.merge(source + " to " + target, 1, Integer::sum);
                     compare(source, statement, expected, target, result.text(), outcomes);
