@@ -11,6 +11,9 @@ import raftcart.sql.tree.Name;
 
 /** The hidden columns that hold the address of a row. */
 final class RowAddresses {
+    /** The words of all languages: nearly no column has such a name. */
+    private static final Set<String> ALL = Set.of("rowid", "_rowid_", "oid", "ctid");
+
     private final ExprAdapter adapter;
 
     RowAddresses(ExprAdapter adapter) {
@@ -28,7 +31,8 @@ final class RowAddresses {
     /** True for a word that no column of the tables at hand has as its name. */
     boolean is(Expr.Column column) {
         String word = column.name().last().key();
-        return !adapter.from.name().equals(adapter.to.name())
+        return ALL.contains(word)
+                && !adapter.from.name().equals(adapter.to.name())
                 && words(adapter.from).contains(word)
                 && adapter.scope.column(column.name()).isEmpty()
                 && (!word.equals("oid") || relation(column).isPresent());

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
@@ -23,7 +22,6 @@ import raftcart.sql.tree.Statement;
 
 /** Translates the statements of one text; remembers what they make for those that follow. */
 public final class StatementRewriter {
-    private static final Logger LOG = LoggerFactory.getLogger(StatementRewriter.class);
     private static final Pattern VERSION = Pattern.compile("/\\*M?!");
     private static final Pattern VERSION_START = Pattern.compile("/\\*M?!\\d*\\s*$");
     private static final Pattern VERSION_END = Pattern.compile("\\s*\\*/");
@@ -134,7 +132,9 @@ public final class StatementRewriter {
 
     /** One statement at which we fail must not take the thousands around it along. */
     private StatementResult defect(RuntimeException e, String source, int[] place) {
-        LOG.error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
+        // Asked for here alone, as a log that is set up takes a good part of the time of a short command.
+        LoggerFactory.getLogger(StatementRewriter.class)
+                .error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
         return byHand(new PlacedFinding(FindingCode.DEFECT, place[0], place[1], where(e)), source, place);
     }
 
@@ -198,8 +198,9 @@ public final class StatementRewriter {
             findings.add(finding);
             outcome = outcome.worse(finding.outcome());
         }
-        boolean versions =
-                VERSION.matcher(source).find() && from.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS);
+        boolean versions = from.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS)
+                && source.contains("/*")
+                && VERSION.matcher(source).find();
         boolean same = !versions && isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
         if (same) {
             // Nothing was changed, whatever was thought of on the way.
