@@ -1,37 +1,41 @@
 package raftcart.dialect;
 
 import java.util.Objects;
-import raftcart.sql.expr.ExprGrammar;
+import raftcart.sql.parse.Grammar;
 
 /**
- * An engine's SQL: how it is read, what its types mean, and how it is written.
+ * An engine's SQL together with what moving a whole database needs beyond it.
  *
- * @param name the name by which users choose the dialect, in lower case
+ * @param language how the engine's SQL is read, what it can say, and how it is written
  * @param identifiers how names are quoted and how long they may be
- * @param capabilities what the engine can and cannot do
- * @param grammar how text in this dialect is read
- * @param types what the dialect's types mean, and which of them stands for a logical type
- * @param expressions how expressions are written
  * @param ddl how objects are created
  * @param values how values are brought into their canonical form inside the engine
  */
-public record Dialect(
-        String name,
-        Identifiers identifiers,
-        Capabilities capabilities,
-        ExprGrammar grammar,
-        TypeTable types,
-        ExprPrinter expressions,
-        DdlPrinter ddl,
-        ValueSql values) {
+public record Dialect(Language language, Identifiers identifiers, DdlPrinter ddl, ValueSql values) {
     public Dialect {
-        Objects.requireNonNull(name, "name");
+        Objects.requireNonNull(language, "language");
         Objects.requireNonNull(identifiers, "identifiers");
-        Objects.requireNonNull(capabilities, "capabilities");
-        Objects.requireNonNull(grammar, "grammar");
-        Objects.requireNonNull(types, "types");
-        Objects.requireNonNull(expressions, "expressions");
         Objects.requireNonNull(ddl, "ddl");
         Objects.requireNonNull(values, "values");
+    }
+
+    /** The name by which users choose the dialect, in lower case. */
+    public String name() {
+        return language.name();
+    }
+
+    /** How text in this dialect is read. */
+    public Grammar grammar() {
+        return language.grammar();
+    }
+
+    /** What the dialect's types mean, and which of them stands for a logical type. */
+    public TypeTable types() {
+        return language.types();
+    }
+
+    /** True where the engine has the feature. */
+    public boolean has(SqlFeature feature) {
+        return language.has(feature);
     }
 }

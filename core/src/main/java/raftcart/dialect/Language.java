@@ -27,6 +27,7 @@ import raftcart.sql.tree.Name;
  * @param masks how the dialect writes format masks of dates
  * @param scripts what stands in scripts besides statements
  * @param writer makes what writes statements
+ * @param quotesAll true where names whose case is known are quoted even if they need not be
  */
 public record Language(
         String name,
@@ -43,7 +44,8 @@ public record Language(
         Set<ScriptFeature> scripts,
         Supplier<FunctionDictionary> dictionary,
         Supplier<TypeTable> typeTable,
-        Function<WriterContext, SqlWriter> writer) {
+        Function<WriterContext, SqlWriter> writer,
+        boolean quotesAll) {
     public Language {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(grammar, "grammar");
@@ -51,6 +53,42 @@ public record Language(
         features = Collections.unmodifiableSet(
                 features.isEmpty() ? EnumSet.noneOf(SqlFeature.class) : EnumSet.copyOf(features));
         scripts = Set.copyOf(scripts);
+    }
+
+    /** A dialect that quotes names only where they need it. */
+    public Language(
+            String name,
+            Grammar grammar,
+            String quotes,
+            int longestName,
+            Set<String> reserved,
+            Set<SqlFeature> features,
+            NullOrder nulls,
+            PagingStyle paging,
+            String dummyTable,
+            String defaultSchema,
+            MaskStyle masks,
+            Set<ScriptFeature> scripts,
+            Supplier<FunctionDictionary> dictionary,
+            Supplier<TypeTable> typeTable,
+            Function<WriterContext, SqlWriter> writer) {
+        this(
+                name,
+                grammar,
+                quotes,
+                longestName,
+                reserved,
+                features,
+                nulls,
+                paging,
+                dummyTable,
+                defaultSchema,
+                masks,
+                scripts,
+                dictionary,
+                typeTable,
+                writer,
+                false);
     }
 
     /** True where the dialect has the feature. */
@@ -72,7 +110,8 @@ public record Language(
     public String write(Name name) {
         String text = name.text();
         boolean regular = isRegular(text) && !reserved.contains(text.toLowerCase(Locale.ROOT));
-        if (regular && (!name.exact() || grammar.names().fold(text).equals(text))) {
+        if (regular
+                && (!name.exact() || !quotesAll && grammar.names().fold(text).equals(text))) {
             return text;
         }
         String stored = name.exact() ? text : grammar.names().fold(text);
@@ -113,7 +152,8 @@ public record Language(
                 scripts,
                 functions,
                 types,
-                writer);
+                writer,
+                quotesAll);
     }
 
     /** The same dialect under another name. */
@@ -133,6 +173,28 @@ public record Language(
                 scripts,
                 dictionary,
                 typeTable,
-                writer);
+                writer,
+                quotesAll);
+    }
+
+    /** The same dialect, with names in quotes wherever their case is known, as generated scripts have them. */
+    public Language quotingAll() {
+        return new Language(
+                name,
+                grammar,
+                quotes,
+                longestName,
+                reserved,
+                features,
+                nulls,
+                paging,
+                dummyTable,
+                defaultSchema,
+                masks,
+                scripts,
+                dictionary,
+                typeTable,
+                writer,
+                true);
     }
 }

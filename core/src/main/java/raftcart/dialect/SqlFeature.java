@@ -170,6 +170,10 @@ public enum SqlFeature {
     FULLTEXT_INDEXES,
     GENERATED_COLUMNS,
     STORED_GENERATED_COLUMNS,
+    /** A generated column may be computed on reading. */
+    VIRTUAL_COLUMNS,
+    /** A check may not name a column that the engine numbers or that a foreign key changes. */
+    CHECKS_WITHOUT_GOVERNED_COLUMNS,
     DEFERRABLE,
     ADD_CONSTRAINT,
     SET_DEFAULT_ACTION,
@@ -364,6 +368,8 @@ public enum SqlFeature {
     INSTANTS_IN_UTC,
     /** A default of the present has as many digits as its column. */
     PRESENT_AS_LONG_AS_COLUMN,
+    /** The present has fractions of its second without being asked for them. */
+    PRESENT_HAS_FRACTIONS,
     /** The present can be said in UTC. */
     UTC_PRESENT,
     /** Functions give dates as texts. */

@@ -5,17 +5,20 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.math.BigInteger;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import raftcart.catalog.Column;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.resource.ShippedTable;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueChoices;
 
 /**
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
@@ -99,6 +102,16 @@ public final class YamlTypes implements TypeTable {
             @Override
             public TypeChoice choose(LogicalType type, ColumnUse use) {
                 return write.containsKey(key(type)) ? YamlTypes.this.choose(type, use) : base.choose(type, use);
+            }
+
+            @Override
+            public LogicalType interpret(Column column, ValueChoices choices) {
+                return base.interpret(column, choices);
+            }
+
+            @Override
+            public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
+                return base.remarks(column, choices);
             }
 
             @Override

@@ -4,7 +4,7 @@ import java.sql.DatabaseMetaData;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import raftcart.catalog.ObjectName;
-import raftcart.dialect.Feature;
+import raftcart.dialect.SqlFeature;
 
 /** Looks for single tables without reading a whole catalog. */
 public final class TableLookup {
@@ -12,7 +12,7 @@ public final class TableLookup {
 
     /** True where the session sees a table (or view) of exactly this name. */
     public static boolean exists(EngineSession session, ObjectName table) throws SQLException {
-        boolean inSchema = session.engine().dialect().capabilities().has(Feature.SCHEMAS_IN_DATABASE);
+        boolean inSchema = !session.engine().dialect().has(SqlFeature.DATABASES_ARE_SCHEMAS);
         DatabaseMetaData metadata = session.connection().getMetaData();
         String escape = metadata.getSearchStringEscape();
         String pattern = table.name()

@@ -2,7 +2,8 @@ package raftcart.migration;
 
 import raftcart.catalog.Catalog;
 import raftcart.dialect.Dialect;
-import raftcart.dialect.Dialects;
+import raftcart.dialect.Language;
+import raftcart.dialect.Languages;
 import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
 import raftcart.error.PlanException;
@@ -53,7 +54,7 @@ public final class Migration {
     /** Translates the catalog kept by the survey; the same catalog and plan always give the same. */
     Translation translation(String targetSchema) {
         Catalog catalog = catalog();
-        Dialect from = Dialects.named(catalog.dialect())
+        Language from = Languages.named(catalog.dialect())
                 .orElseThrow(() -> new PlanException(
                         "the catalog is in the dialect '" + catalog.dialect() + "', which this version does not know",
                         "Survey the source again with this version."));

@@ -18,6 +18,7 @@ import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
+import raftcart.type.LogicalType;
 
 /** Adapts ALTER TABLE. */
 final class AlterAdapter {
@@ -417,8 +418,16 @@ final class AlterAdapter {
             if (refused) {
                 throw new Untranslatable("a default of this kind");
             }
-            return new AlterAction.SetDefault(set.column(), set.value().map(adapter::expr));
+            return withDefault(set, alter);
         }
         return action;
+    }
+
+    private AlterAction withDefault(AlterAction.SetDefault set, DdlStatement.AlterTable alter) {
+        Optional<LogicalType> type = adapter.knowledge
+                .table(alter.name())
+                .map(t -> t.columns().get(set.column().text().toLowerCase(java.util.Locale.ROOT)))
+                .flatMap(Knowledge.KnownColumn::type);
+        return new AlterAction.SetDefault(set.column(), set.value().map(v -> columns.value(v, type)));
     }
 }

@@ -140,6 +140,14 @@ final class CastAdapter {
             return value;
         }
         LogicalType type = wanted(cast);
+        Optional<Expr> plain = PlainConstants.of(cast, type);
+        if (plain.isPresent()) {
+            return plain.get();
+        }
+        return converted(cast, value, kind, type);
+    }
+
+    private Expr converted(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {
         ValueKind wanted = KindFinder.kind(type);
         boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
         if (json && adapter.from.has(SqlFeature.CASTS_PARSE_JSON) != adapter.to.has(SqlFeature.CASTS_PARSE_JSON)) {

@@ -118,7 +118,9 @@ final class ColumnAdapter {
                 untyped ? Optional.empty() : written,
                 mustSay ? Optional.of(true) : notNull(column),
                 value,
-                column.generated().map(adapter::expr).map(e -> untyped ? typed(e, written) : e),
+                column.generated()
+                        .map(e -> new ValueAdapter(adapter).computed(e, known))
+                        .map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
                 identity,
                 has(SqlFeature.ASSIGNS_ON_UPDATE)
@@ -419,7 +421,7 @@ final class ColumnAdapter {
         };
     }
 
-    private Expr value(Expr value, Optional<LogicalType> type) {
+    Expr value(Expr value, Optional<LogicalType> type) {
         if (value instanceof Expr.Call call && call.is("default_of_type")) {
             return adapter.expr(
                     ofType(type.orElseThrow(() -> new Untranslatable("WITH DEFAULT without a type")), call.span()));

@@ -15,6 +15,7 @@ import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
@@ -172,7 +173,7 @@ class ExprAdapter extends QueryMapper {
             return literal(literal);
         }
         if (e instanceof Expr.Call call) {
-            return functions.call(call);
+            return TimeDifferences.of(call, this).map(this::adapt).orElseGet(() -> functions.call(call));
         }
         if (e instanceof Expr.Binary binary) {
             return new OperatorAdapter(this).binary(binary);
@@ -196,10 +197,10 @@ class ExprAdapter extends QueryMapper {
             return new CastAdapter(this).cast(cast);
         }
         if (e instanceof Expr.Concat concat) {
-            return new OperatorAdapter(this).concat(concat);
+            return new ConcatAdapter(this).concat(concat);
         }
-        if (e instanceof Expr.Matches matches && !from.name().equals(to.name()) && !matches.ignoreCase()) {
-            new TextRules(this).matched(matches.value(), matches.pattern(), matches.span());
+        if (e instanceof Expr.Matches matches && !from.name().equals(to.name())) {
+            return matches(matches);
         }
         if (e instanceof Expr.InList || e instanceof Expr.Between || e instanceof Expr.Like) {
             return new OperatorAdapter(this).predicate(e);
@@ -213,6 +214,22 @@ class ExprAdapter extends QueryMapper {
         return e instanceof Expr.Is is ? is(is) : e instanceof Expr.Collate collate ? collate(collate) : leaf(e);
     }
 
+    private Expr matches(Expr.Matches matches) {
+        TextRules texts = new TextRules(this);
+        texts.read(matches.pattern(), matches.span());
+        if (!matches.ignoreCase()) {
+            texts.matched(matches.value(), matches.pattern(), matches.span());
+        }
+        Expr value = expr(matches.value());
+        boolean number = kind(matches.value()).isNumber() && !to.has(SqlFeature.CONVERTS_SILENTLY);
+        return new Expr.Matches(
+                number ? new Expr.Cast(value, castType(new LogicalType.Text(0)), false, value.span()) : value,
+                expr(matches.pattern()),
+                matches.ignoreCase(),
+                matches.negated(),
+                matches.span());
+    }
+
     private Expr negation(Expr.Unary not) {
         boolean before = askedForTrue;
         askedForTrue = false;
@@ -223,7 +240,7 @@ class ExprAdapter extends QueryMapper {
 
     private Expr leaf(Expr e) {
         if (e instanceof Expr.CurrentTime time) {
-            return instants.present(time);
+            return instants.present(fine(time));
         }
         if (e instanceof Expr.Parameter parameter) {
             return parameter(parameter);
@@ -234,6 +251,15 @@ class ExprAdapter extends QueryMapper {
             throw new Untranslatable("an interval as a value");
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
+    }
+
+    /** The present with the fractions of its second that it has on the source by itself. */
+    private Expr.CurrentTime fine(Expr.CurrentTime time) {
+        boolean bare = time.precision() < 0
+                && time.kind() != CurrentKind.DATE
+                && from.has(SqlFeature.PRESENT_HAS_FRACTIONS)
+                && to.has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN);
+        return bare ? new Expr.CurrentTime(time.kind(), 6, time.span()) : time;
     }
 
     /** {@code = ANY (ARRAY[...])}, which is what PostgreSQL makes of a list. */

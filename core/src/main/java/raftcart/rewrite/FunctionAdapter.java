@@ -302,7 +302,7 @@ final class FunctionAdapter {
                 return concat(call);
             case "concat_skip_nulls":
                 if (!adapter.writes(function)) {
-                    return new OperatorAdapter(adapter).concat(new Expr.Concat(call.arguments(), true, call.span()));
+                    return new ConcatAdapter(adapter).concat(new Expr.Concat(call.arguments(), true, call.span()));
                 }
                 break;
             case "if":
@@ -426,7 +426,7 @@ final class FunctionAdapter {
 
     private Expr concat(Expr.Call call) {
         boolean empty = from.has(SqlFeature.EMPTY_TEXT_IS_NULL);
-        return new OperatorAdapter(adapter).concat(new Expr.Concat(call.arguments(), empty, call.span()));
+        return new ConcatAdapter(adapter).concat(new Expr.Concat(call.arguments(), empty, call.span()));
     }
 
     private Expr choice(Expr.Call call) {

@@ -260,7 +260,7 @@ final class OperatorAdapter {
             List<Expr> parts = new ArrayList<>();
             flatten(binary, parts);
             adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "+ puts texts together");
-            return concat(new Expr.Concat(parts, false, binary.span()));
+            return new ConcatAdapter(adapter).concat(new Expr.Concat(parts, false, binary.span()));
         }
         if (left == ValueKind.UNKNOWN && right == ValueKind.UNKNOWN && !adapter.to.has(SqlFeature.PLUS_CONCATENATES)) {
             adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum, it may put texts together");
@@ -283,69 +283,6 @@ final class OperatorAdapter {
         } else {
             parts.add(e);
         }
-    }
-
-    /** Texts put together: NULL as empty or not, and what is no text made one. */
-    Expr concat(Expr.Concat concat) {
-        boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
-        List<Expr> parts = new ArrayList<>();
-        boolean wrapped = false;
-        for (Expr part : concat.parts()) {
-            ValueKind kind = adapter.kind(part);
-            Expr adapted = asText(part, kind);
-            if (empty && !NeverNull.is(part, adapter.scope)) {
-                Expr none = Expr.Literal.string("");
-                Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);
-                adapted = Expr.Call.of("coalesce", text, none).at(part.span());
-                wrapped = true;
-            }
-            parts.add(adapted);
-        }
-        if (wrapped) {
-            adapter.note(FindingCode.EMPTY_TEXT, concat.span(), "NULL adds nothing to a text, as on the source");
-        }
-        boolean nullWins = !concat.nullIsEmpty() && !same() && adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
-        if (nullWins && concat.parts().stream().anyMatch(p -> !NeverNull.is(p, adapter.scope))) {
-            adapter.note(
-                    FindingCode.EMPTY_TEXT,
-                    concat.span(),
-                    "a NULL makes the whole NULL on the source, on the target it adds nothing");
-        }
-        return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
-    }
-
-    private Expr asText(Expr part, ValueKind kind) {
-        Expr adapted = adapter.expr(part);
-        if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
-            return adapted;
-        }
-        if (kind == ValueKind.BOOLEAN
-                || kind == ValueKind.FLOAT
-                || kind == ValueKind.TIMESTAMP
-                || kind == ValueKind.DATE) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST,
-                    part.span(),
-                    "engines spell this kind of value as a text in different ways");
-        }
-        boolean wantsText =
-                adapter.to.has(SqlFeature.PLUS_CONCATENATES) || adapter.to.has(SqlFeature.KEYS_SAY_NOT_NULL);
-        if (kind == ValueKind.UNKNOWN
-                && adapter.to.has(SqlFeature.PLUS_CONCATENATES)
-                && !adapter.from.has(SqlFeature.PLUS_CONCATENATES)) {
-            return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, part.span());
-        }
-        return kind == ValueKind.UNKNOWN || !wantsText ? adapted : toText(adapted, kind);
-    }
-
-    private Expr toText(Expr adapted, ValueKind kind) {
-        if (kind == ValueKind.UNKNOWN && !(adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP))) {
-            return adapted;
-        }
-        if (kind == ValueKind.TEXT) {
-            return adapted;
-        }
-        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, adapted.span());
     }
 
     /** {@code ->} and {@code ->>} by what stands on the right: a name, a number, or a path. */
@@ -436,6 +373,7 @@ final class OperatorAdapter {
                     .map(e -> new DateAdapter(adapter).asText(e))
                     .toList();
         }
+        boolean numbers = kinds.stream().anyMatch(ValueKind::isNumber);
         boolean bool = kinds.contains(ValueKind.BOOLEAN);
         Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();
         boolean stamped =
@@ -443,7 +381,7 @@ final class OperatorAdapter {
         boolean bytes = !same() && expressions.stream().anyMatch(this::isBytes);
         List<Expr> adapted = new ArrayList<>();
         for (Expr original : expressions) {
-            Expr e = bytes ? ByteTexts.of(original, adapter.from) : original;
+            Expr e = bytes ? ByteTexts.of(original, adapter.from) : plain(original);
             if (bool && !same()) {
                 adapted.add(boolSide(e));
             } else if (stamped && (adapter.kind(e) == ValueKind.DATE || adapter.kind(e) == ValueKind.TEXT)) {
@@ -455,10 +393,24 @@ final class OperatorAdapter {
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
-                adapted.add(adapter.expr(e));
+                adapted.add(asNumber(e, numbers));
             }
         }
         return adapted;
+    }
+
+    private Expr plain(Expr e) {
+        return same() ? e : PlainConstants.compared(e, adapter);
+    }
+
+    /** A text beside a number is a floating-point number to engines that convert without being asked. */
+    private Expr asNumber(Expr e, boolean numbers) {
+        boolean text = numbers
+                && adapter.lost(SqlFeature.CONVERTS_SILENTLY)
+                && adapter.kind(e) == ValueKind.TEXT
+                && !(e instanceof Expr.Literal);
+        Expr adapted = adapter.expr(e);
+        return text ? new Expr.Cast(adapted, adapter.castType(new LogicalType.Floating(64)), false, e.span()) : adapted;
     }
 
     private boolean isBytes(Expr e) {
@@ -473,6 +425,11 @@ final class OperatorAdapter {
     /** 0 and 1 beside a boolean are FALSE and TRUE, and the other way round. */
     private Expr boolSide(Expr e) {
         if (e instanceof Expr.Literal literal && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            boolean other =
+                    literal.kind() == LiteralKind.NUMBER && !literal.text().matches("[01]");
+            if (other) {
+                throw new Untranslatable("a truth value is compared with " + literal.text());
+            }
             boolean one = literal.text().matches("1|t|true|y|yes|on");
             boolean zero = literal.text().matches("0|f|false|n|no|off");
             if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {

@@ -160,6 +160,7 @@ final class TextRules {
     /** Functions that compare texts, where only one of the engines ignores case. */
     void function(Expr.Call call) {
         if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
+            read(call.arguments().get(1), call.span());
             matched(call.arguments().get(0), call.arguments().get(1), call.span());
         }
         boolean compares = COMPARING.contains(call.function());
@@ -174,6 +175,22 @@ final class TextRules {
         boolean text = first == ValueKind.TEXT || letters && first == ValueKind.UNKNOWN;
         if (compares && differs && text) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
+        }
+    }
+
+    /** What all kinds of regular expressions mean alike: no groups with a question mark, the plainest escapes alone. */
+    private static final Pattern COMMON =
+            Pattern.compile("(?s)(?:[^\\\\(]|\\((?!\\?)|\\\\[dDwWsS.^$*+?()\\[\\]{}|/\\\\-])*+");
+
+    /** Says where the engines may read a regular expression in different ways. */
+    void read(Expr pattern, Span span) {
+        boolean common =
+                pattern instanceof Expr.Literal l && COMMON.matcher(l.text()).matches();
+        if (!common) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    span,
+                    "a regular expression that the engines may read in different ways");
         }
     }
 

@@ -68,6 +68,20 @@ final class ValueAdapter {
                 .toList();
     }
 
+    /** A condition whose value a column of truth values takes as it is. */
+    private boolean isTruth(Expr value, Optional<LogicalType> type) {
+        return !same
+                && KindFinder.isCondition(value)
+                && type.filter(t -> KindFinder.kind(t) == ValueKind.BOOLEAN).isPresent()
+                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+    }
+
+    /** What a column of this type is computed by. */
+    Expr computed(Expr value, Optional<LogicalType> type) {
+        return isTruth(value, type) ? adapter.condition(value) : adapter.expr(value);
+    }
+
     /** A value in the form that its column takes. */
     Expr forColumn(Expr value, Optional<KnownColumn> column) {
         Optional<LogicalType> type = column.flatMap(KnownColumn::type);
@@ -79,8 +93,15 @@ final class ValueAdapter {
         if (type.filter(LogicalType.Json.class::isInstance).isPresent() && isTextToParse(value)) {
             return Expr.Call.of("json_of_text", adapter.expr(value)).at(value.span());
         }
+        if (isTruth(value, type)) {
+            return adapter.condition(value);
+        }
         if (same || type.isEmpty()) {
             return adapter.instants.into(type, () -> adapter.expr(value));
+        }
+        boolean array = type.get() instanceof LogicalType.Array && !adapter.to.has(SqlFeature.ARRAYS);
+        if (array && value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING) {
+            return ArrayTexts.json(items, (LogicalType.Array) type.get());
         }
         return value instanceof Expr.Literal literal
                 ? constant(shortened(literal, type.get()), type.get())
@@ -189,6 +210,7 @@ final class ValueAdapter {
         if (kind == ValueKind.BOOLEAN) {
             return truth(literal);
         }
+
         if (text && kind.isDate()) {
             if (literal.text().startsWith("0000")
                     && ZERO_DATE.matcher(literal.text()).matches()) {
@@ -264,7 +286,7 @@ final class ValueAdapter {
                     : adapter.expr(literal);
         }
         Expr.Literal literal = text
-                ? bits(given, wide.length())
+                ? digits(given).orElseGet(() -> bits(given, wide.length()))
                 : given.kind() == LiteralKind.NUMBER ? bitsOfNumber(given, wide) : given;
         // A number to MySQL, which fills it up on the left.
         int missing = literal.kind() == LiteralKind.BITS
@@ -283,6 +305,14 @@ final class ValueAdapter {
         String digits = new BigInteger(number.text()).toString(2);
         String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
         return new Expr.Literal(LiteralKind.BITS, bits, number.span());
+    }
+
+    /** A text in a column of bits: its digits, where that is what it means. */
+    private Optional<Expr.Literal> digits(Expr.Literal text) {
+        boolean bytes = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+        return bytes || !text.text().matches("[01]+")
+                ? Optional.empty()
+                : Optional.of(new Expr.Literal(LiteralKind.BITS, text.text(), text.span()));
     }
 
     /** A text in a column of bits: its bytes, as dumps have them. */
@@ -323,6 +353,10 @@ final class ValueAdapter {
         boolean digit = text.equals("0") || text.equals("1");
         boolean one = digit ? text.equals("1") : ONE.matcher(text).matches();
         boolean zero = digit ? !one : !one && ZERO.matcher(text).matches();
+        boolean other = literal.kind() == LiteralKind.NUMBER && !one && !zero;
+        if (other && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            throw new Untranslatable("the number " + text + " for a truth value");
+        }
         if (literal.kind() == LiteralKind.NULL || (!one && !zero)) {
             return adapter.expr(literal);
         }

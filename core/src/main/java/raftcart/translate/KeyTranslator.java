@@ -14,7 +14,8 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
-import raftcart.dialect.Feature;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.type.LogicalType;
 
@@ -23,7 +24,7 @@ final class KeyTranslator {
     private static final Set<String> ORDERED_METHODS = Set.of("", "btree");
     private static final int PREFIX_OF_LONG_TEXT = 255;
 
-    private final Dialect from;
+    private final Language from;
     private final Dialect to;
     private final NameMapper names;
     private final Notes notes;
@@ -34,7 +35,7 @@ final class KeyTranslator {
     private final List<Key> uniqueKeys = new ArrayList<>();
 
     KeyTranslator(
-            Dialect from,
+            Language from,
             Dialect to,
             NameMapper names,
             Notes notes,
@@ -54,7 +55,7 @@ final class KeyTranslator {
             if (foldsCase(key.parts())) {
                 index(new Index(source.name().name() + "_key_ignoring_case", true, key.parts(), "", "", List.of()));
             }
-            String name = to.capabilities().has(Feature.INDEX_NAMES_PER_SCHEMA)
+            String name = !to.has(SqlFeature.INDEXES_OF_TABLES)
                     ? names.index(
                             table.target(), primaryKeyName(key), source.name().toString())
                     : "";
@@ -85,7 +86,7 @@ final class KeyTranslator {
 
     private void uniqueKey(Key key) {
         boolean prefixed = key.parts().stream().anyMatch(p -> p.prefixLength() > 0);
-        if (!foldsCase(key.parts()) && !(prefixed && !to.capabilities().has(Feature.PREFIX_INDEXES))) {
+        if (!foldsCase(key.parts()) && !(prefixed && !to.has(SqlFeature.PREFIX_INDEXES))) {
             uniqueKeys.add(new Key(
                     names.index(table.target(), key.name(), source.name().toString()), parts(key.parts())));
             return;
@@ -107,8 +108,8 @@ final class KeyTranslator {
     }
 
     private boolean foldsCase(List<KeyPart> parts) {
-        return from.capabilities().has(Feature.COMPARES_IGNORING_CASE)
-                && !to.capabilities().has(Feature.COMPARES_IGNORING_CASE)
+        return from.has(SqlFeature.IGNORES_CASE)
+                && !to.has(SqlFeature.IGNORES_CASE)
                 && parts.stream().anyMatch(this::ignoresCase);
     }
 
@@ -152,10 +153,10 @@ final class KeyTranslator {
             return Optional.of("an index of the kind " + index.method());
         }
         boolean expression = index.parts().stream().anyMatch(KeyPart::isExpression);
-        if (expression && !to.capabilities().has(Feature.EXPRESSION_INDEXES)) {
+        if (expression && !to.has(SqlFeature.EXPRESSION_INDEXES)) {
             return Optional.of("the target has no indexes on expressions");
         }
-        if (index.unique() && !index.predicate().isEmpty() && !to.capabilities().has(Feature.PARTIAL_INDEXES)) {
+        if (index.unique() && !index.predicate().isEmpty() && !to.has(SqlFeature.PARTIAL_INDEXES)) {
             return Optional.of("the target has no unique indexes with a condition");
         }
         return Optional.empty();
@@ -165,13 +166,11 @@ final class KeyTranslator {
         if (index.predicate().isEmpty()) {
             return Optional.of("");
         }
-        if (!to.capabilities().has(Feature.PARTIAL_INDEXES)) {
+        if (!to.has(SqlFeature.PARTIAL_INDEXES)) {
             notes.find(FindingCode.PARTIAL_INDEX, object, "condition " + index.predicate());
             return Optional.of("");
         }
-        Optional<String> text = table.expressions()
-                .translate(index.predicate(), Optional.empty())
-                .text();
+        Optional<String> text = table.expressions().condition(index.predicate()).text();
         if (text.isEmpty()) {
             notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, "the condition of the index");
         }
@@ -181,12 +180,12 @@ final class KeyTranslator {
     private Optional<KeyPart> part(String object, KeyPart part, boolean unique) {
         if (part.isExpression()) {
             return table.expressions()
-                    .translate(part.expression(), Optional.empty())
+                    .value(part.expression())
                     .text()
                     .map(e -> new KeyPart("", e, 0, part.descending()));
         }
         String column = to.identifiers().quote(table.targetColumn(part.column()));
-        boolean cut = part.prefixLength() > 0 && !to.capabilities().has(Feature.PREFIX_INDEXES);
+        boolean cut = part.prefixLength() > 0 && !to.has(SqlFeature.PREFIX_INDEXES);
         boolean fold = unique && foldsCase(List.of(part));
         if (!cut && !fold) {
             return Optional.of(whole(object, part));
@@ -207,7 +206,7 @@ final class KeyTranslator {
         int prefix = part.prefixLength();
         LogicalType stored = table.choice(part.column()).stored();
         boolean tooLong = stored instanceof LogicalType.Text || stored instanceof LogicalType.Blob;
-        if (prefix == 0 && tooLong && to.capabilities().has(Feature.PREFIX_INDEXES)) {
+        if (prefix == 0 && tooLong && to.has(SqlFeature.PREFIX_INDEXES)) {
             prefix = PREFIX_OF_LONG_TEXT;
             notes.find(FindingCode.PREFIX_INDEX, object, "first " + prefix + " of " + part.column());
         }
@@ -252,13 +251,13 @@ final class KeyTranslator {
                     action(object, key.onDelete()),
                     action(object, key.onUpdate()),
                     deferrable(object, key),
-                    key.initiallyDeferred() && to.capabilities().has(Feature.DEFERRABLE_KEYS)));
+                    key.initiallyDeferred() && to.has(SqlFeature.DEFERRABLE)));
         }
         return keys;
     }
 
     private ReferentialAction action(String object, ReferentialAction action) {
-        if (action == ReferentialAction.SET_DEFAULT && !to.capabilities().has(Feature.SET_DEFAULT_ACTION)) {
+        if (action == ReferentialAction.SET_DEFAULT && !to.has(SqlFeature.SET_DEFAULT_ACTION)) {
             notes.find(FindingCode.SET_DEFAULT_ACTION, object, "SET DEFAULT becomes NO ACTION");
             return ReferentialAction.NO_ACTION;
         }
@@ -266,9 +265,9 @@ final class KeyTranslator {
     }
 
     private boolean deferrable(String object, ForeignKey key) {
-        if (key.deferrable() && !to.capabilities().has(Feature.DEFERRABLE_KEYS)) {
+        if (key.deferrable() && !to.has(SqlFeature.DEFERRABLE)) {
             notes.find(FindingCode.DEFERRABLE_LOST, object, "not deferrable on the target");
         }
-        return key.deferrable() && to.capabilities().has(Feature.DEFERRABLE_KEYS);
+        return key.deferrable() && to.has(SqlFeature.DEFERRABLE);
     }
 }

@@ -7,31 +7,27 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import raftcart.catalog.Catalog;
+import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ObjectName;
-import raftcart.dialect.Capabilities;
-import raftcart.dialect.Feature;
+import raftcart.dialect.Dialect;
 import raftcart.dialect.Identifiers;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
+import raftcart.sql.parse.NameCase;
 
 /** Decides the names on the target. The same source always gives the same names. */
 final class NameMapper {
     private final Catalog source;
     private final Identifiers identifiers;
-    private final Capabilities capabilities;
+    private final Dialect to;
     private final Map<String, String> schemas = new HashMap<>();
     private final Map<String, Set<String>> taken = new HashMap<>();
     private final Notes notes;
 
-    NameMapper(
-            Catalog source,
-            Plan plan,
-            String targetSchema,
-            Identifiers identifiers,
-            Capabilities capabilities,
-            Notes notes) {
-        this.identifiers = identifiers;
-        this.capabilities = capabilities;
+    NameMapper(Catalog source, Plan plan, String targetSchema, Dialect to, Notes notes) {
+        this.identifiers = to.identifiers();
+        this.to = to;
         this.notes = notes;
         this.source = source;
         boolean single = source.schemas().size() == 1;
@@ -40,6 +36,13 @@ final class NameMapper {
             String fallback = byDefault ? targetSchema : s.name();
             schemas.put(s.name(), plan.schemas().getOrDefault(s.name(), fallback));
         });
+    }
+
+    /** The source's enumerations. */
+    List<EnumeratedType> enumerations() {
+        return source.schemas().stream()
+                .flatMap(s -> s.enumeratedTypes().stream())
+                .toList();
     }
 
     String schema(String sourceSchema) {
@@ -62,9 +65,8 @@ final class NameMapper {
     String column(String name, String object, Set<String> taken) {
         String fitting = fit(name, object);
         String unique = fitting;
-        for (int i = 2;
-                !taken.add(capabilities.has(Feature.COLUMNS_IGNORE_CASE) ? unique.toLowerCase(Locale.ROOT) : unique);
-                i++) {
+        boolean ignoresCase = to.grammar().names() == NameCase.IGNORED;
+        for (int i = 2; !taken.add(ignoresCase ? unique.toLowerCase(Locale.ROOT) : unique); i++) {
             unique = identifiers.shorten(fitting + "_" + i);
         }
         if (!unique.equals(fitting)) {
@@ -90,8 +92,7 @@ final class NameMapper {
     /** The name of an index on a table of the target, made unique where the target wants that. */
     String index(ObjectName targetTable, String name, String object) {
         String wanted = fit(name, object);
-        if (!capabilities.has(Feature.INDEX_NAMES_PER_SCHEMA)
-                || names(targetTable.schema()).add(wanted.toLowerCase(Locale.ROOT))) {
+        if (to.has(SqlFeature.INDEXES_OF_TABLES) || names(targetTable.schema()).add(wanted.toLowerCase(Locale.ROOT))) {
             return wanted;
         }
         String longer = identifiers.shorten(targetTable.name() + "_" + name);

@@ -15,18 +15,19 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Dialect;
-import raftcart.dialect.Feature;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
-import raftcart.translate.ExpressionTranslator.ColumnPair;
-import raftcart.translate.ExpressionTranslator.Result;
+import raftcart.rewrite.ExpressionRewriter;
+import raftcart.rewrite.ExpressionRewriter.Result;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
 
 /** Translates the columns and checks of one table; keys and indexes follow in {@link KeyTranslator}. */
 final class TableTranslator {
-    private final Dialect from;
+    private final Language from;
     private final Dialect to;
     private final Plan plan;
     private final NameMapper names;
@@ -34,10 +35,11 @@ final class TableTranslator {
     private final Table source;
     private final ObjectName target;
     private final Map<String, TypeChoice> choices = new LinkedHashMap<>();
-    private final Map<String, ColumnPair> pairs = new LinkedHashMap<>();
+    private final Map<String, TableExpressions.Pair> pairs = new LinkedHashMap<>();
     private final Set<String> columnNames = new HashSet<>();
+    private final ExpressionRewriter expressions;
 
-    TableTranslator(Dialect from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
+    TableTranslator(Language from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
         this.from = from;
         this.to = to;
         this.plan = plan;
@@ -46,6 +48,7 @@ final class TableTranslator {
         this.source = source;
         this.target = names.object(source.name());
         source.columns().forEach(this::chooseType);
+        this.expressions = new TableExpressions(from, to, names).of(target, List.copyOf(pairs.values()));
     }
 
     Table source() {
@@ -56,8 +59,8 @@ final class TableTranslator {
         return target;
     }
 
-    ExpressionTranslator expressions() {
-        return new ExpressionTranslator(from, to, pairs, names);
+    ExpressionRewriter expressions() {
+        return expressions;
     }
 
     String targetColumn(String sourceColumn) {
@@ -85,7 +88,7 @@ final class TableTranslator {
                 target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
         TypeChoice choice = to.types().choose(named(type), use);
         choices.put(column.name(), choice);
-        pairs.put(column.name(), new ColumnPair(column, name, type));
+        pairs.put(column.name(), new TableExpressions.Pair(column, name, type));
         String object = source.name() + "." + column.name();
         if (!from.name().equals(to.name())) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
@@ -95,9 +98,7 @@ final class TableTranslator {
 
     /** A named enumeration carries the name that it has on the target. */
     private LogicalType named(LogicalType type) {
-        return type instanceof LogicalType.Enumeration e
-                        && !e.name().isEmpty()
-                        && !to.capabilities().has(Feature.NAMED_TYPES)
+        return type instanceof LogicalType.Enumeration e && !e.name().isEmpty() && !to.has(SqlFeature.ENUM_TYPES)
                 ? new LogicalType.Enumeration("", e.values())
                 : type;
     }
@@ -130,7 +131,7 @@ final class TableTranslator {
 
     private ColumnMapping column(Column column) {
         String object = source.name() + "." + column.name();
-        ColumnPair pair = pairs.get(column.name());
+        TableExpressions.Pair pair = pairs.get(column.name());
         TypeChoice choice = choices.get(column.name());
         Optional<Generated> generated = column.generated().flatMap(g -> generated(object, g, choice));
         boolean computes = column.identity().isPresent() || column.generated().isPresent();
@@ -145,70 +146,65 @@ final class TableTranslator {
                 defaultValue,
                 generated,
                 column.identity(),
-                column.ignoresCase() && to.capabilities().has(Feature.COMPARES_IGNORING_CASE),
+                column.ignoresCase() && to.has(SqlFeature.IGNORES_CASE),
                 column.onUpdate().flatMap(u -> onUpdate(object, u)),
                 column.comment());
-        boolean dated = !from.values().impossibleDate(column).isEmpty();
+        boolean dated = from.has(SqlFeature.ZERO_DATES) && isDated(column);
         boolean asNull = dated && plan.values().impossibleDates() == ImpossibleDates.AS_NULL;
         if (dated) {
             String what = asNull ? "as NULL" : "refused";
             notes.find(FindingCode.IMPOSSIBLE_DATES, object, "impossible dates " + what);
         }
-        return new ColumnMapping(column, targetColumn, pair.targetType().form(), asNull, generated.isEmpty());
+        return new ColumnMapping(column, targetColumn, pair.type().form(), asNull, generated.isEmpty());
     }
 
     private Optional<Generated> generated(String object, Generated generated, TypeChoice choice) {
-        Result result = expressions().translate(generated.expression(), Optional.of(choice.stored()));
+        Result result = expressions.computed(generated.expression(), choice.stored());
         if (result.text().isEmpty()) {
             notes.byHand(
                     "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
             return Optional.empty();
         }
-        boolean stored = generated.stored() || !to.capabilities().has(Feature.VIRTUAL_COLUMNS);
+        boolean stored = generated.stored() || !to.has(SqlFeature.VIRTUAL_COLUMNS);
         if (stored && !generated.stored()) {
             notes.find(FindingCode.GENERATED_STORED, object, "computed on reading before");
         }
-        noteFolding(object, result);
+        note(object, result);
         return Optional.of(new Generated(result.text().get(), stored));
     }
 
     private Optional<String> defaultValue(String object, Column column, String text, TypeChoice choice) {
-        boolean toUtc = column.type() instanceof LogicalType.Timestamp before
-                && before.zoned()
-                && choice.stored() instanceof LogicalType.Timestamp after
-                && !after.zoned();
-        Result result = toUtc
-                ? expressions().translateInUtc(text, choice.stored())
-                : expressions().translate(text, Optional.of(choice.stored()));
+        Result result = expressions.defaultValue(text, pairs.get(column.name()).type());
         if (result.text().isEmpty()) {
             notes.byHand("default", object, text, FindingCode.DEFAULT_BY_HAND, result.reason());
         }
+        note(object, result);
         return result.text();
     }
 
     private Optional<String> onUpdate(String object, String text) {
-        if (to.capabilities().has(Feature.ASSIGNS_ON_UPDATE)) {
-            return expressions().translate(text, Optional.empty()).text();
+        if (to.has(SqlFeature.ASSIGNS_ON_UPDATE)) {
+            return expressions.value(text).text();
         }
         notes.byHand("on-update", object, text, FindingCode.ASSIGNED_ON_UPDATE, "set to " + text + " at every update");
         return Optional.empty();
     }
 
-    private void noteFolding(String object, Result result) {
-        if (result.foldedCase()) {
-            notes.find(FindingCode.COMPARISON_FOLDED, object, "compared in lower case");
-        }
+    private static boolean isDated(Column column) {
+        return column.type() instanceof LogicalType.Date || column.type() instanceof LogicalType.Timestamp;
+    }
+
+    private void note(String object, Result result) {
+        result.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
     }
 
     private Result check(String expression) {
-        Result result = expressions().translate(expression, Optional.empty());
+        Result result = expressions.condition(expression);
         boolean governed = result.text().isPresent()
-                && expressions().columnsOf(expression).stream().anyMatch(this::isGoverned);
-        return governed && !to.capabilities().has(Feature.CHECKS_ON_GOVERNED_COLUMNS)
-                ? new Result(
-                        Optional.empty(),
-                        "the target's checks may not name a column that it numbers or that a foreign key changes",
-                        false)
+                && to.has(SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS)
+                && expressions.columnsOf(expression).stream().anyMatch(n -> isGoverned(n.text()));
+        return governed
+                ? Result.not("the target's checks may not name a column that it numbers or that a foreign key changes")
                 : result;
     }
 
@@ -237,7 +233,7 @@ final class TableTranslator {
             if (result.text().isPresent()) {
                 checks.add(new CheckConstraint(
                         names.fit(check.name(), object), result.text().get()));
-                noteFolding(object, result);
+                note(object, result);
             } else {
                 notes.byHand("check", object, check.expression(), FindingCode.CHECK_BY_HAND, result.reason());
             }

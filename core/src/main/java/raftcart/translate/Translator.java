@@ -20,7 +20,8 @@ import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
-import raftcart.dialect.Feature;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
@@ -30,7 +31,7 @@ import raftcart.type.LogicalType;
 /** Translates a whole catalog by the plan. */
 public final class Translator {
     private final Catalog source;
-    private final Dialect from;
+    private final Language from;
     private final Dialect to;
     private final Plan plan;
     private final String targetSchema;
@@ -38,13 +39,13 @@ public final class Translator {
     private final NameMapper names;
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
 
-    private Translator(Catalog source, Dialect from, Dialect to, Plan plan, String targetSchema) {
+    private Translator(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
         this.source = source;
         this.from = from;
         this.to = to;
         this.plan = plan;
         this.targetSchema = targetSchema;
-        this.names = new NameMapper(source, plan, targetSchema, to.identifiers(), to.capabilities(), notes);
+        this.names = new NameMapper(source, plan, targetSchema, to, notes);
     }
 
     /**
@@ -52,7 +53,7 @@ public final class Translator {
      *
      * @param targetSchema the schema of the target for a source that has only one
      */
-    public static Translation translate(Catalog source, Dialect from, Dialect to, Plan plan, String targetSchema) {
+    public static Translation translate(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
         return new Translator(source, from, to, plan, targetSchema).run();
     }
 
@@ -171,8 +172,7 @@ public final class Translator {
                 .filter(Column::ignoresCase)
                 .map(Column::name)
                 .toList();
-        boolean matters = from.capabilities().has(Feature.COMPARES_IGNORING_CASE)
-                && !to.capabilities().has(Feature.COMPARES_IGNORING_CASE);
+        boolean matters = from.has(SqlFeature.IGNORES_CASE) && !to.has(SqlFeature.IGNORES_CASE);
         if (matters && !ignoring.isEmpty()) {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
         }
@@ -185,7 +185,7 @@ public final class Translator {
     /** Enumerations that are objects of their own on the target: those of the source, and those made for columns. */
     private List<EnumeratedType> enumeratedTypes(List<TableMapping> mappings) {
         Map<ObjectName, EnumeratedType> types = new TreeMap<>();
-        if (to.capabilities().has(Feature.NAMED_TYPES)) {
+        if (to.has(SqlFeature.ENUM_TYPES)) {
             mappings.forEach(m -> m.target().columns().forEach(c -> {
                 if (c.type() instanceof LogicalType.Enumeration e) {
                     ObjectName name = new ObjectName(m.target().name().schema(), e.name());

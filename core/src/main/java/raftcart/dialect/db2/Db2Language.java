@@ -26,6 +26,7 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.NULLS_ARE_DUPLICATES,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.JOINED_TEXTS_ARE_TEXTS,

@@ -21,6 +21,7 @@ public final class DerbyLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.NULLS_ARE_DUPLICATES,
                     SqlFeature.BLOBS_WANT_CASTS,

@@ -30,6 +30,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_FRACTIONS,
+                    SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.VIEW_IF_NOT_EXISTS,

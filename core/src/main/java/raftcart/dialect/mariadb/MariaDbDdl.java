@@ -17,7 +17,6 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.DdlPrinter;
-import raftcart.dialect.ExprPrinter;
 import raftcart.dialect.Identifiers;
 
 /** Writes MariaDB's CREATE statements. */
@@ -26,11 +25,9 @@ final class MariaDbDdl implements DdlPrinter {
     private static final String TABLE_OPTIONS = "ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin";
 
     private final Identifiers identifiers;
-    private final ExprPrinter expressions;
 
-    MariaDbDdl(Identifiers identifiers, ExprPrinter expressions) {
+    MariaDbDdl(Identifiers identifiers) {
         this.identifiers = identifiers;
-        this.expressions = expressions;
     }
 
     @Override
@@ -66,7 +63,7 @@ final class MariaDbDdl implements DdlPrinter {
             String name = check.name().isEmpty() ? "" : "CONSTRAINT " + identifiers.quote(check.name()) + " ";
             lines.add(name + "CHECK (" + check.expression() + ")");
         }
-        String comment = table.comment().isEmpty() ? "" : " COMMENT=" + expressions.string(table.comment());
+        String comment = table.comment().isEmpty() ? "" : " COMMENT=" + string(table.comment());
         return List.of("CREATE TABLE " + identifiers.quote(table.name()) + " (\n    " + String.join(",\n    ", lines)
                 + "\n) " + TABLE_OPTIONS + comment);
     }
@@ -95,14 +92,14 @@ final class MariaDbDdl implements DdlPrinter {
         column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(defaultValue(d)));
         column.onUpdate().ifPresent(u -> line.append(" ON UPDATE ").append(u));
         if (!column.comment().isEmpty()) {
-            line.append(" COMMENT ").append(expressions.string(column.comment()));
+            line.append(" COMMENT ").append(string(column.comment()));
         }
         return line.toString();
     }
 
     /** "DEFAULT": an expression that is more than a constant or the current time stands in parentheses. */
     private static String defaultValue(String text) {
-        boolean plain = text.matches("(?s)-?[0-9.]+|[xb]?'.*'|NULL|true|false|current_timestamp\\([0-9]?\\)");
+        boolean plain = text.matches("(?is)-?[0-9.]+|[xb]?'.*'|NULL|true|false|current_timestamp(\\([0-9]?\\))?");
         return plain ? text : "(" + text + ")";
     }
 
@@ -158,5 +155,9 @@ final class MariaDbDdl implements DdlPrinter {
     @Override
     public String analyze(ObjectName table) {
         return "ANALYZE TABLE " + identifiers.quote(table);
+    }
+
+    private static String string(String text) {
+        return "'" + text.replace("\\", "\\\\").replace("'", "''") + "'";
     }
 }

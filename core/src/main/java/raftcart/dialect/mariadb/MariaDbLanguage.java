@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.VIRTUAL_COLUMNS,
+                    SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.NUMBERS_BY_ONE,
                     SqlFeature.RIGHT_TABLE_FIRST,

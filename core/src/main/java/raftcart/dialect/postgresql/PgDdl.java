@@ -16,17 +16,14 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.DdlPrinter;
-import raftcart.dialect.ExprPrinter;
 import raftcart.dialect.Identifiers;
 
 /** Writes PostgreSQL's CREATE statements. */
 final class PgDdl implements DdlPrinter {
     private final Identifiers identifiers;
-    private final ExprPrinter expressions;
 
-    PgDdl(Identifiers identifiers, ExprPrinter expressions) {
+    PgDdl(Identifiers identifiers) {
         this.identifiers = identifiers;
-        this.expressions = expressions;
     }
 
     @Override
@@ -36,7 +33,7 @@ final class PgDdl implements DdlPrinter {
 
     @Override
     public String createType(EnumeratedType type) {
-        String values = type.values().stream().map(expressions::string).collect(Collectors.joining(", "));
+        String values = type.values().stream().map(PgDdl::string).collect(Collectors.joining(", "));
         return "CREATE TYPE " + identifiers.quote(type.name()) + " AS ENUM (" + values + ")";
     }
 
@@ -65,12 +62,12 @@ final class PgDdl implements DdlPrinter {
         List<String> statements = new ArrayList<>();
         statements.add("CREATE TABLE " + name + " (\n    " + String.join(",\n    ", lines) + "\n)");
         if (!table.comment().isEmpty()) {
-            statements.add("COMMENT ON TABLE " + name + " IS " + expressions.string(table.comment()));
+            statements.add("COMMENT ON TABLE " + name + " IS " + string(table.comment()));
         }
         for (Column column : table.columns()) {
             if (!column.comment().isEmpty()) {
                 statements.add("COMMENT ON COLUMN " + name + "." + identifiers.quote(column.name()) + " IS "
-                        + expressions.string(column.comment()));
+                        + string(column.comment()));
             }
         }
         return statements;
@@ -160,5 +157,9 @@ final class PgDdl implements DdlPrinter {
     @Override
     public String analyze(ObjectName table) {
         return "ANALYZE " + identifiers.quote(table);
+    }
+
+    private static String string(String text) {
+        return "'" + text.replace("'", "''") + "'";
     }
 }

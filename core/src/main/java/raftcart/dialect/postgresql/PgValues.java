@@ -37,7 +37,7 @@ final class PgValues implements ValueSql {
         return switch (form) {
             case BOOLEAN -> type instanceof LogicalType.Bool ? name + "::int::text" : name + "::text";
             case INTEGER -> name + "::text";
-            case DECIMAL -> decimal(name, type);
+            case DECIMAL -> decimal(column.declaredType().equals("money") ? name + "::numeric" : name, type);
             case FLOATING -> "encode(float8send(" + name + "::float8), 'hex')";
             case TEXT -> text(name, type);
             case PADDED_TEXT -> "rtrim(" + name + "::text, ' ')";

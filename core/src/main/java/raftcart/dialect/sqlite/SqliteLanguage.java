@@ -35,6 +35,7 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.NUMBERS_BY_ONE,
                     SqlFeature.ROUNDS_FRACTIONS_ALONE,
                     SqlFeature.SHIFTS_OF_64_BITS,

@@ -45,6 +45,8 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PRESENT_HAS_FRACTIONS,
+                    SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL,
                     SqlFeature.NULLS_ARE_DUPLICATES,

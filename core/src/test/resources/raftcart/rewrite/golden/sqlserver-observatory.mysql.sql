@@ -10,7 +10,7 @@ CREATE TABLE Star (
 );
 INSERT INTO Star (Name) VALUES ('Kestra');
 INSERT INTO Star (Name, Active) VALUES ('Ridgel', FALSE);
-SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
+SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP(6)) AS Seen
 FROM Star
 WHERE Name = 'x'
 ORDER BY Seen DESC
@@ -19,7 +19,7 @@ SELECT
     CONCAT(Name, ' ', LEFT(DATE_FORMAT(Seen, '%Y-%m-%d %H:%i:%s'), 10)),
     CHAR_LENGTH(RTRIM(Name)),
     LOCATE('e', Name),
-    DATEDIFF(CURRENT_TIMESTAMP, Seen)
+    DATEDIFF(CURRENT_TIMESTAMP(6), Seen)
 FROM Star;
 SELECT COUNT(*) AS Total, MAX(Seen) AS `Max Seen` FROM Star;
 UPDATE Star s

@@ -42,7 +42,8 @@ final class PgRowReader implements RowReader {
             case INSTANT -> type instanceof LogicalType.Timestamp t && t.zoned() ? name + " AT TIME ZONE 'UTC'" : name;
             // A real is printed with the digits of its double, so that no second rounding can change it.
             case FLOATING -> name + "::float8";
-            case INTEGER, DECIMAL, PADDED_TEXT, BYTES, BITS, DATE, TIME, TIMESTAMP -> name;
+            case DECIMAL -> column.column().declaredType().equals("money") ? name + "::numeric" : name;
+            case INTEGER, PADDED_TEXT, BYTES, BITS, DATE, TIME, TIMESTAMP -> name;
         };
     }
 

@@ -1,0 +1,98 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/** Adapts texts that are put together: what becomes of NULL among them, and of values that are no texts. */
+final class ConcatAdapter {
+    private final ExprAdapter adapter;
+
+    ConcatAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean same() {
+        return adapter.from.name().equals(adapter.to.name());
+    }
+
+    /** Texts put together: NULL as empty or not, and what is no text made one. */
+    Expr concat(Expr.Concat concat) {
+        boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        List<Expr> parts = new ArrayList<>();
+        boolean wrapped = false;
+        for (Expr part : same() ? concat.parts() : flat(concat)) {
+            ValueKind kind = adapter.kind(part);
+            Expr adapted = asText(part, kind);
+            if (empty && !NeverNull.is(part, adapter.scope)) {
+                Expr none = Expr.Literal.string("");
+                Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);
+                adapted = Expr.Call.of("coalesce", text, none).at(part.span());
+                wrapped = true;
+            }
+            parts.add(adapted);
+        }
+        if (wrapped) {
+            adapter.note(FindingCode.EMPTY_TEXT, concat.span(), "NULL adds nothing to a text, as on the source");
+        }
+        boolean nullWins = !concat.nullIsEmpty() && !same() && adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        if (nullWins && concat.parts().stream().anyMatch(p -> !NeverNull.is(p, adapter.scope))) {
+            adapter.note(
+                    FindingCode.EMPTY_TEXT,
+                    concat.span(),
+                    "a NULL makes the whole NULL on the source, on the target it adds nothing");
+        }
+        return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
+    }
+
+    /** The texts of texts that are put together in the same way. */
+    private static List<Expr> flat(Expr.Concat concat) {
+        List<Expr> parts = new ArrayList<>();
+        for (Expr part : concat.parts()) {
+            if (part instanceof Expr.Concat inner && inner.nullIsEmpty() == concat.nullIsEmpty()) {
+                parts.addAll(flat(inner));
+            } else {
+                parts.add(part);
+            }
+        }
+        return parts;
+    }
+
+    private Expr asText(Expr part, ValueKind kind) {
+        Expr adapted = adapter.expr(part);
+        if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
+            return adapted;
+        }
+        if (kind == ValueKind.BOOLEAN
+                || kind == ValueKind.FLOAT
+                || kind == ValueKind.TIMESTAMP
+                || kind == ValueKind.DATE) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    part.span(),
+                    "engines spell this kind of value as a text in different ways");
+        }
+        boolean wantsText =
+                adapter.to.has(SqlFeature.PLUS_CONCATENATES) || adapter.to.has(SqlFeature.KEYS_SAY_NOT_NULL);
+        if (kind == ValueKind.UNKNOWN
+                && adapter.to.has(SqlFeature.PLUS_CONCATENATES)
+                && !adapter.from.has(SqlFeature.PLUS_CONCATENATES)) {
+            return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, part.span());
+        }
+        return kind == ValueKind.UNKNOWN || !wantsText ? adapted : toText(adapted, kind);
+    }
+
+    private Expr toText(Expr adapted, ValueKind kind) {
+        if (kind == ValueKind.UNKNOWN && !(adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP))) {
+            return adapted;
+        }
+        if (kind == ValueKind.TEXT) {
+            return adapted;
+        }
+        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, adapted.span());
+    }
+}

@@ -1,0 +1,196 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.stream.Stream;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.WriterContext;
+import raftcart.error.SqlSyntaxException;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Scope.Relation;
+import raftcart.sql.parse.ExprParser;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.QueryMapper;
+import raftcart.type.LogicalType;
+
+/**
+ * Translates the single expressions of a catalog: conditions of rows, defaults, computed columns, parts of indexes. The
+ * tables that it knows have their names on the target, since names come before everything else.
+ */
+public final class ExpressionRewriter {
+    private final Language from;
+    private final Language to;
+    private final Knowledge knowledge;
+    private final QualifiedName table;
+    private final Names names;
+
+    /**
+     * For the expressions of one table.
+     *
+     * @param knowledge the tables under their names on the target
+     * @param table the table on the target
+     */
+    public ExpressionRewriter(Language from, Language to, Knowledge knowledge, QualifiedName table, Names names) {
+        this.from = from;
+        this.to = to;
+        this.knowledge = knowledge;
+        this.table = table;
+        this.names = names;
+    }
+
+    /** Where names of the source are found on the target. */
+    public interface Names {
+        /** The column of the table; empty where it has none of this name. */
+        Optional<Name> column(Name source);
+
+        /** The sequence. */
+        QualifiedName sequence(QualifiedName source);
+    }
+
+    /** Something to know about a translated expression. */
+    public record Note(FindingCode code, String detail) {}
+
+    /**
+     * What came of an expression.
+     *
+     * @param text the expression in the target's SQL, if it could be said
+     * @param reason why not
+     */
+    public record Result(Optional<String> text, String reason, List<Note> notes) {
+        public Result {
+            notes = List.copyOf(notes);
+        }
+
+        /** None, for a reason. */
+        public static Result not(String reason) {
+            return new Result(Optional.empty(), reason, List.of());
+        }
+    }
+
+    /** A condition that rows fulfil or not. */
+    public Result condition(String text) {
+        return rewrite(text, QueryAdapter::condition);
+    }
+
+    /** A value of whichever type. */
+    public Result value(String text) {
+        return rewrite(text, QueryAdapter::expr);
+    }
+
+    /** What a column of this type is computed by. */
+    public Result computed(String text, LogicalType type) {
+        return rewrite(text, (adapter, e) -> new ValueAdapter(adapter).computed(e, Optional.of(type)));
+    }
+
+    /** The default of a column, or the value that is assigned to it at every change. */
+    public Result defaultValue(String text, LogicalType type) {
+        return rewrite(text, (adapter, e) -> new ColumnAdapter(adapter).value(e, Optional.of(type)));
+    }
+
+    private Result rewrite(String text, BiFunction<QueryAdapter, Expr, Expr> how) {
+        AdaptNotes notes = new AdaptNotes();
+        QueryAdapter adapter = new QueryAdapter(from, to, knowledge, notes);
+        Relation.of(table.last().text(), table, knowledge).ifPresent(adapter.scope::add);
+        try {
+            Expr named = new Renamer().expr(ExprParser.parse(text, from.grammar()));
+            Expr adapted = how.apply(adapter, adapter.lost(SqlFeature.IGNORES_CASE) ? folded(named, adapter) : named);
+            refuseUnknown(adapted);
+            WriterContext context = new WriterContext(to, adapter::kindOf, n -> n, notes::add);
+            String written = to.writer().apply(context).expression(adapted);
+            return unknownFunction(notes)
+                    .map(f -> Result.not("the function " + f + " is not known"))
+                    .orElseGet(() -> new Result(Optional.of(written), "", notes(notes)));
+        } catch (SqlSyntaxException | Untranslatable e) {
+            return Result.not(e.getMessage());
+        }
+    }
+
+    private static Expr folded(Expr named, QueryAdapter adapter) {
+        return new CaseFolder(adapter).expr(named);
+    }
+
+    /** A function that nobody knows would not let the object be made. */
+    private static Optional<String> unknownFunction(AdaptNotes notes) {
+        return notes.all().stream()
+                .filter(n -> n.code() == FindingCode.FUNCTION_UNKNOWN)
+                .map(AdaptNotes.Note::detail)
+                .findFirst();
+    }
+
+    private static List<Note> notes(AdaptNotes notes) {
+        return notes.all().stream()
+                .map(n -> new Note(n.code(), n.detail()))
+                .distinct()
+                .toList();
+    }
+
+    /** The columns that an expression names, by their names on the source. */
+    public List<Name> columnsOf(String text) {
+        List<Name> columns = new ArrayList<>();
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (e instanceof Expr.Column column) {
+                    columns.add(column.name().last());
+                }
+                return super.expr(e);
+            }
+        }.expr(ExprParser.parse(text, from.grammar()));
+        return List.copyOf(columns);
+    }
+
+    /** Puts the target's names in the place of the source's. */
+    private final class Renamer extends QueryMapper {
+        @Override
+        public Expr expr(Expr e) {
+            if (e instanceof Expr.Column column) {
+                return renamed(column);
+            }
+            return e instanceof Expr.SequenceValue value
+                    ? new Expr.SequenceValue(names.sequence(value.sequence()), value.next(), value.span())
+                    : super.expr(e);
+        }
+
+        private Expr renamed(Expr.Column column) {
+            return names.column(column.name().last())
+                    .<Expr>map(own -> new Expr.Column(new QualifiedName(List.of(own)), false, column.span()))
+                    .orElse(column);
+        }
+    }
+
+    /** Refuses columns that the table does not have, once words such as units of time are no longer among them. */
+    private void refuseUnknown(Expr adapted) {
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (e instanceof Expr.Column column
+                        && !isKnown(column.name().last())
+                        && !isWord(column.name().last())) {
+                    throw new Untranslatable("column " + column.name().last().text() + " is not one of the table's");
+                }
+                return super.expr(e);
+            }
+        }.expr(adapted);
+    }
+
+    private boolean isKnown(Name name) {
+        return knowledge
+                .table(table)
+                .filter(t -> t.columns().containsKey(name.text().toLowerCase(Locale.ROOT)))
+                .isPresent();
+    }
+
+    /** True for what is written like a column and is a function, such as the name of the user. */
+    private static boolean isWord(Name name) {
+        return Stream.of("user", "session_user", "system_user", "current_user", "sysdate", "systimestamp", "level")
+                        .anyMatch(name.text()::equalsIgnoreCase)
+                || name.text().toLowerCase(Locale.ROOT).startsWith("current");
+    }
+}

@@ -1,0 +1,54 @@
+package raftcart.rewrite;
+
+import java.util.Optional;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
+
+/** Constants whose casts, as catalogs write them, say no more than what they are: {@code '-5'::integer}, {@code '101'::bit}. */
+final class PlainConstants {
+    private PlainConstants() {}
+
+    /** The constant without its cast, if it can do without. */
+    static Optional<Expr> of(Expr.Cast cast, LogicalType type) {
+        if (!(cast.value() instanceof Expr.Literal literal)) {
+            return Optional.empty();
+        }
+        boolean text = literal.kind() == LiteralKind.STRING;
+        if (type instanceof LogicalType.Enumeration && text) {
+            return Optional.of(literal);
+        }
+        if (type instanceof LogicalType.Bits bits
+                && (text || literal.kind() == LiteralKind.BITS)
+                && literal.text().matches("[01]+")
+                && (cast.type().parameters().isEmpty()
+                        || bits.length() == literal.text().length())) {
+            return Optional.of(new Expr.Literal(LiteralKind.BITS, literal.text(), literal.span()));
+        }
+        boolean whole =
+                type instanceof LogicalType.Int && text && literal.text().matches("-?\\d{1,9}");
+        boolean exact = type instanceof LogicalType.Decimal d
+                && d.precision() == 0
+                && (text || literal.kind() == LiteralKind.NUMBER)
+                && literal.text().matches("-?\\d{1,15}\\.\\d{1,9}");
+        return whole || exact
+                ? Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()))
+                : Optional.empty();
+    }
+
+    /** A number that is cast to another kind for nothing but a comparison, as PostgreSQL writes checks. */
+    static Expr compared(Expr e, ExprAdapter adapter) {
+        boolean plain = e instanceof Expr.Cast cast
+                && cast.value() instanceof Expr.Literal number
+                && (number.kind() == LiteralKind.NUMBER || number.kind() == LiteralKind.STRING)
+                && number.text().matches("-?\\d{1,38}")
+                && isWide(adapter.finder.type(cast.type()));
+        return plain
+                ? new Expr.Literal(LiteralKind.NUMBER, ((Expr.Literal) ((Expr.Cast) e).value()).text(), e.span())
+                : e;
+    }
+
+    private static boolean isWide(LogicalType type) {
+        return type instanceof LogicalType.Floating || type instanceof LogicalType.Decimal d && d.precision() == 0;
+    }
+}
