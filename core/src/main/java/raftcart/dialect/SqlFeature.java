@@ -124,6 +124,8 @@ public enum SqlFeature {
     PLUS_CONCATENATES,
     /** Texts and numbers compare by turning the text into a number. */
     CONVERTS_SILENTLY,
+    /** A value that is a text or a number becomes a text. */
+    MIXED_RESULTS_ARE_TEXTS,
     /** GROUP BY may leave out columns that are selected. */
     LOOSE_GROUP_BY,
     /** GROUP BY may name aliases of the select list. */

@@ -207,6 +207,13 @@ final class DateAdapter {
         return date.equals(number.text()) ? number : new Expr.Literal(LiteralKind.STRING, date, number.span());
     }
 
+    /** 120000 as noon. */
+    static Expr.Literal timeOfNumber(Expr.Literal number) {
+        String six = "0".repeat(Math.max(0, 6 - number.text().length())) + number.text();
+        String time = six.replaceFirst("^(\\d\\d)([0-5]\\d)([0-5]\\d)$", "$1:$2:$3");
+        return time.equals(six) ? number : new Expr.Literal(LiteralKind.STRING, time, number.span());
+    }
+
     /** A text beside a date is a constant of that type where the target has such constants. */
     Expr constant(Expr given, ValueKind kind) {
         boolean number = given instanceof Expr.Literal l

@@ -375,14 +375,23 @@ class ExprAdapter extends QueryMapper {
         return parameter;
     }
 
-    private Expr choice(Expr.Case choice) {
-        boolean searched = choice.subject().isEmpty();
+    private Expr choice(Expr.Case given) {
+        Expr.Case choice = new ResultKinds(this).texts(given);
+        List<Expr> compared = new ArrayList<>();
+        choice.subject().ifPresent(compared::add);
+        choice.branches().forEach(b -> compared.add(b.condition()));
+        List<Expr> conditions = choice.subject().isEmpty()
+                ? compared.stream().map(this::condition).toList()
+                : new OperatorAdapter(this).comparable(compared, choice.span());
+        int first = choice.subject().isEmpty() ? 0 : 1;
+        List<Expr.When> branches = new ArrayList<>();
+        for (int i = 0; i < choice.branches().size(); i++) {
+            branches.add(new Expr.When(
+                    conditions.get(i + first), expr(choice.branches().get(i).result())));
+        }
         return new Expr.Case(
-                choice.subject().map(this::expr),
-                choice.branches().stream()
-                        .map(b -> new Expr.When(
-                                searched ? condition(b.condition()) : expr(b.condition()), expr(b.result())))
-                        .toList(),
+                choice.subject().map(s -> conditions.get(0)),
+                branches,
                 choice.otherwise().map(this::expr),
                 choice.span());
     }

@@ -107,7 +107,8 @@ final class FunctionAdapter {
             return share(call);
         }
         List<Expr> arguments = withDefaults(recognised, call);
-        return known(call.with(recognised.signature().name(), arguments).at(call.span()), call);
+        Expr.Call meant = call.with(recognised.signature().name(), arguments).at(call.span());
+        return known(new ResultKinds(adapter).texts(meant), call);
     }
 
     /** The digits before the point to which a number is rounded. */
@@ -267,9 +268,8 @@ final class FunctionAdapter {
     }
 
     private Expr mapped(Expr.Call call, List<Expr> arguments) {
-        Expr.Call same = new Expr.Call(
+        return new Expr.Call(
                 call.name(), call.canonical(), adapter.exprs(arguments), suffix(call.suffix()), call.span());
-        return same;
     }
 
     private CallSuffix suffix(CallSuffix suffix) {

@@ -355,7 +355,7 @@ final class OperatorAdapter {
         return new Expr.InList(adapted.get(0), adapted.subList(1, adapted.size()), in.negated(), in.span());
     }
 
-    private List<Expr> comparable(List<Expr> expressions, Span span) {
+    List<Expr> comparable(List<Expr> expressions, Span span) {
         return adapter.instants.beside(expressions, () -> ofOneKind(expressions, span));
     }
 
@@ -390,6 +390,8 @@ final class OperatorAdapter {
                         adapter.castType(new LogicalType.Timestamp(6, false)),
                         false,
                         e.span()));
+            } else if (isNumberOfTime(e, kinds)) {
+                adapted.add(DateAdapter.timeOfNumber((Expr.Literal) e));
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
@@ -399,16 +401,27 @@ final class OperatorAdapter {
         return adapted;
     }
 
+    /** A number beside a time of day, where only the source takes it for one. */
+    private boolean isNumberOfTime(Expr e, List<ValueKind> kinds) {
+        return e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && l.text().matches("\\d{1,6}")
+                && (kinds.contains(ValueKind.TIME) || kinds.contains(ValueKind.INTERVAL))
+                && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
+    }
+
     private Expr plain(Expr e) {
         return same() ? e : PlainConstants.compared(e, adapter);
     }
 
     /** A text beside a number is a floating-point number to engines that convert without being asked. */
     private Expr asNumber(Expr e, boolean numbers) {
-        boolean text = numbers
-                && adapter.lost(SqlFeature.CONVERTS_SILENTLY)
-                && adapter.kind(e) == ValueKind.TEXT
-                && !(e instanceof Expr.Literal);
+        boolean text = numbers && adapter.lost(SqlFeature.CONVERTS_SILENTLY) && adapter.kind(e) == ValueKind.TEXT;
+        if (text && e instanceof Expr.Literal constant) {
+            return adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
+                    ? PlainConstants.leading(constant)
+                    : adapter.expr(e);
+        }
         Expr adapted = adapter.expr(e);
         return text ? new Expr.Cast(adapted, adapter.castType(new LogicalType.Floating(64)), false, e.span()) : adapted;
     }
@@ -437,7 +450,10 @@ final class OperatorAdapter {
                 return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
             }
         }
-        return adapter.expr(e);
+        boolean condition = KindFinder.isCondition(e)
+                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+        return condition ? adapter.condition(e) : adapter.expr(e);
     }
 
     private void mixedKinds(List<ValueKind> kinds, Span span) {

@@ -1,12 +1,16 @@
 package raftcart.rewrite;
 
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /** Constants whose casts, as catalogs write them, say no more than what they are: {@code '-5'::integer}, {@code '101'::bit}. */
 final class PlainConstants {
+    private static final Pattern LEADING = Pattern.compile("\\s*([-+]?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?)");
+
     private PlainConstants() {}
 
     /** The constant without its cast, if it can do without. */
@@ -50,5 +54,11 @@ final class PlainConstants {
 
     private static boolean isWide(LogicalType type) {
         return type instanceof LogicalType.Floating || type instanceof LogicalType.Decimal d && d.precision() == 0;
+    }
+
+    /** A text beside a number as MySQL reads it: the number at its beginning, or 0 ("Type Conversion in Expression Evaluation"). */
+    static Expr.Literal leading(Expr.Literal text) {
+        Matcher number = LEADING.matcher(text.text());
+        return new Expr.Literal(LiteralKind.NUMBER, number.lookingAt() ? number.group(1) : "0", text.span());
     }
 }

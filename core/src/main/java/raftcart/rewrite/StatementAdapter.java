@@ -71,6 +71,13 @@ final class StatementAdapter {
         if (statement instanceof DdlStatement.CreateTable table) {
             return new TableAdapter(adapter).create(table);
         }
+        if (statement instanceof DdlStatement ddl) {
+            return structure(ddl);
+        }
+        return other(statement);
+    }
+
+    private List<Statement> structure(DdlStatement statement) {
         if (statement instanceof DdlStatement.ColumnComments comments) {
             return comments.texts().entrySet().stream()
                     .flatMap(e -> adapt(new DdlStatement.Comment(
@@ -81,10 +88,11 @@ final class StatementAdapter {
                             .stream())
                     .toList();
         }
-        if (statement instanceof DdlStatement ddl) {
-            return new StructureAdapter(adapter).adapt(ddl);
+        if (statement instanceof DdlStatement.RenameTables several) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, several.span(), "the tables get their names one after the other");
+            return several.renames().stream().flatMap(r -> adapt(r).stream()).toList();
         }
-        return other(statement);
+        return new StructureAdapter(adapter).adapt(statement);
     }
 
     private List<Statement> inserts(Insert insert) {

@@ -8,10 +8,12 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Expr.IntervalPart;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Truth;
 
 /** Reads lengths of time in all spellings into amounts of units. */
 final class IntervalParser {
@@ -42,6 +44,9 @@ final class IntervalParser {
             return new Expr.Interval(negative ? negated(parts) : parts, span);
         }
         Expr amount = expressions.expression(OperatorTable.COMPARISON + 1);
+        if (amount instanceof Expr.Row row) {
+            return placeAmong(row.items(), span);
+        }
         String word = parsing.word();
         if (word.indexOf('_') > 0 && amount instanceof Expr.Literal literal) {
             cursor.take();
@@ -50,6 +55,18 @@ final class IntervalParser {
         DateUnit unit = unit().orElseThrow(() -> cursor.unexpected("a unit of time"));
         List<IntervalPart> parts = List.of(new IntervalPart(amount, unit));
         return new Expr.Interval(negative ? negated(parts) : parts, span);
+    }
+
+    /** MySQL's {@code INTERVAL(n, a, b)}: how many of the rising values are not above n; -1 for NULL. */
+    private static Expr placeAmong(List<Expr> items, Span span) {
+        Expr value = items.get(0);
+        List<Expr.When> branches = new ArrayList<>();
+        branches.add(new Expr.When(new Expr.Is(value, Truth.NULL, false, span), Expr.Literal.number(-1)));
+        for (int i = 1; i < items.size(); i++) {
+            Expr below = new Expr.Binary(BinaryOperator.LESS, value, items.get(i), span);
+            branches.add(new Expr.When(below, Expr.Literal.number(i - 1)));
+        }
+        return new Expr.Case(Optional.empty(), branches, Optional.of(Expr.Literal.number(items.size() - 1)), span);
     }
 
     /** A unit, with its own digits in parentheses passed over. */

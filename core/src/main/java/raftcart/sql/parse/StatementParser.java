@@ -377,13 +377,14 @@ public final class StatementParser {
             return new Statement.NotTranslated("RENAME " + kind, false, span);
         }
         cursor.takeWords("TABLE");
-        QualifiedName from = parsing.qualifiedName();
-        cursor.expectWords("TO");
-        QualifiedName to = parsing.qualifiedName();
-        if (cursor.peek().isSymbol(",")) {
-            throw cursor.byHand("several tables renamed in one statement");
-        }
-        return new DdlStatement.AlterTable(from, false, List.of(new AlterAction.RenameTable(to)), span);
+        List<DdlStatement.AlterTable> renames = new ArrayList<>();
+        do {
+            QualifiedName from = parsing.qualifiedName();
+            cursor.expectWords("TO");
+            AlterAction to = new AlterAction.RenameTable(parsing.qualifiedName());
+            renames.add(new DdlStatement.AlterTable(from, false, List.of(to), span));
+        } while (cursor.takeSymbol(","));
+        return renames.size() == 1 ? renames.get(0) : new DdlStatement.RenameTables(renames, span);
     }
 
     private Statement call(Span span) {

@@ -115,6 +115,13 @@ public sealed interface DdlStatement extends Statement {
     record AlterTable(QualifiedName name, boolean ifExists, List<AlterAction> actions, Span span)
             implements DdlStatement {}
 
+    /** Several tables that get other names at once. */
+    record RenameTables(List<AlterTable> renames, Span span) implements DdlStatement {
+        public RenameTables {
+            renames = List.copyOf(renames);
+        }
+    }
+
     /** A new index. The kind is empty or such as FULLTEXT or BITMAP. */
     record CreateIndex(
             Optional<QualifiedName> name,

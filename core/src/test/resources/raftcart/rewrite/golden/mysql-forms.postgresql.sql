@@ -66,8 +66,8 @@ CREATE INDEX i1 ON telescope ((SUBSTR(name, 1, 10)), x);
 CREATE OR REPLACE VIEW v AS
 SELECT t.id AS id FROM telescope t WHERE t.name LIKE '%a%'
 WITH CHECK OPTION;
--- RC0602 by hand: No counterpart on the target: several tables renamed in one statement
--- RENAME TABLE a TO b, c TO d
+ALTER TABLE a RENAME TO b;
+ALTER TABLE c RENAME TO d;
 TRUNCATE TABLE telescope RESTART IDENTITY;
 SELECT * FROM telescope WHERE name ~ '^a' AND id IN (1, 2) LIMIT 10 OFFSET 5;
 SELECT
@@ -215,7 +215,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE
 -- 32:1: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
--- 33:20: RC0602 by hand: No counterpart on the target: several tables renamed in one statement
+-- 33:1: RC0609 adapted: Said in other words: the tables get their names one after the other
 -- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
 -- 35:63: RC0612 check: Comparison may ignore case on the source: a regular expression
 -- 36:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
