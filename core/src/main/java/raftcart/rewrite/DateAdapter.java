@@ -22,6 +22,7 @@ import raftcart.type.LogicalType;
 
 /** Adapts sums and differences of dates, and their constants. */
 final class DateAdapter {
+    private static final long SECONDS_OF_DAY = 86_400;
     /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
     private static final Pattern DOTTED =
             Pattern.compile("(?:(\\d{4}-\\d\\d-\\d\\d)-)?(\\d\\d)\\.(\\d\\d)\\.(\\d\\d)(\\.\\d+)?");
@@ -163,11 +164,33 @@ final class DateAdapter {
         if (!sourceDays || !dates && adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)) {
             throw new Untranslatable("a difference of times");
         }
+        if (isFine(binary.left()) || isFine(binary.right())) {
+            throw new Untranslatable("a difference of timestamps, which is an interval");
+        }
+        if (!dates && adapter.writes("extract_epoch")) {
+            return new Expr.Binary(
+                    BinaryOperator.DIVIDE,
+                    new Expr.Binary(BinaryOperator.SUBTRACT, epoch(to), epoch(from), binary.span()),
+                    Expr.Literal.number(SECONDS_OF_DAY),
+                    binary.span());
+        }
         if (!dates) {
             adapter.note(
                     FindingCode.FUNCTION_DIFFERS, binary.span(), "the difference of times in days loses its fraction");
         }
         return Expr.Call.of("days_between", from, to).at(binary.span());
+    }
+
+    private static Expr epoch(Expr e) {
+        return Expr.Call.of("extract_epoch", e).at(e.span());
+    }
+
+    /** True for a timestamp with fractions of its second, whose difference from another is no number of days. */
+    private boolean isFine(Expr e) {
+        return adapter.facts(e)
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Timestamp time && time.precision() > 0)
+                .isPresent();
     }
 
     /** A date that the source may keep as a text, as the date that it is. */

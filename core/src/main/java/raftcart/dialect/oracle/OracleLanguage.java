@@ -29,7 +29,6 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
-                    SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.NULLS_ARE_DUPLICATES_IN_PART,

@@ -144,9 +144,9 @@ SELECT * FROM telescope TABLESAMPLE BERNOULLI (10);
 -- RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- SELECT * FROM telescope AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '10' MINUTE)
 SELECT
-    ROUND((CAST(LOCALTIMESTAMP AS date) - CAST(created AS date))),
+    ROUND((EXTRACT(EPOCH FROM LOCALTIMESTAMP) - EXTRACT(EPOCH FROM updated)) / 86400),
     (LOCALTIMESTAMP + 7 * INTERVAL '1 day'),
-    (CAST(LOCALTIMESTAMP AS date) - CAST(updated AS date)) * 24
+    (EXTRACT(EPOCH FROM LOCALTIMESTAMP) - EXTRACT(EPOCH FROM updated)) / 86400 * 24
 FROM telescope;
 -- RC0602 by hand: No counterpart on the target: XMLTABLE
 -- SELECT x.* FROM telescope t, XMLTABLE('/a/b' PASSING t.doc COLUMNS c VARCHAR2(10) PATH 'c') x
@@ -309,9 +309,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 77:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below
 -- 78:15: RC0624 check: Sample drawn otherwise
 -- 79:25: RC0602 by hand: No counterpart on the target: a query on rows of another time
--- 80:22: RC0607 check: Function with a difference: the difference of times in days loses its fraction
 -- 80:42: RC0609 adapted: Said in other words: days added to a date
--- 80:56: RC0607 check: Function with a difference: the difference of times in days loses its fraction
 -- 81:38: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_get_text
 -- 82:36: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get

@@ -77,7 +77,7 @@ SELECT REGEXP_SUBSTR('a,b,c', '[^,]+', 1, 2), REGEXP_REPLACE(name, '(\w+) (\w+)'
 SELECT MAX(name) KEEP (DENSE_RANK FIRST ORDER BY created DESC) FROM telescope GROUP BY active;
 SELECT * FROM telescope SAMPLE (10);
 SELECT * FROM telescope AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '10' MINUTE);
-SELECT ROUND(SYSDATE - created), SYSDATE + 7, (SYSDATE - updated) * 24 FROM telescope;
+SELECT ROUND(SYSDATE - updated), SYSDATE + 7, (SYSDATE - updated) * 24 FROM telescope;
 SELECT x.* FROM telescope t, XMLTABLE('/a/b' PASSING t.doc COLUMNS c VARCHAR2(10) PATH 'c') x;
 SELECT JSON_VALUE(notes, '$.a.b'), JSON_QUERY(notes,'$.c') FROM telescope WHERE JSON_EXISTS(notes, '$.d');
 SELECT jt.* FROM telescope, JSON_TABLE(notes, '$[*]' COLUMNS (id NUMBER PATH '$.id', nm VARCHAR2(20) PATH '$.n')) jt;

@@ -21,7 +21,7 @@ SELECT
     CASE flag WHEN 'Y' THEN 'yes' WHEN 'N' THEN 'no' ELSE '?' END,
     COALESCE(note, 'none'),
     DATE_ADD(taken, INTERVAL 1 DAY),
-    DATEDIFF(taken, DATE '2026-01-01'),
+    ((TIMESTAMPDIFF(MICROSECOND, '1970-01-01', taken) * 0.000001) - (TIMESTAMPDIFF(MICROSECOND, '1970-01-01', DATE '2026-01-01') * 0.000001)) / 86400,
     CAST(DATE(taken) AS DATETIME),
     DATE_FORMAT(taken, '%d.%m.%Y'),
     CONCAT(COALESCE(note, ''), '-', id)
@@ -41,7 +41,7 @@ SELECT n.id, n.name FROM (SELECT 1 AS id, 'x' AS name) n
 ON DUPLICATE KEY UPDATE name = VALUES(name);
 INSERT INTO a (x) VALUES (1);
 INSERT INTO b (y) VALUES (2);
-SELECT LOCALTIMESTAMP(6), CURRENT_TIMESTAMP(6), CURRENT_USER();
+SELECT LOCALTIMESTAMP, CURRENT_TIMESTAMP, CURRENT_USER();
 SELECT a FROM t1
 EXCEPT
 SELECT b FROM t2;
@@ -84,7 +84,6 @@ CREATE TABLE plate_scan (
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
--- 18:86: RC0607 check: Function with a difference: the difference of times in days loses its fraction
 -- 18:136: RC0609 adapted: Said in other words: the mask DD.MM.YYYY is %d.%m.%Y
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query

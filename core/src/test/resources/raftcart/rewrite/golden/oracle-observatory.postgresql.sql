@@ -22,7 +22,7 @@ SELECT
     CASE flag WHEN 'Y' THEN 'yes' WHEN 'N' THEN 'no' ELSE '?' END,
     COALESCE(note, 'none'),
     (taken + 1 * INTERVAL '1 day'),
-    (CAST(taken AS date) - CAST(DATE '2026-01-01' AS date)),
+    (EXTRACT(EPOCH FROM taken) - EXTRACT(EPOCH FROM DATE '2026-01-01')) / 86400,
     DATE_TRUNC('day', taken),
     TO_CHAR(taken, 'DD.MM.YYYY'),
     COALESCE(note, '') || '-' || id
@@ -84,7 +84,6 @@ CREATE TABLE plate_scan (
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
--- 18:86: RC0607 check: Function with a difference: the difference of times in days loses its fraction
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first

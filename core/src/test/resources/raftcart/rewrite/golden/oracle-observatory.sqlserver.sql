@@ -20,7 +20,7 @@ SELECT
     CASE flag WHEN 'Y' THEN 'yes' WHEN 'N' THEN 'no' ELSE '?' END,
     COALESCE(note, 'none'),
     DATEADD(day, 1, taken),
-    DATEDIFF(day, '2026-01-01', taken),
+    ((DATEDIFF_BIG(microsecond, '19700101', taken) * 0.000001) - (DATEDIFF_BIG(microsecond, '19700101', '2026-01-01') * 0.000001)) / 86400,
     CAST(CAST(taken AS DATE) AS DATETIME2),
     FORMAT(taken, 'dd.MM.yyyy'),
     COALESCE(note, '') + '-' + CAST(id AS nvarchar(max))
@@ -86,7 +86,6 @@ CREATE TABLE plate_scan (
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
--- 18:86: RC0607 check: Function with a difference: the difference of times in days loses its fraction
 -- 18:136: RC0609 adapted: Said in other words: the mask DD.MM.YYYY is dd.MM.yyyy
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query

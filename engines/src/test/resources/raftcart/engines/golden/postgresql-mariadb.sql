@@ -149,7 +149,7 @@ CREATE TABLE `observatory`.`calibrations` (
     `valid_to` datetime(0) NOT NULL DEFAULT (TIMESTAMP '9999-12-31 23:59:59'),
     `coefficients` json NOT NULL,
     `master` longblob NULL,
-    `days_valid` int GENERATED ALWAYS AS (TRUNCATE(CAST((TIMESTAMPDIFF(MICROSECOND, '1970-01-01', CAST(`valid_to` AS datetime(6))) / 1000000) - (TIMESTAMPDIFF(MICROSECOND, '1970-01-01', CAST(`valid_from` AS datetime(6))) / 1000000) AS decimal(65,30)) / CAST(86400 AS decimal(65,30)), 0)) STORED,
+    `days_valid` int GENERATED ALWAYS AS (TRUNCATE(CAST((TIMESTAMPDIFF(MICROSECOND, '1970-01-01', CAST(`valid_to` AS datetime(6))) * 0.000001) - (TIMESTAMPDIFF(MICROSECOND, '1970-01-01', CAST(`valid_from` AS datetime(6))) * 0.000001) AS decimal(65,30)) / CAST(86400 AS decimal(65,30)), 0)) STORED,
     `is_open` tinyint(1) GENERATED ALWAYS AS (`valid_to` > TIMESTAMP '9999-01-01 00:00:00') STORED,
     PRIMARY KEY (`id`),
     CONSTRAINT `calibrations_kind` CHECK (LOWER(`kind`) IN ('bias', 'dark', 'flat', 'wavelength')),
