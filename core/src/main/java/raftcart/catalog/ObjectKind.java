@@ -24,7 +24,10 @@ public enum ObjectKind {
     FOREIGN_TABLE("foreign table"),
     EXTENSION("extension"),
     ROLE("role"),
-    GRANT("grant");
+    GRANT("grant"),
+    SYNONYM("synonym"),
+    /** A statement of a script that could not be taken into account. */
+    STATEMENT("statement");
 
     private final String word;
 

@@ -29,12 +29,32 @@ public final class BuildStage {
         SKIP
     }
 
+    /** Which scripts are run. */
+    public enum Part {
+        /** What has to be there before the rows: schemas, types, sequences and tables. */
+        BEFORE_DATA(false),
+        /** What comes after the rows: indexes, foreign keys, views and triggers. */
+        AFTER_DATA(true),
+        ALL(false);
+
+        private final boolean after;
+
+        Part(boolean after) {
+            this.after = after;
+        }
+
+        boolean includes(boolean afterData) {
+            return this == ALL || after == afterData;
+        }
+    }
+
     /**
      * Runs the stage, going on where an earlier run stopped.
      *
+     * @param part which scripts are run
      * @param again true to run all scripts, also those that ran already, since the target was emptied
      */
-    public static Result run(Migration migration, Existing existing, boolean again) {
+    public static Result run(Migration migration, Part part, Existing existing, boolean again) {
         long start = System.nanoTime();
         Journal journal = migration.workspace().journal();
         if (!journal.isDone(Stage.TRANSLATE)) {
@@ -46,24 +66,39 @@ public final class BuildStage {
         try (EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
             checkPermissions(target);
-            ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
-            List<String> scripts = runner.scripts(false);
-            List<String> skipped = skipExisting(translation, target, runner, existing);
+            List<String> skipped = List.of();
             int ran = 0;
-            for (String script : scripts) {
-                if (!runner.isApplied(script)) {
-                    runner.run(script);
-                    ran++;
-                }
+            if (part.includes(false)) {
+                ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
+                skipped = skipExisting(translation, target, runner, existing);
+                ran += runAll(runner, runner.scripts(false));
+            }
+            if (part.includes(true)) {
+                // They belong to the load, which must not run them again.
+                ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.LOAD);
+                ran += runAll(runner, runner.scripts(true));
             }
             Result result = new Result(ran, skipped, (System.nanoTime() - start) / 1e9);
             ObjectNode details = Json.MAPPER.createObjectNode();
             details.set("result", Json.MAPPER.valueToTree(result));
-            journal.add(Stage.BUILD, Mark.DONE, details);
+            if (part.includes(false)) {
+                journal.add(Stage.BUILD, Mark.DONE, details);
+            }
             return result;
         } catch (SQLException e) {
             throw new BuildException("the target could not be examined: " + e.getMessage(), null, e);
         }
+    }
+
+    private static int runAll(ScriptRunner runner, List<String> scripts) {
+        int ran = 0;
+        for (String script : scripts) {
+            if (!runner.isApplied(script)) {
+                runner.run(script);
+                ran++;
+            }
+        }
+        return ran;
     }
 
     private static void checkPermissions(EngineSession target) {

@@ -8,6 +8,7 @@ import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
+import raftcart.scripts.ScriptSource;
 import raftcart.translate.Translation;
 import raftcart.translate.Translator;
 import raftcart.workspace.Workspace;
@@ -32,7 +33,21 @@ public final class Migration {
         return plan;
     }
 
+    /** True where the source is a folder of script files. */
+    public boolean hasScripts() {
+        return ScriptSource.accepts(plan.source().url());
+    }
+
+    ScriptSource scripts() {
+        return ScriptSource.of(plan.source().url()).below(workspace.folder());
+    }
+
     EngineSession openSource() {
+        if (hasScripts()) {
+            throw new PlanException(
+                    "the source is a folder of script files, which has no rows that this stage could read",
+                    "Load the INSERT statements with `raftcart rewrite`, or name the database itself as the source.");
+        }
         return Engines.open(plan.source());
     }
 

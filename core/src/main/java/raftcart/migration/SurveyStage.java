@@ -24,16 +24,7 @@ public final class SurveyStage {
     public static Result run(Migration migration) {
         long start = System.nanoTime();
         Journal journal = migration.workspace().journal();
-        Catalog catalog;
-        try (EngineSession source = migration.openSource()) {
-            List<String> missing = source.missingToRead();
-            if (!missing.isEmpty()) {
-                throw new ConnectException(
-                        "the account on the source may not read all that is needed",
-                        "Have an administrator run:\n  " + String.join("\n  ", missing));
-            }
-            catalog = source.readCatalog();
-        }
+        Catalog catalog = migration.hasScripts() ? migration.scripts().read() : live(migration);
         if (catalog.tables().findAny().isEmpty()) {
             throw new CatalogException(
                     "the source at " + migration.plan().source().shownUrl() + " has no tables that we can see",
@@ -45,6 +36,18 @@ public final class SurveyStage {
         details.set("result", Json.MAPPER.valueToTree(result));
         journal.add(Stage.SURVEY, Mark.DONE, details);
         return result;
+    }
+
+    private static Catalog live(Migration migration) {
+        try (EngineSession source = migration.openSource()) {
+            List<String> missing = source.missingToRead();
+            if (!missing.isEmpty()) {
+                throw new ConnectException(
+                        "the account on the source may not read all that is needed",
+                        "Have an administrator run:\n  " + String.join("\n  ", missing));
+            }
+            return source.readCatalog();
+        }
     }
 
     private static long rows(Catalog catalog) {

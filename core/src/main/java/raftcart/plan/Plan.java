@@ -1,5 +1,6 @@
 package raftcart.plan;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import raftcart.type.ValueChoices;
@@ -14,6 +15,8 @@ public record Plan(
         Endpoint target,
         Selection tables,
         Map<String, String> schemas,
+        NameRules names,
+        List<ColumnRule> columns,
         ValueChoices values,
         LoadSettings load) {
     public Plan {
@@ -21,6 +24,8 @@ public record Plan(
         Objects.requireNonNull(target, "target");
         Objects.requireNonNull(tables, "tables");
         schemas = Map.copyOf(schemas);
+        Objects.requireNonNull(names, "names");
+        columns = List.copyOf(columns);
         Objects.requireNonNull(values, "values");
         Objects.requireNonNull(load, "load");
     }
@@ -28,6 +33,13 @@ public record Plan(
     /** A plan with all defaults between two databases. */
     public static Plan between(Endpoint source, Endpoint target) {
         return new Plan(
-                source, target, Selection.everything(), Map.of(), ValueChoices.defaults(), LoadSettings.defaults());
+                source,
+                target,
+                Selection.everything(),
+                Map.of(),
+                NameRules.defaults(),
+                List.of(),
+                ValueChoices.defaults(),
+                LoadSettings.defaults());
     }
 }

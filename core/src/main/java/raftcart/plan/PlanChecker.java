@@ -34,6 +34,24 @@ final class PlanChecker {
         return node.isObject();
     }
 
+    boolean isList(JsonNode node, String path) {
+        if (!node.isArray()) {
+            fault(path, "'" + path + "' must be a list");
+        }
+        return node.isArray();
+    }
+
+    Optional<Boolean> truth(JsonNode node, String path) {
+        if (PlanFile.absent(node)) {
+            return Optional.empty();
+        }
+        if (!node.isBoolean()) {
+            fault(path, "'" + path + "' must be true or false");
+            return Optional.empty();
+        }
+        return Optional.of(node.asBoolean());
+    }
+
     void keys(JsonNode node, String path, List<String> known) {
         boolean top = path.isEmpty();
         if (!isObject(node, top ? "the plan" : path)) {

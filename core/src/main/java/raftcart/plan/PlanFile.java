@@ -10,9 +10,11 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.error.PlanException;
@@ -63,7 +65,10 @@ public final class PlanFile {
     }
 
     private static Plan plan(PlanChecker checker, JsonNode root) {
-        checker.keys(root, "", List.of("version", "source", "target", "tables", "schemas", "values", "load"));
+        checker.keys(
+                root,
+                "",
+                List.of("version", "source", "target", "tables", "schemas", "names", "columns", "values", "load"));
         checker.number(root.path("version"), "version", 1, 1, 1);
         JsonNode tables = root.path("tables");
         checker.keys(tables, "tables", List.of("include", "exclude"));
@@ -76,6 +81,8 @@ public final class PlanFile {
                 endpoint(checker, root.path("target"), "target"),
                 selection,
                 schemas(checker, root.path("schemas")),
+                names(checker, root.path("names")),
+                columns(checker, root.path("columns")),
                 values(checker, root.path("values")),
                 load(checker, root.path("load")));
     }
@@ -99,6 +106,40 @@ public final class PlanFile {
                     .ifPresent(target -> schemas.put(f.getKey(), target)));
         }
         return schemas;
+    }
+
+    private static NameRules names(PlanChecker checker, JsonNode node) {
+        checker.keys(node, "names", List.of("case", "table-prefix", "table-suffix", "rename"));
+        NameRules defaults = NameRules.defaults();
+        Map<String, String> rename = new LinkedHashMap<>();
+        if (checker.isObject(node.path("rename"), "names.rename")) {
+            node.path("rename").properties().forEach(f -> checker.text(f.getValue(), "names.rename." + f.getKey())
+                    .ifPresent(to -> rename.put(f.getKey().toLowerCase(Locale.ROOT), to)));
+        }
+        return new NameRules(
+                checker.choice(node.path("case"), "names.case", defaults.letters()),
+                checker.text(node.path("table-prefix"), "names.table-prefix").orElse(""),
+                checker.text(node.path("table-suffix"), "names.table-suffix").orElse(""),
+                rename);
+    }
+
+    private static List<ColumnRule> columns(PlanChecker checker, JsonNode node) {
+        List<ColumnRule> rules = new ArrayList<>();
+        if (absent(node) || !checker.isList(node, "columns")) {
+            return rules;
+        }
+        for (int i = 0; i < node.size(); i++) {
+            String path = "columns." + i;
+            JsonNode rule = node.get(i);
+            checker.keys(rule, path, List.of("column", "from", "type", "nullable", "default"));
+            rules.add(new ColumnRule(
+                    checker.text(rule.path("column"), path + ".column").orElse("*"),
+                    checker.text(rule.path("from"), path + ".from").orElse("*"),
+                    checker.text(rule.path("type"), path + ".type"),
+                    checker.truth(rule.path("nullable"), path + ".nullable"),
+                    checker.text(rule.path("default"), path + ".default")));
+        }
+        return rules;
     }
 
     private static ValueChoices values(PlanChecker checker, JsonNode node) {

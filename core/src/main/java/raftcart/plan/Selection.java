@@ -34,7 +34,7 @@ public record Selection(List<String> include, List<String> exclude) {
                 || compiled.matcher(table.toString().toLowerCase(Locale.ROOT)).matches();
     }
 
-    private static Pattern compile(String pattern) {
+    static Pattern compile(String pattern) {
         String expression = pattern.toLowerCase(Locale.ROOT)
                 .chars()
                 .mapToObj(c -> switch (c) {

@@ -307,17 +307,7 @@ final class ColumnAdapter {
             }
             boolean foreign = c.kind() == ConstraintKind.FOREIGN_KEY && has(SqlFeature.ON_DUPLICATE_KEY);
             if (foreign) {
-                TableConstraint moved = new TableConstraint(
-                        c.kind(),
-                        c.name(),
-                        List.of(IndexPart.of(column.name())),
-                        c.check(),
-                        c.reference(),
-                        c.deferrable(),
-                        c.initiallyDeferred(),
-                        c.disabled(),
-                        c.leftOut(),
-                        c.span());
+                TableConstraint moved = ColumnFactory.withParts(c, List.of(IndexPart.of(column.name())));
                 new ConstraintAdapter(adapter).constraint(moved).ifPresent(constraints::add);
             } else {
                 new ConstraintAdapter(adapter).constraint(c).ifPresent(own::add);
@@ -355,18 +345,9 @@ final class ColumnAdapter {
             return Optional.empty();
         }
         ValueKind kind = column.generated().map(adapter::kind).orElse(ValueKind.UNKNOWN);
-        return Optional.of(
-                switch (kind) {
-                    case INTEGER -> new LogicalType.Int(64, false);
-                    case DECIMAL -> new LogicalType.Decimal(38, 10, false);
-                    case FLOAT -> new LogicalType.Floating(64);
-                    case TEXT -> new LogicalType.Text(0);
-                    case DATE -> new LogicalType.Date();
-                    case TIMESTAMP -> new LogicalType.Timestamp(6, false);
-                    case BOOLEAN -> new LogicalType.Bool();
-                    default ->
-                        throw new Untranslatable("the column " + column.name().text() + " without a type");
-                });
+        return Optional.of(ColumnFactory.ofKind(kind)
+                .orElseThrow(
+                        () -> new Untranslatable("the column " + column.name().text() + " without a type")));
     }
 
     private static boolean isPrimary(ColumnDefinition column, CreateTable table) {
@@ -408,7 +389,7 @@ final class ColumnAdapter {
     }
 
     /** What DB2 takes for WITH DEFAULT alone ("CREATE TABLE": DEFAULT values). */
-    private static Expr ofType(LogicalType type, Span span) {
+    static Expr ofType(LogicalType type, Span span) {
         return switch (KindFinder.kind(type)) {
             case INTEGER, DECIMAL, FLOAT -> Expr.Literal.number(0);
             case BOOLEAN -> new Expr.Literal(LiteralKind.BOOLEAN, "false", span);

@@ -132,13 +132,11 @@ final class TableAdapter {
     KnownColumn known(ColumnDefinition column, Optional<String> ofTable) {
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean notNull = key || column.notNull().orElse(false);
-        String collation = column.collation().or(() -> ofTable).orElse("").toLowerCase(Locale.ROOT);
-        boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
         return new KnownColumn(
                 column.name(),
                 column.type().map(adapter.finder::type),
                 notNull,
-                saysItIgnoresCase(column) || adapter.from.has(SqlFeature.IGNORES_CASE) && !binary);
+                ColumnFactory.ignoresCase(column, ofTable, adapter.from));
     }
 
     /** True where the column says itself that its texts compare without regard to case. */

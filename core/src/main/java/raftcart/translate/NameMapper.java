@@ -1,18 +1,23 @@
 package raftcart.translate;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Identifiers;
+import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
 import raftcart.sql.parse.NameCase;
 
@@ -24,8 +29,13 @@ final class NameMapper {
     private final Map<String, String> schemas = new HashMap<>();
     private final Map<String, Set<String>> taken = new HashMap<>();
     private final Notes notes;
+    private final NameRules rules;
+    private final NameCase fromCase;
+    private final Set<ObjectName> clashing = new HashSet<>();
 
-    NameMapper(Catalog source, Plan plan, String targetSchema, Dialect to, Notes notes) {
+    NameMapper(Catalog source, Plan plan, String targetSchema, Language from, Dialect to, Notes notes) {
+        this.rules = plan.names();
+        this.fromCase = from.grammar().names();
         this.identifiers = to.identifiers();
         this.to = to;
         this.notes = notes;
@@ -33,9 +43,43 @@ final class NameMapper {
         boolean single = source.schemas().size() == 1;
         source.schemas().forEach(s -> {
             boolean byDefault = single || s.name().equals(source.defaultSchema());
-            String fallback = byDefault ? targetSchema : s.name();
+            String fallback = byDefault ? targetSchema : cased(s.name());
             schemas.put(s.name(), plan.schemas().getOrDefault(s.name(), fallback));
         });
+        findClashes();
+    }
+
+    /** Objects whose names differ in case alone: those that are spelled as they would become keep that, the others their own. */
+    private void findClashes() {
+        Map<ObjectName, List<ObjectName>> alike = new HashMap<>();
+        source.tables().map(Table::name).forEach(n -> alike.computeIfAbsent(
+                        new ObjectName(schema(n.schema()), cased(n.name())), k -> new ArrayList<>())
+                .add(n));
+        alike.forEach((name, sources) -> {
+            if (sources.size() > 1) {
+                sources.stream().filter(n -> !n.name().equals(name.name())).forEach(clashing::add);
+            }
+        });
+    }
+
+    /** The name with its letters as the plan wants them. */
+    private String cased(String name) {
+        return switch (rules.letters()) {
+            case KEEP -> name;
+            case LOWER -> name.toLowerCase(Locale.ROOT);
+            case UPPER -> name.toUpperCase(Locale.ROOT);
+            case FOLD -> folded(name);
+        };
+    }
+
+    /** A name that the source would store in this way itself, as the target would store it; other names as they are. */
+    private String folded(String name) {
+        if (!fromCase.fold(name).equals(name)) {
+            return name;
+        }
+        NameCase toCase = to.grammar().names();
+        boolean capitals = fromCase == NameCase.UPPER && toCase == NameCase.IGNORED;
+        return capitals ? name.toLowerCase(Locale.ROOT) : toCase.fold(name);
     }
 
     /** The source's enumerations. */
@@ -49,9 +93,21 @@ final class NameMapper {
         return schemas.getOrDefault(sourceSchema, sourceSchema);
     }
 
-    /** The name of a table or sequence on the target. */
-    ObjectName object(ObjectName source) {
-        return new ObjectName(schema(source.schema()), fit(source.name(), source.toString()));
+    /** The name of a table on the target. */
+    ObjectName table(ObjectName table) {
+        Optional<String> given = rules.named(table);
+        String name = rules.tablePrefix() + given.orElseGet(() -> own(table)) + rules.tableSuffix();
+        return new ObjectName(schema(table.schema()), shortened(given.orElse(name), table.toString()));
+    }
+
+    /** The name of a sequence, view or other object on the target. */
+    ObjectName object(ObjectName object) {
+        String name = rules.named(object).orElseGet(() -> own(object));
+        return new ObjectName(schema(object.schema()), shortened(name, object.toString()));
+    }
+
+    private String own(ObjectName object) {
+        return clashing.contains(object) ? object.name() : cased(object.name());
     }
 
     /** The name on the target of a sequence that an expression names, with or without its schema. */
@@ -62,8 +118,9 @@ final class NameMapper {
     }
 
     /** The name of a column among those that its table has already on the target; it is added to them. */
-    String column(String name, String object, Set<String> taken) {
-        String fitting = fit(name, object);
+    String column(ObjectName table, String name, Set<String> taken) {
+        String object = table + "." + name;
+        String fitting = shortened(rules.named(table, name).orElseGet(() -> cased(name)), object);
         String unique = fitting;
         boolean ignoresCase = to.grammar().names() == NameCase.IGNORED;
         for (int i = 2; !taken.add(ignoresCase ? unique.toLowerCase(Locale.ROOT) : unique); i++) {
@@ -77,6 +134,10 @@ final class NameMapper {
 
     /** The name of a column, constraint or other part, shortened if it must be. */
     String fit(String name, String object) {
+        return shortened(cased(name), object);
+    }
+
+    private String shortened(String name, String object) {
         String fitting = identifiers.shorten(name);
         if (!fitting.equals(name)) {
             notes.find(FindingCode.NAME_SHORTENED, object, name + " becomes " + fitting);
@@ -95,7 +156,7 @@ final class NameMapper {
         if (to.has(SqlFeature.INDEXES_OF_TABLES) || names(targetTable.schema()).add(wanted.toLowerCase(Locale.ROOT))) {
             return wanted;
         }
-        String longer = identifiers.shorten(targetTable.name() + "_" + name);
+        String longer = identifiers.shorten(targetTable.name() + "_" + cased(name));
         String unique = longer;
         for (int i = 2; !names(targetTable.schema()).add(unique.toLowerCase(Locale.ROOT)); i++) {
             unique = identifiers.shorten(longer + "_" + i);

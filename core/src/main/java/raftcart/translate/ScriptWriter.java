@@ -3,11 +3,14 @@ package raftcart.translate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
+import raftcart.catalog.CodeObject;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
+import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
@@ -67,6 +70,7 @@ public final class ScriptWriter {
             add("40-tables", table.name().name(), "table " + table.name(), ddl.createTable(table), false);
         }
         afterData();
+        code();
     }
 
     private void afterData() {
@@ -101,6 +105,17 @@ public final class ScriptWriter {
                         List.of(ddl.addForeignKey(table, key)),
                         true);
             }
+        }
+    }
+
+    /** Views, which may read any table, and triggers, which are not to see the rows that are loaded. */
+    private void code() {
+        Map<ObjectKind, String> stages = Map.of(ObjectKind.TRIGGER, "80-triggers");
+        number = 0;
+        for (CodeObject object : translation.code()) {
+            String stage = stages.getOrDefault(object.kind(), "70-views");
+            String what = object.kind().word() + " " + object.name();
+            add(stage, object.name().name(), what, List.of(object.source()), true);
         }
     }
 

@@ -62,7 +62,7 @@ final class TableExpressions {
         return name.exact() ? name.text() : from.grammar().names().fold(name.text());
     }
 
-    private static KnownColumn known(Pair pair) {
+    static KnownColumn known(Pair pair) {
         return new KnownColumn(
                 new Name(pair.targetName(), true),
                 Optional.of(pair.type()),
@@ -70,7 +70,8 @@ final class TableExpressions {
                 pair.source().ignoresCase());
     }
 
-    private static QualifiedName exact(ObjectName name) {
+    /** A name of the target, exactly as it is. */
+    static QualifiedName exact(ObjectName name) {
         Name own = new Name(name.name(), true);
         return new QualifiedName(name.schema().isEmpty() ? List.of(own) : List.of(new Name(name.schema(), true), own));
     }

@@ -19,9 +19,11 @@ import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
 import raftcart.finding.FindingCode;
+import raftcart.plan.ColumnRule;
 import raftcart.plan.Plan;
 import raftcart.rewrite.ExpressionRewriter;
 import raftcart.rewrite.ExpressionRewriter.Result;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
 
@@ -37,6 +39,7 @@ final class TableTranslator {
     private final Map<String, TypeChoice> choices = new LinkedHashMap<>();
     private final Map<String, TableExpressions.Pair> pairs = new LinkedHashMap<>();
     private final Set<String> columnNames = new HashSet<>();
+    private final Map<String, String> assigned = new LinkedHashMap<>();
     private final ExpressionRewriter expressions;
 
     TableTranslator(Language from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
@@ -46,7 +49,7 @@ final class TableTranslator {
         this.names = names;
         this.notes = notes;
         this.source = source;
-        this.target = names.object(source.name());
+        this.target = names.table(source.name());
         source.columns().forEach(this::chooseType);
         this.expressions = new TableExpressions(from, to, names).of(target, List.copyOf(pairs.values()));
     }
@@ -63,8 +66,18 @@ final class TableTranslator {
         return expressions;
     }
 
+    /** The columns before and after. */
+    List<TableExpressions.Pair> pairs() {
+        return List.copyOf(pairs.values());
+    }
+
     String targetColumn(String sourceColumn) {
         return pairs.get(sourceColumn).targetName();
+    }
+
+    /** The values that the source assigns to columns at every update and the target does not. */
+    Map<String, String> assigned() {
+        return assigned;
     }
 
     TypeChoice choice(String sourceColumn) {
@@ -83,10 +96,13 @@ final class TableTranslator {
 
     private void chooseType(Column column) {
         LogicalType type = from.types().interpret(column, plan.values());
-        String name = names.column(column.name(), source.name() + "." + column.name(), columnNames);
+        String name = names.column(source.name(), column.name(), columnNames);
         ColumnUse use = new ColumnUse(
                 target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
-        TypeChoice choice = to.types().choose(named(type), use);
+        TypeChoice choice = rule(column)
+                .flatMap(ColumnRule::type)
+                .map(this::asPlanned)
+                .orElseGet(() -> to.types().choose(named(column.identity().isPresent() ? whole(type) : type), use));
         choices.put(column.name(), choice);
         pairs.put(column.name(), new TableExpressions.Pair(column, name, type));
         String object = source.name() + "." + column.name();
@@ -94,6 +110,24 @@ final class TableTranslator {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
         choice.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
+    }
+
+    private Optional<ColumnRule> rule(Column column) {
+        return plan.columns().stream()
+                .filter(r -> r.fits(source.name(), column.name(), column.declaredType()))
+                .findFirst();
+    }
+
+    private TypeChoice asPlanned(String type) {
+        LogicalType stored =
+                to.types().read(TypeNameParser.parse(type, to.grammar().lexical()));
+        return new TypeChoice(type, stored, List.of(), List.of());
+    }
+
+    /** The whole numbers for a column that the engine numbers. */
+    private static LogicalType whole(LogicalType type) {
+        boolean small = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9;
+        return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
     }
 
     /** A named enumeration carries the name that it has on the target. */
@@ -142,8 +176,11 @@ final class TableTranslator {
                 pair.targetName(),
                 choice.sql(),
                 choice.stored(),
-                column.nullable(),
-                defaultValue,
+                rule(column).flatMap(ColumnRule::nullable).orElse(column.nullable()),
+                rule(column)
+                        .flatMap(ColumnRule::defaultValue)
+                        .map(d -> Optional.of(d).filter(t -> !t.isBlank()))
+                        .orElse(defaultValue),
                 generated,
                 column.identity(),
                 column.ignoresCase() && to.has(SqlFeature.IGNORES_CASE),
@@ -186,7 +223,7 @@ final class TableTranslator {
         if (to.has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             return expressions.value(text).text();
         }
-        notes.byHand("on-update", object, text, FindingCode.ASSIGNED_ON_UPDATE, "set to " + text + " at every update");
+        assigned.put(targetColumn(object.substring(object.lastIndexOf('.') + 1)), text);
         return Optional.empty();
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import raftcart.catalog.Catalog;
+import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectName;
 import raftcart.finding.Finding;
 
@@ -12,6 +13,7 @@ import raftcart.finding.Finding;
  *
  * @param target the database to build, in the target's own terms
  * @param tables how each table's rows cross, parents before children
+ * @param code views, triggers and the like with their text on the target, in an order in which they can be made
  * @param objects every object of the source with its outcome
  * @param findings everything there is to say, in the order of the objects
  * @param byHand everything that was left to a person
@@ -20,6 +22,7 @@ public record Translation(
         Catalog target,
         List<TableMapping> tables,
         List<SequenceMapping> sequences,
+        List<CodeObject> code,
         List<ObjectOutcome> objects,
         List<Finding> findings,
         List<ByHand> byHand) {
@@ -27,6 +30,7 @@ public record Translation(
         Objects.requireNonNull(target, "target");
         tables = List.copyOf(tables);
         sequences = List.copyOf(sequences);
+        code = List.copyOf(code);
         objects = List.copyOf(objects);
         findings = List.copyOf(findings);
         byHand = List.copyOf(byHand);

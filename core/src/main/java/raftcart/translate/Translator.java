@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import raftcart.catalog.Catalog;
@@ -26,6 +27,9 @@ import raftcart.dialect.TypeChoice;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
+import raftcart.rewrite.ObjectRewriter;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
 
 /** Translates a whole catalog by the plan. */
@@ -45,7 +49,7 @@ public final class Translator {
         this.to = to;
         this.plan = plan;
         this.targetSchema = targetSchema;
-        this.names = new NameMapper(source, plan, targetSchema, to, notes);
+        this.names = new NameMapper(source, plan, targetSchema, from, to, notes);
     }
 
     /**
@@ -74,11 +78,12 @@ public final class Translator {
         followReferredTypes();
         List<TableMapping> mappings = tables.values().stream().map(this::table).toList();
         List<EnumeratedType> types = enumeratedTypes(mappings);
-        codeObjects();
+        List<CodeObject> code = codeObjects();
         return new Translation(
-                new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types)),
+                new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types, code)),
                 mappings,
                 sequences,
+                code,
                 notes.objects(),
                 notes.findings(),
                 notes.byHandParts());
@@ -199,25 +204,69 @@ public final class Translator {
         return List.copyOf(types.values());
     }
 
-    private void codeObjects() {
+    /** What is left to a person for now: routines, and what nobody else takes care of. */
+    private List<CodeObject> codeObjects() {
+        CodeTranslator code = new CodeTranslator(source, from, to, names, notes);
+        tables.values().forEach(code::add);
+        code.translate();
+        List<CodeObject> all = new ArrayList<>(code.done());
+        tables.values().forEach(t -> t.assigned()
+                .forEach((column, value) -> assigned(code, t, column, value).ifPresent(all::add)));
         for (Schema schema : source.schemas()) {
-            for (CodeObject object : schema.codeObjects()) {
-                notes.byHand(
-                        object.kind().fileWord(),
-                        object.name().toString(),
-                        object.source(),
-                        FindingCode.NOT_TRANSLATED,
-                        object.kind().word() + "s are not translated yet");
-                notes.notCreated(object.kind(), object.name().toString());
-            }
+            schema.codeObjects().stream()
+                    .filter(c -> !CodeTranslator.isView(c.kind()))
+                    .forEach(this::leave);
         }
+        return all;
+    }
+
+    private void leave(CodeObject object) {
+        notes.byHand(
+                object.kind().fileWord(),
+                object.name().toString(),
+                object.source(),
+                FindingCode.NOT_TRANSLATED,
+                object.kind() == ObjectKind.STATEMENT
+                        ? "a statement that was not taken into account"
+                        : object.kind().word() + "s are not translated yet");
+        notes.notCreated(object.kind(), object.name().toString());
+    }
+
+    /** A column that is assigned at every update, by a trigger. */
+    private Optional<CodeObject> assigned(CodeTranslator code, TableTranslator table, String column, String value) {
+        QualifiedName name = TableExpressions.exact(table.target());
+        boolean computes =
+                table.source().columns().stream().anyMatch(c -> c.generated().isPresent());
+        List<Name> watched = computes
+                ? table.pairs().stream()
+                        .filter(p -> p.source().generated().isEmpty())
+                        .map(p -> new Name(p.targetName(), true))
+                        .toList()
+                : List.of();
+        ObjectRewriter.Result result = to.has(SqlFeature.TRIGGER_FUNCTIONS)
+                ? code.rewriter().assignOnUpdate(name, new Name(column, true), value, watched)
+                : ObjectRewriter.Result.not("set to " + value + " at every update");
+        String object = table.source().name() + "." + column;
+        if (!result.done()) {
+            notes.byHand("on-update", object, value, FindingCode.ASSIGNED_ON_UPDATE, result.reason());
+            return Optional.empty();
+        }
+        notes.find(FindingCode.SYNTAX_ADAPTED, object, "assigned at every update by a trigger");
+        String text = String.join(";\n\n", result.statements());
+        ObjectName trigger =
+                new ObjectName(table.target().schema(), table.target().name() + "_" + column);
+        return Optional.of(new CodeObject(ObjectKind.TRIGGER, trigger, text));
     }
 
     private static List<Schema> schemas(
-            List<TableMapping> tables, List<SequenceMapping> sequences, List<EnumeratedType> types) {
+            List<TableMapping> tables,
+            List<SequenceMapping> sequences,
+            List<EnumeratedType> types,
+            List<CodeObject> code) {
         Set<String> names = new LinkedHashSet<>();
         tables.forEach(t -> names.add(t.target().name().schema()));
         sequences.forEach(s -> names.add(s.target().schema()));
+        code.forEach(c -> names.add(c.name().schema()));
         return names.stream()
                 .sorted(Comparator.naturalOrder())
                 .map(name -> new Schema(
@@ -233,7 +282,9 @@ public final class Translator {
                         types.stream()
                                 .filter(t -> t.name().schema().equals(name))
                                 .toList(),
-                        List.of()))
+                        code.stream()
+                                .filter(c -> c.name().schema().equals(name))
+                                .toList()))
                 .toList();
     }
 

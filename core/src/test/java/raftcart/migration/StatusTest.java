@@ -117,7 +117,8 @@ class StatusTest {
                 .isInstanceOf(PlanException.class)
                 .satisfies(e -> assertThat(((PlanException) e).advice())
                         .hasValueSatisfying(a -> assertThat(a).contains("raftcart survey")));
-        assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Existing.STOP, false))
+        assertThatThrownBy(
+                        () -> BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("there are no scripts yet");
         assertThatThrownBy(() -> LoadStage.run(migration, raftcart.move.TargetRows.STOP, null))

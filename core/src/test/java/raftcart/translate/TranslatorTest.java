@@ -29,6 +29,7 @@ import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.plan.Endpoint;
 import raftcart.plan.LoadSettings;
+import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
 import raftcart.plan.Selection;
 import raftcart.type.LogicalType;
@@ -128,6 +129,8 @@ class TranslatorTest {
                 Endpoint.of("b"),
                 selection,
                 schemas,
+                NameRules.defaults(),
+                List.of(),
                 ValueChoices.defaults(),
                 LoadSettings.defaults());
         return Translator.translate(catalog, from.language(), to, plan, "s");
@@ -347,6 +350,8 @@ class TranslatorTest {
                 Endpoint.of("b"),
                 Selection.everything(),
                 Map.of("j", "s"),
+                NameRules.defaults(),
+                List.of(),
                 ValueChoices.defaults(),
                 LoadSettings.defaults());
         assertThatThrownBy(() -> Translator.translate(catalog, POSTGRESQL.language(), MARIADB, plan, "s"))

@@ -66,7 +66,7 @@ class InterruptedLoadTest {
                 MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "load:\n  rows-per-batch: 500\n");
         SurveyStage.run(migration);
         TranslateStage.run(migration);
-        BuildStage.run(migration, BuildStage.Existing.STOP, false);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
         return migration;
     }
 
@@ -176,7 +176,8 @@ class InterruptedLoadTest {
         assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("table public.frames is not on the target");
-        assertThat(BuildStage.run(migration, BuildStage.Existing.STOP, true).scripts())
+        assertThat(BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, true)
+                        .scripts())
                 .isEqualTo(2);
         LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();

@@ -23,7 +23,7 @@ final class MigrationRun {
         this.migration = migration;
         SurveyStage.run(migration);
         translated = TranslateStage.run(migration);
-        BuildStage.run(migration, existing, false);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, existing, false);
         loaded = LoadStage.run(migration, TargetRows.STOP, new Silent());
         verified = VerifyStage.run(migration, verdict -> {});
     }

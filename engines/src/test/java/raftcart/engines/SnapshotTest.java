@@ -65,7 +65,7 @@ class SnapshotTest {
         Migration migration = MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "");
         SurveyStage.run(migration);
         TranslateStage.run(migration);
-        BuildStage.run(migration, BuildStage.Existing.STOP, false);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
         LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new Writer(source));
         assertThat(result.tables()).extracting(TableResult::read).containsExactly(1000L, 2L);
         assertThat(target.ask("SELECT SUM(frames) FROM nights")).isEqualTo("1000");

@@ -22,7 +22,11 @@ final class InitCommand implements Callable<Integer>, CommonOptions.Holder {
     @Parameters(paramLabel = "DIR", description = "The folder to make.")
     private Path folder;
 
-    @Option(names = "--source", required = true, paramLabel = "URL", description = "JDBC URL of the source.")
+    @Option(
+            names = "--source",
+            required = true,
+            paramLabel = "URL",
+            description = "JDBC URL of the source, or scripts:DIALECT:PATH for a file or folder of scripts.")
     private String source;
 
     @Option(names = "--target", required = true, paramLabel = "URL", description = "JDBC URL of the target.")

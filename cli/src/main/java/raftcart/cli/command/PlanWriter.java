@@ -11,6 +11,7 @@ import raftcart.engine.Engines;
 import raftcart.error.PlanException;
 import raftcart.plan.Endpoint;
 import raftcart.plan.Secrets;
+import raftcart.scripts.ScriptSource;
 
 /** Writes the commented text of a new plan. A password in plain text never gets into it. */
 final class PlanWriter {
@@ -19,7 +20,9 @@ final class PlanWriter {
     private final List<String> warnings = new ArrayList<>();
 
     PlanWriter(Endpoint source, Endpoint target) {
-        this.source = checked(source, "RAFTCART_SOURCE_PASSWORD");
+        this.source = ScriptSource.accepts(source.url())
+                ? Endpoint.of(ScriptSource.of(source.url()).absoluteUrl())
+                : checked(source, "RAFTCART_SOURCE_PASSWORD");
         this.target = checked(target, "RAFTCART_TARGET_PASSWORD");
     }
 

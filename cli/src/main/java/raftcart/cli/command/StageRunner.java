@@ -52,7 +52,8 @@ final class StageRunner {
                 keep(stage, result);
             }
             case BUILD -> {
-                BuildStage.Result result = BuildStage.run(migration, BuildStage.Existing.STOP, false);
+                BuildStage.Result result =
+                        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
                 views.build(result);
                 keep(stage, result);
             }

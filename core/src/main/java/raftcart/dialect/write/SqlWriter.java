@@ -82,6 +82,11 @@ public final class SqlWriter {
         return queries.query(query);
     }
 
+    /** The name of a type as text. */
+    public String typeName(TypeName type) {
+        return type(type);
+    }
+
     /** A type in the dialect's own terms, with its numbers and texts. */
     String type(TypeName type) {
         String parameters = type.parameters().stream()

@@ -1,0 +1,75 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.type.LogicalType;
+
+/** What the definition of a column says about it beyond its words. */
+public final class ColumnFactory {
+    private ColumnFactory() {}
+
+    /** True where two texts of the column are equal that differ in the case of their letters alone. */
+    public static boolean ignoresCase(ColumnDefinition column, Optional<String> collationOfTable, Language language) {
+        String collation =
+                column.collation().or(() -> collationOfTable).orElse("").toLowerCase(Locale.ROOT);
+        boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
+        return TableAdapter.saysItIgnoresCase(column) || language.has(SqlFeature.IGNORES_CASE) && !binary;
+    }
+
+    /** The default, with that of the type in the place of a bare WITH DEFAULT. */
+    public static Expr defaultValue(Expr given, LogicalType type) {
+        return given instanceof Expr.Call call && call.is("default_of_type")
+                ? ColumnAdapter.ofType(type, call.span())
+                : given;
+    }
+
+    /** The type of a column that is computed from these others, where that can be told. */
+    public static Optional<LogicalType> computedType(Expr value, List<KnownColumn> columns, Language language) {
+        Knowledge knowledge = new Knowledge();
+        QualifiedName table = QualifiedName.of("t");
+        knowledge.add(table, columns, List.of());
+        Scope scope = new Scope(Optional.empty());
+        Scope.Relation.of("t", table, knowledge).ifPresent(scope::add);
+        return ofKind(new KindFinder(language, knowledge).kind(value, scope));
+    }
+
+    /** A type that holds all values of a kind. */
+    static Optional<LogicalType> ofKind(ValueKind kind) {
+        return Optional.ofNullable(
+                switch (kind) {
+                    case INTEGER -> new LogicalType.Int(64, false);
+                    case DECIMAL -> new LogicalType.Decimal(38, 10, false);
+                    case FLOAT -> new LogicalType.Floating(64);
+                    case TEXT -> new LogicalType.Text(0);
+                    case DATE -> new LogicalType.Date();
+                    case TIMESTAMP -> new LogicalType.Timestamp(6, false);
+                    case BOOLEAN -> new LogicalType.Bool();
+                    default -> null;
+                });
+    }
+
+    /** The constraint of a column as one of its table. */
+    public static TableConstraint withParts(TableConstraint c, List<IndexPart> parts) {
+        return new TableConstraint(
+                c.kind(),
+                c.name(),
+                parts,
+                c.check(),
+                c.reference(),
+                c.deferrable(),
+                c.initiallyDeferred(),
+                c.disabled(),
+                c.leftOut(),
+                c.span());
+    }
+}

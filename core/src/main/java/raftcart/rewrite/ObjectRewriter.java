@@ -1,0 +1,120 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.Language;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.error.SqlSyntaxException;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.ExpressionRewriter.Note;
+import raftcart.rewrite.Scope.Relation;
+import raftcart.sql.Span;
+import raftcart.sql.parse.ExprParser;
+import raftcart.sql.parse.StatementParser;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+
+/**
+ * Translates the objects of a catalog that are statements, such as views. All names in them, and all tables that are known,
+ * are those of the target already.
+ */
+public final class ObjectRewriter {
+    private final Language from;
+    private final Language to;
+    private final Knowledge knowledge;
+
+    public ObjectRewriter(Language from, Language to, Knowledge knowledge) {
+        this.from = from;
+        this.to = to;
+        this.knowledge = knowledge;
+    }
+
+    /**
+     * What came of an object.
+     *
+     * @param statements the object in the target's SQL; none where it could not be said, or is nothing there
+     * @param reason why it could not be said; empty where it could
+     */
+    public record Result(List<String> statements, String reason, List<Note> notes) {
+        public Result {
+            statements = List.copyOf(statements);
+            notes = List.copyOf(notes);
+        }
+
+        /** Nothing, for a reason. */
+        public static Result not(String reason) {
+            return new Result(List.of(), reason, List.of());
+        }
+
+        /** True where the object could be said. */
+        public boolean done() {
+            return reason.isEmpty();
+        }
+    }
+
+    /**
+     * Reads an object's text.
+     *
+     * @throws SqlSyntaxException if it cannot be read
+     */
+    public static Statement parse(String text, Language language) {
+        List<StatementParser.Parsed> parsed =
+                StatementParser.parse(text, language.grammar(), 1, 1).statements();
+        if (parsed.isEmpty()) {
+            throw new SqlSyntaxException(1, 1, "found nothing, expected a statement");
+        }
+        StatementParser.Parsed first = parsed.get(0);
+        return first.statement().orElseThrow(() -> first.failure().orElseThrow());
+    }
+
+    /** Translates a statement. */
+    public Result rewrite(Statement statement) {
+        AdaptNotes notes = new AdaptNotes();
+        try {
+            StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
+            List<Statement> adapted = adapter.adapt(statement);
+            return written(adapted, adapter.expressions(), notes);
+        } catch (Untranslatable e) {
+            return Result.not(e.getMessage());
+        }
+    }
+
+    /** What assigns a value to a column at every change of its row, for a target that does it by a trigger. */
+    public Result assignOnUpdate(QualifiedName table, Name column, String value, List<Name> watched) {
+        AdaptNotes notes = new AdaptNotes();
+        QueryAdapter adapter = new QueryAdapter(from, to, knowledge, notes);
+        Relation.of(table.last().text(), table, knowledge).ifPresent(adapter.scope::add);
+        try {
+            Expr adapted = adapter.expr(ExprParser.parse(value, from.grammar()));
+            Statement trigger = new DdlStatement.AssignOnUpdate(table, column, adapted, watched, Span.NONE);
+            return written(List.of(trigger), adapter, notes);
+        } catch (Untranslatable | SqlSyntaxException e) {
+            return Result.not(e.getMessage());
+        }
+    }
+
+    private Result written(List<Statement> adapted, ExprAdapter adapter, AdaptNotes notes) {
+        SqlWriter writer = to.writer().apply(new WriterContext(to, adapter::kindOf, n -> n, notes::add));
+        List<String> texts = new ArrayList<>();
+        adapted.forEach(s -> texts.add(writer.statement(s)));
+        Optional<String> unknown = notes.all().stream()
+                .filter(n -> n.code() == FindingCode.FUNCTION_UNKNOWN)
+                .map(AdaptNotes.Note::detail)
+                .findFirst();
+        return unknown.map(f -> Result.not("the function " + f + " is not known"))
+                .orElseGet(() -> new Result(texts, "", notes(notes)));
+    }
+
+    private static List<Note> notes(AdaptNotes notes) {
+        return notes.all().stream()
+                .map(n -> new Note(n.code(), n.detail()))
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,101 @@
+package raftcart.scripts;
+
+import java.math.BigInteger;
+import java.util.Collection;
+import java.util.Optional;
+import raftcart.catalog.Identity;
+import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Name;
+
+/** Applies ALTER TABLE. */
+final class Alteration {
+    private final CatalogBuilder builder;
+    private final Definitions definitions;
+    private final ObjectNames names;
+
+    Alteration(CatalogBuilder builder, Definitions definitions, ObjectNames names) {
+        this.builder = builder;
+        this.definitions = definitions;
+        this.names = names;
+    }
+
+    Optional<String> apply(DdlStatement.AlterTable alter) {
+        Optional<TableDraft> table = builder.table(alter.name());
+        if (table.isEmpty()) {
+            return alter.ifExists() ? Optional.empty() : Optional.of("there is no table " + alter.name());
+        }
+        for (AlterAction action : alter.actions()) {
+            column(table.get(), action);
+        }
+        return Optional.empty();
+    }
+
+    private void column(TableDraft table, AlterAction action) {
+        if (action instanceof AlterAction.AddColumn add) {
+            boolean there =
+                    add.ifNotExists() && table.column(add.column().name()).isPresent();
+            if (!there) {
+                definitions.add(table, add.column(), Optional.empty());
+            }
+        } else if (action instanceof AlterAction.DropColumn drop) {
+            table.removeColumn(drop.column());
+        } else if (action instanceof AlterAction.ChangeColumn change) {
+            definitions.change(table, change.column(), change.definition());
+        } else if (action instanceof AlterAction.SetType set) {
+            definitions.retype(table, set.column(), set.type());
+        } else if (action instanceof AlterAction.SetDefault set) {
+            table.change(set.column(), c -> Columns.withDefault(c, set.value().map(definitions::text)));
+        } else if (action instanceof AlterAction.SetNullable set) {
+            table.change(set.column(), c -> Columns.nullable(c, set.nullable()));
+        } else if (action instanceof AlterAction.AddIdentity add) {
+            Identity identity = Definitions.identity(add.options());
+            table.change(add.column(), c -> Columns.numbered(c, identity));
+        } else if (action instanceof AlterAction.RestartIdentity restart) {
+            table.restart(restart.column(), restart.next());
+        } else {
+            whole(table, action);
+        }
+    }
+
+    private void whole(TableDraft table, AlterAction action) {
+        if (action instanceof AlterAction.AddConstraint add) {
+            definitions.add(table, add.constraint());
+        } else if (action instanceof AlterAction.DropConstraint drop) {
+            drop(table, drop);
+        } else if (action instanceof AlterAction.RenameColumn rename) {
+            table.renameColumn(rename.from(), names.stored(rename.to()));
+        } else if (action instanceof AlterAction.RenameTable rename) {
+            builder.rename(table, rename.to());
+        } else if (action instanceof AlterAction.SetComment comment) {
+            table.comment = comment.text();
+        } else if (action instanceof AlterAction.Physical physical) {
+            table.physical.add(physical.text());
+        }
+    }
+
+    private void drop(TableDraft table, AlterAction.DropConstraint drop) {
+        if (drop.kind().equals("PRIMARY KEY")) {
+            table.primaryKey = Optional.empty();
+            return;
+        }
+        String name = drop.name().map(Name::text).orElse("");
+        table.removeConstraint(name);
+        if (drop.kind().equals("INDEX")) {
+            table.indexes.removeIf(i -> i.name().equalsIgnoreCase(name));
+        }
+    }
+
+    /** The sequence behind a numbered column, by the name that PostgreSQL gives it. */
+    static void restartIdentity(Collection<TableDraft> tables, DdlStatement.CreateSequence sequence) {
+        String name = sequence.name().last().text();
+        Optional<BigInteger> next = sequence.restart().map(BigInteger::valueOf);
+        for (TableDraft table : tables) {
+            table.columns.stream()
+                    .filter(c -> c.identity().isPresent()
+                            && name.equalsIgnoreCase(table.name.name() + "_" + c.name() + "_seq"))
+                    .findFirst()
+                    .ifPresent(c -> next.ifPresent(n -> table.restart(new Name(c.name(), true), n)));
+        }
+    }
+}

@@ -1,0 +1,304 @@
+package raftcart.scripts;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.CodeObject;
+import raftcart.catalog.EnumeratedType;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Schema;
+import raftcart.catalog.Sequence;
+import raftcart.dialect.Language;
+import raftcart.sql.parse.StatementParser;
+import raftcart.sql.script.Piece;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+
+/** Applies the statements of scripts one after the other; what is there at the end is the catalog. */
+final class CatalogBuilder {
+    private static final Pattern STRUCTURAL =
+            Pattern.compile("(?is)\\s*(create|alter|drop|comment|rename|grant|revoke|exec(ute)?\\s+sp_)\\b.*");
+
+    private final Language language;
+    private final ObjectNames names;
+    private final Definitions definitions;
+    private final Map<ObjectName, TableDraft> tables = new LinkedHashMap<>();
+    private final Map<ObjectName, Sequence> sequences = new LinkedHashMap<>();
+    private final Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
+    private final List<CodeObject> code = new ArrayList<>();
+
+    CatalogBuilder(Language language) {
+        this.language = language;
+        this.names = new ObjectNames(language);
+        this.definitions = new Definitions(language, names);
+    }
+
+    /** Takes the next piece of a file into account. */
+    void take(Piece piece, String file) {
+        switch (piece.kind()) {
+            case STATEMENT, ROWS -> statements(piece, file);
+            case TOO_LONG -> leave("a statement that is too long", "", file, piece.line());
+            default -> {
+                // lines for a client and rows of a COPY say nothing of the structure
+            }
+        }
+    }
+
+    private void statements(Piece piece, String file) {
+        StatementParser.Result parsed =
+                StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column());
+        for (StatementParser.Parsed one : parsed.statements()) {
+            String text = piece.text().substring(one.start(), one.end());
+            int line = piece.line()
+                    + (int) piece.text()
+                            .substring(0, one.start())
+                            .chars()
+                            .filter(c -> c == '\n')
+                            .count();
+            Optional<String> reason = one.statement().isPresent()
+                    ? apply(one.statement().get(), text)
+                    : Optional.of(one.failure().orElseThrow().reason());
+            reason.filter(r -> STRUCTURAL.matcher(text).matches()).ifPresent(r -> leave(r, text, file, line));
+        }
+    }
+
+    /** Keeps a statement that could not be taken into account, for a person. */
+    private void leave(String reason, String text, String file, int line) {
+        code.add(new CodeObject(
+                ObjectKind.STATEMENT,
+                new ObjectName(names.defaultSchema(), file + ":" + line),
+                "-- " + reason.replaceAll("\\s+", " ") + "\n" + text));
+    }
+
+    /** Applies a statement; the reason where it could not be. */
+    private Optional<String> apply(Statement statement, String text) {
+        if (statement instanceof CreateTable table) {
+            return create(table, text);
+        }
+        if (statement instanceof DdlStatement.AlterTable alter) {
+            return new Alteration(this, definitions, names).apply(alter);
+        }
+        if (statement instanceof DdlStatement.RenameTables several) {
+            return several.renames().stream()
+                    .map(r -> new Alteration(this, definitions, names).apply(r))
+                    .flatMap(Optional::stream)
+                    .findFirst();
+        }
+        if (statement instanceof DdlStatement.CreateIndex index) {
+            return new IndexReader(this, definitions, names).create(index);
+        }
+        if (statement instanceof DdlStatement.CreateSequence sequence) {
+            sequence(sequence);
+            return Optional.empty();
+        }
+        if (statement instanceof DdlStatement.Drop drop) {
+            return drop(drop);
+        }
+        if (statement instanceof DdlStatement.Comment comment) {
+            return comment(comment.kind(), comment.name(), comment.text().orElse(""));
+        }
+        if (statement instanceof DdlStatement.ColumnComments comments) {
+            comments.texts()
+                    .forEach((column, t) -> comment("COLUMN", comments.table().with(column), t));
+            return Optional.empty();
+        }
+        return further(statement, text);
+    }
+
+    private Optional<String> further(Statement statement, String text) {
+        if (statement instanceof DdlStatement.CreateType type && type.fields().isEmpty()) {
+            ObjectName name = names.object(type.name());
+            types.put(name, new EnumeratedType(name, type.values()));
+            definitions.addEnumeration(type.name(), type.values());
+        } else if (statement instanceof DdlStatement.CreateDomain domain) {
+            definitions.add(domain);
+        } else if (statement instanceof DdlStatement.CreateView view) {
+            ObjectKind kind = view.materialized() ? ObjectKind.MATERIALIZED_VIEW : ObjectKind.VIEW;
+            put(kind, names.object(view.name()), text);
+        } else if (statement instanceof DdlStatement.CreateSynonym synonym) {
+            put(ObjectKind.SYNONYM, names.object(synonym.name()), text);
+        } else if (statement instanceof DdlStatement.CreateType type) {
+            put(ObjectKind.TYPE, names.object(type.name()), text);
+        } else if (statement instanceof DdlStatement.Grant grant) {
+            grant(grant, text);
+        } else if (statement instanceof Statement.UseSchema use) {
+            names.use(use.schema());
+        } else if (statement instanceof Statement.Insert insert) {
+            rows(insert);
+        } else if (statement instanceof Statement.NotTranslated not) {
+            return routine(not, text);
+        }
+        return Optional.empty();
+    }
+
+    private void grant(DdlStatement.Grant grant, String text) {
+        String schema = grant.objects().stream()
+                .findFirst()
+                .map(o -> names.object(o).schema())
+                .orElseGet(names::defaultSchema);
+        String what = String.join(", ", grant.grantees()) + " on "
+                + String.join(
+                        ", ",
+                        grant.objects().stream().map(QualifiedName::toString).toList());
+        put(ObjectKind.GRANT, new ObjectName(schema, (grant.revoke() ? "revoke " : "") + what), text);
+    }
+
+    private Optional<String> routine(Statement.NotTranslated not, String text) {
+        Optional<Routines.Head> head = Routines.head(text, language);
+        head.ifPresent(h -> put(h.kind(), names.object(h.name()), text));
+        return head.isPresent() ? Optional.empty() : Optional.of(not.what());
+    }
+
+    /** Keeps an object whose text is all that is known of it; one of the same name and kind is replaced. */
+    private void put(ObjectKind kind, ObjectName name, String text) {
+        boolean repeats = kind != ObjectKind.GRANT;
+        code.removeIf(
+                c -> repeats && c.kind() == kind && c.name().equals(name) && !Routines.isBodyOf(c.source(), text));
+        code.add(new CodeObject(kind, name, text));
+    }
+
+    private Optional<String> create(CreateTable table, String text) {
+        ObjectName name = names.object(table.name());
+        if (table.ifNotExists() && tables.containsKey(name)) {
+            return Optional.empty();
+        }
+        boolean temporary = table.temporary() != CreateTable.Temporary.NO;
+        if (temporary || table.query().isPresent()) {
+            put(ObjectKind.TABLE, name, text);
+            return Optional.empty();
+        }
+        TableDraft draft = new TableDraft(name);
+        tables.put(name, draft);
+        table.like().flatMap(this::table).ifPresent(other -> draft.columns.addAll(other.columns));
+        for (ColumnDefinition column : table.columns()) {
+            definitions.add(draft, column, table.collation());
+        }
+        table.constraints().forEach(c -> definitions.add(draft, c));
+        table.columns().stream()
+                .flatMap(c -> c.leftOut().stream().map(l -> c.name().text() + ": " + l))
+                .forEach(draft.physical::add);
+        draft.physical.addAll(table.leftOut());
+        draft.comment = table.comment().orElse("");
+        return Optional.empty();
+    }
+
+    /** The table of this name; one of another schema where the name says none and there is but one. */
+    Optional<TableDraft> table(QualifiedName name) {
+        ObjectName wanted = names.object(name);
+        TableDraft exact = tables.get(wanted);
+        if (exact != null) {
+            return Optional.of(exact);
+        }
+        List<TableDraft> alike = tables.values().stream()
+                .filter(t -> t.name.name().equalsIgnoreCase(wanted.name()))
+                .filter(t -> name.parts().size() == 1 || t.name.schema().equalsIgnoreCase(wanted.schema()))
+                .toList();
+        return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
+    }
+
+    /** Gives a table another name, in the foreign keys that lead to it too. */
+    void rename(TableDraft table, QualifiedName to) {
+        ObjectName old = table.name;
+        String schema = to.parts().size() > 1 ? names.object(to).schema() : old.schema();
+        tables.remove(old);
+        table.name = new ObjectName(schema, names.stored(to.last()));
+        tables.put(table.name, table);
+        tables.values().forEach(t -> t.foreignKeys.replaceAll(k -> ForeignKeys.leading(k, old, table.name)));
+    }
+
+    private void sequence(DdlStatement.CreateSequence given) {
+        ObjectName name = names.object(given.name());
+        Sequence before = sequences.get(name);
+        if (given.alter() && before == null) {
+            Alteration.restartIdentity(tables.values(), given);
+            return;
+        }
+        sequences.put(name, Sequences.of(name, given, Optional.ofNullable(before)));
+    }
+
+    private Optional<String> drop(DdlStatement.Drop drop) {
+        for (QualifiedName name : drop.names()) {
+            ObjectName object = names.object(name);
+            switch (drop.kind()) {
+                case "TABLE" -> table(name).ifPresent(t -> tables.remove(t.name));
+                case "SEQUENCE" -> sequences.remove(object);
+                case "INDEX" ->
+                    tables.values()
+                            .forEach(t -> t.indexes.removeIf(i -> i.name().equalsIgnoreCase(object.name())));
+                case "TYPE", "DOMAIN" -> {
+                    types.remove(object);
+                    definitions.remove(name);
+                }
+                case "SCHEMA", "DATABASE" -> {
+                    tables.keySet().removeIf(t -> t.schema().equalsIgnoreCase(object.name()));
+                    code.removeIf(c -> c.name().schema().equalsIgnoreCase(object.name()));
+                }
+                default -> code.removeIf(c -> c.name().equals(object));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<String> comment(String kind, QualifiedName name, String text) {
+        if (kind.equals("TABLE")) {
+            Optional<TableDraft> table = table(name);
+            table.ifPresent(t -> t.comment = text);
+            return table.isPresent() ? Optional.empty() : Optional.of("a comment on something else than a table");
+        }
+        if (!kind.equals("COLUMN") || name.parts().size() < 2) {
+            return Optional.of("a comment on a " + kind.toLowerCase(java.util.Locale.ROOT));
+        }
+        QualifiedName owner = new QualifiedName(name.qualifier());
+        boolean known = table(owner)
+                .filter(t -> t.change(name.last(), c -> Columns.commented(c, text)))
+                .isPresent();
+        return known ? Optional.empty() : Optional.of("a comment on a column of no table");
+    }
+
+    private void rows(Statement.Insert insert) {
+        long rows = insert.source().isPresent() && insert.source().get().body() instanceof QueryBody.Values v
+                ? v.rows().size()
+                : 1;
+        table(insert.table()).ifPresent(t -> t.rows += rows);
+    }
+
+    /** What all statements together have made. */
+    Catalog catalog(String version) {
+        new KeyTriggers(language, names).apply(tables, code);
+        OwnedSequences.apply(tables, sequences);
+        tables.values().forEach(t -> t.foreignKeys.replaceAll(k -> ForeignKeys.complete(k, tables)));
+        TreeSet<String> schemas = new TreeSet<>();
+        tables.keySet().forEach(t -> schemas.add(t.schema()));
+        sequences.keySet().forEach(s -> schemas.add(s.schema()));
+        types.keySet().forEach(t -> schemas.add(t.schema()));
+        code.forEach(c -> schemas.add(c.name().schema()));
+        List<Schema> all = schemas.stream()
+                .map(s -> new Schema(
+                        s,
+                        tables.values().stream()
+                                .filter(t -> t.name.schema().equals(s))
+                                .sorted(Comparator.comparing(t -> t.name))
+                                .map(TableDraft::table)
+                                .toList(),
+                        sequences.values().stream()
+                                .filter(q -> q.name().schema().equals(s))
+                                .toList(),
+                        types.values().stream()
+                                .filter(t -> t.name().schema().equals(s))
+                                .toList(),
+                        code.stream().filter(c -> c.name().schema().equals(s)).toList()))
+                .toList();
+        return new Catalog(language.name(), version, names.defaultSchema(), all);
+    }
+}

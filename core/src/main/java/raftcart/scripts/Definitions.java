@@ -1,0 +1,254 @@
+package raftcart.scripts;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Generated;
+import raftcart.catalog.Identity;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.dialect.Language;
+import raftcart.dialect.write.SqlWriter;
+import raftcart.dialect.write.WriterContext;
+import raftcart.rewrite.ColumnFactory;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.tree.DdlStatement.CreateDomain;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/** Puts columns and constraints of scripts into tables, with their expressions as text of the dialect. */
+final class Definitions {
+    private final Language language;
+    private final SqlWriter writer;
+    private final ObjectNames names;
+    private final Map<String, CreateDomain> domains = new HashMap<>();
+    private final Map<String, List<String>> enumerations = new HashMap<>();
+
+    Definitions(Language language, ObjectNames names) {
+        this.language = language;
+        this.writer = language.writer().apply(WriterContext.plain(language));
+        this.names = names;
+    }
+
+    void add(CreateDomain domain) {
+        domains.put(domain.name().last().key(), domain);
+    }
+
+    void addEnumeration(QualifiedName name, List<String> values) {
+        enumerations.put(name.last().key(), values);
+    }
+
+    void remove(QualifiedName type) {
+        domains.remove(type.last().key());
+        enumerations.remove(type.last().key());
+    }
+
+    /** An expression as the dialect writes it. */
+    String text(Expr expression) {
+        return writer.expression(expression);
+    }
+
+    private LogicalType type(TypeName name) {
+        String last = name.name().substring(name.name().lastIndexOf('.') + 1);
+        CreateDomain domain = domains.get(last);
+        if (domain != null) {
+            return type(domain.type());
+        }
+        List<String> values = enumerations.get(last);
+        return values == null ? language.types().read(name) : new LogicalType.Enumeration(last, values);
+    }
+
+    /** Adds a column with the constraints that stand with it. */
+    void add(TableDraft table, ColumnDefinition definition, Optional<String> collationOfTable) {
+        table.columns.add(column(definition, collationOfTable, table));
+        constraints(table, definition);
+    }
+
+    /** Puts a definition in the place of a column; what it does not say about the type stays. */
+    void change(TableDraft table, Name column, ColumnDefinition definition) {
+        table.change(column, old -> {
+            Column changed = column(definition, Optional.empty(), table);
+            boolean typed = definition.type().isPresent();
+            return new Column(
+                    changed.name(),
+                    typed ? changed.declaredType() : old.declaredType(),
+                    typed ? changed.type() : old.type(),
+                    definition.notNull().map(n -> !n).orElse(old.nullable()),
+                    changed.defaultValue().or(() -> typed ? Optional.empty() : old.defaultValue()),
+                    changed.generated().or(old::generated),
+                    changed.identity().or(old::identity),
+                    typed ? changed.ignoresCase() : old.ignoresCase(),
+                    changed.onUpdate(),
+                    changed.comment().isEmpty() ? old.comment() : changed.comment());
+        });
+        constraints(table, definition);
+    }
+
+    private void constraints(TableDraft table, ColumnDefinition definition) {
+        List<IndexPart> own = List.of(IndexPart.of(definition.name()));
+        for (TableConstraint c : definition.constraints()) {
+            boolean keyed = c.kind() != ConstraintKind.CHECK && c.parts().isEmpty();
+            add(table, keyed ? ColumnFactory.withParts(c, own) : c);
+        }
+        definition.type().map(TypeName::name).map(domains::get).ifPresent(d -> {
+            for (Expr check : d.checks()) {
+                add(table, TableConstraint.check(ofColumn(check, definition.name()), definition.span()));
+            }
+        });
+    }
+
+    /** A domain's check, with the column for VALUE. */
+    private static Expr ofColumn(Expr check, Name column) {
+        return new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                return e instanceof Expr.Column c && c.name().toString().equalsIgnoreCase("value")
+                        ? new Expr.Column(new QualifiedName(List.of(column)), false, c.span())
+                        : super.expr(e);
+            }
+        }.expr(check);
+    }
+
+    private Column column(ColumnDefinition definition, Optional<String> collationOfTable, TableDraft table) {
+        Optional<CreateDomain> domain = definition.type().map(t -> domains.get(t.name()));
+        LogicalType type = definition
+                .type()
+                .map(this::type)
+                .or(() -> definition.generated().flatMap(g -> computed(g, table)))
+                .orElseGet(() -> new LogicalType.Text(0));
+        boolean notNull =
+                definition.notNull().orElse(domain.filter(CreateDomain::notNull).isPresent());
+        Optional<Expr> value = definition
+                .defaultValue()
+                .or(() -> domain.flatMap(CreateDomain::defaultValue))
+                .map(v -> ColumnFactory.defaultValue(v, type));
+        return new Column(
+                names.stored(definition.name()),
+                definition.type().map(writer::typeName).orElse(""),
+                type,
+                !notNull && definition.identity().isEmpty(),
+                definition.identity().isPresent() ? Optional.empty() : value.map(this::text),
+                definition.generated().map(g -> new Generated(text(g), definition.stored())),
+                definition.identity().map(Definitions::identity),
+                ColumnFactory.ignoresCase(definition, collationOfTable, language),
+                definition.onUpdate().map(this::text),
+                definition.comment().orElse(""));
+    }
+
+    private Optional<LogicalType> computed(Expr value, TableDraft table) {
+        List<KnownColumn> columns = table.columns.stream()
+                .map(c -> new KnownColumn(Name.of(c.name()), Optional.of(c.type()), !c.nullable(), c.ignoresCase()))
+                .toList();
+        return ColumnFactory.computedType(value, columns, language);
+    }
+
+    static Identity identity(IdentityOptions options) {
+        BigInteger start = options.start().orElse(BigInteger.ONE);
+        long increment = options.increment().orElse(BigInteger.ONE).longValue();
+        return new Identity(start.longValue(), increment, options.always(), start);
+    }
+
+    /** The type of a column as it is from now on. */
+    void retype(TableDraft table, Name column, TypeName type) {
+        table.change(column, c -> Columns.typed(c, writer.typeName(type), type(type)));
+    }
+
+    /** Adds a constraint, or an index that is written like one. */
+    void add(TableDraft table, TableConstraint c) {
+        if (c.disabled()) {
+            table.physical.add("a constraint that is switched off: " + name(c, table, "constraint"));
+            return;
+        }
+        switch (c.kind()) {
+            case PRIMARY_KEY -> table.addKey(key(c, table, "pkey"), true);
+            case UNIQUE -> unique(table, c);
+            case CHECK ->
+                table.checks.add(new CheckConstraint(
+                        name(c, table, "check"), text(c.check().orElseThrow())));
+            case FOREIGN_KEY -> table.foreignKeys.add(foreignKey(table, c));
+            case INDEX ->
+                table.indexes.add(new Index(
+                        name(c, table, "idx"), false, parts(table, c.parts()), method(c.leftOut()), "", List.of()));
+        }
+    }
+
+    private void unique(TableDraft table, TableConstraint c) {
+        boolean plain = c.parts().stream().allMatch(p -> p.value() instanceof Expr.Column);
+        if (plain) {
+            table.addKey(key(c, table, "key"), false);
+        } else {
+            table.indexes.add(new Index(name(c, table, "key"), true, parts(table, c.parts()), "", "", List.of()));
+        }
+    }
+
+    private static String method(List<String> leftOut) {
+        return leftOut.stream()
+                .filter(l -> l.matches("FULLTEXT|SPATIAL"))
+                .findFirst()
+                .orElse("")
+                .toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private Key key(TableConstraint c, TableDraft table, String ending) {
+        List<KeyPart> parts = parts(table, c.parts()).stream()
+                .map(p -> new KeyPart(p.column(), p.expression(), p.prefixLength(), false))
+                .toList();
+        return new Key(name(c, table, ending), parts);
+    }
+
+    private String name(TableConstraint c, TableDraft table, String ending) {
+        List<String> columns = new ArrayList<>();
+        c.parts().forEach(p -> {
+            if (p.value() instanceof Expr.Column column) {
+                columns.add(table.columnName(column.name().last()));
+            }
+        });
+        return c.name().map(names::stored).orElseGet(() -> table.nameFor(
+                        c.kind() == ConstraintKind.PRIMARY_KEY ? List.of() : columns, ending)
+                .replace("__", "_"));
+    }
+
+    /** The parts of a key or index, columns by the names that the table has for them. */
+    List<KeyPart> parts(TableDraft table, List<IndexPart> parts) {
+        return parts.stream()
+                .map(p -> p.value() instanceof Expr.Column column
+                                && table.column(column.name().last()).isPresent()
+                        ? new KeyPart(table.columnName(column.name().last()), "", p.prefix(), p.descending())
+                        : new KeyPart("", text(p.value()), p.prefix(), p.descending()))
+                .toList();
+    }
+
+    private ForeignKey foreignKey(TableDraft table, TableConstraint c) {
+        var reference = c.reference().orElseThrow();
+        List<String> columns =
+                parts(table, c.parts()).stream().map(KeyPart::column).toList();
+        ObjectName target = names.object(reference.table());
+        return new ForeignKey(
+                name(c, table, "fkey"),
+                columns,
+                target,
+                reference.columns().stream().map(names::stored).toList(),
+                ReferentialAction.of(reference.onDelete()),
+                ReferentialAction.of(reference.onUpdate()),
+                c.deferrable(),
+                c.initiallyDeferred());
+    }
+}

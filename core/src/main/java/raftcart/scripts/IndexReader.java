@@ -1,0 +1,58 @@
+package raftcart.scripts;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.catalog.Index;
+import raftcart.catalog.KeyPart;
+import raftcart.sql.tree.DdlStatement.CreateIndex;
+
+/** Puts the indexes of scripts into their tables. */
+final class IndexReader {
+    private final CatalogBuilder builder;
+    private final Definitions definitions;
+    private final ObjectNames names;
+
+    IndexReader(CatalogBuilder builder, Definitions definitions, ObjectNames names) {
+        this.builder = builder;
+        this.definitions = definitions;
+        this.names = names;
+    }
+
+    Optional<String> create(CreateIndex index) {
+        Optional<TableDraft> found = builder.table(index.table());
+        if (found.isEmpty()) {
+            return Optional.of("an index on " + index.table() + ", which is no table");
+        }
+        TableDraft table = found.get();
+        List<KeyPart> parts = definitions.parts(table, index.parts());
+        String name = index.name()
+                .map(n -> names.stored(n.last()))
+                .orElseGet(
+                        () -> table.nameFor(parts.stream().map(KeyPart::column).toList(), "idx"));
+        boolean keyed =
+                table.primaryKey.filter(k -> k.name().equalsIgnoreCase(name)).isPresent()
+                        || table.uniqueKeys.stream().anyMatch(k -> k.name().equalsIgnoreCase(name));
+        if (keyed) {
+            return Optional.empty();
+        }
+        table.indexes.removeIf(i -> i.name().equalsIgnoreCase(name));
+        table.indexes.add(new Index(
+                name,
+                index.unique(),
+                parts,
+                method(index),
+                index.where().map(definitions::text).orElse(""),
+                index.include().stream().map(table::columnName).toList()));
+        index.leftOut().stream()
+                .filter(l -> !l.equals("OR REPLACE"))
+                .forEach(l -> table.physical.add("index " + name + " " + l));
+        return Optional.empty();
+    }
+
+    /** The kind of an index that is none in order: a bitmap is one in order on engines without such. */
+    private static String method(CreateIndex index) {
+        String method = (index.kind().isEmpty() ? index.method() : index.kind()).toLowerCase(Locale.ROOT);
+        return method.matches("btree|bitmap|clustered|nonclustered|cluster|hash|tree") ? "" : method;
+    }
+}

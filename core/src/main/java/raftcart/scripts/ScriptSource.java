@@ -1,0 +1,134 @@
+package raftcart.scripts;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.Reader;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import raftcart.catalog.Catalog;
+import raftcart.dialect.Language;
+import raftcart.dialect.Languages;
+import raftcart.error.CatalogException;
+import raftcart.error.PlanException;
+import raftcart.rewrite.TextSource;
+import raftcart.sql.script.Piece;
+import raftcart.sql.script.ScriptReader;
+
+/**
+ * A file, or a folder of files, in one dialect ({@code scripts:DIALECT:PATH}). The files of a folder are read in the order
+ * of their names, folders below it in their place.
+ */
+public final class ScriptSource {
+    private static final Pattern URL = Pattern.compile("scripts:([^:]*):(.+)");
+
+    /** What is no script in a folder of scripts. */
+    private static final Pattern OTHER = Pattern.compile(
+            "(?i).*\\.(md|zip|gz|bz2|xz|7z|tar|jar|png|jpe?g|gif|pdf|docx?|xlsx?|csv|json|xml|ya?ml|part)");
+
+    private final Language language;
+    private final Path path;
+
+    private ScriptSource(Language language, Path path) {
+        this.language = language;
+        this.path = path;
+    }
+
+    /** True for a URL of script files. */
+    public static boolean accepts(String url) {
+        return url.startsWith("scripts:");
+    }
+
+    /**
+     * The source that a URL names.
+     *
+     * @throws PlanException if it has another form or names an unknown dialect
+     */
+    public static ScriptSource of(String url) {
+        Matcher matcher = URL.matcher(url);
+        if (!matcher.matches()) {
+            throw new PlanException(
+                    "'" + url + "' is not of the form scripts:DIALECT:PATH",
+                    "Name the dialect of the scripts and their file or folder, as in scripts:oracle:dump/.");
+        }
+        Language language = Languages.named(matcher.group(1))
+                .orElseThrow(() -> new PlanException(
+                        "there is no dialect '" + matcher.group(1) + "'",
+                        "The dialects are " + String.join(", ", Languages.names()) + "."));
+        return new ScriptSource(language, Path.of(matcher.group(2)));
+    }
+
+    /** The dialect of the scripts. */
+    public Language language() {
+        return language;
+    }
+
+    /**
+     * The database that the scripts leave behind.
+     *
+     * @throws CatalogException if there are no scripts, or one cannot be read
+     */
+    public Catalog read() {
+        CatalogBuilder builder = new CatalogBuilder(language);
+        List<Path> files = files();
+        for (Path file : files) {
+            read(file, builder);
+        }
+        return builder.catalog(files.size() + " script file(s)");
+    }
+
+    private List<Path> files() {
+        if (Files.isRegularFile(path)) {
+            return List.of(path);
+        }
+        try (Stream<Path> all = Files.walk(path)) {
+            List<Path> files = all.filter(Files::isRegularFile)
+                    .filter(f -> !f.getFileName().toString().startsWith("."))
+                    .filter(f -> !OTHER.matcher(f.getFileName().toString()).matches())
+                    .sorted()
+                    .toList();
+            if (files.isEmpty()) {
+                throw new CatalogException(path + " holds no script files", "Name the folder with the scripts.");
+            }
+            return files;
+        } catch (IOException e) {
+            throw new CatalogException(path + " cannot be read", "Check the path after scripts:DIALECT:.", e);
+        }
+    }
+
+    private void read(Path file, CatalogBuilder builder) {
+        try (InputStream in = Files.newInputStream(file);
+                Reader text = TextSource.open(in, StandardCharsets.UTF_8)) {
+            ScriptReader reader = new ScriptReader(text, language.grammar().lexical(), language.scripts());
+            for (Optional<Piece> next = reader.next(); next.isPresent(); next = reader.next()) {
+                builder.take(next.get(), file.getFileName().toString());
+            }
+        } catch (CharacterCodingException e) {
+            throw new CatalogException(file + " is not UTF-8", "Save it as UTF-8, or with a byte order mark.", e);
+        } catch (IOException e) {
+            throw new CatalogException(
+                    file + " cannot be read: " + e.getMessage(), "Leave nothing but scripts in the folder.", e);
+        }
+    }
+
+    /** The same source by the whole path of its file or folder, wherever a command is run. */
+    public String absoluteUrl() {
+        if (!Files.exists(path)) {
+            throw new PlanException(path + " does not exist", "Name the file or folder with the scripts.");
+        }
+        return "scripts:" + language.name() + ":" + path.toAbsolutePath().normalize();
+    }
+
+    /** The file or folder as the plan names it, or below a migration's folder where it is not to be found as it is. */
+    public ScriptSource below(Path folder) {
+        Path inside = folder.resolve(path);
+        Optional<Path> found = Stream.of(path, inside).filter(Files::exists).findFirst();
+        return new ScriptSource(language, found.orElse(path));
+    }
+}

@@ -1,0 +1,41 @@
+package raftcart.scripts;
+
+import java.math.BigInteger;
+import java.util.Optional;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Sequence;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+
+/** Sequences as scripts define and change them. */
+final class Sequences {
+    private static final BigInteger GREATEST = BigInteger.valueOf(Long.MAX_VALUE);
+
+    private Sequences() {}
+
+    static Sequence of(ObjectName name, DdlStatement.CreateSequence given, Optional<Sequence> before) {
+        IdentityOptions options = given.options();
+        BigInteger increment =
+                options.increment().or(() -> before.map(Sequence::increment)).orElse(BigInteger.ONE);
+        boolean rises = increment.signum() >= 0;
+        BigInteger minimum = options.min()
+                .or(() -> before.map(Sequence::minimum))
+                .orElse(rises ? BigInteger.ONE : BigInteger.valueOf(Long.MIN_VALUE + 1));
+        BigInteger maximum = options.max()
+                .or(() -> before.map(Sequence::maximum))
+                .orElse(rises ? GREATEST : BigInteger.ONE.negate())
+                .min(GREATEST);
+        BigInteger start = options.start().or(() -> before.map(Sequence::start)).orElse(rises ? minimum : maximum);
+        BigInteger next = given.restart()
+                .map(BigInteger::valueOf)
+                .or(() -> before.map(Sequence::next))
+                .orElse(start);
+        long cache = options.cache()
+                .map(BigInteger::longValue)
+                .or(() -> before.map(Sequence::cache))
+                .orElse(1L);
+        boolean cycle = options.cycle() || before.filter(Sequence::cycle).isPresent();
+        return new Sequence(
+                name, start, increment, minimum.max(BigInteger.valueOf(Long.MIN_VALUE)), maximum, next, cache, cycle);
+    }
+}

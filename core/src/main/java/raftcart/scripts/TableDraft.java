@@ -1,0 +1,153 @@
+package raftcart.scripts;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Identity;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
+import raftcart.sql.tree.Name;
+
+/** A table while statements still change it. Names are looked up without regard to case, exact ones first. */
+final class TableDraft {
+    ObjectName name;
+    final List<Column> columns = new ArrayList<>();
+    Optional<Key> primaryKey = Optional.empty();
+    final List<Key> uniqueKeys = new ArrayList<>();
+    final List<ForeignKey> foreignKeys = new ArrayList<>();
+    final List<CheckConstraint> checks = new ArrayList<>();
+    final List<Index> indexes = new ArrayList<>();
+    final List<String> physical = new ArrayList<>();
+    String comment = "";
+    long rows;
+
+    TableDraft(ObjectName name) {
+        this.name = name;
+    }
+
+    /** The column's name as it was defined; the given text where there is none. */
+    String columnName(Name wanted) {
+        return column(wanted).map(Column::name).orElse(wanted.text());
+    }
+
+    Optional<Column> column(Name wanted) {
+        return columns.stream()
+                .filter(c -> c.name().equals(wanted.text()))
+                .findFirst()
+                .or(() -> columns.stream()
+                        .filter(c -> c.name().equalsIgnoreCase(wanted.text()))
+                        .findFirst());
+    }
+
+    /** Changes a column; false where there is none of this name. */
+    boolean change(Name wanted, UnaryOperator<Column> change) {
+        Optional<Column> old = column(wanted);
+        old.ifPresent(c -> columns.set(columns.indexOf(c), change.apply(c)));
+        return old.isPresent();
+    }
+
+    /** A name for a part that was given none, as the dialects make them up. */
+    String nameFor(List<String> columnNames, String ending) {
+        String stem = (name.name() + "_" + String.join("_", columnNames)).toLowerCase(Locale.ROOT);
+        String all = stem + "_" + ending;
+        String unique = all;
+        for (int i = 2; isTaken(unique); i++) {
+            unique = all + i;
+        }
+        return unique;
+    }
+
+    private boolean isTaken(String part) {
+        return checks.stream().anyMatch(c -> c.name().equalsIgnoreCase(part))
+                || uniqueKeys.stream().anyMatch(k -> k.name().equalsIgnoreCase(part))
+                || indexes.stream().anyMatch(i -> i.name().equalsIgnoreCase(part))
+                || foreignKeys.stream().anyMatch(k -> k.name().equalsIgnoreCase(part));
+    }
+
+    /** Adds a key; an index that was made for it beforehand is the key's own from then on. */
+    void addKey(Key key, boolean primary) {
+        indexes.removeIf(i -> i.name().equalsIgnoreCase(key.name()));
+        if (primary) {
+            primaryKey = Optional.of(key);
+            key.columns().forEach(c -> change(Name.of(c), old -> Columns.nullable(old, false)));
+        } else {
+            uniqueKeys.add(key);
+        }
+    }
+
+    void removeConstraint(String constraint) {
+        primaryKey = primaryKey.filter(k -> !k.name().equalsIgnoreCase(constraint));
+        uniqueKeys.removeIf(k -> k.name().equalsIgnoreCase(constraint));
+        foreignKeys.removeIf(k -> k.name().equalsIgnoreCase(constraint));
+        checks.removeIf(k -> k.name().equalsIgnoreCase(constraint));
+    }
+
+    /** Takes a column away with all that stands on it. */
+    void removeColumn(Name column) {
+        String gone = columnName(column);
+        columns.removeIf(c -> c.name().equals(gone));
+        primaryKey = primaryKey.filter(k -> !k.columns().contains(gone));
+        uniqueKeys.removeIf(k -> k.columns().contains(gone));
+        foreignKeys.removeIf(k -> k.columns().contains(gone));
+        indexes.removeIf(i -> i.parts().stream().anyMatch(p -> p.column().equals(gone)));
+    }
+
+    /** Gives a column another name, wherever it stands in this table. */
+    void renameColumn(Name from, String to) {
+        String old = columnName(from);
+        change(from, c -> Columns.named(c, to));
+        primaryKey = primaryKey.map(k -> new Key(k.name(), parts(k.parts(), old, to)));
+        uniqueKeys.replaceAll(k -> new Key(k.name(), parts(k.parts(), old, to)));
+        indexes.replaceAll(i -> new Index(
+                i.name(),
+                i.unique(),
+                parts(i.parts(), old, to),
+                i.method(),
+                i.predicate(),
+                texts(i.included(), old, to)));
+        foreignKeys.replaceAll(k -> new ForeignKey(
+                k.name(),
+                texts(k.columns(), old, to),
+                k.target(),
+                k.targetColumns(),
+                k.onDelete(),
+                k.onUpdate(),
+                k.deferrable(),
+                k.initiallyDeferred()));
+    }
+
+    private static List<KeyPart> parts(List<KeyPart> parts, String old, String to) {
+        return parts.stream()
+                .map(p ->
+                        p.column().equals(old) ? new KeyPart(to, p.expression(), p.prefixLength(), p.descending()) : p)
+                .toList();
+    }
+
+    private static List<String> texts(List<String> texts, String old, String to) {
+        return texts.stream().map(t -> t.equals(old) ? to : t).toList();
+    }
+
+    void restart(Name column, BigInteger next) {
+        change(
+                column,
+                c -> Columns.numbered(
+                        c,
+                        c.identity()
+                                .map(i -> new Identity(i.start(), i.increment(), i.always(), next))
+                                .orElse(new Identity(1, 1, false, next))));
+    }
+
+    Table table() {
+        return new Table(
+                name, columns, primaryKey, uniqueKeys, foreignKeys, checks, indexes, comment, physical, rows, 0);
+    }
+}
