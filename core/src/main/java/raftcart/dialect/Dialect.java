@@ -8,10 +8,11 @@ import raftcart.sql.parse.Grammar;
  *
  * @param language how the engine's SQL is read, what it can say, and how it is written
  * @param identifiers how names are quoted and how long they may be
+ * @param longestKey the greatest number of bytes of an index's key; 0 where none is set
  * @param ddl how objects are created
  * @param values how values are brought into their canonical form inside the engine
  */
-public record Dialect(Language language, Identifiers identifiers, DdlPrinter ddl, ValueSql values) {
+public record Dialect(Language language, Identifiers identifiers, int longestKey, DdlPrinter ddl, ValueSql values) {
     public Dialect {
         Objects.requireNonNull(language, "language");
         Objects.requireNonNull(identifiers, "identifiers");

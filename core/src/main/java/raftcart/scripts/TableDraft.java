@@ -57,8 +57,8 @@ final class TableDraft {
 
     /** A name for a part that was given none, as the dialects make them up. */
     String nameFor(List<String> columnNames, String ending) {
-        String stem = (name.name() + "_" + String.join("_", columnNames)).toLowerCase(Locale.ROOT);
-        String all = stem + "_" + ending;
+        String columnPart = columnNames.isEmpty() ? "" : String.join("_", columnNames) + "_";
+        String all = (name.name() + "_" + columnPart).toLowerCase(Locale.ROOT) + ending;
         String unique = all;
         for (int i = 2; isTaken(unique); i++) {
             unique = all + i;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
@@ -22,7 +23,9 @@ import raftcart.type.LogicalType;
 /** Translates the keys and indexes of one table. */
 final class KeyTranslator {
     private static final Set<String> ORDERED_METHODS = Set.of("", "btree");
+    private static final Pattern CONSTANT = Pattern.compile("-?\\d+|'[^']*'");
     private static final int PREFIX_OF_LONG_TEXT = 255;
+    private static final int BYTES_OF_CHARACTER = 4;
 
     private final Language from;
     private final Dialect to;
@@ -122,8 +125,9 @@ final class KeyTranslator {
                 .isPresent();
     }
 
-    private void index(Index index) {
-        String object = source.name() + "." + index.name();
+    private void index(Index given) {
+        String object = source.name() + "." + given.name();
+        Index index = withoutConstants(given, object);
         Optional<String> obstacle = obstacle(index);
         if (obstacle.isPresent()) {
             notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, obstacle.get());
@@ -138,6 +142,18 @@ final class KeyTranslator {
             }
             parts.add(translated.get());
         }
+        if (to.longestKey() > 0 && bytes(parts) > to.longestKey()) {
+            if (index.unique()) {
+                notes.byHand(
+                        "index",
+                        object,
+                        describe(index),
+                        FindingCode.INDEX_BY_HAND,
+                        "its values are longer than the " + to.longestKey() + " bytes that a key may have");
+                return;
+            }
+            shorten(object, parts);
+        }
         Optional<String> predicate = predicate(object, index);
         if (predicate.isEmpty()) {
             return;
@@ -146,6 +162,18 @@ final class KeyTranslator {
         List<String> included =
                 index.included().stream().map(table::targetColumn).toList();
         indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included));
+    }
+
+    /** A constant in an index is there for rows whose other parts are NULL, which other engines index anyway. */
+    private Index withoutConstants(Index index, String object) {
+        List<KeyPart> parts = index.parts().stream()
+                .filter(p -> !CONSTANT.matcher(p.expression()).matches())
+                .toList();
+        if (index.unique() || parts.isEmpty() || parts.size() == index.parts().size()) {
+            return index;
+        }
+        notes.find(FindingCode.PHYSICAL_CLAUSES, object, "a constant in the index, for rows with NULL");
+        return new Index(index.name(), false, parts, index.method(), index.predicate(), index.included());
     }
 
     private Optional<String> obstacle(Index index) {
@@ -211,6 +239,53 @@ final class KeyTranslator {
             notes.find(FindingCode.PREFIX_INDEX, object, "first " + prefix + " of " + part.column());
         }
         return new KeyPart(table.targetColumn(part.column()), "", prefix, part.descending());
+    }
+
+    /** The greatest number of bytes of a key of these parts, as far as lengths are declared. */
+    private int bytes(List<KeyPart> parts) {
+        return parts.stream().mapToInt(this::bytes).sum();
+    }
+
+    private int bytes(KeyPart part) {
+        LogicalType stored = table.pairs().stream()
+                .filter(p -> p.targetName().equals(part.column()))
+                .findFirst()
+                .map(p -> table.choice(p.source().name()).stored())
+                .orElse(new LogicalType.Int(64, false));
+        int length = length(stored);
+        int characters = part.prefixLength() > 0 ? Math.min(part.prefixLength(), Math.max(1, length)) : length;
+        return stored instanceof LogicalType.Varbinary || stored instanceof LogicalType.Binary
+                ? characters
+                : characters * BYTES_OF_CHARACTER;
+    }
+
+    private static int length(LogicalType type) {
+        if (type instanceof LogicalType.Varchar text) {
+            return text.length();
+        }
+        if (type instanceof LogicalType.Char text) {
+            return text.length();
+        }
+        if (type instanceof LogicalType.Varbinary bytes) {
+            return bytes.length();
+        }
+        return type instanceof LogicalType.Text || type instanceof LogicalType.Blob ? PREFIX_OF_LONG_TEXT : 2;
+    }
+
+    /** Puts the beginnings of the longest columns into the key in their place. */
+    private void shorten(String object, List<KeyPart> parts) {
+        for (int longest = PREFIX_OF_LONG_TEXT; bytes(parts) > to.longestKey() && longest > 1; longest /= 2) {
+            for (int i = 0; i < parts.size(); i++) {
+                KeyPart part = parts.get(i);
+                if (bytes(part) > longest * BYTES_OF_CHARACTER) {
+                    parts.set(i, new KeyPart(part.column(), "", longest, part.descending()));
+                }
+            }
+        }
+        parts.stream()
+                .filter(p -> p.prefixLength() > 0)
+                .forEach(p -> notes.find(
+                        FindingCode.PREFIX_INDEX, object, "first " + p.prefixLength() + " of " + p.column()));
     }
 
     private List<KeyPart> parts(List<KeyPart> parts) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.Generated;
@@ -26,6 +27,7 @@ import raftcart.rewrite.ExpressionRewriter.Result;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
+import raftcart.type.ValueChoices.OneDigitBoolean;
 
 /** Translates the columns and checks of one table; keys and indexes follow in {@link KeyTranslator}. */
 final class TableTranslator {
@@ -95,7 +97,8 @@ final class TableTranslator {
     }
 
     private void chooseType(Column column) {
-        LogicalType type = from.types().interpret(column, plan.values());
+        boolean truth = isTruth(column);
+        LogicalType type = truth ? new LogicalType.Bool() : from.types().interpret(column, plan.values());
         String name = names.column(source.name(), column.name(), columnNames);
         ColumnUse use = new ColumnUse(
                 target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
@@ -109,7 +112,25 @@ final class TableTranslator {
         if (!from.name().equals(to.name())) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
+        if (truth) {
+            notes.find(FindingCode.ONE_DIGIT_BOOLEAN, object, column.declaredType() + " of 0 and 1 as boolean");
+        }
         choice.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
+    }
+
+    /** A number whose check allows 0 and 1 alone, on an engine that has no truth values. */
+    private boolean isTruth(Column column) {
+        boolean digit = column.type() instanceof LogicalType.Decimal d && d.precision() == 1 && d.scale() == 0
+                || column.type() instanceof LogicalType.Int;
+        return digit
+                && plan.values().oneDigitBoolean() == OneDigitBoolean.BOOLEAN
+                && !from.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && source.checks().stream().anyMatch(c -> isOfTruth(c, column));
+    }
+
+    private static boolean isOfTruth(CheckConstraint check, Column column) {
+        String name = Pattern.quote(column.name());
+        return check.expression().matches("(?i)[\"`\\[]?" + name + "[\"`\\]]? IN \\((0, 1|1, 0)\\)");
     }
 
     private Optional<ColumnRule> rule(Column column) {
@@ -265,6 +286,10 @@ final class TableTranslator {
     List<CheckConstraint> checks() {
         List<CheckConstraint> checks = new ArrayList<>();
         for (CheckConstraint check : source.checks()) {
+            boolean truth = source.columns().stream().anyMatch(c -> isOfTruth(check, c) && isTruth(c));
+            if (truth) {
+                continue; // the type says it
+            }
             String object = source.name() + "." + check.name();
             Result result = check(check.expression());
             if (result.text().isPresent()) {

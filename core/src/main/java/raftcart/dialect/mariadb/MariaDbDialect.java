@@ -8,6 +8,9 @@ public final class MariaDbDialect {
     // MariaDB Knowledge Base, "Identifier Names": at most 64 characters.
     private static final Identifiers IDENTIFIERS = new Identifiers('`', 64, false);
 
+    /** "InnoDB Limitations": the bytes of an index key of pages of 16 KB. */
+    private static final int LONGEST_KEY = 3072;
+
     private MariaDbDialect() {}
 
     /** The types of columns. */
@@ -18,6 +21,10 @@ public final class MariaDbDialect {
     /** Puts the dialect's parts together. */
     public static Dialect create() {
         return new Dialect(
-                MariaDbLanguage.create(), IDENTIFIERS, new MariaDbDdl(IDENTIFIERS), new MariaDbValues(IDENTIFIERS));
+                MariaDbLanguage.create(),
+                IDENTIFIERS,
+                LONGEST_KEY,
+                new MariaDbDdl(IDENTIFIERS),
+                new MariaDbValues(IDENTIFIERS));
     }
 }

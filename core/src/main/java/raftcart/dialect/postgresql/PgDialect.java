@@ -17,6 +17,6 @@ public final class PgDialect {
 
     /** Puts the dialect's parts together. */
     public static Dialect create() {
-        return new Dialect(PgLanguage.create(), IDENTIFIERS, new PgDdl(IDENTIFIERS), new PgValues(IDENTIFIERS));
+        return new Dialect(PgLanguage.create(), IDENTIFIERS, 0, new PgDdl(IDENTIFIERS), new PgValues(IDENTIFIERS));
     }
 }
