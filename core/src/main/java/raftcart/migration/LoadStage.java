@@ -45,6 +45,9 @@ public final class LoadStage {
             throw new PlanException("the target is not built yet", "Run `raftcart build` (or `raftcart run`) first.");
         }
         journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
+        if (migration.hasScripts()) {
+            return ofScripts(migration, targetRows, listener, start);
+        }
         try (EngineSession source = migration.openSource();
                 EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
@@ -71,6 +74,28 @@ public final class LoadStage {
                     "the load stopped: " + e.getMessage(),
                     "Run `raftcart load` again; it goes on where it stopped.",
                     e);
+        }
+    }
+
+    /** The rows that the scripts insert; the counters go on behind them. */
+    private static Result ofScripts(Migration migration, TargetRows targetRows, Listener listener, long start) {
+        try (EngineSession target = migration.openTarget()) {
+            Translation translation = migration.translation(target.defaultSchema());
+            ScriptLoad load = new ScriptLoad(
+                    target,
+                    translation,
+                    migration.rowStatements(target.defaultSchema()),
+                    migration.workspace().path("journal/refused"),
+                    migration.plan().load().stopAfterRefused());
+            List<TableResult> tables = load.run(migration.scripts(), targetRows, listener);
+            List<String> failures = finish(migration, target, listener);
+            failures.addAll(setCounters(target, translation, migration.catalog()));
+            Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
+            record(migration, result);
+            return result;
+        } catch (SQLException e) {
+            throw new LoadException(
+                    "the load stopped, and nothing of it was kept: " + e.getMessage(), "Run `raftcart load` again.", e);
         }
     }
 

@@ -9,6 +9,7 @@ import raftcart.engine.Engines;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
 import raftcart.scripts.ScriptSource;
+import raftcart.translate.RowStatements;
 import raftcart.translate.Translation;
 import raftcart.translate.Translator;
 import raftcart.workspace.Workspace;
@@ -45,8 +46,8 @@ public final class Migration {
     EngineSession openSource() {
         if (hasScripts()) {
             throw new PlanException(
-                    "the source is a folder of script files, which has no rows that this stage could read",
-                    "Load the INSERT statements with `raftcart rewrite`, or name the database itself as the source.");
+                    "the source is a folder of script files; there is no database to compare with",
+                    "The load says how many rows the scripts brought; name a database as the source to compare rows.");
         }
         return Engines.open(plan.source());
     }
@@ -69,10 +70,19 @@ public final class Migration {
     /** Translates the catalog kept by the survey; the same catalog and plan always give the same. */
     Translation translation(String targetSchema) {
         Catalog catalog = catalog();
-        Language from = Languages.named(catalog.dialect())
+        return Translator.translate(catalog, language(catalog), targetDialect(), plan, targetSchema);
+    }
+
+    /** What translates the INSERT statements of scripts. */
+    RowStatements rowStatements(String targetSchema) {
+        Catalog catalog = catalog();
+        return Translator.rowStatements(catalog, language(catalog), targetDialect(), plan, targetSchema);
+    }
+
+    private static Language language(Catalog catalog) {
+        return Languages.named(catalog.dialect())
                 .orElseThrow(() -> new PlanException(
                         "the catalog is in the dialect '" + catalog.dialect() + "', which this version does not know",
                         "Survey the source again with this version."));
-        return Translator.translate(catalog, from, targetDialect(), plan, targetSchema);
     }
 }

@@ -4,14 +4,15 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import raftcart.engine.EngineSession;
 import raftcart.finding.Finding;
 import raftcart.finding.Outcome;
 import raftcart.translate.ByHand;
+import raftcart.translate.CodeMapping;
 import raftcart.translate.ObjectOutcome;
 import raftcart.translate.Script;
 import raftcart.translate.ScriptWriter;
-import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
 import raftcart.workspace.Json;
 import raftcart.workspace.Manifest;
@@ -65,14 +66,18 @@ public final class TranslateStage {
         migration.workspace().journal().add(Stage.TRANSLATE, Mark.DONE, details);
     }
 
-    /** A table's script carries what there is to know about the table and its columns. */
+    /** A script carries what there is to know about its object, a table's that about the columns too. */
     private static List<Finding> findings(Translation translation, Script script) {
-        return translation.tables().stream()
+        Stream<String> tables = translation.tables().stream()
                 .filter(t -> script.object().equals("table " + t.target().name()))
-                .map(TableMapping::source)
-                .flatMap(t -> translation.findings().stream()
-                        .filter(f -> f.object().equals(t.name().toString())
-                                || f.object().startsWith(t.name() + ".")))
+                .map(t -> t.source().name().toString());
+        Stream<String> code = translation.code().stream()
+                .filter(c -> script.object()
+                        .equals(c.target().kind().word() + " " + c.target().name()))
+                .map(CodeMapping::source);
+        return Stream.concat(tables, code)
+                .flatMap(name -> translation.findings().stream()
+                        .filter(f -> f.object().equals(name) || f.object().startsWith(name + ".")))
                 .toList();
     }
 

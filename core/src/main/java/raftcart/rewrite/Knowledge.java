@@ -136,7 +136,8 @@ public final class Knowledge {
         forgetIndexes(table);
     }
 
-    void addNumbered(QualifiedName table, Name column, BigInteger start) {
+    /** Remembers a column that the engine numbers. */
+    public void addNumbered(QualifiedName table, Name column, BigInteger start) {
         numbered.put(key(table), new Numbered(table, column, start, Optional.empty()));
     }
 

@@ -64,7 +64,10 @@ final class Alteration {
         } else if (action instanceof AlterAction.DropConstraint drop) {
             drop(table, drop);
         } else if (action instanceof AlterAction.RenameColumn rename) {
-            table.renameColumn(rename.from(), names.stored(rename.to()));
+            table.renameColumn(
+                    rename.from(),
+                    names.stored(rename.to()),
+                    text -> definitions.renamed(text, rename.from(), rename.to()));
         } else if (action instanceof AlterAction.RenameTable rename) {
             builder.rename(table, rename.to());
         } else if (action instanceof AlterAction.SetComment comment) {

@@ -2,6 +2,7 @@ package raftcart.scripts;
 
 import java.util.Optional;
 import raftcart.catalog.Column;
+import raftcart.catalog.Generated;
 import raftcart.catalog.Identity;
 import raftcart.type.LogicalType;
 
@@ -91,5 +92,19 @@ final class Columns {
                 c.ignoresCase(),
                 c.onUpdate(),
                 comment);
+    }
+
+    static Column computed(Column c, Optional<Generated> generated) {
+        return new Column(
+                c.name(),
+                c.declaredType(),
+                c.type(),
+                c.nullable(),
+                c.defaultValue(),
+                generated,
+                c.identity(),
+                c.ignoresCase(),
+                c.onUpdate(),
+                c.comment());
     }
 }

@@ -21,6 +21,7 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.rewrite.ColumnFactory;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.parse.ExprParser;
 import raftcart.sql.tree.DdlStatement.CreateDomain;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -64,6 +65,19 @@ final class Definitions {
     /** An expression as the dialect writes it. */
     String text(Expr expression) {
         return writer.expression(expression);
+    }
+
+    /** An expression of the dialect with another name for a column. */
+    String renamed(String expression, Name from, Name to) {
+        Expr renamed = new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                return e instanceof Expr.Column c && c.name().last().matches(from)
+                        ? new Expr.Column(c.name().withLast(to), c.outer(), c.span())
+                        : super.expr(e);
+            }
+        }.expr(ExprParser.parse(expression, language.grammar()));
+        return text(renamed);
     }
 
     private LogicalType type(TypeName name) {
@@ -184,7 +198,7 @@ final class Definitions {
                 table.checks.add(new CheckConstraint(
                         name(c, table, "check"), text(c.check().orElseThrow())));
             case FOREIGN_KEY -> table.foreignKeys.add(foreignKey(table, c));
-            case INDEX ->
+            default ->
                 table.indexes.add(new Index(
                         name(c, table, "idx"), false, parts(table, c.parts()), method(c.leftOut()), "", List.of()));
         }

@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -18,8 +20,10 @@ import raftcart.dialect.Languages;
 import raftcart.error.CatalogException;
 import raftcart.error.PlanException;
 import raftcart.rewrite.TextSource;
+import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptReader;
+import raftcart.sql.tree.Statement;
 
 /**
  * A file, or a folder of files, in one dialect ({@code scripts:DIALECT:PATH}). The files of a folder are read in the order
@@ -55,7 +59,7 @@ public final class ScriptSource {
         if (!matcher.matches()) {
             throw new PlanException(
                     "'" + url + "' is not of the form scripts:DIALECT:PATH",
-                    "Name the dialect of the scripts and their file or folder, as in scripts:oracle:dump/.");
+                    "Name the dialect of the scripts and their file or folder; `raftcart rewrite --help` lists the dialects.");
         }
         Language language = Languages.named(matcher.group(1))
                 .orElseThrow(() -> new PlanException(
@@ -78,7 +82,7 @@ public final class ScriptSource {
         CatalogBuilder builder = new CatalogBuilder(language);
         List<Path> files = files();
         for (Path file : files) {
-            read(file, builder);
+            pieces(file, piece -> builder.take(piece, file.getFileName().toString()));
         }
         return builder.catalog(files.size() + " script file(s)");
     }
@@ -102,12 +106,30 @@ public final class ScriptSource {
         }
     }
 
-    private void read(Path file, CatalogBuilder builder) {
+    /**
+     * Gives every statement that can be read, with its place.
+     *
+     * @throws CatalogException if there are no scripts, or one cannot be read
+     */
+    public void forEachStatement(BiConsumer<Statement, String> taker) {
+        for (Path file : files()) {
+            pieces(file, piece -> {
+                if (piece.kind() == Piece.Kind.STATEMENT || piece.kind() == Piece.Kind.ROWS) {
+                    StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column())
+                            .statements()
+                            .forEach(s -> s.statement()
+                                    .ifPresent(t -> taker.accept(t, file.getFileName() + ":" + piece.line())));
+                }
+            });
+        }
+    }
+
+    private void pieces(Path file, Consumer<Piece> taker) {
         try (InputStream in = Files.newInputStream(file);
                 Reader text = TextSource.open(in, StandardCharsets.UTF_8)) {
             ScriptReader reader = new ScriptReader(text, language.grammar().lexical(), language.scripts());
             for (Optional<Piece> next = reader.next(); next.isPresent(); next = reader.next()) {
-                builder.take(next.get(), file.getFileName().toString());
+                taker.accept(next.get());
             }
         } catch (CharacterCodingException e) {
             throw new CatalogException(file + " is not UTF-8", "Save it as UTF-8, or with a byte order mark.", e);

@@ -9,6 +9,7 @@ import java.util.function.UnaryOperator;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Generated;
 import raftcart.catalog.Identity;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
@@ -101,18 +102,25 @@ final class TableDraft {
         indexes.removeIf(i -> i.parts().stream().anyMatch(p -> p.column().equals(gone)));
     }
 
-    /** Gives a column another name, wherever it stands in this table. */
-    void renameColumn(Name from, String to) {
+    /**
+     * Gives a column another name, wherever it stands in this table.
+     *
+     * @param inText puts the new name into an expression
+     */
+    void renameColumn(Name from, String to, UnaryOperator<String> inText) {
         String old = columnName(from);
         change(from, c -> Columns.named(c, to));
-        primaryKey = primaryKey.map(k -> new Key(k.name(), parts(k.parts(), old, to)));
-        uniqueKeys.replaceAll(k -> new Key(k.name(), parts(k.parts(), old, to)));
+        columns.replaceAll(c ->
+                Columns.computed(c, c.generated().map(g -> new Generated(inText.apply(g.expression()), g.stored()))));
+        checks.replaceAll(c -> new CheckConstraint(c.name(), inText.apply(c.expression())));
+        primaryKey = primaryKey.map(k -> new Key(k.name(), parts(k.parts(), old, to, inText)));
+        uniqueKeys.replaceAll(k -> new Key(k.name(), parts(k.parts(), old, to, inText)));
         indexes.replaceAll(i -> new Index(
                 i.name(),
                 i.unique(),
-                parts(i.parts(), old, to),
+                parts(i.parts(), old, to, inText),
                 i.method(),
-                i.predicate(),
+                i.predicate().isEmpty() ? "" : inText.apply(i.predicate()),
                 texts(i.included(), old, to)));
         foreignKeys.replaceAll(k -> new ForeignKey(
                 k.name(),
@@ -125,10 +133,13 @@ final class TableDraft {
                 k.initiallyDeferred()));
     }
 
-    private static List<KeyPart> parts(List<KeyPart> parts, String old, String to) {
+    private static List<KeyPart> parts(List<KeyPart> parts, String old, String to, UnaryOperator<String> inText) {
         return parts.stream()
-                .map(p ->
-                        p.column().equals(old) ? new KeyPart(to, p.expression(), p.prefixLength(), p.descending()) : p)
+                .map(p -> new KeyPart(
+                        p.column().equals(old) ? to : p.column(),
+                        p.isExpression() ? inText.apply(p.expression()) : p.expression(),
+                        p.prefixLength(),
+                        p.descending()))
                 .toList();
     }
 

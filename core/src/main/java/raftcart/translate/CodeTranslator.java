@@ -1,9 +1,9 @@
 package raftcart.translate;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.catalog.Catalog;
@@ -12,6 +12,7 @@ import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge;
@@ -21,6 +22,7 @@ import raftcart.sql.tree.DdlStatement.CreateView;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.translate.ObjectRenamer.Relation;
 
@@ -28,16 +30,18 @@ import raftcart.translate.ObjectRenamer.Relation;
 final class CodeTranslator {
     private final Catalog source;
     private final Language from;
+    private final Dialect to;
     private final NameMapper names;
     private final Notes notes;
     private final Knowledge knowledge = new Knowledge();
     private final ObjectRewriter rewriter;
     private final Map<ObjectName, Relation> relations = new LinkedHashMap<>();
-    private final List<CodeObject> done = new ArrayList<>();
+    private final List<CodeMapping> done = new ArrayList<>();
 
     CodeTranslator(Catalog source, Language from, Dialect to, NameMapper names, Notes notes) {
         this.source = source;
         this.from = from;
+        this.to = to;
         this.names = names;
         this.notes = notes;
         this.rewriter = new ObjectRewriter(from, to.language().quotingAll(), knowledge);
@@ -47,13 +51,46 @@ final class CodeTranslator {
     /** A table whose rows queries may read. */
     void add(TableTranslator table) {
         Map<String, String> columns = new LinkedHashMap<>();
-        table.pairs().forEach(p -> columns.put(p.source().name().toLowerCase(Locale.ROOT), p.targetName()));
+        table.pairs().forEach(p -> columns.put(p.source().name(), p.targetName()));
         Relation relation = new Relation(table.target(), columns);
         relations.put(table.source().name(), relation);
         knowledge.add(
                 relation.name(),
                 table.pairs().stream().map(TableExpressions::known).toList(),
-                List.of());
+                table.source().primaryKey().stream()
+                        .map(k -> k.columns().stream()
+                                .map(c -> new Name(table.targetColumn(c), true))
+                                .toList())
+                        .toList());
+        table.pairs().stream()
+                .filter(p -> p.source().identity().isPresent())
+                .forEach(p -> knowledge.addNumbered(relation.name(), new Name(p.targetName(), true), BigInteger.ONE));
+    }
+
+    /** The same rows for the target, with its names; empty for a table that is not there. */
+    Optional<Statement.Insert> renamed(Statement.Insert insert) {
+        Optional<Relation> table = relation(insert.table());
+        ObjectRenamer renamer = new ObjectRenamer(this::relation, this::sequence);
+        Optional<Statement.Insert> renamed = table.map(t -> new Statement.Insert(
+                insert.with(),
+                insert.mode(),
+                t.name(),
+                insert.alias(),
+                insert.columns().stream().map(c -> t.column(c).orElse(c)).toList(),
+                insert.source().map(renamer::query),
+                insert.overriding(),
+                insert.upsert(),
+                List.of(),
+                insert.span()));
+        return renamer.missing().isEmpty() ? renamed : Optional.empty();
+    }
+
+    /** The table of the source that a statement names. */
+    Optional<ObjectName> table(QualifiedName name) {
+        return relation(name).flatMap(r -> relations.entrySet().stream()
+                .filter(e -> e.getValue().equals(r))
+                .map(Map.Entry::getKey)
+                .findFirst());
     }
 
     ObjectRewriter rewriter() {
@@ -61,7 +98,7 @@ final class CodeTranslator {
     }
 
     /** What was translated, in an order in which it can be made. */
-    List<CodeObject> done() {
+    List<CodeMapping> done() {
         return List.copyOf(done);
     }
 
@@ -122,8 +159,12 @@ final class CodeTranslator {
         String name = object.name().toString();
         ObjectName target = names.object(object.name());
         result.notes().forEach(n -> notes.find(n.code(), name, n.detail()));
+        if (object.kind() == ObjectKind.MATERIALIZED_VIEW && !to.has(SqlFeature.MATERIALIZED_VIEWS)) {
+            notes.find(FindingCode.SYNTAX_CHECK, name, "a view, which is computed whenever it is read");
+        }
         if (!result.statements().isEmpty()) {
-            done.add(new CodeObject(object.kind(), target, String.join(";\n\n", result.statements())));
+            String text = String.join(";\n\n", result.statements());
+            done.add(new CodeMapping(name, new CodeObject(object.kind(), target, text)));
         }
         Map<String, String> columns = new LinkedHashMap<>();
         if (statement instanceof CreateView view) {
@@ -138,15 +179,17 @@ final class CodeTranslator {
     private Optional<Statement> renamed(Statement statement, CodeObject object, ObjectRenamer renamer) {
         QualifiedName target = TableExpressions.exact(names.object(object.name()));
         if (statement instanceof CreateView view) {
-            Query query = renamer.query(view.query());
+            Query renamedQuery = renamer.query(view.query());
+            Query query = view.columns().isEmpty() ? renamedQuery.withBody(named(renamedQuery.body())) : renamedQuery;
+            boolean stored = view.materialized() && to.has(SqlFeature.MATERIALIZED_VIEWS);
             return Optional.of(new CreateView(
                     target,
                     false,
                     false,
-                    view.materialized(),
+                    stored,
                     false,
                     view.recursive(),
-                    view.columns(),
+                    view.columns().stream().map(names::viewColumn).toList(),
                     query,
                     view.check(),
                     view.leftOut(),
@@ -160,6 +203,18 @@ final class CodeTranslator {
             return Optional.of(new DdlStatement.CreateSynonym(target, meant, false, synonym.common(), synonym.span()));
         }
         return Optional.empty();
+    }
+
+    /** The query with the names of its columns as the target is to have them. */
+    private QueryBody named(QueryBody body) {
+        if (body instanceof QueryBody.SetOperation set) {
+            return new QueryBody.SetOperation(set.kind(), set.all(), named(set.left()), set.right(), set.span());
+        }
+        return body instanceof QueryBody.Select select
+                ? select.withItems(select.items().stream()
+                        .map(i -> new QueryBody.Item(i.value(), i.alias().map(names::viewColumn)))
+                        .toList())
+                : body;
     }
 
     /** The table or view that a name of the source means. */

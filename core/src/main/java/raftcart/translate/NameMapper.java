@@ -20,6 +20,7 @@ import raftcart.finding.FindingCode;
 import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
 import raftcart.sql.parse.NameCase;
+import raftcart.sql.tree.Name;
 
 /** Decides the names on the target. The same source always gives the same names. */
 final class NameMapper {
@@ -115,6 +116,11 @@ final class NameMapper {
         String name = names.get(names.size() - 1);
         String schema = names.size() > 1 ? names.get(names.size() - 2) : source.defaultSchema();
         return object(new ObjectName(schema, name));
+    }
+
+    /** The name of a column of a view. */
+    Name viewColumn(Name source) {
+        return new Name(cased(source.exact() ? source.text() : fromCase.fold(source.text())), true);
     }
 
     /** The name of a column among those that its table has already on the target; it is added to them. */

@@ -38,7 +38,7 @@ final class ObjectRenamer extends QueryMapper {
     /**
      * A table or view of the target.
      *
-     * @param columns its columns' names on the target, by those on the source in lower case
+     * @param columns its columns' names on the target, by those on the source
      */
     record Relation(ObjectName target, Map<String, String> columns) {
         QualifiedName name() {
@@ -48,7 +48,11 @@ final class ObjectRenamer extends QueryMapper {
         }
 
         Optional<Name> column(Name source) {
-            return Optional.ofNullable(columns.get(source.text().toLowerCase(Locale.ROOT)))
+            return Optional.ofNullable(columns.get(source.text()))
+                    .or(() -> columns.entrySet().stream()
+                            .filter(c -> c.getKey().equalsIgnoreCase(source.text()))
+                            .map(Map.Entry::getValue)
+                            .findFirst())
                     .map(c -> new Name(c, true));
         }
     }

@@ -112,7 +112,8 @@ public final class ScriptWriter {
     private void code() {
         Map<ObjectKind, String> stages = Map.of(ObjectKind.TRIGGER, "80-triggers");
         number = 0;
-        for (CodeObject object : translation.code()) {
+        for (CodeMapping mapping : translation.code()) {
+            CodeObject object = mapping.target();
             String stage = stages.getOrDefault(object.kind(), "70-views");
             String what = object.kind().word() + " " + object.name();
             add(stage, object.name().name(), what, List.of(object.source()), true);

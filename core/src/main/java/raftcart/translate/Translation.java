@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import raftcart.catalog.Catalog;
-import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectName;
 import raftcart.finding.Finding;
 
@@ -22,7 +21,7 @@ public record Translation(
         Catalog target,
         List<TableMapping> tables,
         List<SequenceMapping> sequences,
-        List<CodeObject> code,
+        List<CodeMapping> code,
         List<ObjectOutcome> objects,
         List<Finding> findings,
         List<ByHand> byHand) {

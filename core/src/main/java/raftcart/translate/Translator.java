@@ -42,6 +42,7 @@ public final class Translator {
     private final Notes notes = new Notes();
     private final NameMapper names;
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
+    private final CodeTranslator code;
 
     private Translator(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
         this.source = source;
@@ -50,6 +51,7 @@ public final class Translator {
         this.plan = plan;
         this.targetSchema = targetSchema;
         this.names = new NameMapper(source, plan, targetSchema, from, to, notes);
+        this.code = new CodeTranslator(source, from, to, names, notes);
     }
 
     /**
@@ -59,6 +61,14 @@ public final class Translator {
      */
     public static Translation translate(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
         return new Translator(source, from, to, plan, targetSchema).run();
+    }
+
+    /** What translates the statements of a script that change rows, for the same target. */
+    public static RowStatements rowStatements(
+            Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
+        Translator translator = new Translator(source, from, to, plan, targetSchema);
+        translator.run();
+        return new RowStatements(translator.code);
     }
 
     private Translation run() {
@@ -78,12 +88,12 @@ public final class Translator {
         followReferredTypes();
         List<TableMapping> mappings = tables.values().stream().map(this::table).toList();
         List<EnumeratedType> types = enumeratedTypes(mappings);
-        List<CodeObject> code = codeObjects();
+        List<CodeMapping> made = codeObjects();
         return new Translation(
-                new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types, code)),
+                new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types, made)),
                 mappings,
                 sequences,
-                code,
+                made,
                 notes.objects(),
                 notes.findings(),
                 notes.byHandParts());
@@ -205,13 +215,12 @@ public final class Translator {
     }
 
     /** What is left to a person for now: routines, and what nobody else takes care of. */
-    private List<CodeObject> codeObjects() {
-        CodeTranslator code = new CodeTranslator(source, from, to, names, notes);
+    private List<CodeMapping> codeObjects() {
         tables.values().forEach(code::add);
         code.translate();
-        List<CodeObject> all = new ArrayList<>(code.done());
+        List<CodeMapping> all = new ArrayList<>(code.done());
         tables.values().forEach(t -> t.assigned()
-                .forEach((column, value) -> assigned(code, t, column, value).ifPresent(all::add)));
+                .forEach((column, value) -> assigned(t, column, value).ifPresent(all::add)));
         for (Schema schema : source.schemas()) {
             schema.codeObjects().stream()
                     .filter(c -> !CodeTranslator.isView(c.kind()))
@@ -233,7 +242,7 @@ public final class Translator {
     }
 
     /** A column that is assigned at every update, by a trigger. */
-    private Optional<CodeObject> assigned(CodeTranslator code, TableTranslator table, String column, String value) {
+    private Optional<CodeMapping> assigned(TableTranslator table, String column, String value) {
         QualifiedName name = TableExpressions.exact(table.target());
         boolean computes =
                 table.source().columns().stream().anyMatch(c -> c.generated().isPresent());
@@ -255,18 +264,18 @@ public final class Translator {
         String text = String.join(";\n\n", result.statements());
         ObjectName trigger =
                 new ObjectName(table.target().schema(), table.target().name() + "_" + column);
-        return Optional.of(new CodeObject(ObjectKind.TRIGGER, trigger, text));
+        return Optional.of(new CodeMapping(object, new CodeObject(ObjectKind.TRIGGER, trigger, text)));
     }
 
     private static List<Schema> schemas(
             List<TableMapping> tables,
             List<SequenceMapping> sequences,
             List<EnumeratedType> types,
-            List<CodeObject> code) {
+            List<CodeMapping> code) {
         Set<String> names = new LinkedHashSet<>();
         tables.forEach(t -> names.add(t.target().name().schema()));
         sequences.forEach(s -> names.add(s.target().schema()));
-        code.forEach(c -> names.add(c.name().schema()));
+        code.forEach(c -> names.add(c.target().name().schema()));
         return names.stream()
                 .sorted(Comparator.naturalOrder())
                 .map(name -> new Schema(
@@ -283,6 +292,7 @@ public final class Translator {
                                 .filter(t -> t.name().schema().equals(name))
                                 .toList(),
                         code.stream()
+                                .map(CodeMapping::target)
                                 .filter(c -> c.name().schema().equals(name))
                                 .toList()))
                 .toList();

@@ -31,6 +31,8 @@ class LayersTest {
                 .definedBy("raftcart.move..", "raftcart.verify..", "raftcart.engine..")
                 .layer("translate")
                 .definedBy("raftcart.translate..")
+                .layer("scripts")
+                .definedBy("raftcart.scripts..")
                 .layer("rewrite")
                 .definedBy("raftcart.rewrite..")
                 .layer("plan")
@@ -53,14 +55,16 @@ class LayersTest {
                 .mayOnlyBeAccessedByLayers("migration")
                 .whereLayer("translate")
                 .mayOnlyBeAccessedByLayers("migration", "work")
+                .whereLayer("scripts")
+                .mayOnlyBeAccessedByLayers("migration")
                 .whereLayer("rewrite")
-                .mayOnlyBeAccessedByLayers("migration", "translate")
+                .mayOnlyBeAccessedByLayers("migration", "translate", "scripts")
                 .whereLayer("plan")
                 .mayOnlyBeAccessedByLayers("migration", "work", "translate", "workspace")
                 .whereLayer("dialect")
-                .mayOnlyBeAccessedByLayers("migration", "work", "translate", "rewrite")
+                .mayOnlyBeAccessedByLayers("migration", "work", "translate", "rewrite", "scripts")
                 .whereLayer("sql")
-                .mayOnlyBeAccessedByLayers("migration", "work", "translate", "rewrite", "dialect")
+                .mayOnlyBeAccessedByLayers("migration", "work", "translate", "rewrite", "scripts", "dialect")
                 .check(CORE);
     }
 

@@ -301,9 +301,6 @@ class TranslatorTest {
         assertThat(target(translate(POSTGRESQL, MARIADB), "t").columns())
                 .extracting(Column::name)
                 .containsExactly("Name", "name_2", "NAME_3");
-        assertThat(target(translate(MARIADB, POSTGRESQL), "t").columns())
-                .extracting(Column::name)
-                .containsExactly("Name", "name", "NAME");
     }
 
     @Test

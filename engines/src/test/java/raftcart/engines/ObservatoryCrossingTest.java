@@ -85,8 +85,8 @@ class ObservatoryCrossingTest {
     void theNextRowGetsANumberPastTheHighest() throws Exception {
         String insert = "INSERT INTO log_entries (level, \"text\") VALUES (1, 'first of the new time') RETURNING id";
         assertThat(middle.ask(insert)).isEqualTo("151");
-        assertThat(middle.ask("INSERT INTO \"Order\" (\"Select\", \"placedOn\", \"unit price\")"
-                        + " VALUES ('x', '2024-01-01', 1) RETURNING \"Key\""))
+        assertThat(middle.ask("INSERT INTO \"order\" (\"select\", placedOn, \"unit price\")"
+                        + " VALUES ('x', '2024-01-01', 1) RETURNING key"))
                 .isEqualTo("1501");
         assertThat(end.ask("SELECT AUTO_INCREMENT FROM information_schema.TABLES"
                         + " WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME = 'log_entries'"))
@@ -137,8 +137,8 @@ class ObservatoryCrossingTest {
         assertThat(there.translated.objects())
                 .filteredOn(o -> o.outcome() == Outcome.BY_HAND)
                 .extracting(o -> o.kind())
+                .doesNotContain(ObjectKind.VIEW)
                 .contains(
-                        ObjectKind.VIEW,
                         ObjectKind.FUNCTION,
                         ObjectKind.PROCEDURE,
                         ObjectKind.TRIGGER,

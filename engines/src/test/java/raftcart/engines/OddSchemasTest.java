@@ -81,7 +81,7 @@ class OddSchemasTest {
                         .map(ObjectOutcome::kind)
                         .map(k -> k.word())
                         .distinct())
-                .contains("constraint", "rule", "policy", "statistics object", "view", "materialized view", "trigger")
+                .contains("constraint", "rule", "policy", "statistics object", "trigger")
                 .contains("type", "table", "function", "procedure");
         assertThat(findings(run, FindingCode.NAME_CHANGED)).contains("t.name");
         assertThat(run.translated.findings())

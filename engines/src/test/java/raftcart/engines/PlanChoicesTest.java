@@ -81,6 +81,6 @@ class PlanChoicesTest {
                 .allMatch(v -> v.target().startsWith("The Hill."));
         assertThat(target.ask("SELECT string_agg(relname, ',' ORDER BY relname) FROM pg_class"
                         + " WHERE relnamespace = '\"The Hill\"'::regnamespace AND relkind = 'r'"))
-                .isEqualTo("Filters,lamps_old");
+                .isEqualTo("filters,lamps_old");
     }
 }

@@ -4,6 +4,20 @@
 -- The source is below; nothing of it is on the target.
 (string_to_array((features)::text, ','::text) <@ ARRAY['tracking'::text, 'autoguider'::text, 'dome'::text, 'robotic'::text])
 
+==== by-hand/function/public.proposals_changed_at_on_update__-HASH.sql
+-- function public.proposals_changed_at_on_update()
+-- RC0501 by hand: functions are not translated yet
+-- The source is below; nothing of it is on the target.
+CREATE OR REPLACE FUNCTION public.proposals_changed_at_on_update()
+ RETURNS trigger
+ LANGUAGE plpgsql
+AS $function$
+BEGIN
+    NEW."changed_at" := CURRENT_TIMESTAMP;
+    RETURN NEW;
+END
+$function$
+
 ==== by-hand/index/public.astronomers.astronomers_login.sql
 -- index public.astronomers.astronomers_login
 -- RC0307 by hand: the target has no indexes on expressions
@@ -46,6 +60,12 @@ unique index sky_targets_designation using btree (lower(designation::text))
 -- The source is below; nothing of it is on the target.
 unique index telescopes_code using btree (lower(code::text))
 
+==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
+-- trigger public.proposals_changed_at_on_update on proposals
+-- RC0501 by hand: triggers are not translated yet
+-- The source is below; nothing of it is on the target.
+CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.* IS DISTINCT FROM old.* AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
+
 ==== target/30-sequences/0001-plate_number.sql
 -- sequence observatory.plate_number
 CREATE SEQUENCE `observatory`.`plate_number`
@@ -87,20 +107,7 @@ CREATE TABLE `observatory`.`astronomers` (
     CONSTRAINT `astronomers_rate` CHECK (`hourly_rate` >= 0)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='People who observe; everybody but the first has a mentor';
 
-==== target/40-tables/0002-Order.sql
--- table observatory.Order
-CREATE TABLE `observatory`.`Order` (
-    `Key` int NOT NULL AUTO_INCREMENT,
-    `Select` varchar(60) NOT NULL,
-    `From` varchar(60) NOT NULL DEFAULT 'stores',
-    `Desc` varchar(200) NULL DEFAULT '',
-    `placedOn` date NOT NULL,
-    `unit price` decimal(12,4) NOT NULL,
-    `user` bigint NULL,
-    PRIMARY KEY (`Key`)
-) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Orders for the workshop; its author liked reserved words';
-
-==== target/40-tables/0003-telescopes.sql
+==== target/40-tables/0002-telescopes.sql
 -- table observatory.telescopes
 -- RC0116 check: public.telescopes.focal_ratio: float
 -- RC0307 by hand: public.telescopes.telescopes_code: the target has no indexes on expressions
@@ -121,7 +128,7 @@ CREATE TABLE `observatory`.`telescopes` (
     CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Instruments look through these';
 
-==== target/40-tables/0004-instruments.sql
+==== target/40-tables/0003-instruments.sql
 -- table observatory.instruments
 -- RC0116 check: public.instruments.gain: double
 -- RC0307 by hand: public.instruments.instruments_name: the target has no indexes on expressions
@@ -138,7 +145,7 @@ CREATE TABLE `observatory`.`instruments` (
     CONSTRAINT `instruments_pixels_range` CHECK (`pixels` >= 0 AND `pixels` <= 18446744073709551615)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0005-calibrations.sql
+==== target/40-tables/0004-calibrations.sql
 -- table observatory.calibrations
 -- RC0615 adapted: public.calibrations.days_valid: with more digits than the target gives by itself
 CREATE TABLE `observatory`.`calibrations` (
@@ -156,7 +163,7 @@ CREATE TABLE `observatory`.`calibrations` (
     CONSTRAINT `calibrations_span` CHECK (`valid_from` < `valid_to`)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0006-filters.sql
+==== target/40-tables/0005-filters.sql
 -- table observatory.filters
 -- RC0116 check: public.filters.wavelength_nm: double
 -- RC0116 check: public.filters.bandwidth_nm: double
@@ -170,7 +177,7 @@ CREATE TABLE `observatory`.`filters` (
     CONSTRAINT `filters_band` CHECK (`wavelength_nm` > 0 AND (`bandwidth_nm` >= CAST(0.1 AS double) AND `bandwidth_nm` <= 2000))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0007-nights.sql
+==== target/40-tables/0006-nights.sql
 -- table observatory.nights
 -- RC0116 check: public.nights.moon_phase: float
 CREATE TABLE `observatory`.`nights` (
@@ -183,7 +190,7 @@ CREATE TABLE `observatory`.`nights` (
     PRIMARY KEY (`night`)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0008-review_panels.sql
+==== target/40-tables/0007-review_panels.sql
 -- table observatory.review_panels
 CREATE TABLE `observatory`.`review_panels` (
     `id` int NOT NULL AUTO_INCREMENT,
@@ -193,7 +200,7 @@ CREATE TABLE `observatory`.`review_panels` (
     PRIMARY KEY (`id`)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0009-proposals.sql
+==== target/40-tables/0008-proposals.sql
 -- table observatory.proposals
 -- RC0114 check: public.proposals.submitted_at: datetime(0) in UTC
 -- RC0114 check: public.proposals.changed_at: datetime(0) in UTC
@@ -212,7 +219,7 @@ CREATE TABLE `observatory`.`proposals` (
     CONSTRAINT `proposals_hours` CHECK (`hours` > 0 AND (`rank` IS NULL OR `rank` >= 1))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0010-sky_targets.sql
+==== target/40-tables/0009-sky_targets.sql
 -- table observatory.sky_targets
 -- RC0116 check: public.sky_targets.right_ascension: double
 -- RC0116 check: public.sky_targets.declination: double
@@ -231,7 +238,7 @@ CREATE TABLE `observatory`.`sky_targets` (
     CONSTRAINT `sky_targets_declination` CHECK (`declination` >= CAST(-90 AS double) AND `declination` <= 90)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0011-observations.sql
+==== target/40-tables/0010-observations.sql
 -- table observatory.observations
 CREATE TABLE `observatory`.`observations` (
     `id` bigint NOT NULL AUTO_INCREMENT,
@@ -247,7 +254,7 @@ CREATE TABLE `observatory`.`observations` (
     PRIMARY KEY (`id`)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0012-exposures.sql
+==== target/40-tables/0011-exposures.sql
 -- table observatory.exposures
 -- RC0116 check: public.exposures.airmass: float
 -- RC0116 check: public.exposures.background: double
@@ -271,7 +278,7 @@ CREATE TABLE `observatory`.`exposures` (
     CONSTRAINT `exposures_shot_range` CHECK (`shot` >= 0 AND `shot` <= 65535)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='One row a frame; the big table';
 
-==== target/40-tables/0013-filter_usage.sql
+==== target/40-tables/0012-filter_usage.sql
 -- table observatory.filter_usage
 -- RC0307 by hand: public.filter_usage.filter_usage_key_ignoring_case: the target has no indexes on expressions
 CREATE TABLE `observatory`.`filter_usage` (
@@ -283,7 +290,7 @@ CREATE TABLE `observatory`.`filter_usage` (
     CONSTRAINT `filter_usage_slot_range` CHECK (`slot` >= 0 AND `slot` <= 255)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
 
-==== target/40-tables/0014-log_entries.sql
+==== target/40-tables/0013-log_entries.sql
 -- table observatory.log_entries
 -- RC0114 check: public.log_entries.written_at: datetime(6) in UTC
 CREATE TABLE `observatory`.`log_entries` (
@@ -294,6 +301,19 @@ CREATE TABLE `observatory`.`log_entries` (
     `text` longtext NOT NULL,
     PRIMARY KEY (`id`)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
+
+==== target/40-tables/0014-order.sql
+-- table observatory.order
+CREATE TABLE `observatory`.`order` (
+    `key` int NOT NULL AUTO_INCREMENT,
+    `select` varchar(60) NOT NULL,
+    `from` varchar(60) NOT NULL DEFAULT 'stores',
+    `desc` varchar(200) NULL DEFAULT '',
+    `placedon` date NOT NULL,
+    `unit price` decimal(12,4) NOT NULL,
+    `user` bigint NULL,
+    PRIMARY KEY (`key`)
+) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Orders for the workshop; its author liked reserved words';
 
 ==== target/40-tables/0015-photographic_plates.sql
 -- table observatory.photographic_plates
@@ -349,82 +369,82 @@ CREATE INDEX `astronomers_mentor` ON `observatory`.`astronomers` (`mentor_id`);
 -- index by_name of observatory.astronomers
 CREATE INDEX `by_name` ON `observatory`.`astronomers` (`full_name`);
 
-==== target/50-indexes/0004-Order.Order_by_name.sql
--- index Order_by_name of observatory.Order
-CREATE INDEX `Order_by_name` ON `observatory`.`Order` (`Select`);
-
-==== target/50-indexes/0005-Order.order_user.sql
--- index order_user of observatory.Order
-CREATE INDEX `order_user` ON `observatory`.`Order` (`user`);
-
-==== target/50-indexes/0006-calibrations.calibrations_instrument.sql
+==== target/50-indexes/0004-calibrations.calibrations_instrument.sql
 -- index calibrations_instrument of observatory.calibrations
 CREATE INDEX `calibrations_instrument` ON `observatory`.`calibrations` (`instrument_id`);
 
-==== target/50-indexes/0007-review_panels.review_panels_chair.sql
+==== target/50-indexes/0005-review_panels.review_panels_chair.sql
 -- index review_panels_chair of observatory.review_panels
 CREATE INDEX `review_panels_chair` ON `observatory`.`review_panels` (`chair_id`);
 
-==== target/50-indexes/0008-review_panels.review_panels_model.sql
+==== target/50-indexes/0006-review_panels.review_panels_model.sql
 -- index review_panels_model of observatory.review_panels
 CREATE INDEX `review_panels_model` ON `observatory`.`review_panels` (`model_proposal_id`);
 
-==== target/50-indexes/0009-proposals.by_state.sql
+==== target/50-indexes/0007-proposals.by_state.sql
 -- index by_state of observatory.proposals
 CREATE INDEX `by_state` ON `observatory`.`proposals` (`state`, `rank`);
 
-==== target/50-indexes/0010-proposals.proposals_leader.sql
+==== target/50-indexes/0008-proposals.proposals_leader.sql
 -- index proposals_leader of observatory.proposals
 CREATE INDEX `proposals_leader` ON `observatory`.`proposals` (`leader_id`);
 
-==== target/50-indexes/0011-proposals.proposals_panel.sql
+==== target/50-indexes/0009-proposals.proposals_panel.sql
 -- index proposals_panel of observatory.proposals
 CREATE INDEX `proposals_panel` ON `observatory`.`proposals` (`panel_id`);
 
-==== target/50-indexes/0012-sky_targets.by_place.sql
+==== target/50-indexes/0010-sky_targets.by_place.sql
 -- index by_place of observatory.sky_targets
 CREATE INDEX `by_place` ON `observatory`.`sky_targets` (`right_ascension`, `declination`);
 
-==== target/50-indexes/0013-observations.by_night.sql
+==== target/50-indexes/0011-observations.by_night.sql
 -- index by_night of observatory.observations
 CREATE INDEX `by_night` ON `observatory`.`observations` (`night`);
 
-==== target/50-indexes/0014-observations.observations_instrument.sql
+==== target/50-indexes/0012-observations.observations_instrument.sql
 -- index observations_instrument of observatory.observations
 CREATE INDEX `observations_instrument` ON `observatory`.`observations` (`instrument_id`);
 
-==== target/50-indexes/0015-observations.observations_observer.sql
+==== target/50-indexes/0013-observations.observations_observer.sql
 -- index observations_observer of observatory.observations
 CREATE INDEX `observations_observer` ON `observatory`.`observations` (`observer_id`);
 
-==== target/50-indexes/0016-observations.observations_proposal.sql
+==== target/50-indexes/0014-observations.observations_proposal.sql
 -- index observations_proposal of observatory.observations
 CREATE INDEX `observations_proposal` ON `observatory`.`observations` (`proposal_id`);
 
-==== target/50-indexes/0017-observations.observations_target.sql
+==== target/50-indexes/0015-observations.observations_target.sql
 -- index observations_target of observatory.observations
 CREATE INDEX `observations_target` ON `observatory`.`observations` (`target_id`);
 
-==== target/50-indexes/0018-exposures.exposures_shot.sql
+==== target/50-indexes/0016-exposures.exposures_shot.sql
 -- unique key exposures_shot of observatory.exposures
 ALTER TABLE `observatory`.`exposures`
     ADD UNIQUE KEY `exposures_shot` (`observation_id`, `shot`);
 
-==== target/50-indexes/0019-exposures.by_time.sql
+==== target/50-indexes/0017-exposures.by_time.sql
 -- index by_time of observatory.exposures
 CREATE INDEX `by_time` ON `observatory`.`exposures` (`taken_at` DESC);
 
-==== target/50-indexes/0020-exposures.exposures_filter.sql
+==== target/50-indexes/0018-exposures.exposures_filter.sql
 -- index exposures_filter of observatory.exposures
 CREATE INDEX `exposures_filter` ON `observatory`.`exposures` (`filter_code`);
 
-==== target/50-indexes/0021-filter_usage.filter_usage_filter.sql
+==== target/50-indexes/0019-filter_usage.filter_usage_filter.sql
 -- index filter_usage_filter of observatory.filter_usage
 CREATE INDEX `filter_usage_filter` ON `observatory`.`filter_usage` (`filter_code`);
 
-==== target/50-indexes/0022-log_entries.log_entries_astronomer.sql
+==== target/50-indexes/0020-log_entries.log_entries_astronomer.sql
 -- index log_entries_astronomer of observatory.log_entries
 CREATE INDEX `log_entries_astronomer` ON `observatory`.`log_entries` (`astronomer_id`);
+
+==== target/50-indexes/0021-order.order_by_name.sql
+-- index order_by_name of observatory.order
+CREATE INDEX `order_by_name` ON `observatory`.`order` (`select`);
+
+==== target/50-indexes/0022-order.order_user.sql
+-- index order_user of observatory.order
+CREATE INDEX `order_user` ON `observatory`.`order` (`user`);
 
 ==== target/50-indexes/0023-photographic_plates.photographic_plates_number.sql
 -- unique key photographic_plates_number of observatory.photographic_plates
@@ -444,92 +464,116 @@ CREATE INDEX `by_station` ON `observatory`.`weather_readings` (`station`, `read_
 ALTER TABLE `observatory`.`astronomers`
     ADD CONSTRAINT `astronomers_mentor` FOREIGN KEY (`mentor_id`) REFERENCES `observatory`.`astronomers` (`id`) ON DELETE SET NULL;
 
-==== target/60-foreign-keys/0002-Order.order_user.sql
--- foreign key order_user of observatory.Order
-ALTER TABLE `observatory`.`Order`
-    ADD CONSTRAINT `order_user` FOREIGN KEY (`user`) REFERENCES `observatory`.`astronomers` (`id`);
-
-==== target/60-foreign-keys/0003-instruments.instruments_telescope.sql
+==== target/60-foreign-keys/0002-instruments.instruments_telescope.sql
 -- foreign key instruments_telescope of observatory.instruments
 ALTER TABLE `observatory`.`instruments`
     ADD CONSTRAINT `instruments_telescope` FOREIGN KEY (`telescope_id`) REFERENCES `observatory`.`telescopes` (`id`);
 
-==== target/60-foreign-keys/0004-calibrations.calibrations_instrument.sql
+==== target/60-foreign-keys/0003-calibrations.calibrations_instrument.sql
 -- foreign key calibrations_instrument of observatory.calibrations
 ALTER TABLE `observatory`.`calibrations`
     ADD CONSTRAINT `calibrations_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
 
-==== target/60-foreign-keys/0005-review_panels.review_panels_chair.sql
+==== target/60-foreign-keys/0004-review_panels.review_panels_chair.sql
 -- foreign key review_panels_chair of observatory.review_panels
 ALTER TABLE `observatory`.`review_panels`
     ADD CONSTRAINT `review_panels_chair` FOREIGN KEY (`chair_id`) REFERENCES `observatory`.`astronomers` (`id`);
 
-==== target/60-foreign-keys/0006-review_panels.review_panels_model.sql
+==== target/60-foreign-keys/0005-review_panels.review_panels_model.sql
 -- foreign key review_panels_model of observatory.review_panels
 ALTER TABLE `observatory`.`review_panels`
     ADD CONSTRAINT `review_panels_model` FOREIGN KEY (`model_proposal_id`) REFERENCES `observatory`.`proposals` (`id`) ON DELETE SET NULL;
 
-==== target/60-foreign-keys/0007-proposals.proposals_leader.sql
+==== target/60-foreign-keys/0006-proposals.proposals_leader.sql
 -- foreign key proposals_leader of observatory.proposals
 ALTER TABLE `observatory`.`proposals`
     ADD CONSTRAINT `proposals_leader` FOREIGN KEY (`leader_id`) REFERENCES `observatory`.`astronomers` (`id`);
 
-==== target/60-foreign-keys/0008-proposals.proposals_panel.sql
+==== target/60-foreign-keys/0007-proposals.proposals_panel.sql
 -- foreign key proposals_panel of observatory.proposals
 ALTER TABLE `observatory`.`proposals`
     ADD CONSTRAINT `proposals_panel` FOREIGN KEY (`panel_id`) REFERENCES `observatory`.`review_panels` (`id`);
 
-==== target/60-foreign-keys/0009-observations.observations_instrument.sql
+==== target/60-foreign-keys/0008-observations.observations_instrument.sql
 -- foreign key observations_instrument of observatory.observations
 ALTER TABLE `observatory`.`observations`
     ADD CONSTRAINT `observations_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
 
-==== target/60-foreign-keys/0010-observations.observations_night.sql
+==== target/60-foreign-keys/0009-observations.observations_night.sql
 -- foreign key observations_night of observatory.observations
 ALTER TABLE `observatory`.`observations`
     ADD CONSTRAINT `observations_night` FOREIGN KEY (`night`) REFERENCES `observatory`.`nights` (`night`);
 
-==== target/60-foreign-keys/0011-observations.observations_observer.sql
+==== target/60-foreign-keys/0010-observations.observations_observer.sql
 -- foreign key observations_observer of observatory.observations
 ALTER TABLE `observatory`.`observations`
     ADD CONSTRAINT `observations_observer` FOREIGN KEY (`observer_id`) REFERENCES `observatory`.`astronomers` (`id`) ON UPDATE CASCADE;
 
-==== target/60-foreign-keys/0012-observations.observations_proposal.sql
+==== target/60-foreign-keys/0011-observations.observations_proposal.sql
 -- foreign key observations_proposal of observatory.observations
 ALTER TABLE `observatory`.`observations`
     ADD CONSTRAINT `observations_proposal` FOREIGN KEY (`proposal_id`) REFERENCES `observatory`.`proposals` (`id`) ON DELETE CASCADE;
 
-==== target/60-foreign-keys/0013-observations.observations_target.sql
+==== target/60-foreign-keys/0012-observations.observations_target.sql
 -- foreign key observations_target of observatory.observations
 ALTER TABLE `observatory`.`observations`
     ADD CONSTRAINT `observations_target` FOREIGN KEY (`target_id`) REFERENCES `observatory`.`sky_targets` (`id`);
 
-==== target/60-foreign-keys/0014-exposures.exposures_filter.sql
+==== target/60-foreign-keys/0013-exposures.exposures_filter.sql
 -- foreign key exposures_filter of observatory.exposures
 ALTER TABLE `observatory`.`exposures`
     ADD CONSTRAINT `exposures_filter` FOREIGN KEY (`filter_code`) REFERENCES `observatory`.`filters` (`code`);
 
-==== target/60-foreign-keys/0015-exposures.exposures_observation.sql
+==== target/60-foreign-keys/0014-exposures.exposures_observation.sql
 -- foreign key exposures_observation of observatory.exposures
 ALTER TABLE `observatory`.`exposures`
     ADD CONSTRAINT `exposures_observation` FOREIGN KEY (`observation_id`) REFERENCES `observatory`.`observations` (`id`) ON DELETE CASCADE;
 
-==== target/60-foreign-keys/0016-filter_usage.filter_usage_filter.sql
+==== target/60-foreign-keys/0015-filter_usage.filter_usage_filter.sql
 -- foreign key filter_usage_filter of observatory.filter_usage
 ALTER TABLE `observatory`.`filter_usage`
     ADD CONSTRAINT `filter_usage_filter` FOREIGN KEY (`filter_code`) REFERENCES `observatory`.`filters` (`code`);
 
-==== target/60-foreign-keys/0017-filter_usage.filter_usage_instrument.sql
+==== target/60-foreign-keys/0016-filter_usage.filter_usage_instrument.sql
 -- foreign key filter_usage_instrument of observatory.filter_usage
 ALTER TABLE `observatory`.`filter_usage`
     ADD CONSTRAINT `filter_usage_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
 
-==== target/60-foreign-keys/0018-log_entries.log_entries_astronomer.sql
+==== target/60-foreign-keys/0017-log_entries.log_entries_astronomer.sql
 -- foreign key log_entries_astronomer of observatory.log_entries
 ALTER TABLE `observatory`.`log_entries`
     ADD CONSTRAINT `log_entries_astronomer` FOREIGN KEY (`astronomer_id`) REFERENCES `observatory`.`astronomers` (`id`);
+
+==== target/60-foreign-keys/0018-order.order_user.sql
+-- foreign key order_user of observatory.order
+ALTER TABLE `observatory`.`order`
+    ADD CONSTRAINT `order_user` FOREIGN KEY (`user`) REFERENCES `observatory`.`astronomers` (`id`);
 
 ==== target/60-foreign-keys/0019-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.grating_alignment_instrument.sql
 -- foreign key grating_alignment_instrument of observatory.spectrograph_grating_alignment_history_of_the_northern_cd2332f5
 ALTER TABLE `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5`
     ADD CONSTRAINT `grating_alignment_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
+
+==== target/70-views/0001-observation_summary.sql
+-- view observatory.observation_summary
+CREATE VIEW `observatory`.`observation_summary` AS
+SELECT
+    o.`id` AS observation_id,
+    t.`designation`,
+    i.`name` AS instrument,
+    o.`night`,
+    COUNT(e.`id`) AS frames,
+    SUM(e.`seconds`) AS total_seconds
+FROM `observatory`.`observations` o
+JOIN `observatory`.`sky_targets` t ON t.`id` = o.`target_id`
+JOIN `observatory`.`instruments` i ON i.`id` = o.`instrument_id`
+LEFT JOIN `observatory`.`exposures` e ON e.`observation_id` = o.`id`
+GROUP BY o.`id`, t.`designation`, i.`name`, o.`night`;
+
+==== target/70-views/0002-busiest_targets.sql
+-- view observatory.busiest_targets
+CREATE VIEW `observatory`.`busiest_targets` AS
+SELECT `designation`, SUM(`frames`) AS frames, SUM(`total_seconds`) AS total_seconds
+FROM `observatory`.`observation_summary`
+GROUP BY `designation`
+HAVING SUM(`frames`) > 10;

@@ -1,0 +1,216 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Savepoint;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.catalog.ObjectName;
+import raftcart.engine.EngineSession;
+import raftcart.error.LoadException;
+import raftcart.error.PlanException;
+import raftcart.error.WorkspaceException;
+import raftcart.move.LoadListener;
+import raftcart.move.TableResult;
+import raftcart.move.TargetRows;
+import raftcart.rewrite.ObjectRewriter;
+import raftcart.scripts.ScriptSource;
+import raftcart.sql.tree.Statement;
+import raftcart.translate.RowStatements;
+import raftcart.translate.TableMapping;
+import raftcart.translate.Translation;
+import raftcart.workspace.Json;
+
+/**
+ * Loads the rows that the INSERT statements of scripts bring. All of it is one transaction, so that a load that stops leaves
+ * nothing behind; a row that the target refuses is put aside, and the rest goes on.
+ */
+final class ScriptLoad {
+    private final EngineSession target;
+    private final Translation translation;
+    private final RowStatements statements;
+    private final Path refusedFolder;
+    private final int mostRefused;
+    private final Map<ObjectName, Count> counts = new LinkedHashMap<>();
+
+    ScriptLoad(
+            EngineSession target,
+            Translation translation,
+            RowStatements statements,
+            Path refusedFolder,
+            int mostRefused) {
+        this.target = target;
+        this.translation = translation;
+        this.statements = statements;
+        this.refusedFolder = refusedFolder;
+        this.mostRefused = mostRefused;
+        translation.tables().forEach(t -> counts.put(t.source().name(), new Count()));
+    }
+
+    /** The rows of a table so far. */
+    private static final class Count {
+        private long loaded;
+        private long refused;
+        private Optional<Path> file = Optional.empty();
+    }
+
+    List<TableResult> run(ScriptSource scripts, TargetRows targetRows, LoadListener listener) throws SQLException {
+        prepare(targetRows);
+        long start = System.nanoTime();
+        scripts.forEachStatement(this::execute);
+        target.connection().commit();
+        double seconds = (System.nanoTime() - start) / 1e9 / Math.max(1, counts.size());
+        List<TableResult> results = new ArrayList<>();
+        for (TableMapping table : translation.tables()) {
+            Count count = counts.get(table.source().name());
+            TableResult result = new TableResult(
+                    table.source().name().toString(),
+                    table.target().name().toString(),
+                    count.loaded + count.refused,
+                    count.loaded,
+                    count.refused,
+                    seconds,
+                    count.file.map(f -> "journal/refused/" + f.getFileName()).orElse(""));
+            listener.tableStarted(result.table(), result.read());
+            listener.rowsCommitted(result.loaded(), 0);
+            listener.tableFinished(result);
+            results.add(result);
+        }
+        return results;
+    }
+
+    private void prepare(TargetRows targetRows) throws SQLException {
+        List<String> filled = new ArrayList<>();
+        for (TableMapping table : translation.tables()) {
+            if (holdsRows(table)) {
+                filled.add(table.target().name().toString());
+                if (targetRows == TargetRows.REPLACE) {
+                    change(target.engine()
+                            .dialect()
+                            .ddl()
+                            .emptyTable(table.target().name()));
+                }
+            }
+        }
+        if (!filled.isEmpty() && targetRows == TargetRows.STOP) {
+            throw new PlanException(
+                    String.join(", ", filled) + " of the target hold rows already; nothing was loaded",
+                    "Use --if-not-empty replace to remove these rows first, or --if-not-empty append to keep them.");
+        }
+    }
+
+    private boolean holdsRows(TableMapping table) throws SQLException {
+        String name =
+                target.engine().dialect().identifiers().quote(table.target().name());
+        try (java.sql.Statement query = target.connection().createStatement();
+                ResultSet rows = query.executeQuery("SELECT 1 FROM " + name + " LIMIT 1")) {
+            return rows.next();
+        }
+    }
+
+    private void execute(Statement statement, String place) {
+        Optional<RowStatements.Rows> translated = statements.translate(statement);
+        if (translated.isEmpty()) {
+            return;
+        }
+        RowStatements.Rows rows = translated.get();
+        try {
+            Optional<String> reason = attempt(rows);
+            if (reason.isPresent()) {
+                oneByOne(rows, (Statement.Insert) statement, place, reason.get());
+            }
+        } catch (SQLException e) {
+            throw new LoadException(
+                    place + ": the load stopped, and nothing of it was kept: " + e.getMessage(),
+                    "Run `raftcart load` again.",
+                    e);
+        }
+    }
+
+    /** Runs a statement; the reason where it has no text or the target refuses it. */
+    private Optional<String> attempt(RowStatements.Rows rows) throws SQLException {
+        ObjectRewriter.Result result = rows.result();
+        if (!result.done()) {
+            return Optional.of(result.reason());
+        }
+        Connection connection = target.connection();
+        Savepoint before = connection.setSavepoint();
+        try {
+            long changed = 0;
+            for (String text : result.statements()) {
+                changed += change(text);
+            }
+            connection.releaseSavepoint(before);
+            counts.get(rows.table()).loaded += rows.rows() > 0 ? rows.rows() : changed;
+            return Optional.empty();
+        } catch (SQLException e) {
+            if (!target.isRowFault(e)) {
+                throw e;
+            }
+            connection.rollback(before);
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private long change(String sql) throws SQLException {
+        try (java.sql.Statement statement = target.connection().createStatement()) {
+            return Math.max(0, statement.executeUpdate(sql));
+        }
+    }
+
+    private void oneByOne(RowStatements.Rows rows, Statement.Insert insert, String place, String reason)
+            throws SQLException {
+        List<Statement.Insert> single = RowStatements.single(insert);
+        if (single.size() < 2) {
+            refuse(rows, place, reason, rows.rows());
+            return;
+        }
+        for (Statement.Insert row : single) {
+            RowStatements.Rows one = statements.translate(row).orElseThrow();
+            Optional<String> why = attempt(one);
+            if (why.isPresent()) {
+                refuse(one, place, why.get(), 1);
+            }
+        }
+    }
+
+    private void refuse(RowStatements.Rows rows, String place, String reason, int number) {
+        Count count = counts.get(rows.table());
+        boolean first = count.refused == 0;
+        count.refused += Math.max(1, number);
+        Path file = refusedFolder.resolve(rows.table().toString().replaceAll("[^\\p{L}\\p{N}._-]", "_") + ".jsonl");
+        count.file = Optional.of(file);
+        ObjectNode line = Json.MAPPER.createObjectNode();
+        line.put("reason", reason);
+        line.put("place", place);
+        line.put("statement", String.join(";\n", rows.result().statements()));
+        try {
+            Files.createDirectories(refusedFolder);
+            if (first) {
+                Files.deleteIfExists(file);
+            }
+            try (BufferedWriter writer = Files.newBufferedWriter(
+                    file, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.APPEND)) {
+                writer.write(Json.MAPPER.writeValueAsString(line) + "\n");
+            }
+        } catch (IOException e) {
+            throw new WorkspaceException(file + " cannot be written", "Check that the disk is not full.", e);
+        }
+        if (count.refused > mostRefused) {
+            throw new LoadException(
+                    "the target has refused more than " + mostRefused + " rows of " + rows.table()
+                            + "; the last reason was: " + reason,
+                    "Look at " + file + "; nothing was loaded.",
+                    null);
+        }
+    }
+}
