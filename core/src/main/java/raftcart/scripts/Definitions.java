@@ -120,7 +120,9 @@ final class Definitions {
         List<IndexPart> own = List.of(IndexPart.of(definition.name()));
         for (TableConstraint c : definition.constraints()) {
             boolean keyed = c.kind() != ConstraintKind.CHECK && c.parts().isEmpty();
-            add(table, keyed ? ColumnFactory.withParts(c, own) : c);
+            boolean nameless = c.kind() == ConstraintKind.CHECK && c.name().isEmpty();
+            String name = table.nameFor(List.of(names.stored(definition.name())), "check");
+            add(table, keyed ? ColumnFactory.withParts(c, own) : nameless ? c.withName(new Name(name, true)) : c);
         }
         definition.type().map(TypeName::name).map(domains::get).ifPresent(d -> {
             for (Expr check : d.checks()) {

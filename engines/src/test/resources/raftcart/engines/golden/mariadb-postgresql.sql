@@ -728,14 +728,18 @@ ALTER TABLE "public"."spectrograph_grating_alignment_history_of_the_northern_cd2
 
 ==== target/70-views/0001-observation_summary.sql
 -- view public.observation_summary
+-- RC0612 check: kestrel_ridge.observation_summary: GROUP BY
+-- RC0502 adapted: kestrel_ridge.observation_summary: ALGORITHM = UNDEFINED
+-- RC0502 adapted: kestrel_ridge.observation_summary: DEFINER = `observatory`@`127.0.0.1`
+-- RC0502 adapted: kestrel_ridge.observation_summary: SQL SECURITY DEFINER
 CREATE VIEW "public"."observation_summary" AS
 SELECT
-    o."id" AS observation_id,
-    t."designation" AS designation,
-    i."name" AS instrument,
-    o."night" AS night,
-    COUNT(e."id") AS frames,
-    SUM(e."seconds") AS total_seconds
+    o."id" AS "observation_id",
+    t."designation" AS "designation",
+    i."name" AS "instrument",
+    o."night" AS "night",
+    COUNT(e."id") AS "frames",
+    SUM(e."seconds") AS "total_seconds"
 FROM "public"."observations" o
 JOIN "public"."sky_targets" t ON t."id" = o."target_id"
 JOIN "public"."instruments" i ON i."id" = o."instrument_id"
@@ -744,17 +748,23 @@ GROUP BY o."id", t."designation", i."name", o."night";
 
 ==== target/70-views/0002-busiest_targets.sql
 -- view public.busiest_targets
+-- RC0612 check: kestrel_ridge.busiest_targets: GROUP BY
+-- RC0502 adapted: kestrel_ridge.busiest_targets: ALGORITHM = UNDEFINED
+-- RC0502 adapted: kestrel_ridge.busiest_targets: DEFINER = `observatory`@`127.0.0.1`
+-- RC0502 adapted: kestrel_ridge.busiest_targets: SQL SECURITY DEFINER
 CREATE VIEW "public"."busiest_targets" AS
 SELECT
-    "observation_summary"."designation" AS designation,
-    SUM("observation_summary"."frames") AS frames,
-    SUM("observation_summary"."total_seconds") AS total_seconds
+    "observation_summary"."designation" AS "designation",
+    SUM("observation_summary"."frames") AS "frames",
+    SUM("observation_summary"."total_seconds") AS "total_seconds"
 FROM "public"."observation_summary"
 GROUP BY "observation_summary"."designation"
 HAVING SUM("observation_summary"."frames") > 10;
 
 ==== target/80-triggers/0003-proposals_changed_at.sql
 -- trigger public.proposals_changed_at
+-- RC0107 check: kestrel_ridge.proposals.changed_at: impossible dates as NULL
+-- RC0609 adapted: kestrel_ridge.proposals.changed_at: assigned at every update by a trigger
 CREATE FUNCTION "public".proposals_changed_at_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW."changed_at" := CURRENT_TIMESTAMP;

@@ -558,12 +558,12 @@ ALTER TABLE `observatory`.`spectrograph_grating_alignment_history_of_the_norther
 -- view observatory.observation_summary
 CREATE VIEW `observatory`.`observation_summary` AS
 SELECT
-    o.`id` AS observation_id,
+    o.`id` AS `observation_id`,
     t.`designation`,
-    i.`name` AS instrument,
+    i.`name` AS `instrument`,
     o.`night`,
-    COUNT(e.`id`) AS frames,
-    SUM(e.`seconds`) AS total_seconds
+    COUNT(e.`id`) AS `frames`,
+    SUM(e.`seconds`) AS `total_seconds`
 FROM `observatory`.`observations` o
 JOIN `observatory`.`sky_targets` t ON t.`id` = o.`target_id`
 JOIN `observatory`.`instruments` i ON i.`id` = o.`instrument_id`
@@ -573,7 +573,7 @@ GROUP BY o.`id`, t.`designation`, i.`name`, o.`night`;
 ==== target/70-views/0002-busiest_targets.sql
 -- view observatory.busiest_targets
 CREATE VIEW `observatory`.`busiest_targets` AS
-SELECT `designation`, SUM(`frames`) AS frames, SUM(`total_seconds`) AS total_seconds
+SELECT `designation`, SUM(`frames`) AS `frames`, SUM(`total_seconds`) AS `total_seconds`
 FROM `observatory`.`observation_summary`
 GROUP BY `designation`
 HAVING SUM(`frames`) > 10;

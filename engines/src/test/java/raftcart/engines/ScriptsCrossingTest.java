@@ -1,0 +1,178 @@
+package raftcart.engines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.Column;
+import raftcart.catalog.Index;
+import raftcart.catalog.Table;
+import raftcart.engine.EngineSession;
+import raftcart.engine.Engines;
+import raftcart.error.CatalogException;
+import raftcart.error.PlanException;
+import raftcart.migration.BuildStage;
+import raftcart.migration.LoadStage;
+import raftcart.migration.Migration;
+import raftcart.migration.SurveyStage;
+import raftcart.migration.TranslateStage;
+import raftcart.move.TargetRows;
+import raftcart.plan.Endpoint;
+
+/** The observatory as the scripts of four engines define it, built on real servers and filled with their rows. */
+class ScriptsCrossingTest {
+    private static final Path SCRIPTS = Path.of("src/test/resources/raftcart/engines/scripts");
+    private static final Path GOLDEN = Path.of("src/test/resources/raftcart/engines/golden");
+
+    @TempDir
+    private Path folder;
+
+    private Migration cross(String scripts, Databases target, String plan) {
+        Migration migration =
+                MigrationRun.migration(folder.resolve("run"), Endpoint.of(scripts), target.endpoint(), plan);
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+        return migration;
+    }
+
+    private static String summary(Databases target) {
+        try (EngineSession session = Engines.open(target.endpoint())) {
+            Catalog catalog = session.readCatalog();
+            return catalog.tables()
+                    .map(ScriptsCrossingTest::summary)
+                    .collect(Collectors.joining("\n"))
+                    .replace(target.name(), "observatory");
+        }
+    }
+
+    private static String summary(Table table) {
+        List<String> lines = new ArrayList<>(List.of(table.name().name() + ": " + table.comment()));
+        for (Column c : table.columns()) {
+            lines.add("  " + c.name() + " " + c.declaredType() + (c.nullable() ? "" : " not null")
+                    + c.defaultValue().map(d -> " default " + d).orElse("")
+                    + c.identity().map(i -> " numbered").orElse("")
+                    + (c.comment().isEmpty() ? "" : " -- " + c.comment()));
+        }
+        table.primaryKey().ifPresent(k -> lines.add("  primary key " + k.columns()));
+        table.uniqueKeys().forEach(k -> lines.add("  unique " + k.columns()));
+        table.foreignKeys()
+                .forEach(k -> lines.add("  foreign key " + k.columns() + " to "
+                        + k.target().name() + k.targetColumns() + " on delete " + k.onDelete()));
+        table.checks().forEach(c -> lines.add("  check " + c.name() + " " + c.expression()));
+        table.indexes().stream().map(ScriptsCrossingTest::summary).forEach(lines::add);
+        return String.join("\n", lines) + "\n";
+    }
+
+    private static String summary(Index index) {
+        return "  index " + index.name() + (index.unique() ? " unique " : " ")
+                + index.parts().stream()
+                        .map(p -> (p.isExpression() ? p.expression() : p.column()) + (p.descending() ? " desc" : ""))
+                        .toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "oracle,postgresql", "oracle,mariadb",
+        "sqlserver,postgresql", "sqlserver,mariadb",
+        "db2,postgresql", "db2,mariadb",
+        "mysql,postgresql", "mysql,mariadb"
+    })
+    void theObservatoryIsTheSameWhereverItsScriptsComeFrom(String from, String to) throws Exception {
+        Databases target = to.equals("mariadb") ? Databases.mariadb() : Databases.postgresql();
+        Migration migration =
+                cross("scripts:" + from + ":" + SCRIPTS.resolve(from).toAbsolutePath(), target, "");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+
+        assertThat(loaded.failures()).isEmpty();
+        assertThat(loaded.refused()).isZero();
+        assertThat(loaded.loaded()).isEqualTo(5);
+        assertThat(target.ask("SELECT COUNT(*) FROM observation o JOIN dome d ON d.dome_id = o.dome_id"
+                        + " WHERE d.label = 'North' AND o.quality = 'good' AND o.seconds IN (12.5, 30)"))
+                .isEqualTo("2");
+        assertThat(target.ask("SELECT remark FROM observation WHERE observation_id = 1"))
+                .isEqualTo("clear; it's cold");
+        assertThat(target.ask("SELECT name FROM observer o WHERE o.observer_id = 100"))
+                .isEqualTo("Ada of the Ridge");
+        assertThat(target.ask("SELECT CONCAT(label, ' ', last_day) FROM busiest"))
+                .isEqualTo("North 2031-01-03");
+        String bytes = to.equals("mariadb") ? "hex(checksum)" : "upper(encode(checksum, 'hex'))";
+        assertThat(target.ask("SELECT " + bytes + " FROM observation WHERE observation_id = 2"))
+                .isEqualTo("00112233445566778899AABBCCDDEEFF");
+        target.run("INSERT INTO dome (label) VALUES ('East')");
+        assertThat(target.ask("SELECT dome_id FROM dome WHERE label = 'East'")).isEqualTo("3");
+        compare(from + "-" + to, summary(target));
+    }
+
+    private static void compare(String name, String actual) throws IOException {
+        Path golden = GOLDEN.resolve("scripts-" + name + ".txt");
+        if (Boolean.getBoolean("golden.update")) {
+            Files.writeString(golden, actual);
+        }
+        assertThat(actual).isEqualTo(Files.readString(golden));
+    }
+
+    @Test
+    void namesAndTypesFollowThePlan() throws Exception {
+        Databases target = Databases.postgresql();
+        cross(
+                "scripts:oracle:" + SCRIPTS.resolve("oracle").toAbsolutePath(),
+                target,
+                "names: {table-prefix: kr_, rename: {OBSERVER: person, OBSERVER.LOGIN: account}}\n"
+                        + "columns:\n  - {from: 'number(9)', type: integer}\n"
+                        + "  - {column: 'observation.quality', nullable: true, default: ''}\n");
+        assertThat(summary(target))
+                .contains("person: \n  observer_id integer not null", "  account character varying(30) not null")
+                .contains("kr_observation: ", "  quality character varying(10)\n")
+                .contains("  dome_id integer not null\n");
+    }
+
+    @Test
+    void aRowThatIsRefusedIsPutAsideAndTheOthersArrive() throws Exception {
+        Path scripts = folder.resolve("rows.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id INT PRIMARY KEY, watts INT CHECK (watts > 0));\n"
+                        + "INSERT INTO lamp VALUES (1, 10), (2, 0), (3, 30);\nINSERT INTO lamp VALUES (1, 5);\n");
+        Databases target = Databases.mariadb();
+        Migration migration = cross("scripts:postgresql:" + scripts, target, "");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(loaded.loaded()).isEqualTo(2);
+        assertThat(loaded.refused()).isEqualTo(2);
+        assertThat(target.ask("SELECT GROUP_CONCAT(id ORDER BY id) FROM lamp")).isEqualTo("1,3");
+        assertThat(migration.workspace().path(loaded.tables().get(0).refusedFile()))
+                .content()
+                .contains("rows.sql:2", "rows.sql:3", "watts");
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("hold rows already; nothing was loaded");
+    }
+
+    @Test
+    void whatIsNoScriptIsSaid() throws Exception {
+        Endpoint target = Endpoint.of("jdbc:postgresql://localhost:1/none");
+        Files.write(folder.resolve("latin.sql"), new byte[] {'-', '-', ' ', (byte) 0xE9, '\n'});
+        assertThatThrownBy(() -> SurveyStage.run(MigrationRun.migration(
+                        folder.resolve("a"), Endpoint.of("scripts:oracle:" + folder.resolve("latin.sql")), target, "")))
+                .isInstanceOf(CatalogException.class)
+                .hasMessageContaining("latin.sql is not UTF-8");
+        assertThatThrownBy(() -> SurveyStage.run(
+                        MigrationRun.migration(folder.resolve("b"), Endpoint.of("scripts:klingon:x"), target, "")))
+                .isInstanceOf(PlanException.class)
+                .hasMessage("there is no dialect 'klingon'");
+        assertThatThrownBy(() -> SurveyStage.run(MigrationRun.migration(
+                        folder.resolve("c"), Endpoint.of("scripts:oracle:/nowhere/at/all"), target, "")))
+                .isInstanceOf(CatalogException.class)
+                .hasMessageContaining("cannot be read");
+    }
+}
