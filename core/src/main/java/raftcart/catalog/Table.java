@@ -20,6 +20,9 @@ public record Table(
         List<String> physical,
         long rowEstimate,
         long byteEstimate) {
+    /** Begins a clause that tells how a column was numbered before its default did it. */
+    public static final String NUMBERED = "numbered: ";
+
     public Table {
         Objects.requireNonNull(name, "name");
         columns = List.copyOf(columns);

@@ -1,7 +1,9 @@
 package raftcart.migration;
 
+import java.util.List;
 import raftcart.catalog.Catalog;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.Dialects;
 import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 import raftcart.engine.EngineSession;
@@ -71,6 +73,29 @@ public final class Migration {
     Translation translation(String targetSchema) {
         Catalog catalog = catalog();
         return Translator.translate(catalog, language(catalog), targetDialect(), plan, targetSchema);
+    }
+
+    /** What the surveyed catalog would become on an engine. */
+    public Assessment assess(Dialect to) {
+        Catalog catalog = catalog();
+        return Assessment.of(catalog, language(catalog), to, plan);
+    }
+
+    /** One object of the source by its name, with or without its schema. */
+    public ShownObject show(String name) {
+        Dialect to = targetDialect();
+        Translation translation = translation(to.language().defaultSchema());
+        return ShownObject.of(name, catalog(), translation, to);
+    }
+
+    /** The dialects of the engines to which databases can be moved. */
+    public static List<Dialect> targets() {
+        return Dialects.all();
+    }
+
+    /** The dialect of the plan's target. */
+    public Dialect target() {
+        return targetDialect();
     }
 
     /** What translates the INSERT statements of scripts. */

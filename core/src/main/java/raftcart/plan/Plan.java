@@ -18,7 +18,8 @@ public record Plan(
         NameRules names,
         List<ColumnRule> columns,
         ValueChoices values,
-        LoadSettings load) {
+        LoadSettings load,
+        EffortRates effort) {
     public Plan {
         Objects.requireNonNull(source, "source");
         Objects.requireNonNull(target, "target");
@@ -28,6 +29,7 @@ public record Plan(
         columns = List.copyOf(columns);
         Objects.requireNonNull(values, "values");
         Objects.requireNonNull(load, "load");
+        Objects.requireNonNull(effort, "effort");
     }
 
     /** A plan with all defaults between two databases. */
@@ -40,6 +42,7 @@ public record Plan(
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
-                LoadSettings.defaults());
+                LoadSettings.defaults(),
+                EffortRates.defaults());
     }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.error.PlanException;
+import raftcart.finding.FindingCode;
 
 /** Reads the values of a plan and gathers everything that is wrong with them. */
 final class PlanChecker {
@@ -39,6 +40,25 @@ final class PlanChecker {
             fault(path, "'" + path + "' must be a list");
         }
         return node.isArray();
+    }
+
+    double fraction(JsonNode node, String path, double fallback) {
+        if (PlanFile.absent(node)) {
+            return fallback;
+        }
+        if (!node.isNumber() || node.asDouble() < 0) {
+            fault(path, "'" + path + "' is " + node.asText() + " but must be a number that is not below 0");
+            return fallback;
+        }
+        return node.asDouble();
+    }
+
+    Optional<FindingCode> code(String text, String path) {
+        Optional<FindingCode> code = FindingCode.of(text);
+        if (code.isEmpty()) {
+            fault(path, "'" + text + "' is not the code of a finding");
+        }
+        return code;
     }
 
     Optional<Boolean> truth(JsonNode node, String path) {

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import raftcart.error.PlanException;
 import raftcart.error.WorkspaceException;
+import raftcart.finding.FindingCode;
 import raftcart.type.ValueChoices;
 
 /** Reads {@code raftcart.yaml}. All faults are reported together, each with its line; nothing is ever corrected. */
@@ -68,7 +70,9 @@ public final class PlanFile {
         checker.keys(
                 root,
                 "",
-                List.of("version", "source", "target", "tables", "schemas", "names", "columns", "values", "load"));
+                List.of(
+                        "version", "source", "target", "tables", "schemas", "names", "columns", "values", "load",
+                        "effort"));
         checker.number(root.path("version"), "version", 1, 1, 1);
         JsonNode tables = root.path("tables");
         checker.keys(tables, "tables", List.of("include", "exclude"));
@@ -84,7 +88,8 @@ public final class PlanFile {
                 names(checker, root.path("names")),
                 columns(checker, root.path("columns")),
                 values(checker, root.path("values")),
-                load(checker, root.path("load")));
+                load(checker, root.path("load")),
+                effort(checker, root.path("effort")));
     }
 
     private static Endpoint endpoint(PlanChecker checker, JsonNode node, String path) {
@@ -163,6 +168,22 @@ public final class PlanFile {
                         defaults.stopAfterRefused(),
                         0,
                         Integer.MAX_VALUE));
+    }
+
+    private static EffortRates effort(PlanChecker checker, JsonNode node) {
+        checker.keys(node, "effort", List.of("minutes-per-line", "least", "most", "minutes"));
+        EffortRates defaults = EffortRates.defaults();
+        Map<FindingCode, Integer> minutes = new EnumMap<>(FindingCode.class);
+        if (checker.isObject(node.path("minutes"), "effort.minutes")) {
+            node.path("minutes").properties().forEach(f -> checker.code(f.getKey(), "effort.minutes." + f.getKey())
+                    .ifPresent(c -> minutes.put(
+                            c, checker.number(f.getValue(), "effort.minutes." + f.getKey(), 0, 0, 100_000))));
+        }
+        return new EffortRates(
+                checker.fraction(node.path("minutes-per-line"), "effort.minutes-per-line", defaults.minutesPerLine()),
+                checker.fraction(node.path("least"), "effort.least", defaults.least()),
+                checker.fraction(node.path("most"), "effort.most", defaults.most()),
+                minutes);
     }
 
     /** The line of every key, by its path. */

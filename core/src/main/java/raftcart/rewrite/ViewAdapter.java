@@ -32,7 +32,8 @@ final class ViewAdapter {
                 Scope.ColumnFacts c = columns.get(i);
                 raftcart.sql.tree.Name name =
                         i < view.columns().size() ? view.columns().get(i) : raftcart.sql.tree.Name.of(c.name());
-                known.add(new Knowledge.KnownColumn(name, c.type(), c.notNull(), c.ignoresCase()));
+                known.add(new Knowledge.KnownColumn(
+                        name, c.type().or(() -> ColumnFactory.ofKind(c.kind())), c.notNull(), c.ignoresCase()));
             }
             adapter.knowledge.add(view.name(), known, List.of());
         }

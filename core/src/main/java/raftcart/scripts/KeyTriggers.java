@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Table;
 import raftcart.dialect.Language;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.Span;
@@ -68,7 +69,7 @@ final class KeyTriggers {
                 .apply(WriterContext.plain(language))
                 .expression(new Expr.SequenceValue(sequence, true, Span.NONE));
         return table.filter(t -> t.change(column, c -> Columns.withDefault(c, Optional.of(next))))
-                .map(t -> t.physical.add("a trigger that fills " + column.text() + " from " + sequence
+                .map(t -> t.physical.add(Table.NUMBERED + "a trigger filled " + column.text() + " from " + sequence
                         + "; the next value is its default now"))
                 .isPresent();
     }

@@ -191,9 +191,17 @@ public final class Translator {
         if (matters && !ignoring.isEmpty()) {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
         }
-        if (!table.physical().isEmpty()) {
-            notes.find(FindingCode.PHYSICAL_CLAUSES, table.name().toString(), String.join("; ", table.physical()));
+        List<String> storage = new ArrayList<>(table.physical());
+        storage.removeIf(c -> c.startsWith(Table.NUMBERED));
+        if (!storage.isEmpty()) {
+            notes.find(FindingCode.PHYSICAL_CLAUSES, table.name().toString(), String.join("; ", storage));
         }
+        table.physical().stream()
+                .filter(c -> c.startsWith(Table.NUMBERED))
+                .forEach(c -> notes.find(
+                        FindingCode.SYNTAX_ADAPTED,
+                        table.name().toString(),
+                        c.substring(Table.NUMBERED.length()).strip()));
         notes.outcome(ObjectKind.TABLE, table.name().toString());
     }
 

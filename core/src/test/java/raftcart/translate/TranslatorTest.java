@@ -27,6 +27,7 @@ import raftcart.dialect.Dialects;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
+import raftcart.plan.EffortRates;
 import raftcart.plan.Endpoint;
 import raftcart.plan.LoadSettings;
 import raftcart.plan.NameRules;
@@ -132,7 +133,8 @@ class TranslatorTest {
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
-                LoadSettings.defaults());
+                LoadSettings.defaults(),
+                EffortRates.defaults());
         return Translator.translate(catalog, from.language(), to, plan, "s");
     }
 
@@ -350,7 +352,8 @@ class TranslatorTest {
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
-                LoadSettings.defaults());
+                LoadSettings.defaults(),
+                EffortRates.defaults());
         assertThatThrownBy(() -> Translator.translate(catalog, POSTGRESQL.language(), MARIADB, plan, "s"))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("j.t and k.t would both become s.t");

@@ -56,7 +56,7 @@ class MainPathTest {
         Launcher.Result first = launcher.run(run);
         assertThat(first.exit()).as(first.err()).isEqualTo(NEEDS_PERSON);
         assertThat(first.out())
-                .contains("survey     MariaDB", "17 tables: all the same on both sides", "14 parts left to a person")
+                .contains("survey     MariaDB", "17 tables: all the same on both sides", "11 parts left to a person")
                 .containsPattern("exposures +3,000 +3,000 +0 .* same [0-9a-f]{12}")
                 .doesNotContain("\u001b[");
         assertThat(first.err())
@@ -81,6 +81,40 @@ class MainPathTest {
         assertThat(verify.path("tables")).hasSize(17).allMatch(t -> t.path("sourceDigest")
                 .asText()
                 .equals(t.path("targetDigest").asText()));
+    }
+
+    @Test
+    void scriptsOfAnotherEngineBecomeADatabase() throws Exception {
+        DatabaseServer postgresql = TestServers.postgresql();
+        Endpoint target = postgresql.endpoint(TestServers.newDatabase(postgresql, "scripts"));
+        Files.writeString(
+                folder.resolve("domes.sql"),
+                "CREATE TABLE DOME (ID NUMBER(9) PRIMARY KEY, LABEL VARCHAR2(20) NOT NULL);\n"
+                        + "CREATE VIEW LABELS AS SELECT NVL(LABEL, '-') AS L FROM DOME;\n"
+                        + "INSERT INTO DOME VALUES (1, 'North');\nCREATE USER observer IDENTIFIED BY secret;\n");
+        assertThat(launcher.run(between("init", Endpoint.of("scripts:oracle:domes.sql"), target, "move"))
+                        .exit())
+                .isEqualTo(CLEAN);
+
+        Launcher.Result survey = launcher.run("survey", "-C", "move", "--csv", "findings.csv");
+        assertThat(survey.exit()).as(survey.err()).isEqualTo(CLEAN);
+        assertThat(survey.out())
+                .containsPattern("view +1 +1")
+                .containsPattern("statement +1 +1")
+                .contains("To postgresql a person needs about");
+        assertThat(folder.resolve("findings.csv"))
+                .content()
+                .startsWith("target,code,outcome,title,object,detail\n")
+                .contains("postgresql,RC0501,\"by hand\"", "domes.sql:4");
+        assertThat(launcher.run("survey", "-C", "move", "--object", "labels").out())
+                .contains("NVL(LABEL, '-')", "COALESCE(\"label\", '-') AS \"l\"");
+
+        Launcher.Result run = launcher.run("run", "-C", "move");
+        assertThat(run.exit()).as(run.err()).isEqualTo(NEEDS_PERSON);
+        assertThat(run.out()).contains("load       1 rows loaded, 0 refused", "1 part left to a person");
+        assertThat(launcher.run("verify", "-C", "move").err()).contains("there is no database to compare with");
+        assertThat(launcher.run("build", "-C", "move", "--stage", "sideways").err())
+                .contains("'sideways' is not one of before-data, after-data, all");
     }
 
     @Test
