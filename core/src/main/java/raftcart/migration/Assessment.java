@@ -103,11 +103,14 @@ public record Assessment(
                 .add(f));
         List<FindingGroup> all = new ArrayList<>();
         groups.forEach((code, findings) -> {
-            double minutes = findings.stream()
-                    .mapToDouble(f -> code == FindingCode.NOT_TRANSLATED && byHand.containsKey(f.object())
-                            ? byHand.get(f.object())
-                            : rates.minutesFor(code))
-                    .sum();
+            int whole = (int) findings.stream()
+                    .filter(f -> code == FindingCode.NOT_TRANSLATED && byHand.containsKey(f.object()))
+                    .count();
+            double minutes = whole > 0
+                    ? findings.stream()
+                            .mapToDouble(f -> byHand.getOrDefault(f.object(), rates.minutesFor(code, 1)))
+                            .sum()
+                    : rates.minutesFor(code, findings.size());
             FindingCatalog.Entry entry = FindingCatalog.get(code);
             all.add(new FindingGroup(code, entry.title(), entry.outcome(), minutes / 60, findings));
         });

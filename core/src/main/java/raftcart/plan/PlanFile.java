@@ -171,7 +171,7 @@ public final class PlanFile {
     }
 
     private static EffortRates effort(PlanChecker checker, JsonNode node) {
-        checker.keys(node, "effort", List.of("minutes-per-line", "least", "most", "minutes"));
+        checker.keys(node, "effort", List.of("minutes-per-line", "repeat", "least", "most", "minutes"));
         EffortRates defaults = EffortRates.defaults();
         Map<FindingCode, Integer> minutes = new EnumMap<>(FindingCode.class);
         if (checker.isObject(node.path("minutes"), "effort.minutes")) {
@@ -181,6 +181,7 @@ public final class PlanFile {
         }
         return new EffortRates(
                 checker.fraction(node.path("minutes-per-line"), "effort.minutes-per-line", defaults.minutesPerLine()),
+                checker.fraction(node.path("repeat"), "effort.repeat", defaults.repeat()),
                 checker.fraction(node.path("least"), "effort.least", defaults.least()),
                 checker.fraction(node.path("most"), "effort.most", defaults.most()),
                 minutes);
