@@ -9,6 +9,8 @@ import raftcart.catalog.ObjectName;
  * @param column the column's name on the target
  * @param identity true where the engine numbers the column
  * @param keyColumns the number of text or binary columns in the largest key that the column is part of; 0 for none
+ * @param otherBytes the bytes of the other columns in that key
  * @param ignoresCase true where the source compares the column without regard to case
  */
-public record ColumnUse(ObjectName table, String column, boolean identity, int keyColumns, boolean ignoresCase) {}
+public record ColumnUse(
+        ObjectName table, String column, boolean identity, int keyColumns, int otherBytes, boolean ignoresCase) {}

@@ -28,7 +28,9 @@ public final class SurveyStage {
         if (catalog.tables().findAny().isEmpty()) {
             throw new CatalogException(
                     "the source at " + migration.plan().source().shownUrl() + " has no tables that we can see",
-                    "Check the database name in the URL and the account's permissions.");
+                    migration.hasScripts()
+                            ? "Check the dialect and the path of the scripts; `raftcart rewrite` says what it understands of them."
+                            : "Check the database name in the URL and the account's permissions.");
         }
         migration.workspace().keepCatalog(catalog);
         Result result = new Result(catalog.version(), count(catalog), rows(catalog), (System.nanoTime() - start) / 1e9);

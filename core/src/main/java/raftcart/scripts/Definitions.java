@@ -97,8 +97,12 @@ final class Definitions {
     }
 
     /** Puts a definition in the place of a column; what it does not say about the type stays. */
-    void change(TableDraft table, Name column, ColumnDefinition definition) {
-        table.change(column, old -> {
+    void change(TableDraft table, Name given, ColumnDefinition definition) {
+        String name = names.stored(definition.name());
+        if (!table.columnName(given).equals(name)) {
+            table.renameColumn(given, name, text -> renamed(text, given, definition.name()));
+        }
+        table.change(new Name(name, true), old -> {
             Column changed = column(definition, Optional.empty(), table);
             boolean typed = definition.type().isPresent();
             return new Column(
@@ -207,7 +211,9 @@ final class Definitions {
     }
 
     private void unique(TableDraft table, TableConstraint c) {
-        boolean plain = c.parts().stream().allMatch(p -> p.value() instanceof Expr.Column);
+        boolean plain = c.parts().stream()
+                .allMatch(p -> p.value() instanceof Expr.Column column
+                        && table.column(column.name().last()).isPresent());
         if (plain) {
             table.addKey(key(c, table, "key"), false);
         } else {

@@ -308,14 +308,16 @@ final class KeyTranslator {
         for (ForeignKey key : source.foreignKeys()) {
             TableTranslator parent = tables.get(key.target());
             String object = source.name() + "." + key.name();
-            if (parent == null) {
+            if (parent == null || !isWhole(key, parent)) {
                 notes.byHand(
                         "foreign-key",
                         object,
                         "foreign key " + key.name() + " " + key.columns() + " references " + key.target() + " "
                                 + key.targetColumns(),
                         FindingCode.NOT_TRANSLATED,
-                        "the table " + key.target() + " does not go along");
+                        parent == null
+                                ? "the table " + key.target() + " does not go along"
+                                : "it names columns that are not there");
                 continue;
             }
             keys.add(new ForeignKey(
@@ -329,6 +331,13 @@ final class KeyTranslator {
                     key.initiallyDeferred() && to.has(SqlFeature.DEFERRABLE)));
         }
         return keys;
+    }
+
+    private boolean isWhole(ForeignKey key, TableTranslator parent) {
+        return key.columns().size() == key.targetColumns().size()
+                && key.columns().stream().allMatch(c -> source.column(c).isPresent())
+                && key.targetColumns().stream()
+                        .allMatch(c -> parent.source().column(c).isPresent());
     }
 
     private ReferentialAction action(String object, ReferentialAction action) {

@@ -16,6 +16,7 @@ import raftcart.dialect.Dialect;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
@@ -116,6 +117,22 @@ final class NameMapper {
         String name = names.get(names.size() - 1);
         String schema = names.size() > 1 ? names.get(names.size() - 2) : source.defaultSchema();
         return object(new ObjectName(schema, name));
+    }
+
+    /**
+     * The name on the target of a sequence that a column's default names.
+     *
+     * @throws Untranslatable if the source has none of this name, so that the table could not be made
+     */
+    ObjectName knownSequence(List<String> names) {
+        String name = names.get(names.size() - 1);
+        boolean known = source.schemas().stream()
+                .flatMap(s -> s.sequences().stream())
+                .anyMatch(s -> s.name().name().equalsIgnoreCase(name));
+        if (!known) {
+            throw new Untranslatable("the sequence " + name + " is not known");
+        }
+        return sequence(names);
     }
 
     /** The name of a column of a view. */

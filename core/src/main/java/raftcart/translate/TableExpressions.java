@@ -52,7 +52,7 @@ final class TableExpressions {
 
                     @Override
                     public QualifiedName sequence(QualifiedName source) {
-                        return exact(names.sequence(
+                        return exact(names.knownSequence(
                                 source.parts().stream().map(n -> stored(n)).toList()));
                     }
                 });

@@ -8,9 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Generated;
+import raftcart.catalog.Key;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
@@ -31,6 +34,8 @@ import raftcart.type.ValueChoices.OneDigitBoolean;
 
 /** Translates the columns and checks of one table; keys and indexes follow in {@link KeyTranslator}. */
 final class TableTranslator {
+    private static final int BYTES_OF_NUMBER = 8;
+
     private final Language from;
     private final Dialect to;
     private final Plan plan;
@@ -101,7 +106,12 @@ final class TableTranslator {
         LogicalType type = truth ? new LogicalType.Bool() : from.types().interpret(column, plan.values());
         String name = names.column(source.name(), column.name(), columnNames);
         ColumnUse use = new ColumnUse(
-                target, name, column.identity().isPresent(), keyColumns(column.name()), column.ignoresCase());
+                target,
+                name,
+                column.identity().isPresent(),
+                keyColumns(column.name()),
+                otherBytes(column.name()),
+                column.ignoresCase());
         TypeChoice choice = rule(column)
                 .flatMap(ColumnRule::type)
                 .map(this::asPlanned)
@@ -160,15 +170,28 @@ final class TableTranslator {
 
     /** The number of text or binary columns in the largest key that must hold the column whole. */
     private int keyColumns(String column) {
-        List<List<String>> keys = new ArrayList<>();
-        source.primaryKey().ifPresent(k -> keys.add(k.columns()));
-        source.uniqueKeys().forEach(k -> keys.add(k.columns()));
-        source.foreignKeys().forEach(k -> keys.add(k.columns()));
-        return keys.stream()
-                .filter(k -> k.contains(column))
+        return keysOf(column)
                 .mapToInt(k -> (int) k.stream().filter(this::isLong).count())
                 .max()
                 .orElse(0);
+    }
+
+    /** The bytes of the numbers and dates beside a column in the largest key that it is part of. */
+    private int otherBytes(String column) {
+        return keysOf(column)
+                .mapToInt(k -> BYTES_OF_NUMBER
+                        * (int) k.stream().filter(c -> !isLong(c)).count())
+                .max()
+                .orElse(0);
+    }
+
+    private Stream<List<String>> keysOf(String column) {
+        return Stream.of(
+                        source.primaryKey().stream().map(Key::columns),
+                        source.uniqueKeys().stream().map(Key::columns),
+                        source.foreignKeys().stream().map(ForeignKey::columns))
+                .flatMap(k -> k)
+                .filter(k -> k.contains(column));
     }
 
     private boolean isLong(String column) {
@@ -217,7 +240,11 @@ final class TableTranslator {
     }
 
     private Optional<Generated> generated(String object, Generated generated, TypeChoice choice) {
-        Result result = expressions.computed(generated.expression(), choice.stored());
+        boolean reads = to.has(SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS)
+                && expressions.columnsOf(generated.expression()).stream().anyMatch(n -> isNumbered(n.text()));
+        Result result = reads
+                ? Result.not("the target computes nothing from a column that it numbers")
+                : expressions.computed(generated.expression(), choice.stored());
         if (result.text().isEmpty()) {
             notes.byHand(
                     "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
@@ -266,9 +293,13 @@ final class TableTranslator {
                 : result;
     }
 
+    private boolean isNumbered(String column) {
+        return source.columns().stream()
+                .anyMatch(c -> c.name().equalsIgnoreCase(column) && c.identity().isPresent());
+    }
+
     private boolean isGoverned(String column) {
-        boolean numbered = source.column(column).flatMap(Column::identity).isPresent();
-        return numbered
+        return isNumbered(column)
                 || source.foreignKeys().stream()
                         .anyMatch(k -> k.columns().contains(column)
                                 && (changes(k.onDelete()) || k.onUpdate() == ReferentialAction.CASCADE));

@@ -54,7 +54,7 @@ class TypeChoiceTest {
             new LogicalType.Opaque("point", true));
 
     private static ColumnUse use(boolean identity, int keyColumns) {
-        return new ColumnUse(new ObjectName("s", "t"), "c", identity, keyColumns, false);
+        return new ColumnUse(new ObjectName("s", "t"), "c", identity, keyColumns, 0, false);
     }
 
     private static TypeChoice choose(String dialect, LogicalType type, ColumnUse use) {
@@ -194,7 +194,7 @@ class TypeChoiceTest {
 
     @Test
     void textThatIgnoresCaseKeepsACollationThatDoes() {
-        ColumnUse ignoring = new ColumnUse(new ObjectName("s", "t"), "c", false, 0, true);
+        ColumnUse ignoring = new ColumnUse(new ObjectName("s", "t"), "c", false, 0, 0, true);
         assertThat(choose("mariadb", new LogicalType.Varchar(5), ignoring).sql())
                 .isEqualTo("varchar(5) COLLATE utf8mb4_general_ci");
         assertThat(Arrays.asList(choose("postgresql", new LogicalType.Varchar(5), ignoring)

@@ -14,6 +14,8 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
     private static final int MOST_DIGITS = 6;
 
     private static final int KEY_BYTES = 3072;
+    /** "VARBINARY": a row has 65,535 bytes for all of its columns. */
+    private static final int LONGEST_VARBINARY = 8000;
 
     private static final int BYTES_A_CHARACTER = 4;
     /** "VARCHAR": a row holds 65,535 bytes; longer text goes to a text type of its own. */
@@ -96,7 +98,7 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
     }
 
     private int longestInKey() {
-        return KEY_BYTES / BYTES_A_CHARACTER / Math.max(1, use.keyColumns());
+        return (KEY_BYTES - use.otherBytes()) / BYTES_A_CHARACTER / Math.max(1, use.keyColumns());
     }
 
     private TypeChoice textInKey(String declared) {
@@ -127,6 +129,11 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
 
     @Override
     public TypeChoice visitVarbinary(LogicalType.Varbinary type) {
+        if (type.length() > LONGEST_VARBINARY && use.keyColumns() == 0) {
+            LogicalType.Blob blob = new LogicalType.Blob(type.length());
+            return TypeChoice.of(textName(type.length(), "blob"), blob)
+                    .note(FindingCode.WIDER_TYPE, "a blob for a varbinary of " + type.length());
+        }
         return TypeChoice.of("varbinary(" + type.length() + ")", type);
     }
 

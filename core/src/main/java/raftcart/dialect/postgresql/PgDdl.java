@@ -85,6 +85,7 @@ final class PgDdl implements DdlPrinter {
                 .append(i.start())
                 .append(" INCREMENT BY ")
                 .append(i.increment())
+                .append(i.start() < 1 && i.increment() > 0 ? " MINVALUE " + i.start() : "")
                 .append(')'));
         column.defaultValue().ifPresent(d -> line.append(" DEFAULT ").append(d));
         if (!column.nullable()) {

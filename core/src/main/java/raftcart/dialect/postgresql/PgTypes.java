@@ -80,7 +80,7 @@ final class PgTypes implements TypeTable {
 
     @Override
     public String castName(LogicalType type) {
-        return choose(type, new ColumnUse(new raftcart.catalog.ObjectName("", ""), "", false, 0, false))
+        return choose(type, new ColumnUse(new raftcart.catalog.ObjectName("", ""), "", false, 0, 0, false))
                 .sql();
     }
 }
