@@ -37,6 +37,15 @@ public interface DdlPrinter {
     /** Adds a foreign key to a table that has its rows. */
     String addForeignKey(ObjectName table, ForeignKey key);
 
+    /** Removes a table with the foreign keys and views that stand on it, if it is there. */
+    List<String> dropTable(ObjectName table);
+
+    /** Removes a view, if it is there. */
+    String dropView(ObjectName view);
+
+    /** Removes a sequence, if it is there. */
+    String dropSequence(ObjectName sequence);
+
     /** Removes all rows of a table, fast. */
     String emptyTable(ObjectName table);
 

@@ -172,6 +172,8 @@ public enum SqlFeature {
     FULLTEXT_INDEXES,
     GENERATED_COLUMNS,
     STORED_GENERATED_COLUMNS,
+    /** A generated column takes nothing that hangs on the session: no zones, no enumerations as texts. */
+    GENERATED_IS_IMMUTABLE,
     /** A generated column may be computed on reading. */
     VIRTUAL_COLUMNS,
     /** A check may not name a column that the engine numbers or that a foreign key changes. */

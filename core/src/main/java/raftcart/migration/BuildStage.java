@@ -2,8 +2,11 @@ package raftcart.migration;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import raftcart.catalog.ObjectKind;
+import raftcart.dialect.DdlPrinter;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TableLookup;
 import raftcart.error.BuildException;
@@ -26,7 +29,9 @@ public final class BuildStage {
     public enum Existing {
         STOP,
         /** Use it as it is. */
-        SKIP
+        SKIP,
+        /** Remove it with its rows, and the views and sequences of the names that are wanted. */
+        DROP
     }
 
     /** Which scripts are run. */
@@ -130,14 +135,51 @@ public final class BuildStage {
                 }
             }
         }
+        if (!found.isEmpty() && existing == Existing.DROP) {
+            drop(translation, target);
+        }
         target.connection().commit();
         if (!found.isEmpty() && existing == Existing.STOP) {
             throw new PlanException(
                     (found.size() == 1 ? "table " : "tables ") + String.join(", ", found)
                             + " of the target exist already; nothing was changed",
-                    "Use --if-exists skip to load into them as they are, or remove them, or choose another schema.");
+                    "Use --if-exists skip to load into them as they are, --if-exists drop to remove them with their rows, or"
+                            + " choose another schema.");
         }
-        return found;
+        return existing == Existing.DROP ? List.of() : found;
+    }
+
+    /** Views first, as they stand on tables. */
+    private static void drop(Translation translation, EngineSession target) throws SQLException {
+        DdlPrinter ddl = target.engine().dialect().ddl();
+        List<String> statements = new ArrayList<>();
+        translation.code().stream()
+                .map(c -> c.target())
+                .filter(c -> c.kind() == ObjectKind.VIEW || c.kind() == ObjectKind.SYNONYM)
+                .forEach(c -> statements.add(ddl.dropView(c.name())));
+        translation
+                .tables()
+                .forEach(t -> statements.addAll(ddl.dropTable(t.target().name())));
+        translation.sequences().forEach(s -> statements.add(ddl.dropSequence(s.target())));
+        try (Statement statement = target.connection().createStatement()) {
+            for (String sql : statements) {
+                statement.execute(sql);
+            }
+        }
+    }
+
+    /** The scripts that would run, in their order, as paths below the folder. */
+    public static List<String> open(Migration migration, Part part) {
+        if (!migration.workspace().journal().isDone(Stage.TRANSLATE)) {
+            throw new PlanException("there are no scripts yet", "Run `raftcart translate` (or `raftcart run`) first.");
+        }
+        List<String> open = new ArrayList<>();
+        for (boolean after : new boolean[] {false, true}) {
+            if (part.includes(after)) {
+                open.addAll(ScriptRunner.open(migration.workspace(), after ? Stage.LOAD : Stage.BUILD, after));
+            }
+        }
+        return open;
     }
 
     /** What was built. */

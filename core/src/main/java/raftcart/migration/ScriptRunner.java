@@ -59,8 +59,20 @@ final class ScriptRunner {
         return applied;
     }
 
+    /** The scripts that have not run yet, without a connection. */
+    static List<String> open(Workspace workspace, Stage stage, boolean afterData) {
+        Set<String> applied = applied(workspace.journal(), stage);
+        return scripts(workspace, afterData).stream()
+                .filter(s -> !applied.contains(mark(s, Manifest.hash(read(workspace, s)))))
+                .toList();
+    }
+
     /** The scripts in running order: those for before the rows, or those for after. */
     List<String> scripts(boolean afterData) {
+        return scripts(workspace, afterData);
+    }
+
+    private static List<String> scripts(Workspace workspace, boolean afterData) {
         Path folder = workspace.path("target");
         if (!Files.isDirectory(folder)) {
             return List.of();
@@ -91,7 +103,7 @@ final class ScriptRunner {
     }
 
     private String hash(String script) {
-        return Manifest.hash(read(script));
+        return Manifest.hash(read(workspace, script));
     }
 
     /**
@@ -100,7 +112,7 @@ final class ScriptRunner {
      * @throws BuildException if a statement fails; the message holds the file, its line and the server's words
      */
     void run(String script) {
-        String text = read(script);
+        String text = read(workspace, script);
         int from = 0;
         for (String statement :
                 ScriptSplitter.split(text, target.engine().dialect().grammar().lexical())) {
@@ -148,7 +160,7 @@ final class ScriptRunner {
         }
     }
 
-    private String read(String script) {
+    private static String read(Workspace workspace, String script) {
         try {
             return Files.readString(workspace.path(script));
         } catch (IOException e) {

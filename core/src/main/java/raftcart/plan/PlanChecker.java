@@ -147,7 +147,8 @@ final class PlanChecker {
         return found.orElse(fallback);
     }
 
-    private static String word(Enum<?> constant) {
+    /** A constant as it stands in a plan. */
+    static String word(Enum<?> constant) {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 

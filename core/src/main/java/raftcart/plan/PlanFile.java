@@ -4,7 +4,10 @@ import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
@@ -18,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import raftcart.error.PlanException;
 import raftcart.error.WorkspaceException;
 import raftcart.finding.FindingCode;
@@ -206,5 +210,53 @@ public final class PlanFile {
     /** A node that stands for nothing. */
     static boolean absent(JsonNode node) {
         return node instanceof MissingNode || node.isNull();
+    }
+
+    /** The whole plan as a file would hold it, with its defaults; URLs without anything secret. */
+    public static ObjectNode tree(Plan plan) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("version", 1);
+        endpoint(root.putObject("source"), plan.source());
+        endpoint(root.putObject("target"), plan.target());
+        ObjectNode tables = root.putObject("tables");
+        plan.tables().include().forEach(tables.putArray("include")::add);
+        plan.tables().exclude().forEach(tables.putArray("exclude")::add);
+        new TreeMap<>(plan.schemas()).forEach(root.putObject("schemas")::put);
+        ObjectNode names = root.putObject("names");
+        names.put("case", PlanChecker.word(plan.names().letters()));
+        names.put("table-prefix", plan.names().tablePrefix());
+        names.put("table-suffix", plan.names().tableSuffix());
+        new TreeMap<>(plan.names().rename()).forEach(names.putObject("rename")::put);
+        ArrayNode columns = root.putArray("columns");
+        plan.columns().forEach(r -> column(columns.addObject(), r));
+        ObjectNode values = root.putObject("values");
+        values.put("impossible-dates", PlanChecker.word(plan.values().impossibleDates()));
+        values.put("one-digit-boolean", PlanChecker.word(plan.values().oneDigitBoolean()));
+        values.put("time", PlanChecker.word(plan.values().time()));
+        ObjectNode load = root.putObject("load");
+        load.put("rows-per-batch", plan.load().rowsPerBatch());
+        load.put("stop-after-refused", plan.load().stopAfterRefused());
+        ObjectNode effort = root.putObject("effort");
+        effort.put("minutes-per-line", plan.effort().minutesPerLine());
+        effort.put("repeat", plan.effort().repeat());
+        effort.put("least", plan.effort().least());
+        effort.put("most", plan.effort().most());
+        ObjectNode minutes = effort.putObject("minutes");
+        plan.effort().minutes().forEach((code, m) -> minutes.put(code.code(), m));
+        return root;
+    }
+
+    private static void endpoint(ObjectNode node, Endpoint endpoint) {
+        node.put("url", endpoint.shownUrl());
+        endpoint.user().ifPresent(u -> node.put("user", u));
+        endpoint.password().ifPresent(p -> node.put("password", p.startsWith("${") ? p : "..."));
+    }
+
+    private static void column(ObjectNode node, ColumnRule rule) {
+        node.put("column", rule.column());
+        node.put("from", rule.from());
+        rule.type().ifPresent(t -> node.put("type", t));
+        rule.nullable().ifPresent(n -> node.put("nullable", n));
+        rule.defaultValue().ifPresent(d -> node.put("default", d));
     }
 }

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.dialect.Language;
@@ -26,7 +25,6 @@ import raftcart.sql.tree.Statement.Insert;
 
 /** Turns the lines of data after COPY ... FROM stdin into INSERT statements ("COPY": text format). */
 final class CopyData {
-    private static final Pattern COPY = Pattern.compile("(?is)\\s*copy\\s+(.+?)\\s+from\\s+stdin\\b(.*)");
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?(e[+-]?\\d+)?");
     private static final Pattern BYTES = Pattern.compile("\\\\x([0-9a-f]{2})*");
     private static final int ROWS = 100;
@@ -48,9 +46,7 @@ final class CopyData {
     }
 
     boolean begins(Piece piece) {
-        return from.scripts().contains(ScriptFeature.COPY_DATA)
-                && piece.text().length() < 4000
-                && COPY.matcher(piece.text()).matches();
+        return from.scripts().contains(ScriptFeature.COPY_DATA) && CopyRows.isCopy(piece.text());
     }
 
     void begin(Piece piece, Output output) throws IOException {
@@ -58,13 +54,7 @@ final class CopyData {
             output.verbatim(piece.text() + ";\n");
             return;
         }
-        Matcher m = COPY.matcher(piece.text());
-        m.matches();
-        if (m.group(2).toLowerCase(java.util.Locale.ROOT).matches("(?s).*\\b(csv|binary|delimiter|null)\\b.*")) {
-            target = "";
-        } else {
-            target = m.group(1);
-        }
+        target = CopyRows.target(piece.text()).orElse("");
     }
 
     void data(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {
@@ -76,7 +66,7 @@ final class CopyData {
         List<List<Expr>> rows = new ArrayList<>();
         for (String row : piece.text().split("\n", -1)) {
             if (!row.isEmpty()) {
-                rows.add(values(row.endsWith("\r") ? row.substring(0, row.length() - 1) : row));
+                rows.add(CopyRows.values(row));
             }
             if (rows.size() == ROWS) {
                 insert(rows, output, listener);
@@ -87,40 +77,6 @@ final class CopyData {
         if (!rows.isEmpty()) {
             insert(rows, output, listener);
         }
-    }
-
-    private static List<Expr> values(String row) {
-        List<Expr> values = new ArrayList<>();
-        for (String field : row.split("\t", -1)) {
-            values.add(field.equals("\\N") ? Expr.Literal.ofNull() : Expr.Literal.string(unescaped(field)));
-        }
-        return values;
-    }
-
-    private static String unescaped(String field) {
-        if (field.indexOf('\\') < 0) {
-            return field;
-        }
-        StringBuilder text = new StringBuilder();
-        for (int i = 0; i < field.length(); i++) {
-            char c = field.charAt(i);
-            if (c != '\\' || i + 1 == field.length()) {
-                text.append(c);
-                continue;
-            }
-            char next = field.charAt(++i);
-            text.append(
-                    switch (next) {
-                        case 'n' -> '\n';
-                        case 't' -> '\t';
-                        case 'r' -> '\r';
-                        case 'b' -> '\b';
-                        case 'f' -> '\f';
-                        case 'v' -> '\u000b';
-                        default -> next;
-                    });
-        }
-        return text.toString();
     }
 
     private void insert(List<List<Expr>> rows, Output output, Consumer<StatementResult> listener) throws IOException {
@@ -151,14 +107,8 @@ final class CopyData {
     }
 
     private String written(List<List<Expr>> rows, AdaptNotes notes) {
-        raftcart.sql.parse.StatementParser.Result parsed = raftcart.sql.parse.StatementParser.parse(
-                "insert into " + target + " values (1)", from.grammar(), line, 1);
-        Optional<Statement> statement = parsed.statements().get(0).statement();
-        if (statement.isEmpty()) {
-            throw new Untranslatable("COPY of this form");
-        }
-        Insert insert = ((Insert) statement.get())
-                .withSource(Query.of(new QueryBody.Values(rows(rows, (Insert) statement.get(), notes), Span.NONE)));
+        Insert into = CopyRows.insert(target, from, line).orElseThrow(() -> new Untranslatable("COPY of this form"));
+        Insert insert = into.withSource(Query.of(new QueryBody.Values(rows(rows, into, notes), Span.NONE)));
         if (knowledge.numbered(insert.table()).isPresent()) {
             insert = insert.withOverriding("SYSTEM"); // COPY gives the numbers whatever the column says
         }

@@ -16,8 +16,10 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.dialect.Language;
+import raftcart.rewrite.CopyRows;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.Piece;
+import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.QualifiedName;
@@ -37,6 +39,7 @@ final class CatalogBuilder {
     private final Map<ObjectName, Sequence> sequences = new LinkedHashMap<>();
     private final Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
     private final List<CodeObject> code = new ArrayList<>();
+    private Optional<TableDraft> copied = Optional.empty();
 
     CatalogBuilder(Language language) {
         this.language = language;
@@ -48,14 +51,21 @@ final class CatalogBuilder {
     void take(Piece piece, String file) {
         switch (piece.kind()) {
             case STATEMENT, ROWS -> statements(piece, file);
+            case DATA -> copied.ifPresent(t -> t.rows += piece.text().lines().count());
             case TOO_LONG -> leave("a statement that is too long", "", file, piece.line());
             default -> {
-                // lines for a client and rows of a COPY say nothing of the structure
+                // lines for a client say nothing of the structure
             }
         }
     }
 
     private void statements(Piece piece, String file) {
+        if (language.scripts().contains(ScriptFeature.COPY_DATA) && CopyRows.isCopy(piece.text())) {
+            copied = CopyRows.target(piece.text())
+                    .flatMap(t -> CopyRows.insert(t, language, piece.line()))
+                    .flatMap(i -> table(i.table()));
+            return;
+        }
         StatementParser.Result parsed =
                 StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column());
         for (StatementParser.Parsed one : parsed.statements()) {

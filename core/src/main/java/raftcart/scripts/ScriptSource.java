@@ -20,7 +20,6 @@ import raftcart.dialect.Languages;
 import raftcart.error.CatalogException;
 import raftcart.error.PlanException;
 import raftcart.rewrite.TextSource;
-import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptReader;
 import raftcart.sql.tree.Statement;
@@ -113,14 +112,8 @@ public final class ScriptSource {
      */
     public void forEachStatement(BiConsumer<Statement, String> taker) {
         for (Path file : files()) {
-            pieces(file, piece -> {
-                if (piece.kind() == Piece.Kind.STATEMENT || piece.kind() == Piece.Kind.ROWS) {
-                    StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column())
-                            .statements()
-                            .forEach(s -> s.statement()
-                                    .ifPresent(t -> taker.accept(t, file.getFileName() + ":" + piece.line())));
-                }
-            });
+            RowPieces rows = new RowPieces(language, file.getFileName().toString(), taker);
+            pieces(file, rows::take);
         }
     }
 

@@ -244,7 +244,9 @@ final class TableTranslator {
                 && expressions.columnsOf(generated.expression()).stream().anyMatch(n -> isNumbered(n.text()));
         Result result = reads
                 ? Result.not("the target computes nothing from a column that it numbers")
-                : expressions.computed(generated.expression(), choice.stored());
+                : hangsOnSession(generated)
+                        ? Result.not("the target computes no column from instants or enumerations")
+                        : expressions.computed(generated.expression(), choice.stored());
         if (result.text().isEmpty()) {
             notes.byHand(
                     "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
@@ -291,6 +293,16 @@ final class TableTranslator {
         return governed
                 ? Result.not("the target's checks may not name a column that it numbers or that a foreign key changes")
                 : result;
+    }
+
+    private boolean hangsOnSession(Generated generated) {
+        return to.has(SqlFeature.GENERATED_IS_IMMUTABLE)
+                && expressions.columnsOf(generated.expression()).stream()
+                        .flatMap(n -> pairs.values().stream()
+                                .filter(p -> p.source().name().equalsIgnoreCase(n.text())))
+                        .map(p -> choices.get(p.source().name()).stored())
+                        .anyMatch(t -> t instanceof LogicalType.Enumeration
+                                || t instanceof LogicalType.Timestamp stamp && stamp.zoned());
     }
 
     private boolean isNumbered(String column) {

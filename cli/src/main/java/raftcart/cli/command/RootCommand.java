@@ -28,6 +28,7 @@ public final class RootCommand implements Runnable {
 
     static {
         COMMANDS.put("init", InitCommand.class);
+        COMMANDS.put("plan", PlanCommand.class);
         COMMANDS.put("survey", SurveyCommand.class);
         COMMANDS.put("translate", TranslateCommand.class);
         COMMANDS.put("build", BuildCommand.class);

@@ -137,6 +137,25 @@ final class MariaDbDdl implements DdlPrinter {
         return action == ReferentialAction.NO_ACTION ? "" : " " + event + " " + action.sql();
     }
 
+    /** "DROP TABLE": a table to which foreign keys lead goes only where they are not looked at. */
+    @Override
+    public List<String> dropTable(ObjectName table) {
+        return List.of(
+                "SET FOREIGN_KEY_CHECKS = 0",
+                "DROP TABLE IF EXISTS " + identifiers.quote(table),
+                "SET FOREIGN_KEY_CHECKS = 1");
+    }
+
+    @Override
+    public String dropView(ObjectName view) {
+        return "DROP VIEW IF EXISTS " + identifiers.quote(view);
+    }
+
+    @Override
+    public String dropSequence(ObjectName sequence) {
+        return "DROP SEQUENCE IF EXISTS " + identifiers.quote(sequence);
+    }
+
     @Override
     public String emptyTable(ObjectName table) {
         return "TRUNCATE TABLE " + identifiers.quote(table);

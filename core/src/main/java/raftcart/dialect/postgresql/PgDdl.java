@@ -140,6 +140,21 @@ final class PgDdl implements DdlPrinter {
     }
 
     @Override
+    public List<String> dropTable(ObjectName table) {
+        return List.of("DROP TABLE IF EXISTS " + identifiers.quote(table) + " CASCADE");
+    }
+
+    @Override
+    public String dropView(ObjectName view) {
+        return "DROP VIEW IF EXISTS " + identifiers.quote(view) + " CASCADE";
+    }
+
+    @Override
+    public String dropSequence(ObjectName sequence) {
+        return "DROP SEQUENCE IF EXISTS " + identifiers.quote(sequence) + " CASCADE";
+    }
+
+    @Override
     public String emptyTable(ObjectName table) {
         return "TRUNCATE TABLE " + identifiers.quote(table);
     }

@@ -49,6 +49,7 @@ public final class PgLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.GENERATED_IS_IMMUTABLE,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
