@@ -13,7 +13,8 @@ final class ForeignKeys {
 
     /** The key with the new name of the table to which it leads. */
     static ForeignKey leading(ForeignKey key, ObjectName old, ObjectName now) {
-        return key.target().equals(old) ? to(key, now, key.targetColumns()) : key;
+        boolean meant = key.target().toString().equalsIgnoreCase(old.toString());
+        return meant ? to(key, now, key.targetColumns()) : key;
     }
 
     private static ForeignKey to(ForeignKey key, ObjectName target, List<String> columns) {

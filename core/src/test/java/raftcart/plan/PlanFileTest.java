@@ -3,9 +3,11 @@ package raftcart.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import org.junit.jupiter.api.Test;
 import raftcart.catalog.ObjectName;
 import raftcart.error.PlanException;
+import raftcart.finding.FindingCode;
 import raftcart.type.ValueChoices;
 
 class PlanFileTest {
@@ -38,6 +40,32 @@ class PlanFileTest {
                 .hasMessageContaining(
                         "raftcart.yaml:12: 'values.time' is 'interva' but must be one of: interval, time-of-day")
                 .hasMessageContaining("raftcart.yaml:13: 'schemas' must hold keys of its own");
+    }
+
+    @Test
+    void whatIsUnderstoodReadsBackAsTheSamePlan() throws Exception {
+        Plan plan = plan("names: {case: keep, table-prefix: kr_, rename: {A.B: c}}\nschemas: {k: hill}\n"
+                + "columns:\n  - {column: 'a.*', from: 'number(1*', type: boolean, nullable: false, default: ''}\n"
+                + "effort: {minutes-per-line: 3, repeat: 0.5, minutes: {RC0501: 90}}\n");
+        assertThat(plan.names().named(new ObjectName("s", "a"), "b")).contains("c");
+        assertThat(plan.columns().get(0).fits(new ObjectName("s", "A"), "x", "NUMBER(1)"))
+                .isTrue();
+        assertThat(plan.effort().minutesFor(FindingCode.NOT_TRANSLATED, 2)).isEqualTo(180);
+        assertThat(plan.effort().minutesFor(FindingCode.IMPOSSIBLE_DATES, 3)).isEqualTo(20);
+        String text = new YAMLMapper().writeValueAsString(PlanFile.tree(plan));
+        assertThat(PlanFile.parse(text, "again")).isEqualTo(plan);
+    }
+
+    @Test
+    void faultsOfListsAndRatesHaveTheirPlaces() {
+        assertThatThrownBy(() -> plan("columns: {}\nnames: {case: camel}\neffort: {least: -1, minutes: {RC9: 1}}\n"))
+                .hasMessageContaining("'columns' must be a list")
+                .hasMessageContaining("'names.case' is 'camel' but must be one of: fold, keep, lower, upper")
+                .hasMessageContaining("'effort.least' is -1 but must be a number that is not below 0")
+                .hasMessageContaining("'RC9' is not the code of a finding");
+        assertThatThrownBy(() -> plan("columns:\n  - {colum: x, nullable: perhaps}\n"))
+                .hasMessageContaining("unknown key 'colum' in 'columns.0'; did you mean 'column'?")
+                .hasMessageContaining("'columns.0.nullable' must be true or false");
     }
 
     @Test

@@ -24,9 +24,11 @@ import raftcart.catalog.Schema;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Dialects;
+import raftcart.dialect.Languages;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
+import raftcart.plan.ColumnRule;
 import raftcart.plan.EffortRates;
 import raftcart.plan.Endpoint;
 import raftcart.plan.LoadSettings;
@@ -357,5 +359,89 @@ class TranslatorTest {
         assertThatThrownBy(() -> Translator.translate(catalog, POSTGRESQL.language(), MARIADB, plan, "s"))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("j.t and k.t would both become s.t");
+    }
+
+    private static Plan plan(NameRules names, ColumnRule... columns) {
+        return new Plan(
+                Endpoint.of("a"),
+                Endpoint.of("b"),
+                Selection.everything(),
+                Map.of(),
+                names,
+                List.of(columns),
+                ValueChoices.defaults(),
+                LoadSettings.defaults(),
+                EffortRates.defaults());
+    }
+
+    private Translation translate(String from, Dialect to, Plan plan) {
+        Catalog catalog = new Catalog(from, "", "k", List.of(new Schema("k", tables, List.of(), List.of(), List.of())));
+        return Translator.translate(catalog, Languages.named(from).orElseThrow(), to, plan, "s");
+    }
+
+    @Test
+    void namesFoldAsBothEnginesDoItUnlessThePlanSaysOtherwise() {
+        LogicalType text = new LogicalType.Varchar(5);
+        table("STAR", column("NAME", text), column("Own Case", text)).add();
+        table("Star", column("X", text)).add();
+        List<Table> folded = translate("oracle", POSTGRESQL, plan(NameRules.defaults())).tables().stream()
+                .map(TableMapping::target)
+                .toList();
+        assertThat(folded).extracting(t -> t.name().name()).containsExactlyInAnyOrder("star", "Star");
+        assertThat(target(translate("oracle", POSTGRESQL, plan(NameRules.defaults())), "STAR")
+                        .columns())
+                .extracting(Column::name)
+                .containsExactly("name", "Own Case");
+        NameRules kept =
+                new NameRules(NameRules.Case.KEEP, "kr_", "", Map.of("k.star.name", "called", "k.star", "sun"));
+        tables.remove(1);
+        Table sun = target(translate("oracle", POSTGRESQL, plan(kept)), "STAR");
+        assertThat(sun.name().name()).isEqualTo("sun");
+        assertThat(sun.columns()).extracting(Column::name).containsExactly("called", "Own Case");
+    }
+
+    @Test
+    void rulesForColumnsGoBeforeTheTypeTable() {
+        table("star", column("id", new LogicalType.Decimal(9, 0, false)), column("note", new LogicalType.Text(0)))
+                .add();
+        Table star = target(
+                translate(
+                        "oracle",
+                        POSTGRESQL,
+                        plan(
+                                NameRules.defaults(),
+                                new ColumnRule(
+                                        "star.id", "*", Optional.of("bigint"), Optional.of(false), Optional.empty()),
+                                new ColumnRule("*", "DECL*", Optional.empty(), Optional.empty(), Optional.of("'-'")))),
+                "star");
+        assertThat(star.columns())
+                .extracting(Column::declaredType, Column::nullable, c -> c.defaultValue()
+                        .orElse(""))
+                .containsExactly(tuple("bigint", false, ""), tuple("text", true, "'-'"));
+    }
+
+    @Test
+    void aNumberOfZeroAndOneIsATruthValueWhereTheSourceHasNone() {
+        table("star", column("lit", new LogicalType.Decimal(1, 0, false)))
+                .check("c", "lit IN (0, 1)")
+                .add();
+        Table star = target(translate("oracle", POSTGRESQL, plan(NameRules.defaults())), "star");
+        assertThat(star.columns()).extracting(Column::declaredType).containsExactly("boolean");
+        assertThat(star.checks()).isEmpty();
+    }
+
+    @Test
+    void keysOfMariaDbStayWithinTheirBytes() {
+        LogicalType wide = new LogicalType.Varchar(600);
+        table("star", column("a", wide), column("b", wide), column("n", new LogicalType.Int(32, false)))
+                .index("both", "btree", "", KeyPart.ofColumn("a"), KeyPart.ofColumn("b"))
+                .index("nulls", "btree", "", KeyPart.ofColumn("n"), new KeyPart("", "0", 0, false))
+                .add();
+        Table star = target(translate("oracle", MARIADB, plan(NameRules.defaults())), "star");
+        assertThat(star.indexes())
+                .extracting(
+                        Index::name,
+                        i -> i.parts().stream().map(KeyPart::prefixLength).toList())
+                .containsExactly(tuple("both", List.of(255, 255)), tuple("nulls", List.of(0)));
     }
 }

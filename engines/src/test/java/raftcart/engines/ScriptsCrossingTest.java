@@ -159,6 +159,37 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void aDumpWithLinesOfDataArrivesAndCanBeBuiltAgain() throws Exception {
+        Path dump = folder.resolve("dump.sql");
+        Files.writeString(
+                dump,
+                "CREATE TABLE public.lamp (id integer GENERATED ALWAYS AS IDENTITY PRIMARY KEY, name text, lit boolean,"
+                        + " since timestamp, raw bytea);\nCREATE SEQUENCE public.plates;\n"
+                        + "CREATE VIEW public.lit_lamps AS SELECT name FROM public.lamp WHERE lit;\n"
+                        + "COPY public.lamp (id, name, lit, since, raw) FROM stdin;\n"
+                        + "3\tRed\\tlamp\tt\t2031-01-02 03:04:05.5\t\\\\x00ff\n4\tit's\tf\t\\N\t\\N\n\\.\n");
+        for (Databases target : List.of(Databases.mariadb(), Databases.postgresql())) {
+            Migration migration = MigrationRun.migration(
+                    folder.resolve(target.name()), Endpoint.of("scripts:postgresql:" + dump), target.endpoint(), "");
+            SurveyStage.run(migration);
+            TranslateStage.run(migration);
+            assertThat(BuildStage.open(migration, BuildStage.Part.ALL)).hasSize(3);
+            BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+            LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+            assertThat(loaded.loaded()).isEqualTo(2);
+            assertThat(target.ask("SELECT name FROM lit_lamps")).isEqualTo("Red\tlamp");
+            target.run("INSERT INTO lamp (name) VALUES ('new')");
+            assertThat(target.ask("SELECT MAX(id) FROM lamp")).isEqualTo("5");
+
+            assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, true))
+                    .isInstanceOf(PlanException.class)
+                    .hasMessageContaining("exist already; nothing was changed");
+            BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.DROP, true);
+            assertThat(target.ask("SELECT COUNT(*) FROM lit_lamps")).isEqualTo("0");
+        }
+    }
+
+    @Test
     void whatIsNoScriptIsSaid() throws Exception {
         Endpoint target = Endpoint.of("jdbc:postgresql://localhost:1/none");
         Files.write(folder.resolve("latin.sql"), new byte[] {'-', '-', ' ', (byte) 0xE9, '\n'});

@@ -1,0 +1,216 @@
+package raftcart.scripts;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigInteger;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import raftcart.catalog.Catalog;
+import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.CodeObject;
+import raftcart.catalog.Column;
+import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
+import raftcart.catalog.Sequence;
+import raftcart.catalog.Table;
+import raftcart.type.LogicalType;
+
+/** What a folder of scripts leaves behind when its statements have run one after the other. */
+class ScriptSourceTest {
+    @TempDir
+    private Path folder;
+
+    private Catalog read(String dialect, String... scripts) {
+        try {
+            for (int i = 0; i < scripts.length; i++) {
+                Files.writeString(folder.resolve(i + ".sql"), scripts[i]);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return ScriptSource.of("scripts:" + dialect + ":" + folder).read();
+    }
+
+    private static Table table(Catalog catalog, String name) {
+        return catalog.tables()
+                .filter(t -> t.name().name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<CodeObject> code(Catalog catalog, ObjectKind kind) {
+        return catalog.schemas().stream()
+                .flatMap(s -> s.codeObjects().stream())
+                .filter(c -> c.kind() == kind)
+                .toList();
+    }
+
+    @Test
+    void alterationsAreAppliedInTheirOrder() {
+        Table star = table(
+                read(
+                        "postgresql",
+                        "CREATE TABLE star (id int, old_name varchar(20), gone int, CHECK (old_name <> ''));\n"
+                                + "CREATE INDEX by_name ON star (lower(old_name)) WHERE old_name IS NOT NULL;",
+                        "ALTER TABLE star ADD PRIMARY KEY (id), DROP COLUMN gone, ALTER old_name TYPE text;\n"
+                                + "ALTER TABLE star RENAME COLUMN old_name TO name;\n"
+                                + "ALTER TABLE star ADD magnitude numeric(4,2) DEFAULT 1.5 NOT NULL;\n"
+                                + "ALTER TABLE star ALTER magnitude DROP NOT NULL, ALTER magnitude SET DEFAULT 2;\n"
+                                + "COMMENT ON TABLE star IS 'a sun'; COMMENT ON COLUMN star.name IS 'it''s';"),
+                "star");
+        assertThat(star.columns())
+                .extracting(Column::name, Column::declaredType, Column::nullable, c -> c.defaultValue()
+                        .orElse(""))
+                .containsExactly(
+                        tuple("id", "int", false, ""),
+                        tuple("name", "text", true, ""),
+                        tuple("magnitude", "numeric(4,2)", true, "2"));
+        assertThat(star.primaryKey()).map(Key::columns).contains(List.of("id"));
+        assertThat(star.checks()).extracting(CheckConstraint::expression).containsExactly("name <> ''");
+        assertThat(star.indexes())
+                .singleElement()
+                .returns("name IS NOT NULL", Index::predicate)
+                .satisfies(i -> assertThat(i.parts().get(0).expression()).isEqualTo("lower(name)"));
+        assertThat(star.comment()).isEqualTo("a sun");
+        assertThat(star.column("name")).map(Column::comment).contains("it's");
+    }
+
+    @Test
+    void keysLeadToTheTablesAndColumnsThatTheyMean() {
+        Catalog catalog = read(
+                "sqlserver",
+                "CREATE TABLE [dbo].[Moon] ([Id] int NOT NULL, [PlanetId] int,"
+                        + " CONSTRAINT [FK_Moon] FOREIGN KEY ([planetid]) REFERENCES planet ON DELETE SET NULL)\nGO\n"
+                        + "CREATE TABLE dbo.Planet (Id int IDENTITY(7,2) PRIMARY KEY, Name nvarchar(20) UNIQUE)\nGO\n"
+                        + "EXEC sp_rename 'dbo.Planet', 'World'\nGO");
+        ForeignKey key = table(catalog, "Moon").foreignKeys().get(0);
+        assertThat(key)
+                .returns(new ObjectName("dbo", "World"), ForeignKey::target)
+                .returns(List.of("PlanetId"), ForeignKey::columns)
+                .returns(List.of("Id"), ForeignKey::targetColumns)
+                .returns(ReferentialAction.SET_NULL, ForeignKey::onDelete);
+        Table world = table(catalog, "World");
+        assertThat(world.column("Id").flatMap(Column::identity))
+                .hasValueSatisfying(
+                        i -> assertThat(List.of(i.start(), i.increment())).containsExactly(7L, 2L));
+        assertThat(world.uniqueKeys()).singleElement().returns(List.of("Name"), Key::columns);
+        assertThat(world.column("Name")).map(Column::ignoresCase).contains(true);
+    }
+
+    @Test
+    void sequencesThatNumberAColumnBelongToIt() {
+        Catalog dump = read(
+                "postgresql",
+                "CREATE TABLE public.lamp (id integer NOT NULL);\nCREATE SEQUENCE public.lamp_id_seq START WITH 5;\n"
+                        + "ALTER SEQUENCE public.lamp_id_seq OWNED BY public.lamp.id;\n"
+                        + "ALTER TABLE ONLY public.lamp ALTER COLUMN id SET DEFAULT nextval('public.lamp_id_seq'::regclass);\n"
+                        + "CREATE SEQUENCE plates INCREMENT BY 10 MAXVALUE 1000 CYCLE;\n"
+                        + "COPY public.lamp (id) FROM stdin;\n1\n2\n\\.\n");
+        assertThat(table(dump, "lamp").column("id").flatMap(Column::identity))
+                .hasValueSatisfying(i -> assertThat(i.start()).isEqualTo(5));
+        assertThat(table(dump, "lamp").rowEstimate()).isEqualTo(2);
+        assertThat(dump.schemas().get(0).sequences())
+                .singleElement()
+                .returns("plates", s -> s.name().name())
+                .returns(BigInteger.TEN, Sequence::increment)
+                .returns(true, Sequence::cycle);
+    }
+
+    @Test
+    void aTriggerThatFillsAKeyBecomesItsDefault() {
+        Catalog catalog = read(
+                "oracle",
+                "CREATE SEQUENCE s_lamp;\nCREATE TABLE lamp (id NUMBER(9) PRIMARY KEY, n NUMBER);\n"
+                        + "CREATE OR REPLACE TRIGGER lamp_bi BEFORE INSERT ON lamp FOR EACH ROW\nBEGIN\n"
+                        + "  IF :new.id IS NULL THEN\n    :new.id := s_lamp.NEXTVAL;\n  END IF;\nEND;\n/\n"
+                        + "CREATE OR REPLACE TRIGGER lamp_n BEFORE INSERT ON lamp FOR EACH ROW\nBEGIN\n"
+                        + "  :new.id := s_lamp.NEXTVAL; :new.n := 1;\nEND;\n/\n");
+        assertThat(table(catalog, "LAMP").column("ID").flatMap(Column::defaultValue))
+                .contains("s_lamp.NEXTVAL");
+        assertThat(code(catalog, ObjectKind.TRIGGER))
+                .extracting(c -> c.name().name())
+                .containsExactly("LAMP_N");
+        assertThat(catalog.schemas().get(0).sequences()).hasSize(1);
+    }
+
+    @Test
+    void domainsAndEnumerationsStandWithTheColumns() {
+        Table star = table(
+                read(
+                        "postgresql",
+                        "CREATE DOMAIN share AS numeric(3,2) NOT NULL DEFAULT 0 CHECK (VALUE BETWEEN 0 AND 1);\n"
+                                + "CREATE TYPE kind AS ENUM ('giant', 'dwarf');\n"
+                                + "CREATE TABLE star (part share, k kind DEFAULT 'dwarf');"),
+                "star");
+        assertThat(star.column("part")).hasValueSatisfying(c -> assertThat(c)
+                .returns(new LogicalType.Decimal(3, 2, false), Column::type)
+                .returns(false, Column::nullable));
+        assertThat(star.checks()).extracting(CheckConstraint::expression).containsExactly("part BETWEEN 0 AND 1");
+        assertThat(star.column("k").map(Column::type))
+                .contains(new LogicalType.Enumeration("kind", List.of("giant", "dwarf")));
+    }
+
+    @Test
+    void whatIsDroppedOrReplacedIsGone() {
+        Catalog catalog = read(
+                "mysql",
+                "CREATE TABLE a (x int, KEY by_x (x)); CREATE TABLE b (x int); CREATE VIEW v AS SELECT 1 AS one;\n"
+                        + "DROP TABLE b; DROP INDEX by_x ON a; CREATE OR REPLACE VIEW v AS SELECT 2 AS two;\n"
+                        + "CREATE TABLE c LIKE a; RENAME TABLE c TO d, a TO e;\n"
+                        + "ALTER TABLE d CHANGE x y bigint NOT NULL COMMENT 'renamed', ADD KEY (y);");
+        assertThat(catalog.tables()).extracting(t -> t.name().name()).containsExactly("d", "e");
+        assertThat(code(catalog, ObjectKind.VIEW)).singleElement().satisfies(v -> assertThat(v.source())
+                .contains("two"));
+        assertThat(table(catalog, "d").columns())
+                .singleElement()
+                .returns("y", Column::name)
+                .returns("renamed", Column::comment)
+                .returns(false, Column::nullable);
+        assertThat(table(catalog, "d").indexes()).singleElement().satisfies(i -> assertThat(i.parts())
+                .extracting(KeyPart::column)
+                .containsExactly("y"));
+        assertThat(table(catalog, "e").indexes()).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeTakenIntoAccountIsKeptWithItsPlace() {
+        Catalog catalog = read(
+                "oracle",
+                "CREATE TABLE a (x NUMBER);\nCREATE USER u IDENTIFIED BY p;\nALTER TABLE nowhere ADD y NUMBER;\n"
+                        + "CREATE TABEL b (x NUMBER);\nSELECT 1 FROM dual;\nGRANT SELECT ON a TO reader;\n");
+        List<String> places = new ArrayList<>();
+        code(catalog, ObjectKind.STATEMENT)
+                .forEach(c -> places.add(
+                        c.name().name() + " " + c.source().lines().findFirst().orElse("")));
+        assertThat(places).hasSize(3).anyMatch(p -> p.startsWith("0.sql:2 ")).anyMatch(p -> p.startsWith("0.sql:4 "));
+        assertThat(places).contains("0.sql:3 -- there is no table nowhere");
+        assertThat(code(catalog, ObjectKind.GRANT))
+                .extracting(c -> c.name().name())
+                .containsExactly("reader on a");
+    }
+
+    @Test
+    void routinesAreKeptAsTheyAre() {
+        Catalog catalog = read(
+                "oracle",
+                "CREATE OR REPLACE PACKAGE lamps AS PROCEDURE lit; END;\n/\n"
+                        + "CREATE OR REPLACE PACKAGE BODY lamps AS PROCEDURE lit IS BEGIN NULL; END; END;\n/\n"
+                        + "CREATE FUNCTION obs.two RETURN NUMBER IS BEGIN RETURN 2; END;\n/\n");
+        assertThat(code(catalog, ObjectKind.PACKAGE)).hasSize(2);
+        assertThat(code(catalog, ObjectKind.FUNCTION))
+                .singleElement()
+                .returns(new ObjectName("OBS", "TWO"), CodeObject::name);
+    }
+}
