@@ -306,6 +306,8 @@ public enum SqlFeature {
     DATABASES_ARE_SCHEMAS,
     /** A column that is there may be numbered from then on. */
     ADD_IDENTITY,
+    /** A foreign key has an index of its columns, which the engine makes if there is none. */
+    FOREIGN_KEYS_ARE_INDEXED,
     /** A column that the engine numbers has to be the first of a key. */
     NUMBERED_COLUMNS_ARE_KEYS,
     /** A number added to a timestamp, not to a date, is one of days. */

@@ -16,6 +16,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.rewrite.CopyRows;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.Piece;
@@ -288,6 +289,9 @@ final class CatalogBuilder {
         new KeyTriggers(language, names).apply(tables, code);
         OwnedSequences.apply(tables, sequences);
         tables.values().forEach(t -> t.foreignKeys.replaceAll(k -> ForeignKeys.complete(k, tables)));
+        if (language.has(SqlFeature.FOREIGN_KEYS_ARE_INDEXED)) {
+            tables.values().forEach(ForeignKeys::index);
+        }
         TreeSet<String> schemas = new TreeSet<>();
         tables.keySet().forEach(t -> schemas.add(t.schema()));
         sequences.keySet().forEach(s -> schemas.add(s.schema()));

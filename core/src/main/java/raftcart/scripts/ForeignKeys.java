@@ -2,8 +2,11 @@ package raftcart.scripts;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Index;
 import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
 import raftcart.sql.tree.Name;
 
@@ -48,5 +51,25 @@ final class ForeignKeys {
                         .map(c -> found.columnName(new Name(c, true)))
                         .toList();
         return to(key, found.name, columns);
+    }
+
+    /** Adds the indexes that the engine makes for foreign keys without one. */
+    static void index(TableDraft table) {
+        for (ForeignKey key : table.foreignKeys) {
+            boolean there = Stream.of(
+                            table.primaryKey.stream().map(Key::columns),
+                            table.uniqueKeys.stream().map(Key::columns),
+                            table.indexes.stream().map(i -> i.parts().stream()
+                                    .map(KeyPart::column)
+                                    .toList()))
+                    .flatMap(c -> c)
+                    .anyMatch(c -> c.size() >= key.columns().size()
+                            && c.subList(0, key.columns().size()).equals(key.columns()));
+            if (!there) {
+                List<KeyPart> parts =
+                        key.columns().stream().map(KeyPart::ofColumn).toList();
+                table.indexes.add(new Index(key.name(), false, parts, "", "", List.of()));
+            }
+        }
     }
 }

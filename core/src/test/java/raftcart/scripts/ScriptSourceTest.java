@@ -110,6 +110,18 @@ class ScriptSourceTest {
     }
 
     @Test
+    void foreignKeysOfMySqlHaveTheirIndexes() {
+        Table moon = table(
+                read(
+                        "mysql",
+                        "CREATE TABLE planet (id int PRIMARY KEY); CREATE TABLE moon (p int, q int, r int, KEY by_q (q, r),"
+                                + " CONSTRAINT to_p FOREIGN KEY (p) REFERENCES planet (id),"
+                                + " CONSTRAINT to_q FOREIGN KEY (q) REFERENCES planet (id));"),
+                "moon");
+        assertThat(moon.indexes()).extracting(Index::name).containsExactly("by_q", "to_p");
+    }
+
+    @Test
     void sequencesThatNumberAColumnBelongToIt() {
         Catalog dump = read(
                 "postgresql",

@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS,
