@@ -50,6 +50,18 @@ final class Failures {
                 : "Did you mean " + near.stream().limit(2).collect(Collectors.joining(" or ")) + "? ";
     }
 
+    /** The program's own memory was not enough, which no input should bring about. */
+    static int exhausted(VirtualMachineError e) {
+        LoggerFactory.getLogger(Failures.class).error("out of memory or stack", e);
+        report(
+                "raftcart",
+                "this is a defect of ours: " + e.getClass().getSimpleName(),
+                "Please report it with the input; more memory may help meanwhile (JAVA_TOOL_OPTIONS=-Xmx2g).",
+                ExitCode.DEFECT,
+                false);
+        return ExitCode.DEFECT.code();
+    }
+
     static int execution(Exception e, CommandLine command, ParseResult parsed) {
         String name = command.getCommandSpec().qualifiedName();
         boolean json = command.getCommand() instanceof CommonOptions.Holder holder

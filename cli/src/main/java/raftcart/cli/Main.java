@@ -24,6 +24,10 @@ public final class Main {
                         : CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF));
         commandLine.setParameterExceptionHandler(Failures::usage);
         commandLine.setExecutionExceptionHandler(Failures::execution);
-        return commandLine.execute(arguments);
+        try {
+            return commandLine.execute(arguments);
+        } catch (StackOverflowError | OutOfMemoryError e) {
+            return Failures.exhausted(e);
+        }
     }
 }

@@ -1,15 +1,15 @@
 package raftcart.migration;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import raftcart.engine.EngineSession;
 import raftcart.finding.Finding;
 import raftcart.finding.Outcome;
 import raftcart.translate.ByHand;
-import raftcart.translate.CodeMapping;
 import raftcart.translate.ObjectOutcome;
 import raftcart.translate.Script;
 import raftcart.translate.ScriptWriter;
@@ -34,8 +34,10 @@ public final class TranslateStage {
         Translation translation = migration.translation(targetSchema);
         List<Script> scripts = ScriptWriter.scripts(translation, migration.targetDialect(), targetSchema);
         Manifest manifest = Manifest.of(migration.workspace());
+        Map<String, List<Finding>> findings = findings(translation);
         for (Script script : scripts) {
-            manifest.generate(script.path(), ScriptWriter.text(script, findings(translation, script)));
+            manifest.generate(
+                    script.path(), ScriptWriter.text(script, findings.getOrDefault(script.object(), List.of())));
         }
         for (ByHand byHand : translation.byHand()) {
             Script script = ScriptWriter.byHand(byHand);
@@ -66,19 +68,29 @@ public final class TranslateStage {
         migration.workspace().journal().add(Stage.TRANSLATE, Mark.DONE, details);
     }
 
-    /** A script carries what there is to know about its object, a table's that about the columns too. */
-    private static List<Finding> findings(Translation translation, Script script) {
-        Stream<String> tables = translation.tables().stream()
-                .filter(t -> script.object().equals("table " + t.target().name()))
-                .map(t -> t.source().name().toString());
-        Stream<String> code = translation.code().stream()
-                .filter(c -> script.object()
-                        .equals(c.target().kind().word() + " " + c.target().name()))
-                .map(CodeMapping::source);
-        return Stream.concat(tables, code)
-                .flatMap(name -> translation.findings().stream()
-                        .filter(f -> f.object().equals(name) || f.object().startsWith(name + ".")))
-                .toList();
+    /** What there is to know, by the label of the script that carries it; a table's carries that about its columns too. */
+    private static Map<String, List<Finding>> findings(Translation translation) {
+        Map<String, String> labels = new HashMap<>();
+        translation
+                .tables()
+                .forEach(t -> labels.put(
+                        t.source().name().toString(), "table " + t.target().name()));
+        translation
+                .code()
+                .forEach(c -> labels.put(
+                        c.source(), c.target().kind().word() + " " + c.target().name()));
+        Map<String, List<Finding>> findings = new HashMap<>();
+        for (Finding finding : translation.findings()) {
+            String name = finding.object();
+            while (!labels.containsKey(name) && name.indexOf('.') >= 0) {
+                name = name.substring(0, name.lastIndexOf('.'));
+            }
+            if (labels.containsKey(name)) {
+                findings.computeIfAbsent(labels.get(name), k -> new ArrayList<>())
+                        .add(finding);
+            }
+        }
+        return findings;
     }
 
     private static Map<Outcome, Integer> count(List<ObjectOutcome> objects) {

@@ -3,7 +3,9 @@ package raftcart.translate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Set;
+import java.util.TreeMap;
 import raftcart.catalog.ObjectKind;
 import raftcart.finding.Finding;
 import raftcart.finding.FindingCode;
@@ -12,11 +14,14 @@ import raftcart.finding.Outcome;
 /** Gathers findings, by-hand parts and outcomes while a catalog is translated. */
 final class Notes {
     private final Set<Finding> findings = new LinkedHashSet<>();
+    private final NavigableMap<String, Outcome> worst = new TreeMap<>();
     private final List<ByHand> byHand = new ArrayList<>();
     private final List<ObjectOutcome> objects = new ArrayList<>();
 
     void find(FindingCode code, String object, String detail) {
-        findings.add(new Finding(code, object, detail));
+        Finding finding = new Finding(code, object, detail);
+        findings.add(finding);
+        worst.merge(object, finding.outcome(), Outcome::worse);
     }
 
     void byHand(String kind, String name, String source, FindingCode code, String reason) {
@@ -29,11 +34,10 @@ final class Notes {
      * whole one to check; only an object that is not created at all is by hand itself.
      */
     void outcome(ObjectKind kind, String name) {
-        Outcome worst = findings.stream()
-                .filter(f -> f.object().equals(name) || f.object().startsWith(name + "."))
-                .map(Finding::outcome)
-                .reduce(Outcome.AS_IS, Outcome::worse);
-        objects.add(new ObjectOutcome(kind, name, worst == Outcome.BY_HAND ? Outcome.CHECK : worst));
+        // Everything that begins with the name and a point stands together in the order of texts.
+        Outcome all = worst.subMap(name + ".", name + "/").values().stream()
+                .reduce(worst.getOrDefault(name, Outcome.AS_IS), Outcome::worse);
+        objects.add(new ObjectOutcome(kind, name, all == Outcome.BY_HAND ? Outcome.CHECK : all));
     }
 
     void notCreated(ObjectKind kind, String name) {

@@ -1,7 +1,10 @@
 package raftcart.translate;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,14 +38,26 @@ final class TableOrder {
         return List.copyOf(order.ordered);
     }
 
-    private void visit(ObjectName name) {
-        Table table = tables.get(name);
-        if (table == null || states.containsKey(name)) {
-            return;
+    /** Parents first, without recursion: a chain of tables may be as long as there are tables. */
+    private void visit(ObjectName first) {
+        Deque<ObjectName> open = new ArrayDeque<>();
+        open.push(first);
+        while (!open.isEmpty()) {
+            ObjectName name = open.peek();
+            Table table = tables.get(name);
+            if (table == null || states.get(name) == State.DONE) {
+                open.pop();
+            } else if (states.putIfAbsent(name, State.OPEN) == null) {
+                table.foreignKeys().stream()
+                        .map(ForeignKey::target)
+                        .filter(t -> !states.containsKey(t))
+                        .sorted(Comparator.reverseOrder())
+                        .forEach(open::push);
+            } else {
+                open.pop();
+                states.put(name, State.DONE);
+                ordered.add(table);
+            }
         }
-        states.put(name, State.OPEN);
-        table.foreignKeys().stream().map(ForeignKey::target).sorted().forEach(this::visit);
-        states.put(name, State.DONE);
-        ordered.add(table);
     }
 }

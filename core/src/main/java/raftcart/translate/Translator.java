@@ -2,6 +2,7 @@ package raftcart.translate;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,6 +43,7 @@ public final class Translator {
     private final Notes notes = new Notes();
     private final NameMapper names;
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
+    private final Map<ObjectName, TableTranslator> byTarget = new HashMap<>();
     private final CodeTranslator code;
 
     private Translator(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
@@ -110,13 +112,12 @@ public final class Translator {
     }
 
     private void refuseCollision(TableTranslator translator) {
-        for (TableTranslator other : tables.values()) {
-            if (other.target().equals(translator.target())) {
-                throw new PlanException(
-                        other.source().name() + " and " + translator.source().name() + " would both become "
-                                + translator.target(),
-                        "Send their schemas to different ones with `schemas` in raftcart.yaml, or exclude one.");
-            }
+        TableTranslator other = byTarget.putIfAbsent(translator.target(), translator);
+        if (other != null) {
+            throw new PlanException(
+                    other.source().name() + " and " + translator.source().name() + " would both become "
+                            + translator.target(),
+                    "Send their schemas to different ones with `schemas` in raftcart.yaml, or exclude one.");
         }
     }
 
