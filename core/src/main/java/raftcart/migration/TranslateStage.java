@@ -82,12 +82,11 @@ public final class TranslateStage {
         Map<String, List<Finding>> findings = new HashMap<>();
         for (Finding finding : translation.findings()) {
             String name = finding.object();
-            while (!labels.containsKey(name) && name.indexOf('.') >= 0) {
-                name = name.substring(0, name.lastIndexOf('.'));
-            }
-            if (labels.containsKey(name)) {
-                findings.computeIfAbsent(labels.get(name), k -> new ArrayList<>())
-                        .add(finding);
+            for (int end = name.length(); end > 0; end = name.lastIndexOf('.', end - 1)) {
+                String label = labels.get(name.substring(0, end));
+                if (label != null) {
+                    findings.computeIfAbsent(label, k -> new ArrayList<>()).add(finding);
+                }
             }
         }
         return findings;

@@ -214,6 +214,15 @@ final class TextRules {
                 && expressions.stream().allMatch(Expr.Literal.class::isInstance)) {
             adapter.note(FindingCode.CASE_OF_TEXT, span, "constants");
         }
+        boolean blanks = adapter.lost(SqlFeature.IGNORES_PADDING)
+                && expressions.stream()
+                        .map(e -> e instanceof Expr.Collate c ? c.value() : e)
+                        .anyMatch(e -> e instanceof Expr.Literal l
+                                && l.kind() == LiteralKind.STRING
+                                && l.text().endsWith(" "));
+        if (blanks) {
+            adapter.note(FindingCode.PADDING, span, "a constant that ends in a blank");
+        }
         for (Expr e : expressions.stream()
                 .filter(e -> !isFolded(e, expressions))
                 .flatMap(TextRules::columns)
