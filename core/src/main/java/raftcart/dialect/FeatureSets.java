@@ -20,6 +20,7 @@ import static raftcart.dialect.SqlFeature.DISTINCT_WITH_SEPARATOR;
 import static raftcart.dialect.SqlFeature.EXCEPT;
 import static raftcart.dialect.SqlFeature.EXPRESSION_DEFAULTS;
 import static raftcart.dialect.SqlFeature.FOREIGN_KEY_ACTIONS;
+import static raftcart.dialect.SqlFeature.FRAME_DISTANCES;
 import static raftcart.dialect.SqlFeature.FREE_AS;
 import static raftcart.dialect.SqlFeature.FULL_JOIN;
 import static raftcart.dialect.SqlFeature.GENERATED_NOT_NULL;
@@ -39,6 +40,7 @@ import static raftcart.dialect.SqlFeature.QUANTIFIED_COMPARISONS;
 import static raftcart.dialect.SqlFeature.RECURSION;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
+import static raftcart.dialect.SqlFeature.ROW_COMPARISONS;
 import static raftcart.dialect.SqlFeature.ROW_VALUES;
 import static raftcart.dialect.SqlFeature.SAVEPOINTS;
 import static raftcart.dialect.SqlFeature.SCHEMAS;
@@ -73,6 +75,8 @@ public final class FeatureSets {
             NATURAL_JOIN,
             USING_JOIN,
             WINDOW_FUNCTIONS,
+            FRAME_DISTANCES,
+            ROW_COMPARISONS,
             COMMON_TABLES,
             RECURSION,
             ROWS_IN_INSERT,

@@ -32,6 +32,14 @@ public enum SqlFeature {
     DISTINCT_ON,
     WINDOW_FUNCTIONS,
     WINDOW_CLAUSE,
+    /** A frame of groups of peers. */
+    FRAME_GROUPS,
+    /** A frame leaves out rows (EXCLUDE). */
+    FRAME_EXCLUSION,
+    /** A frame of a RANGE has a distance as its end. */
+    FRAME_DISTANCES,
+    /** Arrays are gathered over windows, with a FILTER. */
+    ARRAYS_OVER_WINDOWS,
     COMMON_TABLES,
     /** Recursive common tables need the word RECURSIVE. */
     RECURSIVE_WORD,
@@ -47,12 +55,20 @@ public enum SqlFeature {
     /** INTERSECT ALL and EXCEPT ALL. */
     SET_OPERATION_ALL,
     ROW_VALUES,
+    /** Rows of values are compared with each other, not only with those of a query or a list. */
+    ROW_COMPARISONS,
     /** A SELECT may do without FROM. */
     SELECT_WITHOUT_FROM,
     TABLE_SAMPLE,
     FOR_UPDATE,
     SKIP_LOCKED,
     ARRAYS,
+    /** Parts of JSON documents are named one by one by {@code ->}. */
+    JSON_ARROWS,
+    /** A part of a document that is cast to a text has no quotes around it. */
+    CASTS_UNQUOTE_JSON,
+    /** A part of a document that is JSON's null is the text null. */
+    JSON_NULL_IS_TEXT,
     /** Intervals are added to dates with + and -. */
     INTERVALS,
     /** A date plus an interval is a timestamp. */
@@ -206,6 +222,12 @@ public enum SqlFeature {
     FOUR_DIGITS_OF_DIVISION,
     /** Brackets in a LIKE pattern hold characters. */
     LIKE_RANGES,
+    /** Nothing begins at the place 0 of a text. */
+    PLACE_0_IS_NONE,
+    /** EXTRACT gives decimals, which no function takes for whole numbers. */
+    PARTS_OF_DATES_ARE_DECIMALS,
+    /** The place 0 of a text is its first one; elsewhere the one before it. */
+    PLACE_0_IS_FIRST,
     /** A negative start of SUBSTR counts from the end. */
     NEGATIVE_SUBSTRING,
     /** Sequences say how many numbers are kept ready. */
@@ -384,6 +406,12 @@ public enum SqlFeature {
     ZERO_DATES,
     /** PERCENTILE_CONT and the like may be taken over a window */
     WINDOW_PERCENTILES,
+    /** Texts are put together over windows. */
+    WINDOW_TEXTS,
+    /** A number of days that is added to a date may have a fraction. */
+    FRACTIONS_OF_DAYS,
+    /** A search in a text that starts at a negative place goes back from the end. */
+    SEARCHES_BACK,
     /** UPDATE may name a table of FROM, which may be joined in any way */
     UPDATE_NAMES_JOINED,
     /** The alias of a function in FROM is also the name of its column */

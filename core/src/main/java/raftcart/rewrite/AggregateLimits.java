@@ -15,6 +15,10 @@ final class AggregateLimits {
         if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
         }
+        boolean texts = call.function().matches("string_agg|joined_texts");
+        if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
+            throw new Untranslatable("texts put together over a window");
+        }
         boolean filtered = suffix.filter().isPresent() && !adapter.to.has(SqlFeature.AGGREGATE_FILTER);
         boolean truths = call.function().matches("every|some|count_if");
         if (filtered && truths && !adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)) {

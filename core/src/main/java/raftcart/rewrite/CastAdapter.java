@@ -56,7 +56,7 @@ final class CastAdapter {
     }
 
     Expr cast(Expr.Cast whole) {
-        Expr.Cast given = read(whole);
+        Expr.Cast given = JsonPaths.unquoted(read(whole), adapter);
         Optional<Expr> now = now(given);
         if (now.isPresent()) {
             return now.get();
@@ -435,6 +435,14 @@ final class CastAdapter {
     }
 
     private Expr written(Expr.Cast cast, Expr value, LogicalType type) {
+        boolean day = type instanceof LogicalType.Date
+                && adapter.to.has(SqlFeature.DATES_HAVE_TIME)
+                && adapter.kind(cast.value()) != ValueKind.DATE;
+        if (day) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, cast.span(), "the day alone, where a date has a time of day");
+            Expr date = new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span());
+            return Expr.Call.of("date_of", date).at(cast.span());
+        }
         return cut(cast, new Expr.Cast(value, adapter.castType(type), cast.safe(), cast.span()), type);
     }
 
@@ -479,15 +487,9 @@ final class CastAdapter {
     }
 
     private Expr jsonOfText(Expr.Cast cast, Expr value) {
-        Expr.Call call = Expr.Call.of("json_of_text", value).at(cast.span());
-        boolean known = adapter.from.has(SqlFeature.CASTS_PARSE_JSON)
-                && adapter.to
-                        .functions()
-                        .write("json_of_text", List.of(value), adapter::kindOf)
-                        .isPresent();
-        if (!known) {
+        if (!adapter.from.has(SqlFeature.CASTS_PARSE_JSON) || !adapter.writes("json_of_text")) {
             throw new Untranslatable("a cast of a text to JSON, which reads it in one engine only");
         }
-        return call;
+        return Expr.Call.of("json_of_text", value).at(cast.span());
     }
 }

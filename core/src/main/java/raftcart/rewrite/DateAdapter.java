@@ -100,7 +100,7 @@ final class DateAdapter {
         return "add_" + unit.name().toLowerCase(Locale.ROOT) + "s";
     }
 
-    private static Expr negative(Expr amount) {
+    static Expr negative(Expr amount) {
         if (amount instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER) {
             String text = l.text().startsWith("-") ? l.text().substring(1) : "-" + l.text();
             return new Expr.Literal(LiteralKind.NUMBER, text, l.span());
@@ -122,7 +122,9 @@ final class DateAdapter {
             return new Expr.Binary(binary.operator(), date, days, binary.span());
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "days added to a date");
-        return Expr.Call.of("add_days", date, minus ? negative(days) : days).at(binary.span());
+        Optional<Expr> parts = new DayFractions(adapter).add(date, dateFirst ? binary.right() : binary.left(), minus);
+        return parts.orElseGet(() ->
+                Expr.Call.of("add_days", date, minus ? negative(days) : days).at(binary.span()));
     }
 
     /** Says what is not certain about a sum. */

@@ -94,7 +94,8 @@ final class Expansions {
             case "any_value" -> Expr.Call.of("min", a.get(0));
             case "log2" -> writable("log_base", Expr.Literal.number(2), a.get(0));
             case "log10" -> writable("log_base", Expr.Literal.number(10), a.get(0));
-            case "greatest_skip_nulls", "least_skip_nulls" -> null;
+            case "greatest_skip_nulls", "least_skip_nulls" -> ofThose(call, a);
+            case "concat_ws" -> separated(a, call);
             case "int_of" ->
                 new Expr.Call(
                         raftcart.sql.tree.QualifiedName.of("truncate"),
@@ -264,6 +265,45 @@ final class Expansions {
             most = extreme(most, value, call);
         }
         return most;
+    }
+
+    /** The greatest or least of those values that are not NULL: each stands for the next where it is NULL. */
+    private Expr ofThose(Expr.Call call, List<Expr> a) {
+        List<Expr> values = a.stream()
+                .filter(v -> !(v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL))
+                .toList();
+        if (values.size() < 2 || values.size() > 5) {
+            return values.size() == 1 ? values.get(0) : null;
+        }
+        List<Expr> filled = new ArrayList<>();
+        for (int i = 0; i < values.size(); i++) {
+            List<Expr> turned = new ArrayList<>(values.subList(i, values.size()));
+            turned.addAll(values.subList(0, i));
+            boolean sure = values.get(i) instanceof Expr.Literal;
+            filled.add(sure ? values.get(i) : Expr.Call.of("coalesce", turned.toArray(Expr[]::new)));
+        }
+        String function = call.is("greatest_skip_nulls") ? "greatest" : "least";
+        return to.functions().functions().contains(function)
+                ? Expr.Call.of(function, filled.toArray(Expr[]::new)).at(call.span())
+                : extreme(call.with(function, filled).at(call.span()), filled);
+    }
+
+    /** Texts that are not NULL with a separator between: each behind one, and the first one taken away. */
+    private Expr separated(List<Expr> a, Expr.Call call) {
+        if (!(a.get(0) instanceof Expr.Literal separator) || separator.text().isEmpty()) {
+            return null;
+        }
+        List<Expr> parts = new ArrayList<>();
+        for (Expr part : a.subList(1, a.size())) {
+            if (part instanceof Expr.Literal l && l.kind() == LiteralKind.NULL) {
+                continue;
+            }
+            Expr behind = new Expr.Concat(List.of(separator, part), false, call.span());
+            Expr there = new Expr.Is(part, Truth.NULL, true, call.span());
+            parts.add(part instanceof Expr.Literal ? behind : Expr.Case.of(there, behind, Expr.Literal.string("")));
+        }
+        Expr all = parts.size() == 1 ? parts.get(0) : new Expr.Concat(parts, false, call.span());
+        return writable("substring", all, Expr.Literal.number(separator.text().length() + 1L));
     }
 
     /** A value where none of others is NULL. */

@@ -332,7 +332,7 @@ class ExprAdapter extends QueryMapper {
     /** A column, or a function that is written like one. */
     Expr column(Expr.Column column) {
         RowAddresses addresses = new RowAddresses(this);
-        return addresses.is(column) ? addresses.translated(column) : functions.bare(column);
+        return addresses.is(column) ? addresses.translated(column) : new BareFunctions(this, functions).bare(column);
     }
 
     private Expr parameter(Expr.Parameter parameter) {

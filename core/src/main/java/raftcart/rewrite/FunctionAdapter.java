@@ -2,11 +2,9 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
-import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -22,15 +20,10 @@ import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
-import raftcart.sql.tree.Window;
 import raftcart.type.LogicalType;
 
 /** Finds out which function a call means, and says it with what the target has. */
 final class FunctionAdapter {
-    private static final Set<String> PSEUDO_COLUMNS =
-            Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
-    private static final Set<String> BARE = Set.of(
-            "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
     private static final Set<String> SYSTEM_SCHEMAS =
             Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
 
@@ -172,74 +165,6 @@ final class FunctionAdapter {
         return found;
     }
 
-    /** A function that is written without parentheses, such as USER. */
-    Expr bare(Expr.Column column) {
-        String word = column.name().last().key();
-        boolean pseudo = from.has(SqlFeature.ROW_NUMBERS)
-                && !to.has(SqlFeature.ROW_NUMBERS)
-                && PSEUDO_COLUMNS.contains(word)
-                && adapter.scope.column(column.name()).isEmpty();
-        if (pseudo) {
-            return pseudoColumn(word, column);
-        }
-        if (isCounter(word, column)) {
-            // In its own dialect the word is no name of a column, which would need quotes.
-            return Expr.Call.of(word.equals("level") ? "hierarchy_level" : word).at(column.span());
-        }
-        boolean function = column.name().parts().size() == 1
-                && !column.name().last().exact()
-                && BARE.contains(word)
-                && (from.reserved().contains(word) || word.startsWith("current_"))
-                && adapter.scope.column(column.name()).isEmpty();
-        boolean pseudoFunction = !function
-                && column.name().parts().size() == 1
-                && !column.name().last().exact()
-                && !from.name().equals(to.name())
-                && from.reserved().contains(word)
-                && adapter.scope.column(column.name()).isEmpty();
-        if (pseudoFunction) {
-            adapter.note(
-                    FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
-        }
-        if (!function) {
-            return column;
-        }
-        String canonical =
-                switch (word) {
-                    case "user", "current_role" -> "current_user";
-                    case "current_catalog" -> "current_database";
-                    default -> word;
-                };
-        Expr.Call call = Expr.Call.of(canonical).at(column.span());
-        if (from.name().equals(to.name())) {
-            return adapter.writes(canonical) ? call : column;
-        }
-        return known(call, call);
-    }
-
-    private boolean isCounter(String word, Expr.Column column) {
-        return from.has(SqlFeature.ROW_NUMBERS)
-                && to.has(SqlFeature.ROW_NUMBERS)
-                && !column.name().last().exact()
-                && word.matches("rownum|level")
-                && adapter.scope.column(column.name()).isEmpty();
-    }
-
-    /** ROWNUM counts the rows as they come; others have no counterpart. */
-    private Expr pseudoColumn(String word, Expr.Column column) {
-        if (!word.equals("rownum") || to.paging() == PagingStyle.TOP_OR_FETCH) {
-            throw new Untranslatable("the column " + word.toUpperCase(Locale.ROOT));
-        }
-        adapter.note(FindingCode.SYNTAX_CHECK, column.span(), "ROWNUM as ROW_NUMBER(): rows are counted as they come");
-        Window window = new Window(Optional.empty(), List.of(), List.of(), Optional.empty());
-        return new Expr.Call(
-                raftcart.sql.tree.QualifiedName.of("row_number"),
-                true,
-                List.of(),
-                CallSuffix.NONE.withOver(window),
-                column.span());
-    }
-
     private static boolean isSystemSchema(Expr.Call call) {
         return SYSTEM_SCHEMAS.contains(call.name().parts().get(0).key());
     }
@@ -284,18 +209,12 @@ final class FunctionAdapter {
                 suffix.withinGroup(),
                 suffix.filter().map(adapter::condition),
                 suffix.nulls(),
-                suffix.over().map(this::window),
+                suffix.over().map(new WindowAdapter(adapter)::window),
                 suffix.keep());
     }
 
-    Window window(Window window) {
-        new TextRules(adapter).window(window);
-        return new Window(
-                window.base(), adapter.exprs(window.partition()), adapter.order(window.order()), window.frame());
-    }
-
     /** A call of a canonical function, in words that the target has. */
-    private Expr known(Expr.Call call, Expr.Call original) {
+    Expr known(Expr.Call call, Expr.Call original) {
         String function = call.function();
         switch (function) {
             case "concat":
@@ -316,6 +235,8 @@ final class FunctionAdapter {
                 return call;
             case "format_date", "parse_date", "parse_timestamp":
                 return new MaskTranslator(adapter).call(call);
+            case "format_number":
+                return new NumberMasks(adapter).call(call);
             case "convert_with_style":
                 return new StyleTranslator(adapter).convert(call);
             case "joined_texts":
@@ -348,7 +269,10 @@ final class FunctionAdapter {
                 && DateAdapter.moment(call.arguments().get(0)).isPresent()) {
             return adapter.expr(DateAdapter.moment(call.arguments().get(0)).get());
         }
-        Optional<Expr> end = new TextEnds(adapter).rewrite(call);
+        Optional<Expr> end = new TextEnds(adapter)
+                .rewrite(call)
+                .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))
+                .or(() -> new JsonPaths(adapter).rewrite(call));
         if (end.isPresent()) {
             return end.get();
         }
@@ -393,8 +317,15 @@ final class FunctionAdapter {
                     && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
             if (text) {
                 adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
-                raftcart.sql.tree.TypeName type = adapter.castType(new raftcart.type.LogicalType.Text(0));
+                TypeName type = adapter.castType(new LogicalType.Text(0));
                 arguments.add(new Expr.Cast(adapter.expr(argument), type, false, argument.span()));
+                continue;
+            }
+            boolean whole = i < signature.parameters().size()
+                    && signature.parameters().get(i).kind() == ValueKind.INTEGER
+                    && to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS);
+            if (whole) {
+                arguments.add(wholeNumber(adapter.expr(argument)));
                 continue;
             }
             arguments.add(
@@ -407,6 +338,22 @@ final class FunctionAdapter {
                             : adapter.expr(date ? new DateAdapter(adapter).fromText(argument) : argument));
         }
         return arguments;
+    }
+
+    /** A number that is made of parts of dates as the whole number that it is. */
+    private Expr wholeNumber(Expr number) {
+        TypeName integer = adapter.castType(new LogicalType.Int(32, false));
+        return isOfDate(number) ? new Expr.Cast(number, integer, false, number.span()) : number;
+    }
+
+    private static boolean isOfDate(Expr e) {
+        return e instanceof Expr.Call call
+                        && call.canonical()
+                        && call.function().matches("(extract|diff|full|day_of_week)_\\w+|second_whole")
+                || e instanceof Expr.Binary b
+                        && b.operator().calculates()
+                        && (isOfDate(b.left()) || isOfDate(b.right()))
+                || e instanceof Expr.Unary u && isOfDate(u.operand());
     }
 
     private static boolean conditionsFirst(String function) {

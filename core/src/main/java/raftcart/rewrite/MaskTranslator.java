@@ -2,11 +2,16 @@ package raftcart.rewrite;
 
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.dialect.MaskStyle;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
@@ -17,6 +22,15 @@ import raftcart.type.LogicalType;
 final class MaskTranslator {
     private static final int MICROSECONDS = 6;
 
+    /** Fields of the languages of words that the others lack. */
+    private static final Pattern OTHER_WORDS =
+            Pattern.compile("(?i)SSSSS?|TZ[HMRD]?|SCC|CC|AD|BC|[AB]\\.[DC]\\.|YYY|Y|IYY|IY|IDDD|ID|I"
+                    + "|WW|W|J|D[LS]?|TS|RM|OF|EE?|TH|SP|X");
+
+    /** Those of them that all languages of words have. */
+    private static final Pattern COMMON_WORDS =
+            Pattern.compile("(?i)SSSSS|TZ[HM]|CC|AD|BC|[AB]\\.[DC]\\.|YYY|Y|IYY|IY|I|WW|W|J|RM|TH");
+
     private final ExprAdapter adapter;
 
     MaskTranslator(ExprAdapter adapter) {
@@ -25,28 +39,27 @@ final class MaskTranslator {
 
     /** A field of a date with its spelling in each mask language; an empty one where it has none. */
     private enum Field {
-        YEAR("YYYY", "%Y", "%Y", "yyyy"),
-        SHORT_YEAR("YY", "%y", "", "yy"),
-        ISO_YEAR("IYYY", "%x", "%G", "YYYY"),
-        MONTH("MM", "%m", "%m", "MM"),
-        MONTH_NAME("FMMonth", "%M", "%B", "MMMM"),
-        MONTH_SHORT("Mon", "%b", "%b", "MMM"),
-        DAY("DD", "%d", "%d", "dd"),
-        DAY_UNPADDED("FMDD", "%e", "%-d", "d"),
-        MONTH_UNPADDED("FMMM", "%c", "%-m", "M"),
-        DAY_OF_YEAR("DDD", "%j", "%j", "DDD"),
-        DAY_NAME("FMDay", "%W", "%A", "EEEE"),
-        DAY_SHORT("Dy", "%a", "%a", "EEE"),
-        HOUR("HH24", "%H", "%H", "HH"),
-        HOUR_12("HH12", "%h", "%I", "hh"),
-        MINUTE("MI", "%i", "%M", "mm"),
-        SECOND("SS", "%s", "%S", "ss"),
-        MILLISECOND("MS", "", "%g", "SSS"),
-        MICROSECOND("US", "%f", "", "SSSSSS"),
-        FRACTION("FF6", "%f", "", "SSSSSS"),
-        HALF("AM", "%p", "%p", "a"),
-        ISO_WEEK("IW", "%v", "%V", ""),
-        QUARTER("Q", "", "", "Q");
+        YEAR("YYYY", "%Y", "%Y", "yyyy", "yyyy"),
+        SHORT_YEAR("YY", "%y", "", "yy", "yy"),
+        ISO_YEAR("IYYY", "%x", "%G", "YYYY", ""),
+        MONTH("MM", "%m", "%m", "MM", "MM"),
+        MONTH_NAME("FMMonth", "%M", "%B", "MMMM", "MMMM"),
+        MONTH_SHORT("Mon", "%b", "%b", "MMM", "MMM"),
+        DAY("DD", "%d", "%d", "dd", "dd"),
+        DAY_UNPADDED("FMDD", "%e", "%-d", "d", "d"),
+        MONTH_UNPADDED("FMMM", "%c", "%-m", "M", "M"),
+        DAY_OF_YEAR("DDD", "%j", "%j", "DDD", ""),
+        DAY_NAME("FMDay", "%W", "%A", "EEEE", "dddd"),
+        DAY_SHORT("Dy", "%a", "%a", "EEE", "ddd"),
+        HOUR("HH24", "%H", "%H", "HH", "HH"),
+        HOUR_12("HH12", "%h", "%I", "hh", "hh"),
+        MINUTE("MI", "%i", "%M", "mm", "mm"),
+        SECOND("SS", "%s", "%S", "ss", "ss"),
+        MILLISECOND("FF3", "", "%g", "SSS", "fff"),
+        MICROSECOND("FF6", "%f", "", "SSSSSS", "ffffff"),
+        HALF("AM", "%p", "%p", "a", "tt"),
+        ISO_WEEK("IW", "%v", "%V", "", ""),
+        QUARTER("Q", "", "", "Q", "");
 
         private final String[] spellings;
 
@@ -57,12 +70,17 @@ final class MaskTranslator {
         String in(MaskStyle style) {
             return switch (style) {
                 case WORDS -> spellings[0];
+                case WORDS_M -> spellings[0].equals("FF3") ? "MS" : spellings[0].equals("FF6") ? "US" : spellings[0];
                 case PERCENT_I -> spellings[1];
                 case PERCENT_M, PERCENT_F -> spellings[2];
                 case LETTERS -> spellings[3];
+                case LETTERS_D -> spellings[4];
             };
         }
     }
+
+    private static final Set<Field> NAMES =
+            EnumSet.of(Field.MONTH_NAME, Field.MONTH_SHORT, Field.DAY_NAME, Field.DAY_SHORT);
 
     /** Further spellings of fields in the language of words. */
     private static final String[][] SYNONYMS = {
@@ -79,19 +97,24 @@ final class MaskTranslator {
         {"DAY", "FMDay"},
         {"DY", "Dy"},
         {"FF3", "MS"},
+        {"FF6", "US"},
         {"FF", "FF6"},
         {"FF9", "FF6"},
         {"SSSSS", ""}
     };
 
     Expr call(Expr.Call given) {
+        Optional<Expr.Call> number = new NumberMasks(adapter).read(given);
+        if (number.isPresent()) {
+            return number.get();
+        }
         boolean parses = given.is("parse_date") || given.is("parse_timestamp");
         return parses ? parsed(given) : formatted(given);
     }
 
     /** A text read by a mask: a constant where both are constants; a date that has a time of day as a timestamp. */
     private Expr parsed(Expr.Call call) {
-        boolean constant = adapter.from.masks() == MaskStyle.WORDS
+        boolean constant = isWords(adapter.from.masks())
                 && call.arguments().get(0) instanceof Expr.Literal text
                 && text.kind() == LiteralKind.STRING
                 && call.arguments().get(1) instanceof Expr.Literal mask
@@ -106,9 +129,32 @@ final class MaskTranslator {
                 return constant(moment.get(), day, call);
             }
         }
+        Optional<Expr> plain = iso(call);
+        if (plain.isPresent()) {
+            return plain.get();
+        }
         boolean time =
                 dated && !(call.arguments().get(1) instanceof Expr.Literal mask && !MaskedDates.hasTime(mask.text()));
         return formatted(time ? call.with("parse_timestamp", call.arguments()).at(call.span()) : call);
+    }
+
+    /** A text as every engine reads it, where the target has no masks for reading. */
+    private Optional<Expr> iso(Expr.Call call) {
+        boolean readable = !adapter.writes(call.function())
+                && isWords(adapter.from.masks())
+                && call.arguments().get(1) instanceof Expr.Literal mask
+                && mask.text().matches("(?i)YYYY-?MM-?DD([ \"T]+HH24:MI(:SS([.]FF\\d?|[.][MU]S)?)?)?");
+        if (!readable) {
+            return Optional.empty();
+        }
+        boolean day = call.is("parse_date")
+                && !MaskedDates.hasTime(((Expr.Literal) call.arguments().get(1)).text());
+        LogicalType type = day && !adapter.from.has(SqlFeature.DATES_HAVE_TIME)
+                ? new LogicalType.Date()
+                : new LogicalType.Timestamp(call.is("parse_date") ? 0 : MICROSECONDS, false);
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the text is read without the mask");
+        return Optional.of(
+                new Expr.Cast(adapter.expr(call.arguments().get(0)), adapter.castType(type), false, call.span()));
     }
 
     private Expr constant(LocalDateTime moment, boolean day, Expr.Call call) {
@@ -174,40 +220,79 @@ final class MaskTranslator {
         String mask = literal.text();
         MaskStyle source = adapter.from.masks();
         MaskStyle target = adapter.to.masks();
+        if (source == MaskStyle.LETTERS_D && mask.length() == 1) {
+            throw new Untranslatable("the form " + mask + ", which depends on the language");
+        }
+        if (source == MaskStyle.LETTERS_D && mask.startsWith("%")) {
+            mask = mask.substring(1);
+        }
+        if (source == MaskStyle.WORDS) {
+            mask = FillModes.ofEach(mask);
+        }
         StringBuilder text = new StringBuilder();
         int position = 0;
         while (position < mask.length()) {
             Optional<Match> match = match(mask, position, source);
+            int other = isWords(source) ? otherField(mask, position) : position;
+            if (other > match.map(Match::end).orElse(position)) {
+                text.append(other(mask.substring(position, other), target, call));
+                position = other;
+                continue;
+            }
             if (match.isEmpty()) {
                 position = literalPart(mask, position, source, target, text);
                 continue;
             }
-            Field field = match.get().field();
-            String spelling = field.in(target);
-            if (spelling.isEmpty()) {
-                adapter.note(
-                        FindingCode.FORMAT_MASK,
-                        call.span(),
-                        "the field " + mask.substring(position, match.get().end()) + " has no counterpart");
-                spelling = mask.substring(position, match.get().end());
-            }
-            if (field == Field.MONTH_NAME
-                    || field == Field.DAY_NAME
-                    || field == Field.MONTH_SHORT
-                    || field == Field.DAY_SHORT) {
-                adapter.note(
-                        FindingCode.FORMAT_MASK,
-                        call.span(),
-                        "names of days and months can differ in language, case and padding");
-            }
-            text.append(spelling);
+            String given = mask.substring(position, match.get().end());
+            text.append(spelling(match.get().field(), given, call));
             position = match.get().end();
         }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, literal.span(), "the mask " + mask + " is " + text);
-        return text.toString();
+        if (target == MaskStyle.LETTERS_D && text.length() == 1) {
+            text.insert(0, '%'); // a single letter stands for a whole form there
+        }
+        String written = target == MaskStyle.WORDS ? FillModes.ofAll(text.toString()) : text.toString();
+        if (!written.equals(literal.text())) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, literal.span(), "the mask " + literal.text() + " is " + written);
+        }
+        return written;
+    }
+
+    private String spelling(Field field, String given, Expr.Call call) {
+        MaskStyle target = adapter.to.masks();
+        boolean name = NAMES.contains(field);
+        if (isWords(target) && isWords(adapter.from.masks()) && (name || field == Field.HALF)) {
+            return given; // in the same case, and filled up or not
+        }
+        if (name) {
+            adapter.note(
+                    FindingCode.FORMAT_MASK,
+                    call.span(),
+                    "names of days and months can differ in language, case and padding");
+        }
+        if (field.in(target).isEmpty()) {
+            adapter.note(FindingCode.FORMAT_MASK, call.span(), "the field " + given + " has no counterpart");
+            return given;
+        }
+        return field.in(target);
     }
 
     private record Match(Field field, int end) {}
+
+    /** The end of a field of words that has no spelling elsewhere; the place itself where there is none. */
+    private static int otherField(String mask, int position) {
+        Matcher other = OTHER_WORDS.matcher(mask).region(position, mask.length());
+        return other.lookingAt() ? other.end() : position;
+    }
+
+    private String other(String word, MaskStyle target, Expr.Call call) {
+        if (word.equalsIgnoreCase("X")) {
+            return "."; // the character before fractions
+        }
+        if (!isWords(target) || !COMMON_WORDS.matcher(word).matches()) {
+            adapter.note(FindingCode.FORMAT_MASK, call.span(), "the field " + word + " has no counterpart");
+        }
+        return word;
+    }
 
     /** The longest field that stands at a place. */
     private static Optional<Match> match(String mask, int position, MaskStyle style) {
@@ -215,7 +300,7 @@ final class MaskTranslator {
         Match best = null;
         for (Field field : Field.values()) {
             for (String spelling : spellings(field, style)) {
-                boolean here = style == MaskStyle.WORDS
+                boolean here = isWords(style)
                         ? upper.startsWith(spelling.toUpperCase(Locale.ROOT), position)
                         : mask.startsWith(spelling, position);
                 if (!spelling.isEmpty() && here && (best == null || position + spelling.length() > best.end())) {
@@ -228,7 +313,7 @@ final class MaskTranslator {
 
     private static List<String> spellings(Field field, MaskStyle style) {
         List<String> all = new ArrayList<>(List.of(field.in(style)));
-        if (style == MaskStyle.WORDS) {
+        if (isWords(style)) {
             for (String[] synonym : SYNONYMS) {
                 if (synonym[1].equals(field.in(style))) {
                     all.add(synonym[0]);
@@ -251,8 +336,8 @@ final class MaskTranslator {
     /** Text that stands for itself: quoted where the language wants that. */
     private int literalPart(String mask, int position, MaskStyle source, MaskStyle target, StringBuilder text) {
         char c = mask.charAt(position);
-        char quote = source == MaskStyle.WORDS ? '"' : source == MaskStyle.LETTERS ? '\'' : 0;
-        if (c == '%' && position + 1 < mask.length() && (source != MaskStyle.WORDS && source != MaskStyle.LETTERS)) {
+        char quote = isWords(source) ? '"' : isLetters(source) ? '\'' : 0;
+        if (c == '%' && position + 1 < mask.length() && !isWords(source) && !isLetters(source)) {
             String composed =
                     switch (mask.substring(position, position + 2)) {
                         case "%T" -> source == MaskStyle.PERCENT_I ? "%H:%i:%s" : "%H:%M:%S";
@@ -283,6 +368,14 @@ final class MaskTranslator {
         return position + 1;
     }
 
+    static boolean isWords(MaskStyle style) {
+        return style == MaskStyle.WORDS || style == MaskStyle.WORDS_M;
+    }
+
+    private static boolean isLetters(MaskStyle style) {
+        return style == MaskStyle.LETTERS || style == MaskStyle.LETTERS_D;
+    }
+
     private static String plain(String mask, MaskStyle source, MaskStyle target) {
         StringBuilder text = new StringBuilder();
         int position = 0;
@@ -296,8 +389,8 @@ final class MaskTranslator {
 
     private static String quoted(String text, MaskStyle target) {
         return switch (target) {
-            case WORDS -> "\"" + text + "\"";
-            case LETTERS -> "'" + text + "'";
+            case WORDS, WORDS_M -> "\"" + text + "\"";
+            case LETTERS, LETTERS_D -> "'" + text + "'";
             case PERCENT_I, PERCENT_M, PERCENT_F -> text;
         };
     }

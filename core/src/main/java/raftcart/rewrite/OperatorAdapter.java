@@ -62,7 +62,7 @@ final class OperatorAdapter {
     private Expr operation(Expr.Binary given) {
         Expr.Binary binary = ofNumbers(given);
         RowComparisons rows = new RowComparisons(adapter);
-        if (rows.concerns(binary.left())) {
+        if (rows.concerns(binary)) {
             return adapter.condition(rows.compare(binary));
         }
         boolean none = isNull(binary.left()) || isNull(binary.right());
@@ -85,7 +85,8 @@ final class OperatorAdapter {
             case ADD, SUBTRACT -> sum(DateAdapter.separable(binary, adapter));
             case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO ->
                 same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
-            case JSON_GET, JSON_GET_TEXT -> json(binary);
+            case JSON_GET, JSON_GET_TEXT, JSON_PATH, JSON_PATH_TEXT, CONTAINS ->
+                same() ? plain(binary) : new JsonPaths(adapter).operator(binary);
             case BIT_AND -> bits(binary, "bit_and");
             case BIT_OR -> bits(binary, "bit_or");
             case BIT_XOR -> bits(binary, "bit_xor");
@@ -283,24 +284,6 @@ final class OperatorAdapter {
         } else {
             parts.add(e);
         }
-    }
-
-    /** {@code ->} and {@code ->>} by what stands on the right: a name, a number, or a path. */
-    private Expr json(Expr.Binary binary) {
-        if (same()) {
-            return plain(binary);
-        }
-        boolean text = binary.operator() == BinaryOperator.JSON_GET_TEXT;
-        Expr document = adapter.expr(binary.left());
-        if (!(binary.right() instanceof Expr.Literal key)) {
-            throw new Untranslatable("a field of a JSON document that is not a constant");
-        }
-        String suffix = text ? "_text" : "";
-        if (key.kind() == LiteralKind.NUMBER) {
-            return Expr.Call.of("json_element" + suffix, document, key).at(binary.span());
-        }
-        String function = key.text().startsWith("$") ? "json_get" : "json_field";
-        return Expr.Call.of(function + suffix, document, key).at(binary.span());
     }
 
     Expr predicate(Expr e) {

@@ -267,7 +267,7 @@ class QueryAdapter extends ExprAdapter {
                 groups.stream().map(this::grouping).toList(),
                 having,
                 select.windows().stream()
-                        .map(w -> new QueryBody.NamedWindow(w.name(), new FunctionAdapter(this).window(w.window())))
+                        .map(w -> new QueryBody.NamedWindow(w.name(), new WindowAdapter(this).window(w.window())))
                         .toList(),
                 optionalCondition(select.qualify()),
                 select.span());

@@ -23,6 +23,15 @@ final class RowComparisons {
         this.adapter = adapter;
     }
 
+    /** True for a comparison of rows that the target does not have. */
+    boolean concerns(Expr.Binary binary) {
+        boolean rows = binary.left() instanceof Expr.Row && binary.right() instanceof Expr.Row;
+        return concerns(binary.left())
+                || rows
+                        && !adapter.to.has(SqlFeature.ROW_COMPARISONS)
+                        && !adapter.from.name().equals(adapter.to.name());
+    }
+
     /** True for a row that the target cannot compare as such. */
     boolean concerns(Expr left) {
         return left instanceof Expr.Row && !adapter.to.has(SqlFeature.ROW_VALUES);

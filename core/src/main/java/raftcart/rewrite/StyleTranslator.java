@@ -69,14 +69,15 @@ final class StyleTranslator {
         MaskStyle target = adapter.to.masks();
         String mask =
                 switch (target) {
-                    case WORDS -> words;
-                    case LETTERS ->
+                    case WORDS -> words.replace("MS", "FF3");
+                    case WORDS_M -> words;
+                    case LETTERS, LETTERS_D ->
                         words.replace("YYYY", "yyyy")
                                 .replace("DD", "dd")
                                 .replace("HH24", "HH")
                                 .replace("MI", "mm")
                                 .replace("SS", "ss")
-                                .replace("MS", "SSS");
+                                .replace("MS", target == MaskStyle.LETTERS ? "SSS" : "fff");
                     case PERCENT_I -> percent(words).replace("MI", "%i").replace("SS", "%s");
                     case PERCENT_M, PERCENT_F ->
                         percent(words).replace("MI", "%M").replace("SS", "%S");

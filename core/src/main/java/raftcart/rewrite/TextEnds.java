@@ -6,6 +6,7 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Truth;
@@ -27,7 +28,72 @@ final class TextEnds {
         if (negative) {
             throw new Untranslatable(function.toUpperCase(Locale.ROOT) + " with a length below zero");
         }
-        return function.equals("substring") ? fromEnd(call) : Optional.empty();
+        if (function.equals("locate")) {
+            return backwards(call);
+        }
+        return function.equals("substring") ? beforeStart(call).or(() -> fromEnd(call)) : Optional.empty();
+    }
+
+    /** A constant start before the first character, which engines take for it, for nothing, or count with. */
+    private Optional<Expr> beforeStart(Expr.Call call) {
+        Expr given = call.arguments().get(1);
+        long start = given instanceof Expr.Literal l && l.text().matches("-?\\d{1,9}") ? Long.parseLong(l.text()) : 1;
+        boolean counted = start == 0 || start < 0 && !adapter.from.has(SqlFeature.NEGATIVE_SUBSTRING);
+        if (!counted || adapter.from.name().equals(adapter.to.name())) {
+            return Optional.empty();
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a start before the first character");
+        Expr text = call.arguments().get(0);
+        Expr first = Expr.Literal.number(1);
+        if (start == 0 && adapter.from.has(SqlFeature.PLACE_0_IS_NONE)) {
+            return Optional.of(substring(call, text, first, Expr.Literal.number(0)));
+        }
+        if (call.arguments().size() < 3) {
+            return Optional.of(adapter.expr(text));
+        }
+        Expr length = call.arguments().get(2);
+        if (start == 0 && adapter.from.has(SqlFeature.PLACE_0_IS_FIRST)) {
+            return Optional.of(substring(call, text, first, length));
+        }
+        if (!(length instanceof Expr.Literal l) || !l.text().matches("\\d{1,9}")) {
+            throw new Untranslatable("a part of a text that begins before its first character");
+        }
+        long rest = Math.max(0, Long.parseLong(l.text()) + start - 1);
+        return Optional.of(substring(call, text, first, Expr.Literal.number(rest)));
+    }
+
+    private Expr substring(Expr.Call call, Expr text, Expr start, Expr length) {
+        return call.with("substring", List.of(adapter.expr(text), start, adapter.expr(length)))
+                .at(call.span());
+    }
+
+    /** A search from the end, as one from the start of the text turned round. */
+    private Optional<Expr> backwards(Expr.Call call) {
+        boolean back = call.arguments().size() > 2
+                && call.arguments().get(2) instanceof Expr.Literal l
+                && l.text().startsWith("-");
+        if (!back || adapter.from.name().equals(adapter.to.name()) || adapter.to.has(SqlFeature.SEARCHES_BACK)) {
+            return Optional.empty();
+        }
+        if (!((Expr.Literal) call.arguments().get(2)).text().equals("-1") || !adapter.writes("reverse")) {
+            throw new Untranslatable("a search from the end of a text");
+        }
+        Expr text = adapter.expr(call.arguments().get(0));
+        Expr part = adapter.expr(call.arguments().get(1));
+        Span span = call.span();
+        Expr found = Expr.Call.of(
+                        "locate",
+                        Expr.Call.of("reverse", text).at(span),
+                        Expr.Call.of("reverse", part).at(span))
+                .at(span);
+        Expr end = new Expr.Binary(
+                BinaryOperator.SUBTRACT, Expr.Call.of("char_length", text).at(span), found, span);
+        Expr start = new Expr.Binary(
+                BinaryOperator.SUBTRACT, end, Expr.Call.of("char_length", part).at(span), span);
+        Expr place = new Expr.Binary(BinaryOperator.ADD, start, Expr.Literal.number(2), span);
+        Expr none = new Expr.Binary(BinaryOperator.EQUAL, found, Expr.Literal.number(0), span);
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "a search from the end in the text turned round");
+        return Optional.of(Expr.Case.of(none, Expr.Literal.number(0), place));
     }
 
     /** A negative start counts from the end on some engines only. */

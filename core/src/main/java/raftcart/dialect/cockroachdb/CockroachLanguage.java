@@ -46,6 +46,7 @@ public final class CockroachLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     PgLanguage.create().features(),
+                    SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.OVERRIDING,
@@ -82,7 +83,7 @@ public final class CockroachLanguage {
                 PagingStyle.LIMIT,
                 "",
                 "public",
-                MaskStyle.WORDS,
+                MaskStyle.WORDS_M,
                 Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
                 LanguageResources.functions("cockroachdb"),
                 LanguageResources.types("cockroachdb"),

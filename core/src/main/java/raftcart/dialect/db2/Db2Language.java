@@ -26,6 +26,8 @@ public final class Db2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.SEARCHES_BACK,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.NULLS_ARE_DUPLICATES,
                     SqlFeature.RECURSION_IS_IMPLIED,

@@ -32,6 +32,9 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.FRAME_GROUPS,
+                    SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,

@@ -30,6 +30,10 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.SEARCHES_BACK,
+                    SqlFeature.FRAME_GROUPS,
+                    SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
@@ -67,6 +71,7 @@ public final class H2Language {
                     SqlFeature.QUALIFIED_INDEX_NAMES,
                     SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.INTERVAL_VALUES,
+                    SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

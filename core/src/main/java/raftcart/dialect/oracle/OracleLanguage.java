@@ -24,11 +24,14 @@ public final class OracleLanguage {
             new LexicalRules(
                     List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES, LexicalFeature.SUBSTITUTION_VARIABLES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.NULL_CONCATENATES_AS_EMPTY),
+            Set.of(GrammarFeature.NULL_CONCATENATES_AS_EMPTY, GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.FRACTIONS_OF_DAYS,
+                    SqlFeature.SEARCHES_BACK,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.NULLS_ARE_DUPLICATES_IN_PART,
@@ -75,6 +78,7 @@ public final class OracleLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.IDENTITY,
+                    SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.ROW_NUMBERS,
                     SqlFeature.OR_REPLACE_VIEW,
@@ -87,6 +91,7 @@ public final class OracleLanguage {
                     SqlFeature.DEFERRABLE,
                     SqlFeature.CASCADE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.ROW_COMPARISONS,
             SqlFeature.BOOLEAN_CONSTANTS,
             SqlFeature.CONDITIONS_ARE_VALUES,
             SqlFeature.VALUES_ARE_CONDITIONS,

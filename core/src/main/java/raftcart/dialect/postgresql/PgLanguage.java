@@ -49,6 +49,13 @@ public final class PgLanguage {
                     OperatorTable.OTHER));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_OF_DATES_ARE_DECIMALS,
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.FRACTIONS_OF_DAYS,
+                    SqlFeature.JSON_ARROWS,
+                    SqlFeature.FRAME_GROUPS,
+                    SqlFeature.FRAME_EXCLUSION,
+                    SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.GENERATED_IS_IMMUTABLE,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
@@ -154,7 +161,7 @@ public final class PgLanguage {
                 PagingStyle.LIMIT,
                 "",
                 "public",
-                MaskStyle.WORDS,
+                MaskStyle.WORDS_M,
                 Set.of(ScriptFeature.BACKSLASH_COMMANDS, ScriptFeature.COPY_DATA),
                 LanguageResources.functions("postgresql"),
                 LanguageResources.types("postgresql", PgDialect::types),

@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
@@ -57,6 +58,8 @@ public final class SnowflakeLanguage {
                     SqlFeature.DECIMAL_IDENTITIES,
                     SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
+                    SqlFeature.CASTS_UNQUOTE_JSON,
+                    SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -25,6 +25,7 @@ public final class SqliteLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,
                     GrammarFeature.UNTYPED_COLUMNS,
                     GrammarFeature.PRESENT_IN_UTC,
                     GrammarFeature.END_COMMITS,
@@ -35,6 +36,11 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.FRACTIONS_OF_DAYS,
+                    SqlFeature.JSON_ARROWS,
+                    SqlFeature.FRAME_GROUPS,
+                    SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.NUMBERS_BY_ONE,
                     SqlFeature.ROUNDS_FRACTIONS_ALONE,

@@ -68,6 +68,7 @@ public final class TeradataLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,
                     SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.FRAME_DISTANCES,
             SqlFeature.BOOLEAN_CONSTANTS,
             SqlFeature.CONDITIONS_ARE_VALUES,
             SqlFeature.VALUES_ARE_CONDITIONS,

@@ -50,13 +50,16 @@ final class ColumnParser {
         Optional<TypeName> type = Optional.empty();
         if (!endsColumn() && cursor.peek().isName() && !startsOption()) {
             type = Optional.of(TypeNameParser.parse(cursor));
+            if (cursor.previous().isWord("ZEROFILL")) {
+                leftOut.add("ZEROFILL");
+            }
         }
         while (!endsColumn()) {
             option(name);
         }
         return new ColumnDefinition(
                 name,
-                type.map(this::withoutSerial),
+                type.map(t -> withoutSerial(t, span)),
                 notNull,
                 defaultValue,
                 generated,
@@ -71,9 +74,14 @@ final class ColumnParser {
     }
 
     /** SERIAL and its kin are integers that the engine numbers. */
-    private TypeName withoutSerial(TypeName type) {
-        String plain =
-                switch (type.name()) {
+    private TypeName withoutSerial(TypeName type, Span span) {
+        boolean wide = type.name().equals("serial") && parsing.has(GrammarFeature.SERIAL_IS_A_WIDE_KEY);
+        if (wide && own.stream().noneMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY)) {
+            key(ConstraintKind.UNIQUE, Optional.empty(), span);
+        }
+        String plain = wide
+                ? "bigint unsigned"
+                : switch (type.name()) {
                     case "serial", "serial4" -> "integer";
                     case "bigserial", "serial8" -> "bigint";
                     case "smallserial", "serial2" -> "smallint";

@@ -4,6 +4,10 @@ package raftcart.sql.parse;
 public enum GrammarFeature {
     /** The milliseconds and microseconds of a moment are those of its second alone. */
     FRACTIONS_WITHIN_SECOND,
+    /** INTERSECT binds no tighter than UNION: operations on sets go from the left to the right. */
+    SETS_FROM_LEFT_TO_RIGHT,
+    /** SERIAL stands for numbers of 64 bits that are a key; elsewhere for those of 32 bits. */
+    SERIAL_IS_A_WIDE_KEY,
     /** {@code ||} joins conditions. */
     PIPES_ARE_OR,
     /** {@code &&} joins conditions. */

@@ -59,7 +59,7 @@ final class PostfixParser {
             return new Expr.Collate(operand, parsing.qualifiedName(), token.span());
         }
         if (cursor.takeWords("AT", "TIME", "ZONE")) {
-            return new Expr.AtZone(operand, expressions.expression(OperatorTable.UNARY), token.span());
+            return inZones(operand, expressions.expression(OperatorTable.UNARY), token.span());
         }
         if (cursor.takeWords("AT", "LOCAL")) {
             throw cursor.byHand("AT LOCAL");
@@ -72,6 +72,13 @@ final class PostfixParser {
             return new Expr.Interval(List.of(new Expr.IntervalPart(operand, unit)), token.span());
         }
         return null;
+    }
+
+    /** Of several zones in a row each applies to what the zones before it made. */
+    private static Expr inZones(Expr operand, Expr zones, Span span) {
+        return zones instanceof Expr.AtZone next
+                ? new Expr.AtZone(inZones(operand, next.value(), span), next.zone(), next.span())
+                : new Expr.AtZone(operand, zones, span);
     }
 
     private Expr cast(Expr operand, Span span) {

@@ -143,7 +143,7 @@ final class QueryParser {
         return new CommonTable(name, columns, query, hint);
     }
 
-    /** Level 0 is UNION and EXCEPT, level 1 INTERSECT, which binds tighter. */
+    /** Level 0 is UNION and EXCEPT, level 1 INTERSECT, which binds tighter in most dialects. */
     private QueryBody setOperation(int level) {
         QueryBody left = level == 0 ? setOperation(1) : body();
         int chain = 0;
@@ -175,8 +175,12 @@ final class QueryParser {
 
     private SetOperation.Kind kindAt(int level) {
         Token token = cursor.peek();
+        int intersect = parsing.has(GrammarFeature.SETS_FROM_LEFT_TO_RIGHT) ? 0 : 1;
+        if (level == intersect && token.isWord("INTERSECT")) {
+            return SetOperation.Kind.INTERSECT;
+        }
         if (level == 1) {
-            return token.isWord("INTERSECT") ? SetOperation.Kind.INTERSECT : null;
+            return null;
         }
         if (token.isWord("UNION")) {
             return SetOperation.Kind.UNION;

@@ -15,7 +15,7 @@ import raftcart.sql.tree.TypeName;
 public final class TypeNameParser {
     private static final Set<String> FURTHER_WORDS = Set.of(
             "varying", "precision", "unsigned", "signed", "zerofill", "large", "object", "byte", "local", "zone");
-    private static final Set<String> WITHOUT_MEANING = Set.of("zerofill", "signed");
+    private static final Set<String> WITHOUT_MEANING = Set.of("signed");
     private static final Set<String> FIELDS = Set.of("year", "month", "day", "hour", "minute", "second");
 
     private TypeNameParser() {}
@@ -68,7 +68,11 @@ public final class TypeNameParser {
         String word = token.value().toLowerCase(Locale.ROOT);
         if (FURTHER_WORDS.contains(word)) {
             cursor.take();
-            append(name, word);
+            if (!word.equals("zerofill")) {
+                append(name, word);
+            } else if (name.indexOf("unsigned") < 0) {
+                append(name, "unsigned"); // what is filled up with zeros has no sign
+            }
             return true;
         }
         boolean zoned = cursor.atWords("WITH", "TIME", "ZONE") || cursor.atWords("WITHOUT", "TIME", "ZONE");

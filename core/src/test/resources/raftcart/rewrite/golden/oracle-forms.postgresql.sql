@@ -222,8 +222,12 @@ SELECT DISTINCT name FROM telescope ORDER BY created;
 SELECT column_value FROM t_list('a', 'b');
 -- RC0602 by hand: No counterpart on the target: the field TIMEZONE_HOUR of a date
 -- SELECT EXTRACT(YEAR FROM created), EXTRACT(TIMEZONE_HOUR FROM SYSTIMESTAMP) FROM telescope
--- RC0602 by hand: No counterpart on the target: IGNORE NULLS cannot be said in postgresql
--- SELECT RATIO_TO_REPORT(amount) OVER (), NTILE(4) OVER (ORDER BY amount), CUME_DIST() OVER (ORDER BY amount), FIRST_VALUE(amount IGNORE NULLS) OVER (ORDER BY at_time ROWS BETWEEN UNBOUNDED PRECEDING AND 1 FOLLOWING) FROM obs_event
+SELECT
+    CAST(amount AS double precision) / NULLIF(SUM(amount) OVER (), 0),
+    NTILE(4) OVER (ORDER BY amount),
+    CUME_DIST() OVER (ORDER BY amount),
+    (ARRAY_AGG(amount) FILTER (WHERE amount IS NOT NULL) OVER (ORDER BY at_time ROWS BETWEEN UNBOUNDED PRECEDING AND 1 FOLLOWING))[1]
+FROM obs_event;
 SELECT
     PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY amount),
     STATS_MODE(flag),
@@ -236,10 +240,10 @@ SELECT
     TO_NUMBER('1,234.50', '9,999.99'),
     TO_CHAR(1234.5, 'FM9G990D00'),
     TO_CHAR(-5, 'S99'),
-    (DATE '2020-01-02' + (CAST(1 AS numeric) / 24) * INTERVAL '1 day'),
+    (DATE '2020-01-02' + 1 * INTERVAL '1 hour'),
     DUMP(name),
     ORA_HASH(name),
-    STANDARD_HASH(name, 'MD5'),
+    DECODE(MD5(name), 'hex'),
     (5 * CAST('1 ' || 'HOUR' AS interval))
 FROM telescope;
 SELECT *
@@ -344,20 +348,20 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 120:21: RC0602 by hand: No counterpart on the target: MULTISET
 -- 121:32: RC0606 check: Function is not in the dictionary: t_list
 -- 122:58: RC0602 by hand: No counterpart on the target: the field TIMEZONE_HOUR of a date
--- 123:1: RC0602 by hand: No counterpart on the target: IGNORE NULLS cannot be said in postgresql
+-- 123:8: RC0609 adapted: Said in other words: the share as a value divided by the sum
+-- 123:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
+-- 123:110: RC0609 adapted: Said in other words: IGNORE NULLS as an array of what is not NULL
 -- 124:24: RC0606 check: Function is not in the dictionary: STATS_MODE
 -- 124:95: RC0606 check: Function is not in the dictionary: WM_CONCAT
 -- 125:8: RC0608 adapted: Function spelled otherwise: GROUPING_ID means grouping
 -- 125:26: RC0606 check: Function is not in the dictionary: GROUP_ID
 -- 126:8: RC0608 adapted: Function spelled otherwise: TO_NUMBER means parse_number
--- 126:42: RC0608 adapted: Function spelled otherwise: TO_CHAR means format_number
--- 126:72: RC0608 adapted: Function spelled otherwise: TO_CHAR means format_number
 -- 126:91: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02
 -- 126:125: RC0615 adapted: Division kept: with its fraction
 -- 126:122: RC0609 adapted: Said in other words: days added to a date
 -- 126:130: RC0606 check: Function is not in the dictionary: DUMP
 -- 126:142: RC0606 check: Function is not in the dictionary: ORA_HASH
--- 126:158: RC0606 check: Function is not in the dictionary: STANDARD_HASH
+-- 126:158: RC0608 adapted: Function spelled otherwise: STANDARD_HASH means md5_of
 -- 126:185: RC0608 adapted: Function spelled otherwise: NUMTODSINTERVAL means interval_of
 -- 127:128: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 129:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql

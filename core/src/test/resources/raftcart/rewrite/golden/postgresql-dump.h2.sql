@@ -30,7 +30,7 @@ USING renamed r
 ON r.id = s.id
 WHEN MATCHED THEN UPDATE SET name = r.name;
 DELETE FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone);
--- RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in h2
+-- RC0602 by hand: No counterpart on the target: the function json_get_text with 2 argument(s) has no counterpart in h2
 -- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
 SELECT kind, name
 FROM (
@@ -62,7 +62,7 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 29:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
 -- 29:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 31:1: RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in h2
+-- 31:1: RC0602 by hand: No counterpart on the target: the function json_get_text with 2 argument(s) has no counterpart in h2
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 34:1: RC0603 by hand: Code is not translated: function

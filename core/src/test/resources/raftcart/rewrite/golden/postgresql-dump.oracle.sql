@@ -32,7 +32,7 @@ USING renamed r
 ON (r.id = s.id)
 WHEN MATCHED THEN UPDATE SET name = r.name;
 DELETE FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone = 1);
--- RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in oracle
+-- RC0602 by hand: No counterpart on the target: an element of an array cannot be said in oracle
 -- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
 SELECT kind, name
 FROM (
@@ -74,7 +74,7 @@ FROM star;
 -- 29:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 30:58: RC0614 adapted: Condition made explicit: a truth value as a condition
--- 31:1: RC0602 by hand: No counterpart on the target: the function json_field_text with 2 argument(s) has no counterpart in oracle
+-- 31:1: RC0602 by hand: No counterpart on the target: an element of an array cannot be said in oracle
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate

@@ -44,12 +44,12 @@ ALTER TABLE telescope ALTER COLUMN name TYPE character varying(200);
 -- ALTER TABLE telescope SWAP WITH t2
 ALTER TABLE telescope RENAME COLUMN z TO zz;
 SELECT
-    CAST(JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.a.b' AS jsonpath)) AS text),
+    CAST((JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.a.b' AS jsonpath)) #>> '{}') AS text),
     JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.c[0].d' AS jsonpath)),
     doc['x'],
-    CAST(JSONB_PATH_QUERY_FIRST(CAST(o AS jsonb), CAST('$.k' AS jsonpath)) AS numeric(38,0)),
+    CAST((JSONB_PATH_QUERY_FIRST(CAST(o AS jsonb), CAST('$.k' AS jsonpath)) #>> '{}') AS numeric(38,0)),
     GET(a, 0),
-    JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('a.b' AS jsonpath)),
+    JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.a.b' AS jsonpath)),
     CAST('{"a":1}' AS jsonb),
     JSON_BUILD_OBJECT('a', 1),
     JSON_BUILD_ARRAY(1, 2),
@@ -61,7 +61,7 @@ SELECT
 FROM telescope;
 SELECT
     t.id,
-    CAST(JSONB_PATH_QUERY_FIRST(CAST(f.value AS jsonb), CAST('$.nm' AS jsonpath)) AS text),
+    CAST((JSONB_PATH_QUERY_FIRST(CAST(f.value AS jsonb), CAST('$.nm' AS jsonpath)) #>> '{}') AS text),
     f.index
 FROM telescope t, FLATTEN(INPUT => JSONB_PATH_QUERY_FIRST(CAST(t.doc AS jsonb), CAST('$.items' AS jsonpath)), "outer" => TRUE) f;
 SELECT f.value FROM telescope t, FLATTEN(t.a) f;
@@ -216,8 +216,11 @@ SELECT
     MOD(5, 2)
 FROM t;
 WITH RECURSIVE r AS (SELECT 1 n UNION ALL SELECT n + 1 FROM r WHERE n < 5) SELECT * FROM r;
--- RC0602 by hand: No counterpart on the target: IGNORE NULLS cannot be said in postgresql
--- SELECT LAST_VALUE(name) IGNORE NULLS OVER (ORDER BY id), RATIO_TO_REPORT(f) OVER (), CONDITIONAL_TRUE_EVENT(active) OVER (ORDER BY id) FROM telescope
+SELECT
+    (ARRAY_AGG(name) FILTER (WHERE name IS NOT NULL) OVER (ORDER BY id))[COUNT(name) OVER (ORDER BY id)],
+    CAST(f AS double precision) / NULLIF(SUM(f) OVER (), 0),
+    CONDITIONAL_TRUE_EVENT(active) OVER (ORDER BY id)
+FROM telescope;
 -- RC0602 by hand: No counterpart on the target: MATCH_RECOGNIZE
 -- SELECT * FROM telescope MATCH_RECOGNIZE (ORDER BY id MEASURES a.id AS x PATTERN (a b) DEFINE b AS id > 1)
 CALL p1();
@@ -247,7 +250,6 @@ CALL p1();
 -- 27:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (d)
 -- 28:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET TIMEZONE = 'UTC'
 -- 29:57: RC0606 check: Function is not in the dictionary: GET
--- 29:68: RC0608 adapted: Function spelled otherwise: GET_PATH means json_get
 -- 29:90: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 29:113: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object
 -- 29:139: RC0608 adapted: Function spelled otherwise: ARRAY_CONSTRUCT means json_array
@@ -278,6 +280,7 @@ CALL p1();
 -- 32:361: RC0606 check: Function is not in the dictionary: TIME_SLICE
 -- 32:396: RC0606 check: Function is not in the dictionary: CONVERT_TIMEZONE
 -- 33:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 33:57: RC0607 check: Function with a difference: array_agg: Snowflake leaves NULLs out
 -- 33:101: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg
 -- 33:162: RC0608 adapted: Function spelled otherwise: BOOLAND_AGG means every
 -- 33:236: RC0606 check: Function is not in the dictionary: HASH_AGG
@@ -313,6 +316,9 @@ CALL p1();
 -- 63:1: RC0603 by hand: Code is not translated: function
 -- 64:1: RC0603 by hand: Code is not translated: procedure
 -- 66:66: RC0615 adapted: Division kept: with its fraction
--- 68:1: RC0602 by hand: No counterpart on the target: IGNORE NULLS cannot be said in postgresql
+-- 68:8: RC0609 adapted: Said in other words: IGNORE NULLS as an array of what is not NULL
+-- 68:58: RC0609 adapted: Said in other words: the share as a value divided by the sum
+-- 68:58: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
+-- 68:86: RC0606 check: Function is not in the dictionary: CONDITIONAL_TRUE_EVENT
 -- 69:25: RC0602 by hand: No counterpart on the target: MATCH_RECOGNIZE
 -- 71:9: RC0602 by hand: No counterpart on the target: EXECUTE IMMEDIATE

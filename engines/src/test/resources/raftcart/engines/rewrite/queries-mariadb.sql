@@ -42,3 +42,5 @@ SELECT kind, COUNT(*) AS n FROM star GROUP BY kind WITH ROLLUP;
 SELECT id, MICROSECOND(taken), EXTRACT(MICROSECOND FROM taken) FROM reading ORDER BY id;
 SELECT id, 1 << 40, planets << 2, FIND_IN_SET('dwarf', kind) IS NULL AS unknown FROM star ORDER BY id;
 SELECT id FROM star WHERE planets LIKE '%2%' ORDER BY id;
+SELECT SUBSTRING(name, 0), SUBSTRING(name, 0, 2) FROM star ORDER BY id;
+SELECT CONCAT_WS('-', kind, name), FORMAT(magnitude * 1000, 2) FROM star ORDER BY id;

@@ -62,3 +62,11 @@ SELECT kind, COUNT(*) AS n, SUM(planets) AS s FROM star GROUP BY GROUPING SETS (
 SELECT kind, planets > 3 AS many, RANK() OVER (PARTITION BY GROUPING(kind, planets > 3) ORDER BY SUM(planets) DESC, COUNT(*)) AS r FROM star GROUP BY CUBE (kind, planets > 3);
 SELECT kind FROM star WHERE planets > 100 GROUP BY GROUPING SETS ((kind), ());
 SELECT id, ROUND(magnitude, -1), ROUND(planets, -1), ROUND(125.5, -2) FROM star ORDER BY id;
+SELECT substring(name from 0 for 3), substring(name from -1 for 4), substring(name, 0) FROM star ORDER BY id;
+SELECT name, greatest(magnitude, planets, NULL), least(magnitude, planets, 5) FROM star ORDER BY id;
+SELECT concat_ws('-', kind, NULL, name), concat_ws(', ', kind, 'x') FROM star ORDER BY id;
+SELECT id, sum(planets) OVER (ORDER BY magnitude RANGE BETWEEN 2 PRECEDING AND CURRENT ROW) FROM star ORDER BY id;
+SELECT id, sum(planets) OVER (ORDER BY planets GROUPS BETWEEN 1 PRECEDING AND CURRENT ROW), sum(planets) OVER (ORDER BY id ROWS BETWEEN 1 PRECEDING AND 1 FOLLOWING EXCLUDE CURRENT ROW) FROM star ORDER BY id;
+SELECT '{"a": {"b": [1, "x", null]}, "c d": null}'::json ->> 'c d', '{"a": {"b": [1, "x", null]}}'::json #>> '{a,b,1}', '{"a": {"b": [1, "x", null]}}'::json -> 'a' -> 'b' ->> 2 FROM star WHERE id = 1;
+SELECT date_trunc('quarter', taken), date_trunc('hour', taken) FROM reading ORDER BY id;
+SELECT to_char(magnitude * 1000, 'FM999,999,990.00') FROM star WHERE magnitude > 0 ORDER BY id;

@@ -16,3 +16,6 @@ SELECT round(julianday(taken) - julianday('2026-01-01'), 3), unixepoch(taken) FR
 SELECT datetime(1767225600 + id, 'unixepoch'), date(taken, '-' || id || ' days') FROM reading ORDER BY id;
 SELECT name, strftime('%d', joined), date(joined, '+' || id || ' months', 'start of month') FROM observer ORDER BY id;
 SELECT COUNT(*) FROM reading WHERE datetime(taken) < datetime('now') AND taken < date('now', '+10 years');
+SELECT kind FROM star WHERE id < 3 UNION SELECT kind FROM star WHERE id = 5 INTERSECT SELECT kind FROM star WHERE id = 5;
+SELECT kind FROM star EXCEPT SELECT kind FROM star WHERE id = 1 INTERSECT SELECT kind FROM star WHERE id = 2;
+SELECT substr(name, 0, 3), substr(name, 0) FROM star ORDER BY id;

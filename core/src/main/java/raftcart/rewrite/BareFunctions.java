@@ -1,0 +1,112 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.dialect.Language;
+import raftcart.dialect.PagingStyle;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.CallSuffix;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Window;
+
+/** Functions that look like columns, as they are written without parentheses. */
+final class BareFunctions {
+    private static final Set<String> PSEUDO_COLUMNS =
+            Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
+    private static final Set<String> BARE = Set.of(
+            "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
+
+    private final ExprAdapter adapter;
+    private final FunctionAdapter functions;
+    private final Language from;
+    private final Language to;
+
+    BareFunctions(ExprAdapter adapter, FunctionAdapter functions) {
+        this.adapter = adapter;
+        this.functions = functions;
+        this.from = adapter.from;
+        this.to = adapter.to;
+    }
+
+    /** A function that is written without parentheses, such as USER. */
+    Expr bare(Expr.Column column) {
+        String word = column.name().last().key();
+        boolean pseudo = from.has(SqlFeature.ROW_NUMBERS)
+                && !to.has(SqlFeature.ROW_NUMBERS)
+                && PSEUDO_COLUMNS.contains(word)
+                && adapter.scope.column(column.name()).isEmpty();
+        if (pseudo) {
+            return pseudoColumn(word, column);
+        }
+        if (isCounter(word, column)) {
+            // In its own dialect the word is no name of a column, which would need quotes.
+            return Expr.Call.of(word.equals("level") ? "hierarchy_level" : word).at(column.span());
+        }
+        if (column.name().parts().size() > 1
+                && adapter.scope.column(column.name()).isEmpty()) {
+            Optional<Expr> packaged = from.functions()
+                    .recognise(column.name().toString(), List.of(), adapter::kind)
+                    .map(r -> functions.known(
+                            Expr.Call.of(r.signature().name()).at(column.span()), Expr.Call.of("value")));
+            if (packaged.isPresent()) {
+                return packaged.get();
+            }
+        }
+        boolean function = column.name().parts().size() == 1
+                && !column.name().last().exact()
+                && BARE.contains(word)
+                && (from.reserved().contains(word) || word.startsWith("current_"))
+                && adapter.scope.column(column.name()).isEmpty();
+        boolean pseudoFunction = !function
+                && column.name().parts().size() == 1
+                && !column.name().last().exact()
+                && !from.name().equals(to.name())
+                && from.reserved().contains(word)
+                && adapter.scope.column(column.name()).isEmpty();
+        if (pseudoFunction) {
+            adapter.note(
+                    FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
+        }
+        if (!function) {
+            return column;
+        }
+        String canonical =
+                switch (word) {
+                    case "user", "current_role" -> "current_user";
+                    case "current_catalog" -> "current_database";
+                    default -> word;
+                };
+        Expr.Call call = Expr.Call.of(canonical).at(column.span());
+        if (from.name().equals(to.name())) {
+            return adapter.writes(canonical) ? call : column;
+        }
+        return functions.known(call, call);
+    }
+
+    private boolean isCounter(String word, Expr.Column column) {
+        return from.has(SqlFeature.ROW_NUMBERS)
+                && to.has(SqlFeature.ROW_NUMBERS)
+                && !column.name().last().exact()
+                && word.matches("rownum|level")
+                && adapter.scope.column(column.name()).isEmpty();
+    }
+
+    /** ROWNUM counts the rows as they come; others have no counterpart. */
+    private Expr pseudoColumn(String word, Expr.Column column) {
+        if (!word.equals("rownum") || to.paging() == PagingStyle.TOP_OR_FETCH) {
+            throw new Untranslatable("the column " + word.toUpperCase(Locale.ROOT));
+        }
+        adapter.note(FindingCode.SYNTAX_CHECK, column.span(), "ROWNUM as ROW_NUMBER(): rows are counted as they come");
+        Window window = new Window(Optional.empty(), List.of(), List.of(), Optional.empty());
+        return new Expr.Call(
+                raftcart.sql.tree.QualifiedName.of("row_number"),
+                true,
+                List.of(),
+                CallSuffix.NONE.withOver(window),
+                column.span());
+    }
+}

@@ -1,0 +1,187 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+
+/** Parts of JSON documents, which dialects name step by step or by a path from the root. */
+final class JsonPaths {
+    private static final Pattern PLAIN = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
+    private static final Pattern PLACE = Pattern.compile("[0-9]{1,6}");
+    private static final Pattern DOCUMENT = Pattern.compile("(?s)\\s*(\\{\\s*(\".*)?\\}|\\[.*\\])\\s*");
+
+    private final ExprAdapter adapter;
+
+    JsonPaths(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** A document and the way to a part of it. */
+    private record Part(Expr document, String path) {
+        Part then(String step) {
+            return new Part(document, path + step);
+        }
+    }
+
+    /** An operator on documents. */
+    Expr operator(Expr.Binary binary) {
+        if (binary.operator() == BinaryOperator.CONTAINS) {
+            return contains(binary);
+        }
+        boolean text =
+                binary.operator() == BinaryOperator.JSON_GET_TEXT || binary.operator() == BinaryOperator.JSON_PATH_TEXT;
+        if (adapter.to.has(SqlFeature.JSON_ARROWS)
+                && binary.operator() != BinaryOperator.JSON_PATH
+                && binary.operator() != BinaryOperator.JSON_PATH_TEXT) {
+            return step(binary, text ? "_text" : "");
+        }
+        Part part = part(binary)
+                .orElseThrow(() -> new Untranslatable("a part of a JSON document that is not named by a constant"));
+        return get(part, text, binary.span());
+    }
+
+    /** A call that names a part by a path, with the path as others write it. */
+    Optional<Expr> rewrite(Expr.Call call) {
+        boolean text = call.is("json_get_text");
+        boolean constant = (text || call.is("json_get"))
+                && call.arguments().get(1) instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        if (!constant) {
+            return Optional.empty();
+        }
+        String path = ((Expr.Literal) call.arguments().get(1)).text();
+        boolean bare = !path.startsWith("$");
+        boolean nulls =
+                text && adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT) && !adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT);
+        return bare || nulls
+                ? Optional.of(get(new Part(call.arguments().get(0), bare ? "$." + path : path), text, call.span()))
+                : Optional.empty();
+    }
+
+    /** A part that is cast to a text or number, where that takes the quotes of texts away. */
+    static Expr.Cast unquoted(Expr.Cast cast, ExprAdapter adapter) {
+        boolean quoted = adapter.from.has(SqlFeature.CASTS_UNQUOTE_JSON)
+                && !adapter.to.has(SqlFeature.CASTS_UNQUOTE_JSON)
+                && cast.value() instanceof Expr.Call call
+                && call.is("json_get")
+                && KindFinder.kind(adapter.finder.type(cast.type())) != ValueKind.JSON;
+        return quoted
+                ? new Expr.Cast(
+                        ((Expr.Call) cast.value())
+                                .with("json_get_text", ((Expr.Call) cast.value()).arguments())
+                                .at(cast.span()),
+                        cast.type(),
+                        cast.safe(),
+                        cast.span())
+                : cast;
+    }
+
+    private Expr get(Part part, boolean text, Span span) {
+        boolean told =
+                text && adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT) != adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT);
+        if (told && adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT)) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    span,
+                    "JSON's null is the text null on the source, and NULL on the target");
+        }
+        Expr document = adapter.expr(part.document());
+        Expr path = Expr.Literal.string(part.path());
+        Expr value = Expr.Call.of(text ? "json_get_text" : "json_get", document, path)
+                .at(span);
+        if (!told || adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT)) {
+            return value;
+        }
+        Expr type = Expr.Call.of(
+                        "json_type", Expr.Call.of("json_get", document, path).at(span))
+                .at(span);
+        Expr some = new Expr.Binary(BinaryOperator.NOT_EQUAL, type, Expr.Literal.string("null"), span);
+        return new Expr.Case(Optional.empty(), List.of(new Expr.When(some, value)), Optional.empty(), span);
+    }
+
+    /** One step, as targets write it that name parts one by one. */
+    private Expr step(Expr.Binary binary, String suffix) {
+        Expr document = adapter.expr(binary.left());
+        if (!(binary.right() instanceof Expr.Literal key)) {
+            throw new Untranslatable("a field of a JSON document that is not a constant");
+        }
+        if (key.kind() == LiteralKind.NUMBER) {
+            return Expr.Call.of("json_element" + suffix, document, key).at(binary.span());
+        }
+        if (key.text().startsWith("$")) {
+            return get(new Part(binary.left(), key.text()), !suffix.isEmpty(), binary.span());
+        }
+        return Expr.Call.of("json_field" + suffix, document, key).at(binary.span());
+    }
+
+    /** The part that an expression names by constants; the whole of it where it names none. */
+    private Optional<Part> part(Expr e) {
+        if (!(e instanceof Expr.Binary binary)) {
+            return Optional.of(new Part(e, "$"));
+        }
+        return switch (binary.operator()) {
+            case JSON_GET, JSON_GET_TEXT ->
+                inner(binary).flatMap(p -> key(binary.right()).map(p::then));
+            case JSON_PATH, JSON_PATH_TEXT ->
+                inner(binary).flatMap(p -> keys(binary.right()).map(p::then));
+            default -> Optional.of(new Part(e, "$"));
+        };
+    }
+
+    /** What stands on the left: a text is a document of its own. */
+    private Optional<Part> inner(Expr.Binary binary) {
+        boolean text = binary.left() instanceof Expr.Binary b
+                && (b.operator() == BinaryOperator.JSON_GET_TEXT || b.operator() == BinaryOperator.JSON_PATH_TEXT);
+        return text ? Optional.of(new Part(binary.left(), "$")) : part(binary.left());
+    }
+
+    private static Optional<String> key(Expr right) {
+        if (!(right instanceof Expr.Literal key)) {
+            return Optional.empty();
+        }
+        if (key.kind() == LiteralKind.NUMBER) {
+            return PLACE.matcher(key.text()).matches() ? Optional.of("[" + key.text() + "]") : Optional.empty();
+        }
+        return Optional.of(key.text().startsWith("$") ? key.text().substring(1) : named(key.text()));
+    }
+
+    /** PostgreSQL's list of steps in braces; one of digits is taken for a place. */
+    private static Optional<String> keys(Expr right) {
+        Optional<List<String>> steps = right instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                ? ArrayTexts.items(l.text())
+                : Optional.empty();
+        return steps.map(all -> {
+            StringBuilder path = new StringBuilder();
+            all.forEach(s -> path.append(PLACE.matcher(s).matches() ? "[" + s + "]" : named(s)));
+            return path.toString();
+        });
+    }
+
+    private static String named(String key) {
+        return PLAIN.matcher(key).matches()
+                ? "." + key
+                : ".\"" + key.replace("\\", "\\\\").replace("\"", "\\\"") + "\"";
+    }
+
+    /** Whether a document contains another; arrays and ranges have the same operator. */
+    private Expr contains(Expr.Binary binary) {
+        boolean json = adapter.kind(binary.left()) == ValueKind.JSON
+                || binary.right() instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && DOCUMENT.matcher(l.text()).matches();
+        if (!json) {
+            return new Expr.Binary(
+                    binary.operator(), adapter.expr(binary.left()), adapter.expr(binary.right()), binary.span());
+        }
+        return Expr.Call.of("json_contains", adapter.expr(binary.left()), adapter.expr(binary.right()))
+                .at(binary.span());
+    }
+}
