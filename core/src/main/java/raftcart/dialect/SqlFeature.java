@@ -120,7 +120,6 @@ public enum SqlFeature {
     UPDATE_FROM,
     UPDATE_JOIN,
     UPDATE_ALIAS,
-    DELETE_USING,
     DELETE_JOIN,
     CHANGE_LIMIT,
     /** Columns on the left of an UPDATE's SET may be several. */

@@ -56,22 +56,8 @@ final class BareFunctions {
                 return packaged.get();
             }
         }
-        boolean function = column.name().parts().size() == 1
-                && !column.name().last().exact()
-                && BARE.contains(word)
-                && (from.reserved().contains(word) || word.startsWith("current_"))
-                && adapter.scope.column(column.name()).isEmpty();
-        boolean pseudoFunction = !function
-                && column.name().parts().size() == 1
-                && !column.name().last().exact()
-                && !from.name().equals(to.name())
-                && from.reserved().contains(word)
-                && adapter.scope.column(column.name()).isEmpty();
-        if (pseudoFunction) {
-            adapter.note(
-                    FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
-        }
-        if (!function) {
+        if (!isFunction(word, column)) {
+            sayUnknown(word, column);
             return column;
         }
         String canonical =
@@ -85,6 +71,28 @@ final class BareFunctions {
             return adapter.writes(canonical) ? call : column;
         }
         return functions.known(call, call);
+    }
+
+    private boolean isFunction(String word, Expr.Column column) {
+        return isBareWord(column)
+                && BARE.contains(word)
+                && (from.reserved().contains(word) || word.startsWith("current_"));
+    }
+
+    /** A reserved word that is no known column is a function of the source that is not in its dictionary. */
+    private void sayUnknown(String word, Expr.Column column) {
+        if (isBareWord(column)
+                && !from.name().equals(to.name())
+                && from.reserved().contains(word)) {
+            adapter.note(
+                    FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());
+        }
+    }
+
+    private boolean isBareWord(Expr.Column column) {
+        return column.name().parts().size() == 1
+                && !column.name().last().exact()
+                && adapter.scope.column(column.name()).isEmpty();
     }
 
     private boolean isCounter(String word, Expr.Column column) {

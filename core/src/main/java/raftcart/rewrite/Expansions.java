@@ -83,6 +83,10 @@ final class Expansions {
 
     private Expr last(Expr.Call call, List<Expr> a) {
         return switch (call.function()) {
+            case "last_day_after" -> {
+                Expr later = writable("add_months", a.get(0), a.get(1));
+                yield later == null ? null : writable("last_day", later);
+            }
             case "utc_date" -> utc("DATE", call);
             case "utc_time" -> utc("TIME", call);
             case "trunc_week" -> week(a.get(0), call);
@@ -96,6 +100,8 @@ final class Expansions {
             case "log10" -> writable("log_base", Expr.Literal.number(10), a.get(0));
             case "greatest_skip_nulls", "least_skip_nulls" -> ofThose(call, a);
             case "concat_ws" -> separated(a, call);
+            case "substring_before" -> before(a, call);
+            case "text_compare" -> compared(a, call);
             case "int_of" ->
                 new Expr.Call(
                         raftcart.sql.tree.QualifiedName.of("truncate"),
@@ -286,6 +292,38 @@ final class Expansions {
         return to.functions().functions().contains(function)
                 ? Expr.Call.of(function, filled.toArray(Expr[]::new)).at(call.span())
                 : extreme(call.with(function, filled).at(call.span()), filled);
+    }
+
+    /** What stands before the first separator; the whole text where there is none. */
+    private Expr before(List<Expr> a, Expr.Call call) {
+        boolean first = a.get(2) instanceof Expr.Literal l && l.text().equals("1");
+        Expr closed = new Expr.Concat(List.of(a.get(0), a.get(1)), false, call.span());
+        Expr place = first ? writable("locate", closed, a.get(1)) : null;
+        return place == null
+                ? null
+                : writable(
+                        "substring",
+                        a.get(0),
+                        Expr.Literal.number(1),
+                        new Expr.Binary(BinaryOperator.SUBTRACT, place, Expr.Literal.number(1), call.span()));
+    }
+
+    /** One of -1, 0 and 1, as a text comes before, with or after another. */
+    private static Expr compared(List<Expr> a, Expr.Call call) {
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(
+                        new Expr.When(
+                                new Expr.Binary(BinaryOperator.LESS, a.get(0), a.get(1), call.span()),
+                                Expr.Literal.number(-1)),
+                        new Expr.When(
+                                new Expr.Binary(BinaryOperator.GREATER, a.get(0), a.get(1), call.span()),
+                                Expr.Literal.number(1)),
+                        new Expr.When(
+                                new Expr.Binary(BinaryOperator.EQUAL, a.get(0), a.get(1), call.span()),
+                                Expr.Literal.number(0))),
+                Optional.empty(),
+                call.span());
     }
 
     /** Texts that are not NULL with a separator between: each behind one, and the first one taken away. */

@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.Optional;
+import raftcart.dialect.Untranslatable;
 import raftcart.sql.tree.Expr;
 
 /** Turns a LIKE pattern in which brackets list characters into a regular expression. */
@@ -46,6 +47,29 @@ final class LikeRanges {
             }
         }
         return Optional.of(text.append(openEnd ? "" : "$").toString());
+    }
+
+    /** The place of a text that fits a pattern: that of the text itself where it holds no wild cards. */
+    static Expr located(Expr.Call call, ExprAdapter adapter) {
+        String pattern = call.arguments().get(0) instanceof Expr.Literal l ? l.text() : "";
+        boolean open = pattern.length() > 2 && pattern.startsWith("%") && pattern.endsWith("%");
+        String inner = open ? pattern.substring(1, pattern.length() - 1) : "";
+        if (inner.isEmpty()) {
+            throw new Untranslatable("the place of a pattern that is not an open constant");
+        }
+        Expr text = call.arguments().get(1);
+        if (inner.chars().noneMatch(c -> "%_[".indexOf(c) >= 0)) {
+            return adapter.expr(
+                    Expr.Call.of("locate", text, Expr.Literal.string(inner)).at(call.span()));
+        }
+        String expression = inner.startsWith("%") || inner.endsWith("%")
+                ? null
+                : expression("%" + inner + "%", Optional.empty()).orElse(null);
+        if (expression == null || !adapter.writes("regexp_position")) {
+            throw new Untranslatable("the place of a pattern");
+        }
+        return adapter.expr(Expr.Call.of("regexp_position", text, Expr.Literal.string(expression))
+                .at(call.span()));
     }
 
     private static boolean escaped(String pattern, String escaping) {

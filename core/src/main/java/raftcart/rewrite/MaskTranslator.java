@@ -22,6 +22,10 @@ import raftcart.type.LogicalType;
 final class MaskTranslator {
     private static final int MICROSECONDS = 6;
 
+    /** What every engine reads as a date or timestamp without being told how. */
+    private static final Pattern ISO = Pattern.compile("(?i)YYYY-?MM-?DD([ \"T]+HH24:MI(:SS([.]FF\\d?|[.][MU]S)?)?)?"
+            + "|%Y-?%m-?%d([ T]%H:%i(:%[sS])?)?|%Y-?%m-?%d([ T]%H:%M(:%S)?)?");
+
     /** Fields of the languages of words that the others lack. */
     private static final Pattern OTHER_WORDS =
             Pattern.compile("(?i)SSSSS?|TZ[HMRD]?|SCC|CC|AD|BC|[AB]\\.[DC]\\.|YYY|Y|IYY|IY|IDDD|ID|I"
@@ -133,22 +137,30 @@ final class MaskTranslator {
         if (plain.isPresent()) {
             return plain.get();
         }
+        if (isTime(call)) {
+            return Expr.Call.of("time_of", formatted(call)).at(call.span());
+        }
         boolean time =
                 dated && !(call.arguments().get(1) instanceof Expr.Literal mask && !MaskedDates.hasTime(mask.text()));
         return formatted(time ? call.with("parse_timestamp", call.arguments()).at(call.span()) : call);
     }
 
+    /** MySQL reads a time of day where the mask has no part of a date. */
+    private boolean isTime(Expr.Call call) {
+        return adapter.from.masks() == MaskStyle.PERCENT_I
+                && adapter.to.masks() != MaskStyle.PERCENT_I
+                && call.arguments().get(1) instanceof Expr.Literal mask
+                && mask.text().matches("(%[HhIkliSspTrf%]|[^%])*");
+    }
+
     /** A text as every engine reads it, where the target has no masks for reading. */
     private Optional<Expr> iso(Expr.Call call) {
-        boolean readable = !adapter.writes(call.function())
-                && isWords(adapter.from.masks())
-                && call.arguments().get(1) instanceof Expr.Literal mask
-                && mask.text().matches("(?i)YYYY-?MM-?DD([ \"T]+HH24:MI(:SS([.]FF\\d?|[.][MU]S)?)?)?");
+        String mask = call.arguments().get(1) instanceof Expr.Literal l ? l.text() : "";
+        boolean readable = !adapter.writes(call.function()) && ISO.matcher(mask).matches();
         if (!readable) {
             return Optional.empty();
         }
-        boolean day = call.is("parse_date")
-                && !MaskedDates.hasTime(((Expr.Literal) call.arguments().get(1)).text());
+        boolean day = !mask.contains("H");
         LogicalType type = day && !adapter.from.has(SqlFeature.DATES_HAVE_TIME)
                 ? new LogicalType.Date()
                 : new LogicalType.Timestamp(call.is("parse_date") ? 0 : MICROSECONDS, false);

@@ -28,6 +28,9 @@ final class TextEnds {
         if (negative) {
             throw new Untranslatable(function.toUpperCase(Locale.ROOT) + " with a length below zero");
         }
+        if (function.equals("locate_pattern") && !adapter.writes(function)) {
+            return Optional.of(LikeRanges.located(call, adapter));
+        }
         if (function.equals("locate")) {
             return backwards(call);
         }

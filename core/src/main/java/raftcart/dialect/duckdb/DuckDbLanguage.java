@@ -24,6 +24,7 @@ public final class DuckDbLanguage {
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
             NameCase.IGNORED,
             Set.of(
+                    GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.SIMILAR_IS_REGULAR,
                     GrammarFeature.CARET_IS_POWER,
                     GrammarFeature.EXECUTE_IS_PREPARED,
@@ -89,7 +90,6 @@ public final class DuckDbLanguage {
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.INSERT_OR,
                     SqlFeature.UPDATE_FROM,
-                    SqlFeature.DELETE_USING,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,

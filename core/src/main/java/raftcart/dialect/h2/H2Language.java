@@ -24,6 +24,7 @@ public final class H2Language {
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.FRACTIONS_WITHIN_SECOND,
+                    GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.BARE_COMPUTED_COLUMNS),
             OperatorTable.ADDITIVE,

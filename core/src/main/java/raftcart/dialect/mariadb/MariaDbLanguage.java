@@ -139,6 +139,7 @@ public final class MariaDbLanguage {
                 NameCase.IGNORED,
                 Set.of(
                         GrammarFeature.FRACTIONS_WITHIN_SECOND,
+                        GrammarFeature.SECONDS_ARE_WHOLE,
                         GrammarFeature.TRIMS_WHOLE_TEXTS,
                         GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
                         GrammarFeature.PIPES_ARE_OR,

@@ -112,7 +112,6 @@ public final class PgLanguage {
                     SqlFeature.UPDATE_RETURNING,
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.UPDATE_FROM,
-                    SqlFeature.DELETE_USING,
                     SqlFeature.ROW_ASSIGNMENT,
                     SqlFeature.WHOLE_DIVISION,
                     SqlFeature.ALIAS_IN_GROUP_BY,

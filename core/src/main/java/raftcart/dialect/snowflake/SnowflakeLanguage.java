@@ -31,7 +31,7 @@ public final class SnowflakeLanguage {
                             LexicalFeature.SLASH_COMMENTS,
                             LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.COLON_PATHS),
+            Set.of(GrammarFeature.SECONDS_ARE_WHOLE, GrammarFeature.COLON_PATHS),
             OperatorTable.ADDITIVE,
             Map.of(),
             SnowflakeLanguage::inUtc);
@@ -76,7 +76,6 @@ public final class SnowflakeLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.UPDATE_FROM,
-                    SqlFeature.DELETE_USING,
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,

@@ -174,6 +174,9 @@ final class CallParser {
         boolean within = part.endsWith("second")
                 && !part.equals("second")
                 && parsing.has(GrammarFeature.FRACTIONS_WITHIN_SECOND);
+        if (part.equals("second") && parsing.has(GrammarFeature.SECONDS_ARE_WHOLE)) {
+            return Expr.Call.of("second_whole", value).at(span);
+        }
         return Expr.Call.of(within ? part + "_of_second" : "extract_" + part, value)
                 .at(span);
     }

@@ -4,6 +4,8 @@ package raftcart.sql.parse;
 public enum GrammarFeature {
     /** The milliseconds and microseconds of a moment are those of its second alone. */
     FRACTIONS_WITHIN_SECOND,
+    /** EXTRACT gives seconds without their fraction. */
+    SECONDS_ARE_WHOLE,
     /** INTERSECT binds no tighter than UNION: operations on sets go from the left to the right. */
     SETS_FROM_LEFT_TO_RIGHT,
     /** SERIAL stands for numbers of 64 bits that are a key; elsewhere for those of 32 bits. */

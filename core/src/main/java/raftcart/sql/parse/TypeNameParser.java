@@ -75,12 +75,9 @@ public final class TypeNameParser {
             }
             return true;
         }
-        boolean zoned = cursor.atWords("WITH", "TIME", "ZONE") || cursor.atWords("WITHOUT", "TIME", "ZONE");
-        if (zoned || cursor.atWords("WITH", "LOCAL", "TIME", "ZONE") || cursor.atWords("WITH", "TIMEZONE")) {
-            takeWords(
-                    cursor,
-                    name,
-                    cursor.peek(1).isWord("LOCAL") ? 4 : cursor.peek(1).isWord("TIMEZONE") ? 2 : 3);
+        int zone = wordsOfZone(cursor);
+        if (zone > 0) {
+            takeWords(cursor, name, zone);
             return true;
         }
         boolean twoWords = name.toString().matches("(?i)long|national") && word.matches("raw|varchar|char|character");
@@ -106,6 +103,17 @@ public final class TypeNameParser {
             return true;
         }
         return false;
+    }
+
+    /** How many of the next words say whether a time has a zone. */
+    private static int wordsOfZone(TokenCursor cursor) {
+        if (cursor.atWords("WITH", "LOCAL", "TIME", "ZONE")) {
+            return 4;
+        }
+        if (cursor.atWords("WITH", "TIME", "ZONE") || cursor.atWords("WITHOUT", "TIME", "ZONE")) {
+            return 3;
+        }
+        return cursor.atWords("WITH", "TIMEZONE") ? 2 : 0;
     }
 
     private static void takeWords(TokenCursor cursor, StringBuilder name, int count) {

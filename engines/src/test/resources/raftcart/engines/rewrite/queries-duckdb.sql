@@ -10,3 +10,4 @@ SELECT DATE_DIFF('month', joined, DATE '2026-03-01') FROM observer ORDER BY id;
 FROM star SELECT name ORDER BY id;
 SELECT id, lag(value IGNORE NULLS) OVER (ORDER BY id), last_value(note IGNORE NULLS) OVER (ORDER BY id) FROM reading ORDER BY id;
 SELECT greatest(magnitude, planets), substring(name, 0, 3), concat_ws('/', kind, name) FROM star ORDER BY id;
+SELECT EXTRACT(SECOND FROM TIMESTAMP '2026-01-01 00:00:12.500') FROM star WHERE id = 1;

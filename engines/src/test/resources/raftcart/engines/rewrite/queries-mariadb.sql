@@ -44,3 +44,4 @@ SELECT id, 1 << 40, planets << 2, FIND_IN_SET('dwarf', kind) IS NULL AS unknown 
 SELECT id FROM star WHERE planets LIKE '%2%' ORDER BY id;
 SELECT SUBSTRING(name, 0), SUBSTRING(name, 0, 2) FROM star ORDER BY id;
 SELECT CONCAT_WS('-', kind, name), FORMAT(magnitude * 1000, 2) FROM star ORDER BY id;
+SELECT EXTRACT(SECOND FROM TIMESTAMP '2026-01-01 00:00:12.500'), SUBSTRING_INDEX(name, 'e', 1), STRCMP(name, 'Tovan') FROM star ORDER BY id;
