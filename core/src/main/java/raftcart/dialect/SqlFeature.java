@@ -507,6 +507,24 @@ public enum SqlFeature {
     ROWS_ARE_COUNTED,
     /** A hidden column _ROWID_ tells rows apart. */
     ROWID_BETWEEN_LINES,
+    /** AT TIME ZONE can be said. */
+    AT_TIME_ZONE,
+    /** AT TIME ZONE turns plain times into instants, and instants into plain times. */
+    ZONES_TURN_TIMES,
+    /** AT TIME ZONE turns plain times into instants of that zone. */
+    ZONES_TAKE_PLAIN_TIMES,
+    /** A time zone that is given by its distance from UTC counts to the west. */
+    ZONES_COUNT_WESTWARDS,
+    /** A time zone has a name; distances are none. */
+    ZONES_BY_NAME_ALONE,
+    /** Time zones have the names that Windows gives them. */
+    ZONES_OF_WINDOWS,
+    /** Time zones have names where the server's tables of them have been filled. */
+    ZONES_BY_TABLES,
+    /** A time with a zone that is cast to one without is what it shows, not the time of the session. */
+    CASTS_KEEP_LOCAL_TIME,
+    /** A time with a zone keeps the instant alone. */
+    INSTANTS_LOSE_ZONES,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

@@ -194,7 +194,10 @@ class ExprAdapter extends QueryMapper {
             return choice(choice);
         }
         if (e instanceof Expr.Cast cast) {
-            return new CastAdapter(this).cast(cast);
+            return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
+        }
+        if (e instanceof Expr.AtZone at) {
+            return new Zones(this).at(at);
         }
         if (e instanceof Expr.Concat concat) {
             return new ConcatAdapter(this).concat(concat);

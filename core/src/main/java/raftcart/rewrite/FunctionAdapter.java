@@ -256,7 +256,7 @@ final class FunctionAdapter {
                 throw new Untranslatable("a cast with a format");
             default:
         }
-        return further(call, original);
+        return Zones.isFunction(function) ? new Zones(adapter).call(call) : further(call, original);
     }
 
     private Expr further(Expr.Call call, Expr.Call original) {

@@ -195,7 +195,7 @@ final class Instants {
         return type instanceof LogicalType.Timestamp t && t.zoned() ? Nature.INSTANT : Nature.PLAIN;
     }
 
-    private Nature nature(Expr e) {
+    Nature nature(Expr e) {
         if (e instanceof Expr.Literal literal) {
             return literal.kind() == LiteralKind.ZONED_TIMESTAMP ? Nature.INSTANT : Nature.NEUTRAL;
         }

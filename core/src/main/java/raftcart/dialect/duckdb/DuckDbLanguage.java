@@ -33,6 +33,10 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.AT_TIME_ZONE,
+                    SqlFeature.ZONES_TURN_TIMES,
+                    SqlFeature.ZONES_BY_NAME_ALONE,
+                    SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,

@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ZONES_BY_TABLES,
+                    SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,
                     SqlFeature.VIRTUAL_COLUMNS,

@@ -46,9 +46,14 @@ public final class PgLanguage {
                     BinaryOperator.SHIFT_LEFT,
                     OperatorTable.OTHER,
                     BinaryOperator.SHIFT_RIGHT,
-                    OperatorTable.OTHER));
+                    OperatorTable.OTHER),
+            PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.AT_TIME_ZONE,
+                    SqlFeature.ZONES_TURN_TIMES,
+                    SqlFeature.ZONES_COUNT_WESTWARDS,
+                    SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.PARTS_OF_DATES_ARE_DECIMALS,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.FRACTIONS_OF_DAYS,

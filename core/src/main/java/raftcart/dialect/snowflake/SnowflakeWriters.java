@@ -8,6 +8,7 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -30,6 +31,14 @@ public final class SnowflakeWriters {
     private static final class Expressions extends ExprWriter {
         Expressions(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String moment(LiteralKind kind, String text) {
+            // A TIMESTAMP constant has no zone ("Date & time data types").
+            return kind == LiteralKind.ZONED_TIMESTAMP
+                    ? "CAST(" + string(text) + " AS TIMESTAMP_TZ)"
+                    : super.moment(kind, text);
         }
 
         @Override

@@ -45,6 +45,10 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.AT_TIME_ZONE,
+                    SqlFeature.ZONES_TAKE_PLAIN_TIMES,
+                    SqlFeature.ZONES_OF_WINDOWS,
+                    SqlFeature.CASTS_KEEP_LOCAL_TIME,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.FLOATS_ARE_NUMBERS,

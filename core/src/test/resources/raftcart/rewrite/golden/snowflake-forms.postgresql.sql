@@ -84,7 +84,7 @@ SELECT
     EXTRACT(YEAR FROM d),
     EXTRACT(ISODOW FROM d),
     TIME_SLICE(created, 15, 'MINUTE'),
-    ((CAST(created AS timestamp) AT TIME ZONE 'UTC') AT TIME ZONE 'Europe/Berlin')
+    ((created AT TIME ZONE 'UTC') AT TIME ZONE 'Europe/Berlin')
 FROM telescope;
 SELECT
     STRING_AGG(name, ',' ORDER BY name),
@@ -278,8 +278,6 @@ CALL p1();
 -- 32:335: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
 -- 32:344: RC0608 adapted: Function spelled otherwise: DAYOFWEEKISO means extract_iso_day_of_week
 -- 32:361: RC0606 check: Function is not in the dictionary: TIME_SLICE
--- 32:396: RC0608 adapted: Function spelled otherwise: CONVERT_TIMEZONE means to_zone
--- 32:396: RC0607 check: Function with a difference: to_zone: a zone given by its distance has the other sign on PostgreSQL
 -- 33:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 33:57: RC0607 check: Function with a difference: array_agg: Snowflake leaves NULLs out
 -- 33:101: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg

@@ -97,7 +97,7 @@ SELECT * FROM vt;
 SELECT
     CAST(ts AS date),
     CAST(ts AS time(0) without time zone),
-    ts AT TIME ZONE 'GMT',
+    CAST(ts AS timestamp(6) with time zone),
     CURRENT_TIMESTAMP(0),
     SESSION,
     ACCOUNT,
@@ -159,6 +159,7 @@ FROM telescope;
 -- 63:1: RC0605 adapted: Hint left out: LOCKING TABLE telescope FOR ACCESS
 -- 64:1: RC0604 adapted: Client command left out: HELP TABLE telescope
 -- 65:1: RC0604 adapted: Client command left out: SHOW TABLE telescope
+-- 68:50: RC0607 check: Function with a difference: instant_in_zone: the instant is the same, but it is shown in the zone of the session
 -- 68:92: RC0606 check: Function is not in the dictionary: SESSION
 -- 68:101: RC0606 check: Function is not in the dictionary: ACCOUNT
 -- 68:110: RC0606 check: Function is not in the dictionary: PROFILE

@@ -74,6 +74,9 @@ class FunctionExecutionTest {
             "quote_name",
             "interval_of",
             "time_of_seconds",
+            "instant_of",
+            "plain_in_zone",
+            "instant_in_zone",
             "json_of_text",
             "field");
 
@@ -127,6 +130,10 @@ class FunctionExecutionTest {
         };
     }
 
+    private static Expr moment() {
+        return new Expr.Literal(LiteralKind.TIMESTAMP, "2026-03-15 13:45:30", raftcart.sql.Span.NONE);
+    }
+
     private static boolean fits(Expr value, ValueKind kind) {
         boolean string = value instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
         return string ? kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN : kind.isNumber();
@@ -164,6 +171,7 @@ class FunctionExecutionTest {
                 List.of(
                         new Expr.Literal(LiteralKind.NUMBER, "1234567.891", raftcart.sql.Span.NONE),
                         Expr.Literal.number(2));
+            case "to_zone" -> List.of(moment(), text("+00:00"), text("+02:00"));
             case "split_part" -> List.of(text("a,b,c"), text(","), Expr.Literal.number(2));
             default -> List.of();
         };
