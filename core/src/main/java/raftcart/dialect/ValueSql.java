@@ -31,6 +31,9 @@ public interface ValueSql {
      */
     String impossibleDate(Column column);
 
+    /** A UUID that ends in the digits of a whole number, given as an expression. */
+    String uuidOfNumber(String number);
+
     /** A field of the digest: its canonical expression and whether its text can hold any character. */
     record DigestField(String canonical, boolean freeText) {}
 }

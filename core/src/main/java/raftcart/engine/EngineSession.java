@@ -41,8 +41,12 @@ public interface EngineSession extends AutoCloseable {
     /** From here on, and until the session is closed, reads see the database as it is now. */
     void beginSnapshot() throws SQLException;
 
-    /** Reads the rows of a table, the transfer columns in this order. */
-    RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException;
+    /**
+     * Reads rows, the transfer columns in this order.
+     *
+     * @param rows what stands after FROM
+     */
+    RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException;
 
     /** Writes rows into a table, the transfer columns in this order; commits are the caller's. */
     RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;

@@ -122,9 +122,11 @@ public final class BuildStage {
                 ScriptWriter.scripts(translation, target.engine().dialect(), target.defaultSchema()).stream()
                         .filter(s -> s.path().startsWith(ScriptWriter.TABLES))
                         .toList();
+        List<TableMapping> created =
+                translation.tables().stream().filter(TableMapping::isCreated).toList();
         List<String> present = runner.scripts(false); // a person may have removed some
         for (int i = 0; i < tableScripts.size(); i++) {
-            TableMapping mapping = translation.tables().get(i);
+            TableMapping mapping = created.get(i);
             String script = tableScripts.get(i).path();
             if (present.contains(script)
                     && !runner.isApplied(script)
@@ -157,9 +159,12 @@ public final class BuildStage {
                 .map(c -> c.target())
                 .filter(c -> c.kind() == ObjectKind.VIEW || c.kind() == ObjectKind.SYNONYM)
                 .forEach(c -> statements.add(ddl.dropView(c.name())));
-        translation
-                .tables()
+        translation.tables().stream()
+                .filter(TableMapping::isCreated)
                 .forEach(t -> statements.addAll(ddl.dropTable(t.target().name())));
+        translation
+                .lookups()
+                .forEach(l -> statements.addAll(ddl.dropTable(l.table().name())));
         translation.sequences().forEach(s -> statements.add(ddl.dropSequence(s.target())));
         try (Statement statement = target.connection().createStatement()) {
             for (String sql : statements) {

@@ -52,7 +52,7 @@ public final class LoadStage {
                 EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
             Catalog now = source.readCatalog();
-            refuseChangedSource(translation, now);
+            refuseChangedSource(translation, migration.catalog(), now);
             Loader loader = new Loader(
                     source,
                     target,
@@ -60,7 +60,8 @@ public final class LoadStage {
                     targetRows,
                     migration.workspace().path("journal/refused"),
                     listener);
-            List<TableResult> tables = loader.load(translation.tables());
+            List<TableResult> tables = loader.load(
+                    translation.tables().stream().filter(TableMapping::isLoaded).toList());
             List<String> failures = finish(migration, target, listener);
             failures.addAll(setCounters(target, translation, now));
             if (failures.isEmpty()) {
@@ -106,14 +107,15 @@ public final class LoadStage {
         migration.workspace().journal().add(Stage.LOAD, Mark.DONE, details);
     }
 
-    private static void refuseChangedSource(Translation translation, Catalog now) {
+    private static void refuseChangedSource(Translation translation, Catalog surveyed, Catalog now) {
         List<String> changed = new ArrayList<>();
         for (TableMapping mapping : translation.tables()) {
-            boolean same = now.table(mapping.source().name())
-                    .map(t -> shape(t).equals(shape(mapping.source())))
-                    .orElse(false);
+            ObjectName name = mapping.source().name();
+            boolean same = now.table(name)
+                    .map(LoadStage::shape)
+                    .equals(surveyed.table(name).map(LoadStage::shape));
             if (!same) {
-                changed.add(mapping.source().name().toString());
+                changed.add(name.toString());
             }
         }
         if (!changed.isEmpty()) {

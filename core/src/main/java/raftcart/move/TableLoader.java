@@ -79,7 +79,8 @@ final class TableLoader {
     }
 
     private Void read(List<TransferColumn> columns) throws SQLException, InterruptedException {
-        try (RowReader reader = source.openReader(mapping.source(), columns)) {
+        try (RowReader reader =
+                source.openReader(mapping.sourceRows(source.engine().dialect()), columns)) {
             boolean more = true;
             while (more) {
                 RowBuffer buffer = empty.take();

@@ -13,15 +13,22 @@ import raftcart.catalog.ObjectName;
  * @param type the type on the target
  * @param nullable whether NULL is allowed
  * @param defaultValue the default in the target's SQL; empty text for none
+ * @param value what is read in the place of the column, in the source's SQL
  */
 public record ColumnRule(
-        String column, String from, Optional<String> type, Optional<Boolean> nullable, Optional<String> defaultValue) {
+        String column,
+        String from,
+        Optional<String> type,
+        Optional<Boolean> nullable,
+        Optional<String> defaultValue,
+        Optional<String> value) {
     public ColumnRule {
         Objects.requireNonNull(column, "column");
         Objects.requireNonNull(from, "from");
         Objects.requireNonNull(type, "type");
         Objects.requireNonNull(nullable, "nullable");
         Objects.requireNonNull(defaultValue, "defaultValue");
+        Objects.requireNonNull(value, "value");
     }
 
     /** True for a column of this table and declared type. */

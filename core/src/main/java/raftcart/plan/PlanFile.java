@@ -13,7 +13,6 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -78,19 +77,13 @@ public final class PlanFile {
                         "version", "source", "target", "tables", "schemas", "names", "columns", "values", "load",
                         "effort"));
         checker.number(root.path("version"), "version", 1, 1, 1);
-        JsonNode tables = root.path("tables");
-        checker.keys(tables, "tables", List.of("include", "exclude"));
-        Selection everything = Selection.everything();
-        Selection selection = new Selection(
-                checker.texts(tables.path("include"), "tables.include", everything.include()),
-                checker.texts(tables.path("exclude"), "tables.exclude", everything.exclude()));
         return new Plan(
                 endpoint(checker, root.path("source"), "source"),
                 endpoint(checker, root.path("target"), "target"),
-                selection,
+                PlanRules.tables(checker, root.path("tables")),
                 schemas(checker, root.path("schemas")),
                 names(checker, root.path("names")),
-                columns(checker, root.path("columns")),
+                PlanRules.columns(checker, root.path("columns")),
                 values(checker, root.path("values")),
                 load(checker, root.path("load")),
                 effort(checker, root.path("effort")));
@@ -132,32 +125,14 @@ public final class PlanFile {
                 rename);
     }
 
-    private static List<ColumnRule> columns(PlanChecker checker, JsonNode node) {
-        List<ColumnRule> rules = new ArrayList<>();
-        if (absent(node) || !checker.isList(node, "columns")) {
-            return rules;
-        }
-        for (int i = 0; i < node.size(); i++) {
-            String path = "columns." + i;
-            JsonNode rule = node.get(i);
-            checker.keys(rule, path, List.of("column", "from", "type", "nullable", "default"));
-            rules.add(new ColumnRule(
-                    checker.text(rule.path("column"), path + ".column").orElse("*"),
-                    checker.text(rule.path("from"), path + ".from").orElse("*"),
-                    checker.text(rule.path("type"), path + ".type"),
-                    checker.truth(rule.path("nullable"), path + ".nullable"),
-                    checker.text(rule.path("default"), path + ".default")));
-        }
-        return rules;
-    }
-
     private static ValueChoices values(PlanChecker checker, JsonNode node) {
-        checker.keys(node, "values", List.of("impossible-dates", "one-digit-boolean", "time"));
+        checker.keys(node, "values", List.of("impossible-dates", "one-digit-boolean", "time", "enumerations"));
         ValueChoices defaults = ValueChoices.defaults();
         return new ValueChoices(
                 checker.choice(node.path("impossible-dates"), "values.impossible-dates", defaults.impossibleDates()),
                 checker.choice(node.path("one-digit-boolean"), "values.one-digit-boolean", defaults.oneDigitBoolean()),
-                checker.choice(node.path("time"), "values.time", defaults.time()));
+                checker.choice(node.path("time"), "values.time", defaults.time()),
+                checker.choice(node.path("enumerations"), "values.enumerations", defaults.enumerations()));
     }
 
     private static LoadSettings load(PlanChecker checker, JsonNode node) {
@@ -218,9 +193,7 @@ public final class PlanFile {
         root.put("version", 1);
         endpoint(root.putObject("source"), plan.source());
         endpoint(root.putObject("target"), plan.target());
-        ObjectNode tables = root.putObject("tables");
-        plan.tables().include().forEach(tables.putArray("include")::add);
-        plan.tables().exclude().forEach(tables.putArray("exclude")::add);
+        PlanRules.tree(root.putObject("tables"), plan.tables());
         new TreeMap<>(plan.schemas()).forEach(root.putObject("schemas")::put);
         ObjectNode names = root.putObject("names");
         names.put("case", PlanChecker.word(plan.names().letters()));
@@ -228,11 +201,12 @@ public final class PlanFile {
         names.put("table-suffix", plan.names().tableSuffix());
         new TreeMap<>(plan.names().rename()).forEach(names.putObject("rename")::put);
         ArrayNode columns = root.putArray("columns");
-        plan.columns().forEach(r -> column(columns.addObject(), r));
+        plan.columns().forEach(r -> PlanRules.tree(columns.addObject(), r));
         ObjectNode values = root.putObject("values");
         values.put("impossible-dates", PlanChecker.word(plan.values().impossibleDates()));
         values.put("one-digit-boolean", PlanChecker.word(plan.values().oneDigitBoolean()));
         values.put("time", PlanChecker.word(plan.values().time()));
+        values.put("enumerations", PlanChecker.word(plan.values().enumerations()));
         ObjectNode load = root.putObject("load");
         load.put("rows-per-batch", plan.load().rowsPerBatch());
         load.put("stop-after-refused", plan.load().stopAfterRefused());
@@ -250,13 +224,5 @@ public final class PlanFile {
         node.put("url", endpoint.shownUrl());
         endpoint.user().ifPresent(u -> node.put("user", u));
         endpoint.password().ifPresent(p -> node.put("password", p.startsWith("${") ? p : "..."));
-    }
-
-    private static void column(ObjectNode node, ColumnRule rule) {
-        node.put("column", rule.column());
-        node.put("from", rule.from());
-        rule.type().ifPresent(t -> node.put("type", t));
-        rule.nullable().ifPresent(n -> node.put("nullable", n));
-        rule.defaultValue().ifPresent(d -> node.put("default", d));
     }
 }

@@ -2,6 +2,8 @@ package raftcart.plan;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.catalog.ObjectName;
@@ -10,15 +12,56 @@ import raftcart.catalog.ObjectName;
  * Which tables go. Patterns match a table's name, or schema and name with a point between; {@code *} stands for any
  * characters and {@code ?} for one; case does not matter.
  */
-public record Selection(List<String> include, List<String> exclude) {
+public record Selection(List<String> include, List<String> exclude, List<TableRule> rules) {
     public Selection {
         include = List.copyOf(include);
         exclude = List.copyOf(exclude);
+        rules = List.copyOf(rules);
     }
 
     /** All tables. */
     public static Selection everything() {
-        return new Selection(List.of("*"), List.of());
+        return new Selection(List.of("*"), List.of(), List.of());
+    }
+
+    /** The condition in the source's SQL under which rows of a table go; empty for all rows. */
+    public Optional<String> rows(ObjectName table) {
+        return first(table, TableRule::rows);
+    }
+
+    /** What goes of a table. */
+    public TableRule.Moves moves(ObjectName table) {
+        return first(table, TableRule::moves).orElse(TableRule.Moves.STRUCTURE_AND_ROWS);
+    }
+
+    /** What becomes of a table's key of one number. */
+    public TableRule.KeyStrategy key(ObjectName table) {
+        return first(table, TableRule::key).orElse(TableRule.KeyStrategy.KEEP);
+    }
+
+    /** True where a column of a table goes. */
+    public boolean takesColumn(ObjectName table, String column) {
+        List<String> taken = list(table, TableRule::columns);
+        return (taken.isEmpty() || fits(taken, column)) && !fits(list(table, TableRule::without), column);
+    }
+
+    private static boolean fits(List<String> patterns, String column) {
+        return patterns.stream()
+                .anyMatch(
+                        p -> compile(p).matcher(column.toLowerCase(Locale.ROOT)).matches());
+    }
+
+    private List<String> list(ObjectName table, Function<TableRule, List<String>> part) {
+        return first(table, r -> Optional.of(part.apply(r)).filter(l -> !l.isEmpty()))
+                .orElse(List.of());
+    }
+
+    private <T> Optional<T> first(ObjectName table, Function<TableRule, Optional<T>> part) {
+        return rules.stream()
+                .filter(r -> matches(r.table(), table))
+                .map(part)
+                .flatMap(Optional::stream)
+                .findFirst();
     }
 
     /** True where the table goes. */

@@ -19,7 +19,6 @@ import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
-import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Truth;
@@ -38,6 +37,7 @@ class ExprAdapter extends QueryMapper {
     final KindFinder finder;
     final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
     final Instants instants;
+    final OrderAdapter orders = new OrderAdapter(this);
     private final FunctionAdapter functions;
     Scope scope = new Scope(Optional.empty());
     /** False below NOT and where a condition is a value, so that NULL and false are not the same there. */
@@ -193,15 +193,6 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Case choice) {
             return choice(choice);
         }
-        if (e instanceof Expr.Cast cast) {
-            return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
-        }
-        if (e instanceof Expr.AtZone at) {
-            return new Zones(this).at(at);
-        }
-        if (e instanceof Expr.Concat concat) {
-            return new ConcatAdapter(this).concat(concat);
-        }
         if (e instanceof Expr.Matches matches && !from.name().equals(to.name())) {
             return matches(matches);
         }
@@ -213,6 +204,19 @@ class ExprAdapter extends QueryMapper {
         }
         if (e instanceof Expr.Subscript part && kind(part.array()) == ValueKind.TEXT) {
             return expr(part(part));
+        }
+        return further(e);
+    }
+
+    private Expr further(Expr e) {
+        if (e instanceof Expr.Cast cast) {
+            return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
+        }
+        if (e instanceof Expr.AtZone at) {
+            return new Zones(this).at(at);
+        }
+        if (e instanceof Expr.Concat concat) {
+            return new ConcatAdapter(this).concat(concat);
         }
         return e instanceof Expr.Is is ? is(is) : e instanceof Expr.Collate collate ? collate(collate) : leaf(e);
     }
@@ -446,45 +450,9 @@ class ExprAdapter extends QueryMapper {
     public List<OrderItem> order(List<OrderItem> items) {
         List<OrderItem> adapted = new ArrayList<>();
         for (OrderItem item : items) {
-            adapted.addAll(orderItem(item, true));
+            adapted.addAll(orders.item(item, true));
         }
         return adapted;
-    }
-
-    /** The item with NULLs where the source puts them; {@code free} where a further expression may be sorted by. */
-    List<OrderItem> orderItem(OrderItem item, boolean free) {
-        Expr value = expr(item.value());
-        boolean sourceFirst =
-                item.nulls() == Nulls.DEFAULT ? from.nulls().first(item.descending()) : item.nulls() == Nulls.FIRST;
-        boolean same = to.nulls().first(item.descending()) == sourceFirst;
-        if (from.name().equals(to.name()) || (item.nulls() != Nulls.DEFAULT && to.has(SqlFeature.NULLS_ORDER))) {
-            return List.of(new OrderItem(value, item.descending(), item.nulls()));
-        }
-        if (same || NeverNull.is(item.value(), scope) || isRanked(item.value())) {
-            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
-        }
-        String where = sourceFirst ? "first" : "last";
-        note(FindingCode.NULL_ORDER, item.value().span(), "NULLs " + where);
-        if (to.has(SqlFeature.NULLS_ORDER)) {
-            return List.of(new OrderItem(value, item.descending(), sourceFirst ? Nulls.FIRST : Nulls.LAST));
-        }
-        if (!free || item.value() instanceof Expr.Literal) {
-            note(
-                    FindingCode.SYNTAX_CHECK,
-                    item.value().span(),
-                    "NULLs come " + (sourceFirst ? "last" : "first") + " on the target, " + where + " on the source");
-            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
-        }
-        Expr isNull = new Expr.Is(value, Truth.NULL, false, item.value().span());
-        Expr rank = Expr.Case.of(
-                isNull, Expr.Literal.number(sourceFirst ? 0 : 1), Expr.Literal.number(sourceFirst ? 1 : 0));
-        return List.of(
-                new OrderItem(rank, false, Nulls.DEFAULT), new OrderItem(value, item.descending(), Nulls.DEFAULT));
-    }
-
-    /** Counts and row numbers are never NULL. */
-    private static boolean isRanked(Expr e) {
-        return e instanceof Expr.Call call && call.function().matches("count|row_number|rank|dense_rank|count_rows");
     }
 
     /** What is known of a column, if the expression is one. */

@@ -202,7 +202,7 @@ final class FunctionAdapter {
             return suffix;
         }
         List<OrderItem> order = new ArrayList<>();
-        suffix.order().forEach(o -> order.addAll(adapter.orderItem(o, !suffix.withinGroup())));
+        suffix.order().forEach(o -> order.addAll(adapter.orders.item(o, !suffix.withinGroup())));
         return new CallSuffix(
                 suffix.distinct(),
                 order,

@@ -155,7 +155,7 @@ class QueryAdapter extends ExprAdapter {
                 .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
-            query.order().forEach(o -> order.addAll(orderItem(placed(o, query.body()), false)));
+            query.order().forEach(o -> order.addAll(orders.item(placed(o, query.body()), false)));
             return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
         }
         List<TableRef> from = enter(select);
@@ -165,7 +165,7 @@ class QueryAdapter extends ExprAdapter {
         }
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {
-            order.addAll(orderItem(item, !select.distinct() && !isAlias(item, select)));
+            order.addAll(orders.item(item, !select.distinct() && !isAlias(item, select)));
         }
         Optional<Query.Locking> locking =
                 same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query.span()));

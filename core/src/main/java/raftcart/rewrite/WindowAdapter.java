@@ -40,7 +40,7 @@ final class WindowAdapter {
             // Rows of NULL are among themselves whatever their place, unless the frame is open towards them.
             order.addAll(
                     open
-                            ? adapter.orderItem(item, false)
+                            ? adapter.orders.item(item, false)
                             : List.of(new OrderItem(adapter.expr(item.value()), item.descending(), Nulls.DEFAULT)));
         }
         return order;

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
@@ -37,8 +38,17 @@ final class CodeTranslator {
     private final ObjectRewriter rewriter;
     private final Map<ObjectName, Relation> relations = new LinkedHashMap<>();
     private final List<CodeMapping> done = new ArrayList<>();
+    /** A column that a text reads and that stays on the source. */
+    private final Function<String, Optional<String>> leftOut;
 
-    CodeTranslator(Catalog source, Language from, Dialect to, NameMapper names, Notes notes) {
+    CodeTranslator(
+            Catalog source,
+            Language from,
+            Dialect to,
+            NameMapper names,
+            Notes notes,
+            Function<String, Optional<String>> leftOut) {
+        this.leftOut = leftOut;
         this.source = source;
         this.from = from;
         this.to = to;
@@ -134,6 +144,10 @@ final class CodeTranslator {
 
     /** Translates an object; the reason where that is not possible, or not yet. */
     private Optional<String> attempt(CodeObject object) {
+        Optional<String> missing = leftOut.apply(object.source());
+        if (missing.isPresent()) {
+            return Optional.of("it reads " + missing.get() + ", which the plan leaves out");
+        }
         try {
             Statement statement = ObjectRewriter.parse(object.source(), from);
             ObjectRenamer renamer = new ObjectRenamer(this::relation, this::sequence);

@@ -173,6 +173,15 @@ final class NameMapper {
         names(target.schema()).add(target.name().toLowerCase(Locale.ROOT));
     }
 
+    /** A name for a table of one's own that no other object has, which is kept from then on. */
+    ObjectName free(ObjectName wanted) {
+        ObjectName name = wanted;
+        for (int i = 2; !names(name.schema()).add(name.name().toLowerCase(Locale.ROOT)); i++) {
+            name = new ObjectName(wanted.schema(), identifiers.shorten(wanted.name() + "_" + i));
+        }
+        return name;
+    }
+
     /** The name of an index on a table of the target, made unique where the target wants that. */
     String index(ObjectName targetTable, String name, String object) {
         String wanted = fit(name, object);

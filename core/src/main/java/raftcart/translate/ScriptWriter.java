@@ -25,12 +25,14 @@ public final class ScriptWriter {
     public static final String TABLES = "target/40-tables/";
 
     private final Translation translation;
+    private final Dialect to;
     private final DdlPrinter ddl;
     private final List<Script> scripts = new ArrayList<>();
     private int number;
 
     private ScriptWriter(Translation translation, Dialect to) {
         this.translation = translation;
+        this.to = to;
         this.ddl = to.ddl();
     }
 
@@ -65,7 +67,14 @@ public final class ScriptWriter {
             }
         }
         number = 0;
-        for (TableMapping mapping : translation.tables()) {
+        for (Lookup lookup : translation.lookups()) {
+            ObjectName name = lookup.table().name();
+            List<String> statements = new ArrayList<>(ddl.createTable(lookup.table()));
+            statements.addAll(rows(lookup));
+            add("35-lookups", name.name(), "table " + name + " of values", statements, false);
+        }
+        number = 0;
+        for (TableMapping mapping : created()) {
             Table table = mapping.target();
             add("40-tables", table.name().name(), "table " + table.name(), ddl.createTable(table), false);
         }
@@ -73,9 +82,18 @@ public final class ScriptWriter {
         code();
     }
 
+    private List<String> rows(Lookup lookup) {
+        String into = "INSERT INTO " + to.identifiers().quote(lookup.table().name()) + " VALUES (";
+        List<String> rows = new ArrayList<>();
+        for (String value : lookup.values()) {
+            rows.add(into + Enumerations.literal(value, to) + ", " + (rows.size() + 1) + ")");
+        }
+        return rows;
+    }
+
     private void afterData() {
         number = 0;
-        for (TableMapping mapping : translation.tables()) {
+        for (TableMapping mapping : created()) {
             ObjectName table = mapping.target().name();
             for (Key key : mapping.target().uniqueKeys()) {
                 add(
@@ -95,7 +113,7 @@ public final class ScriptWriter {
             }
         }
         number = 0;
-        for (TableMapping mapping : translation.tables()) {
+        for (TableMapping mapping : created()) {
             ObjectName table = mapping.target().name();
             for (ForeignKey key : mapping.target().foreignKeys()) {
                 add(
@@ -141,6 +159,10 @@ public final class ScriptWriter {
         }
         return text.append(script.statements().stream().collect(Collectors.joining(";\n\n", "", ";\n")))
                 .toString();
+    }
+
+    private List<TableMapping> created() {
+        return translation.tables().stream().filter(TableMapping::isCreated).toList();
     }
 
     /** The path and text of the file that hands an object to a person. */

@@ -2,13 +2,54 @@ package raftcart.translate;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
+import raftcart.plan.TableRule.Moves;
 
-/** A table of the source, the table that it becomes, and its columns in order. */
-public record TableMapping(Table source, Table target, List<ColumnMapping> columns) {
+/**
+ * A table of the source, the table that it becomes, and its columns in order.
+ *
+ * @param rows the condition, in the source's SQL, under which rows go; empty for all
+ * @param moves what goes of the table
+ */
+public record TableMapping(
+        Table source, Table target, List<ColumnMapping> columns, Optional<String> rows, Moves moves) {
     public TableMapping {
         Objects.requireNonNull(source, "source");
         Objects.requireNonNull(target, "target");
         columns = List.copyOf(columns);
+        Objects.requireNonNull(rows, "rows");
+        Objects.requireNonNull(moves, "moves");
+    }
+
+    /** True where the table is made on the target. */
+    public boolean isCreated() {
+        return moves != Moves.ROWS;
+    }
+
+    /** True where the rows go, and are compared. */
+    public boolean isLoaded() {
+        return moves != Moves.STRUCTURE;
+    }
+
+    /** What stands after FROM to read, on the source, the rows that go, with the values that the plan wants. */
+    public String sourceRows(Dialect dialect) {
+        String all = dialect.values().rowsOf(source);
+        boolean plain =
+                rows.isEmpty() && columns.stream().allMatch(c -> c.value().isEmpty());
+        if (plain) {
+            return all;
+        }
+        String select = columns.stream()
+                .map(c -> {
+                    String name = dialect.identifiers().quote(c.source().name());
+                    return c.value().map(v -> "(" + v + ") AS " + name).orElse(name);
+                })
+                .collect(Collectors.joining(", "));
+        return "(SELECT " + select + " FROM " + all
+                + rows.map(r -> " WHERE (" + r + ")").orElse("") + ") "
+                + dialect.identifiers().quote("planned");
     }
 }

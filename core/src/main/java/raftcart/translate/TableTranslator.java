@@ -22,12 +22,14 @@ import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
+import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.plan.ColumnRule;
 import raftcart.plan.Plan;
 import raftcart.rewrite.ExpressionRewriter;
 import raftcart.rewrite.ExpressionRewriter.Result;
 import raftcart.sql.parse.TypeNameParser;
+import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
 import raftcart.type.ValueChoices.OneDigitBoolean;
@@ -39,6 +41,9 @@ final class TableTranslator {
     private final Language from;
     private final Dialect to;
     private final Plan plan;
+    private final PlannedCatalog planned;
+    private final PlannedReading reading;
+    private final Enumerations enumerations;
     private final NameMapper names;
     private final Notes notes;
     private final Table source;
@@ -49,10 +54,21 @@ final class TableTranslator {
     private final Map<String, String> assigned = new LinkedHashMap<>();
     private final ExpressionRewriter expressions;
 
-    TableTranslator(Language from, Dialect to, Plan plan, NameMapper names, Notes notes, Table source) {
+    TableTranslator(
+            Language from,
+            Dialect to,
+            Plan plan,
+            PlannedCatalog planned,
+            Enumerations enumerations,
+            NameMapper names,
+            Notes notes,
+            Table source) {
         this.from = from;
         this.to = to;
         this.plan = plan;
+        this.planned = planned;
+        this.enumerations = enumerations;
+        this.reading = new PlannedReading(from, plan, planned.whole(source), notes);
         this.names = names;
         this.notes = notes;
         this.source = source;
@@ -103,7 +119,10 @@ final class TableTranslator {
 
     private void chooseType(Column column) {
         boolean truth = isTruth(column);
-        LogicalType type = truth ? new LogicalType.Bool() : from.types().interpret(column, plan.values());
+        boolean uuid = planned.becomesUuid(source.name(), column.name());
+        LogicalType type = uuid
+                ? new LogicalType.Uuid()
+                : truth ? new LogicalType.Bool() : from.types().interpret(column, plan.values());
         String name = names.column(source.name(), column.name(), columnNames);
         ColumnUse use = new ColumnUse(
                 target,
@@ -112,13 +131,15 @@ final class TableTranslator {
                 keyColumns(column.name()),
                 otherBytes(column.name()),
                 column.ignoresCase());
+        String object = source.name() + "." + column.name();
+        boolean numbered = column.identity().isPresent() && !uuid;
         TypeChoice choice = rule(column)
                 .flatMap(ColumnRule::type)
                 .map(this::asPlanned)
-                .orElseGet(() -> to.types().choose(named(column.identity().isPresent() ? whole(type) : type), use));
+                .or(() -> enumerations.choose(type, use))
+                .orElseGet(() -> to.types().choose(numbered ? whole(type) : named(type, name, object), use));
         choices.put(column.name(), choice);
         pairs.put(column.name(), new TableExpressions.Pair(column, name, type));
-        String object = source.name() + "." + column.name();
         if (!from.name().equals(to.name())) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
@@ -161,11 +182,21 @@ final class TableTranslator {
         return type instanceof LogicalType.Int ? type : new LogicalType.Int(small ? 32 : 64, false);
     }
 
-    /** A named enumeration carries the name that it has on the target. */
-    private LogicalType named(LogicalType type) {
-        return type instanceof LogicalType.Enumeration e && !e.name().isEmpty() && !to.has(SqlFeature.ENUM_TYPES)
-                ? new LogicalType.Enumeration("", e.values())
-                : type;
+    /** An enumeration carries the name that it has on the target; one that is declared with a column gets one there. */
+    private LogicalType named(LogicalType type, String column, String object) {
+        if (!(type instanceof LogicalType.Enumeration e)) {
+            return type;
+        }
+        if (!to.has(SqlFeature.ENUM_TYPES)) {
+            return new LogicalType.Enumeration("", e.values());
+        }
+        if (!e.name().isEmpty()) {
+            return type;
+        }
+        ObjectName wanted = new ObjectName(target.schema(), to.identifiers().shorten(target.name() + "_" + column));
+        String name = names.free(wanted).name();
+        notes.find(FindingCode.ENUMERATION_AS_TYPE, object, "type " + name);
+        return new LogicalType.Enumeration(name, e.values());
     }
 
     /** The number of text or binary columns in the largest key that must hold the column whole. */
@@ -211,11 +242,18 @@ final class TableTranslator {
         String object = source.name() + "." + column.name();
         TableExpressions.Pair pair = pairs.get(column.name());
         TypeChoice choice = choices.get(column.name());
-        Optional<Generated> generated = column.generated().flatMap(g -> generated(object, g, choice));
+        boolean uuid = planned.becomesUuid(source.name(), column.name());
+        Optional<String> value = uuid
+                ? Optional.of(reading.uuid(column))
+                : rule(column).flatMap(ColumnRule::value).map(v -> reading.value(column, v));
+        Optional<Generated> generated =
+                column.generated().filter(g -> value.isEmpty()).flatMap(g -> generated(object, g, choice));
         boolean computes = column.identity().isPresent() || column.generated().isPresent();
-        Optional<String> defaultValue = computes
-                ? Optional.empty()
-                : column.defaultValue().flatMap(d -> defaultValue(object, column, d, choice));
+        Optional<String> defaultValue = uuid
+                ? newUuid(column)
+                : computes
+                        ? Optional.empty()
+                        : column.defaultValue().flatMap(d -> defaultValue(object, column, d, choice));
         Column targetColumn = new Column(
                 pair.targetName(),
                 choice.sql(),
@@ -226,17 +264,60 @@ final class TableTranslator {
                         .map(d -> Optional.of(d).filter(t -> !t.isBlank()))
                         .orElse(defaultValue),
                 generated,
-                column.identity(),
+                column.identity().filter(i -> !uuid),
                 column.ignoresCase() && to.has(SqlFeature.IGNORES_CASE),
                 column.onUpdate().flatMap(u -> onUpdate(object, u)),
                 column.comment());
+        boolean typed = uuid
+                || value.isPresent() && rule(column).flatMap(ColumnRule::type).isPresent();
+        return new ColumnMapping(
+                typed ? reading.typed(column, choice.stored()) : column,
+                targetColumn,
+                typed ? choice.stored().form() : pair.type().form(),
+                value.isEmpty() && nullIfImpossible(column, object),
+                generated.isEmpty(),
+                value);
+    }
+
+    private boolean nullIfImpossible(Column column, String object) {
         boolean dated = from.has(SqlFeature.ZERO_DATES) && isDated(column);
         boolean asNull = dated && plan.values().impossibleDates() == ImpossibleDates.AS_NULL;
         if (dated) {
             String what = asNull ? "as NULL" : "refused";
             notes.find(FindingCode.IMPOSSIBLE_DATES, object, "impossible dates " + what);
         }
-        return new ColumnMapping(column, targetColumn, pair.type().form(), asNull, generated.isEmpty());
+        return asNull;
+    }
+
+    /** The references of enumerations to the tables of their values. */
+    List<ForeignKey> references(List<ColumnMapping> columns) {
+        return columns.stream()
+                .filter(c -> rule(c.source()).flatMap(ColumnRule::type).isEmpty())
+                .flatMap(c -> enumerations
+                        .reference(
+                                target, c.target(), pairs.get(c.source().name()).type())
+                        .stream())
+                .toList();
+    }
+
+    /** What gives a new row its key. */
+    private Optional<String> newUuid(Column column) {
+        boolean key = source.primaryKey()
+                .map(Key::columns)
+                .filter(List.of(column.name())::equals)
+                .isPresent();
+        boolean refers = source.foreignKeys().stream().anyMatch(k -> k.columns().contains(column.name()));
+        return key && !refers
+                ? Optional.of(to.language()
+                        .writer()
+                        .apply(WriterContext.plain(to.language()))
+                        .expression(Expr.Call.of("new_uuid")))
+                : Optional.empty();
+    }
+
+    /** The condition under which rows go. */
+    Optional<String> rows() {
+        return reading.rows();
     }
 
     private Optional<Generated> generated(String object, Generated generated, TypeChoice choice) {

@@ -12,6 +12,7 @@ import raftcart.finding.Finding;
  *
  * @param target the database to build, in the target's own terms
  * @param tables how each table's rows cross, parents before children
+ * @param lookups the tables that are made for the values of enumerations
  * @param code views, triggers and the like with their text on the target, in an order in which they can be made
  * @param objects every object of the source with its outcome
  * @param findings everything there is to say, in the order of the objects
@@ -21,6 +22,7 @@ public record Translation(
         Catalog target,
         List<TableMapping> tables,
         List<SequenceMapping> sequences,
+        List<Lookup> lookups,
         List<CodeMapping> code,
         List<ObjectOutcome> objects,
         List<Finding> findings,
@@ -29,6 +31,7 @@ public record Translation(
         Objects.requireNonNull(target, "target");
         tables = List.copyOf(tables);
         sequences = List.copyOf(sequences);
+        lookups = List.copyOf(lookups);
         code = List.copyOf(code);
         objects = List.copyOf(objects);
         findings = List.copyOf(findings);

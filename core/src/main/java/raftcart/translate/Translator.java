@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.Column;
@@ -35,6 +36,7 @@ import raftcart.type.LogicalType;
 
 /** Translates a whole catalog by the plan. */
 public final class Translator {
+    private final PlannedCatalog planned;
     private final Catalog source;
     private final Language from;
     private final Dialect to;
@@ -45,15 +47,18 @@ public final class Translator {
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
     private final Map<ObjectName, TableTranslator> byTarget = new HashMap<>();
     private final CodeTranslator code;
+    private final Enumerations enumerations;
 
     private Translator(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
-        this.source = source;
+        this.planned = new PlannedCatalog(source, plan, notes);
+        this.source = planned.catalog();
         this.from = from;
         this.to = to;
         this.plan = plan;
         this.targetSchema = targetSchema;
-        this.names = new NameMapper(source, plan, targetSchema, from, to, notes);
-        this.code = new CodeTranslator(source, from, to, names, notes);
+        this.names = new NameMapper(this.source, plan, targetSchema, from, to, notes);
+        this.code = new CodeTranslator(this.source, from, to, names, notes, planned::missing);
+        this.enumerations = new Enumerations(to, names, plan.values().enumerations());
     }
 
     /**
@@ -76,15 +81,16 @@ public final class Translator {
     private Translation run() {
         List<Table> selected = TableOrder.of(
                 source.tables().filter(t -> plan.tables().takes(t.name())).toList());
+        selected.forEach(t -> names.reserve(names.table(t.name())));
         for (Table table : selected) {
             if (table.columns().stream().allMatch(c -> c.generated().isPresent())) {
                 leaveTable(table);
                 continue;
             }
-            TableTranslator translator = new TableTranslator(from, to, plan, names, notes, table);
+            TableTranslator translator =
+                    new TableTranslator(from, to, plan, planned, enumerations, names, notes, table);
             refuseCollision(translator);
             tables.put(table.name(), translator);
-            names.reserve(translator.target());
         }
         List<SequenceMapping> sequences = sequences();
         followReferredTypes();
@@ -95,6 +101,7 @@ public final class Translator {
                 new Catalog(to.name(), "", targetSchema, schemas(mappings, sequences, types, made)),
                 mappings,
                 sequences,
+                enumerations.lookups(),
                 made,
                 notes.objects(),
                 notes.findings(),
@@ -172,7 +179,8 @@ public final class Translator {
                 columns.stream().map(ColumnMapping::target).toList(),
                 primaryKey,
                 keys.uniqueKeys(),
-                keys.foreignKeys(),
+                Stream.concat(keys.foreignKeys().stream(), translator.references(columns).stream())
+                        .toList(),
                 translator.checks(),
                 keys.indexes(),
                 table.comment(),
@@ -180,7 +188,8 @@ public final class Translator {
                 table.rowEstimate(),
                 table.byteEstimate());
         noteTable(table);
-        return new TableMapping(table, target, columns);
+        return new TableMapping(
+                table, target, columns, translator.rows(), plan.tables().moves(table.name()));
     }
 
     private void noteTable(Table table) {

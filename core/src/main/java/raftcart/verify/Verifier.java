@@ -94,7 +94,7 @@ public final class Verifier {
         List<DigestField> fields = table.columns().stream()
                 .map(c -> field(dialect.values(), onSource ? c.source() : c.target(), c, onSource))
                 .toList();
-        String from = dialect.values().rowsOf(onSource ? table.source() : table.target());
+        String from = onSource ? table.sourceRows(dialect) : dialect.values().rowsOf(table.target());
         return byColumn
                 ? dialect.values().columnDigestsQuery(from, fields)
                 : dialect.values().digestQuery(from, fields);

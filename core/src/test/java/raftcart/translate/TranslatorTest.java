@@ -257,7 +257,7 @@ class TranslatorTest {
                 .references(reference("f", "up", "parent"))
                 .add();
         Translation translation =
-                translate(MARIADB, POSTGRESQL, new Selection(List.of("*"), List.of("parent")), Map.of());
+                translate(MARIADB, POSTGRESQL, new Selection(List.of("*"), List.of("parent"), List.of()), Map.of());
         assertThat(translation.tables()).hasSize(1);
         assertThat(target(translation, "child").foreignKeys()).isEmpty();
         assertThat(translation.byHand())
@@ -411,8 +411,19 @@ class TranslatorTest {
                         plan(
                                 NameRules.defaults(),
                                 new ColumnRule(
-                                        "star.id", "*", Optional.of("bigint"), Optional.of(false), Optional.empty()),
-                                new ColumnRule("*", "DECL*", Optional.empty(), Optional.empty(), Optional.of("'-'")))),
+                                        "star.id",
+                                        "*",
+                                        Optional.of("bigint"),
+                                        Optional.of(false),
+                                        Optional.empty(),
+                                        Optional.empty()),
+                                new ColumnRule(
+                                        "*",
+                                        "DECL*",
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        Optional.of("'-'"),
+                                        Optional.empty()))),
                 "star");
         assertThat(star.columns())
                 .extracting(Column::declaredType, Column::nullable, c -> c.defaultValue()

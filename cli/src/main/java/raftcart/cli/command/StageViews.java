@@ -203,6 +203,10 @@ final class StageViews {
         }
         console.line("");
         console.line(table.render());
+        if (!verify.notCompared().isEmpty()) {
+            console.line("By the plan the rows of " + String.join(", ", verify.notCompared())
+                    + " stay on the source; they are not compared.");
+        }
     }
 
     private static String checksum(TableVerdict verdict) {

@@ -88,6 +88,7 @@ class StageViewsTest {
                         verdict("changed", 1200, "f".repeat(32), List.of("a", "b"), ""),
                         verdict("swapped", 1200, "f".repeat(32), List.of(), ""),
                         verdict("gone", 0, "", List.of(), "ERROR: relation does not exist\n  Position: 7")),
+                List.of("kestrel.draft"),
                 1.5);
         assertThat(shown(v -> v.verify(result))).isEqualTo("verify     1 of 5 tables the same; 4 differ  1.5 s\n");
         assertThat(shown(v -> v.verdicts(result)))
@@ -96,7 +97,8 @@ class StageViewsTest {
                         "DIFFERS: 1,199 rows on the target\n",
                         "DIFFERS in a, b\n",
                         "DIFFERS: values stand in other rows\n",
-                        "not compared: ERROR: relation does not exist\n")
+                        "not compared: ERROR: relation does not exist\n",
+                        "By the plan the rows of kestrel.draft stay on the source; they are not compared.\n")
                 .doesNotContain("Position");
     }
 
@@ -123,7 +125,7 @@ class StageViewsTest {
         try {
             StageViews views = new StageViews(new Console(false, true, true));
             views.stage("load", "something", 1);
-            views.verdicts(new VerifyStage.Result(List.of(), 0));
+            views.verdicts(new VerifyStage.Result(List.of(), List.of(), 0));
         } finally {
             System.setOut(original);
         }

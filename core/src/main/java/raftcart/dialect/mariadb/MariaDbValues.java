@@ -23,6 +23,12 @@ final class MariaDbValues implements ValueSql {
     }
 
     @Override
+    public String uuidOfNumber(String number) {
+        return "INSERT(INSERT(INSERT(INSERT(LPAD(LOWER(HEX(" + number
+                + ")), 32, '0'), 9, 0, '-'), 14, 0, '-'), 19, 0, '-'), 24, 0, '-')";
+    }
+
+    @Override
     public String canonical(Column column, ValueForm form) {
         String name = identifiers.quote(column.name());
         LogicalType type = column.type();

@@ -31,6 +31,11 @@ final class PgValues implements ValueSql {
     }
 
     @Override
+    public String uuidOfNumber(String number) {
+        return "lpad(to_hex((" + number + ")::bigint), 32, '0')::uuid";
+    }
+
+    @Override
     public String canonical(Column column, ValueForm form) {
         String name = identifiers.quote(column.name());
         LogicalType type = column.type();

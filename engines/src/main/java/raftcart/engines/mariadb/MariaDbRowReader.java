@@ -6,7 +6,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.stream.Collectors;
-import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.engine.TransferColumn;
 import raftcart.move.RowBuffer;
@@ -21,15 +20,14 @@ final class MariaDbRowReader implements RowReader {
     private final ResultSet rows;
     private final int columns;
 
-    MariaDbRowReader(Connection connection, Dialect dialect, Table table, List<TransferColumn> columns)
+    MariaDbRowReader(Connection connection, Dialect dialect, String from, List<TransferColumn> columns)
             throws SQLException {
         String select = columns.stream().map(c -> expression(dialect, c)).collect(Collectors.joining(", "));
         this.columns = columns.size();
         this.statement = connection.createStatement(ResultSet.TYPE_FORWARD_ONLY, ResultSet.CONCUR_READ_ONLY);
         try {
             statement.setFetchSize(FETCH_ROWS);
-            this.rows = statement.executeQuery(
-                    "SELECT " + select + " FROM " + dialect.values().rowsOf(table));
+            this.rows = statement.executeQuery("SELECT " + select + " FROM " + from);
         } catch (SQLException e) {
             statement.close();
             throw e;

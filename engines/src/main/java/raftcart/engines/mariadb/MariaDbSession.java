@@ -131,8 +131,8 @@ final class MariaDbSession extends JdbcSession {
     }
 
     @Override
-    public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
-        return new MariaDbRowReader(connection(), engine().dialect(), table, columns);
+    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
+        return new MariaDbRowReader(connection(), engine().dialect(), rows, columns);
     }
 
     @Override

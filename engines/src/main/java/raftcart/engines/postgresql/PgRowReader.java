@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.CopyOut;
-import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.engine.TransferColumn;
 import raftcart.move.RowBuffer;
@@ -20,11 +19,11 @@ final class PgRowReader implements RowReader {
     private final boolean[] bytes;
     private boolean ended;
 
-    PgRowReader(Connection connection, Dialect dialect, Table table, List<TransferColumn> columns) throws SQLException {
+    PgRowReader(Connection connection, Dialect dialect, String rows, List<TransferColumn> columns) throws SQLException {
         String select = columns.stream()
                 .map(c -> expression(dialect.identifiers().quote(c.column().name()), c))
                 .collect(Collectors.joining(", "));
-        String sql = "COPY (SELECT " + select + " FROM " + dialect.values().rowsOf(table) + ") TO STDOUT";
+        String sql = "COPY (SELECT " + select + " FROM " + rows + ") TO STDOUT";
         this.copy = connection.unwrap(PGConnection.class).getCopyAPI().copyOut(sql);
         this.bytes = new boolean[columns.size()];
         for (int i = 0; i < bytes.length; i++) {

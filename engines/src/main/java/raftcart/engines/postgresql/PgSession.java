@@ -96,8 +96,8 @@ final class PgSession extends JdbcSession {
     }
 
     @Override
-    public RowReader openReader(Table table, List<TransferColumn> columns) throws SQLException {
-        return new PgRowReader(connection(), engine().dialect(), table, columns);
+    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
+        return new PgRowReader(connection(), engine().dialect(), rows, columns);
     }
 
     @Override

@@ -1,0 +1,56 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.Truth;
+
+/** The items of ORDER BY, with NULLs where the source puts them. */
+final class OrderAdapter {
+    private final ExprAdapter adapter;
+
+    OrderAdapter(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The item with NULLs where the source puts them; {@code free} where a further expression may be sorted by. */
+    List<OrderItem> item(OrderItem item, boolean free) {
+        Expr value = adapter.expr(item.value());
+        boolean sourceFirst = item.nulls() == Nulls.DEFAULT
+                ? adapter.from.nulls().first(item.descending())
+                : item.nulls() == Nulls.FIRST;
+        boolean same = adapter.to.nulls().first(item.descending()) == sourceFirst;
+        if (adapter.from.name().equals(adapter.to.name())
+                || (item.nulls() != Nulls.DEFAULT && adapter.to.has(SqlFeature.NULLS_ORDER))) {
+            return List.of(new OrderItem(value, item.descending(), item.nulls()));
+        }
+        if (same || NeverNull.is(item.value(), adapter.scope) || isRanked(item.value())) {
+            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
+        }
+        String where = sourceFirst ? "first" : "last";
+        adapter.note(FindingCode.NULL_ORDER, item.value().span(), "NULLs " + where);
+        if (adapter.to.has(SqlFeature.NULLS_ORDER)) {
+            return List.of(new OrderItem(value, item.descending(), sourceFirst ? Nulls.FIRST : Nulls.LAST));
+        }
+        if (!free || item.value() instanceof Expr.Literal) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    item.value().span(),
+                    "NULLs come " + (sourceFirst ? "last" : "first") + " on the target, " + where + " on the source");
+            return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
+        }
+        Expr isNull = new Expr.Is(value, Truth.NULL, false, item.value().span());
+        Expr rank = Expr.Case.of(
+                isNull, Expr.Literal.number(sourceFirst ? 0 : 1), Expr.Literal.number(sourceFirst ? 1 : 0));
+        return List.of(
+                new OrderItem(rank, false, Nulls.DEFAULT), new OrderItem(value, item.descending(), Nulls.DEFAULT));
+    }
+
+    /** Counts and row numbers are never NULL. */
+    private static boolean isRanked(Expr e) {
+        return e instanceof Expr.Call call && call.function().matches("count|row_number|rank|dense_rank|count_rows");
+    }
+}
