@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -23,12 +24,15 @@ import raftcart.workspace.Stage;
 import raftcart.workspace.Workspace;
 
 /**
- * Runs scripts below {@code target/} in the order of their names. What the files say counts, so that edits take effect.
+ * Runs scripts below {@code target/} in the order of their names, and after them what a person edited below
+ * {@code by-hand/}. What the files say counts, so that edits take effect.
  * Every script that ran is noted in the journal, and is not run a second time.
  */
 final class ScriptRunner {
     /** Marks a journal entry from which on nothing counts as run. */
     static final String AGAIN = "again";
+
+    private static final String BY_HAND = "by-hand";
 
     private final Workspace workspace;
     private final EngineSession target;
@@ -72,7 +76,16 @@ final class ScriptRunner {
         return scripts(workspace, afterData);
     }
 
+    /** What a person made of the parts that were left to them runs last. */
     private static List<String> scripts(Workspace workspace, boolean afterData) {
+        List<String> scripts = new ArrayList<>(generated(workspace, afterData));
+        if (afterData) {
+            scripts.addAll(Manifest.of(workspace).edited(BY_HAND));
+        }
+        return scripts;
+    }
+
+    private static List<String> generated(Workspace workspace, boolean afterData) {
         Path folder = workspace.path("target");
         if (!Files.isDirectory(folder)) {
             return List.of();

@@ -33,14 +33,19 @@ public record ShownObject(
         findings = List.copyOf(findings);
     }
 
-    static ShownObject of(String wanted, Catalog catalog, Translation translation, Dialect to) {
-        ObjectOutcome outcome = translation.objects().stream()
+    /** The object of this name, with or without its schema. */
+    static ObjectOutcome find(String wanted, Translation translation) {
+        return translation.objects().stream()
                 .filter(o -> o.name().equalsIgnoreCase(wanted)
                         || o.name().toLowerCase(Locale.ROOT).endsWith("." + wanted.toLowerCase(Locale.ROOT)))
                 .findFirst()
                 .orElseThrow(() -> new PlanException(
                         "the source has no object '" + wanted + "'",
                         "Name it as the source does; reports/translate.json and source/catalog.json list all."));
+    }
+
+    static ShownObject of(String wanted, Catalog catalog, Translation translation, Dialect to) {
+        ObjectOutcome outcome = find(wanted, translation);
         List<Finding> findings = translation.findings().stream()
                 .filter(f -> f.object().equals(outcome.name()) || f.object().startsWith(outcome.name() + "."))
                 .toList();
@@ -85,10 +90,15 @@ public record ShownObject(
                 .map(t -> t.name().toString())
                 .orElse("");
         return ScriptWriter.scripts(translation, to, "").stream()
-                .filter(s -> s.object().equals("table " + target) || s.object().endsWith(" of " + target))
+                .filter(s -> isOf(s, target))
                 .map(Script::statements)
                 .map(s -> String.join(";\n\n", s) + ";")
                 .collect(Collectors.joining("\n\n"));
+    }
+
+    /** True for the script of a table of this name, and for those of its indexes and keys. */
+    static boolean isOf(Script script, String table) {
+        return script.object().equals("table " + table) || script.object().endsWith(" of " + table);
     }
 
     private static String code(Translation translation, ObjectOutcome outcome) {

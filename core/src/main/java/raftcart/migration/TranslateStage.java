@@ -57,6 +57,60 @@ public final class TranslateStage {
         return result;
     }
 
+    /**
+     * Makes the files of one object anew, also where a person edited them; all others stay as they are.
+     *
+     * @param wanted the object's name on the source, with or without its schema
+     */
+    public static Redone redo(Migration migration, String wanted) {
+        migration.catalog();
+        String targetSchema;
+        try (EngineSession target = migration.openTarget()) {
+            targetSchema = target.defaultSchema();
+        }
+        Translation translation = migration.translation(targetSchema);
+        ObjectOutcome object = ShownObject.find(wanted, translation);
+        Map<String, List<Finding>> findings = findings(translation);
+        Manifest manifest = Manifest.of(migration.workspace());
+        List<String> files = new ArrayList<>();
+        for (Script script : ScriptWriter.scripts(translation, migration.targetDialect(), targetSchema)) {
+            if (isOf(script, object, translation)) {
+                manifest.redo(
+                        script.path(), ScriptWriter.text(script, findings.getOrDefault(script.object(), List.of())));
+                files.add(script.path());
+            }
+        }
+        for (ByHand byHand : translation.byHand()) {
+            if (byHand.name().equals(object.name()) || byHand.name().startsWith(object.name() + ".")) {
+                Script script = ScriptWriter.byHand(byHand);
+                manifest.redo(script.path(), script.statements().get(0));
+                files.add(script.path());
+            }
+        }
+        return new Redone(object.kind().word(), object.name(), object.outcome(), files);
+    }
+
+    private static boolean isOf(Script script, ObjectOutcome object, Translation translation) {
+        return translation.tables().stream()
+                        .filter(t -> t.source().name().toString().equals(object.name()))
+                        .anyMatch(
+                                t -> ShownObject.isOf(script, t.target().name().toString()))
+                || translation.sequences().stream()
+                        .filter(s -> s.source().name().toString().equals(object.name()))
+                        .anyMatch(s -> script.object().equals("sequence " + s.target()))
+                || translation.code().stream()
+                        .filter(c -> c.source().equals(object.name()))
+                        .map(c -> c.target())
+                        .anyMatch(c -> script.object().equals(c.kind().word() + " " + c.name()));
+    }
+
+    /** One object whose files were made anew. */
+    public record Redone(String kind, String name, Outcome outcome, List<String> files) {
+        public Redone {
+            files = List.copyOf(files);
+        }
+    }
+
     private static void journal(Migration migration, Result result, String targetSchema) {
         ObjectNode details = Json.MAPPER.createObjectNode();
         details.put("targetSchema", targetSchema);

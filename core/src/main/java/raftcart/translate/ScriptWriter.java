@@ -169,7 +169,8 @@ public final class ScriptWriter {
     public static Script byHand(ByHand byHand) {
         String head = "-- " + byHand.kind() + " " + byHand.name() + "\n-- "
                 + byHand.code().code() + " by hand: " + oneLine(byHand.reason())
-                + "\n-- The source is below; nothing of it is on the target.\n";
+                + "\n-- The source is below; nothing of it is on the target. Put the target's statements in its place:"
+                + "\n-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.\n";
         return new Script(
                 "by-hand/" + byHand.kind() + "/" + fileName(byHand.name()) + ".sql",
                 byHand.kind() + " " + byHand.name(),

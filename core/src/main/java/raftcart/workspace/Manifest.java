@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
+import raftcart.error.PlanException;
 import raftcart.error.WorkspaceException;
 
 /**
@@ -59,6 +61,39 @@ public final class Manifest {
         }
         workspace.write(path, text);
         generated.put(path, hash(text));
+    }
+
+    /**
+     * Writes a generated file anew, also over an edit.
+     *
+     * @throws PlanException if no file of this path was generated before
+     */
+    public void redo(String path, String text) {
+        if (!generated.containsKey(path)) {
+            throw new PlanException(
+                    path + " was not made by the last translation; the plan or the catalog has changed since",
+                    "Run `raftcart translate` for everything; edited files are kept.");
+        }
+        workspace.write(path, text);
+        generated.put(path, hash(text));
+        workspace.write(FILE, Json.pretty(generated) + "\n");
+    }
+
+    /** The SQL files of a folder that a person edited or added, as paths in their order. */
+    public List<String> edited(String folder) {
+        Path root = workspace.path(folder);
+        if (!Files.isDirectory(root)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.walk(root)) {
+            return files.filter(f -> f.toString().endsWith(".sql"))
+                    .map(f -> workspace.folder().relativize(f).toString().replace('\\', '/'))
+                    .filter(this::isEdited)
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new WorkspaceException(root + " cannot be read", "Check its permissions.", e);
+        }
     }
 
     /** Removes generated files that were not generated again, unless edited, and keeps the record. */

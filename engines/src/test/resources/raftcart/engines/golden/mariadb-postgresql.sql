@@ -1,13 +1,15 @@
 ==== by-hand/event/kestrel_ridge.forget_old_weather.sql
 -- event kestrel_ridge.forget_old_weather
 -- RC0501 by hand: events are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` EVENT `forget_old_weather` ON SCHEDULE EVERY 1 DAY STARTS 'then' ON COMPLETION NOT PRESERVE ENABLE DO DELETE FROM weather_readings WHERE read_at < NOW() - INTERVAL 10 YEAR
 
 ==== by-hand/function/kestrel_ridge.air_mass.sql
 -- function kestrel_ridge.air_mass
 -- RC0501 by hand: functions are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` FUNCTION `air_mass`(zenith_angle DOUBLE) RETURNS double
     DETERMINISTIC
 BEGIN
@@ -20,7 +22,8 @@ END
 ==== by-hand/function/kestrel_ridge.night_of.sql
 -- function kestrel_ridge.night_of
 -- RC0501 by hand: functions are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` FUNCTION `night_of`(moment DATETIME) RETURNS date
     DETERMINISTIC
 RETURN DATE(moment - INTERVAL 12 HOUR)
@@ -28,25 +31,29 @@ RETURN DATE(moment - INTERVAL 12 HOUR)
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_exposures-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on exposures
 -- RC0501 by hand: grants are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 GRANT SELECT ON `kestrel_ridge`.`exposures` TO 'observatory_reader'@'';
 
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_observation_summary-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on observation_summary
 -- RC0501 by hand: grants are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 GRANT SELECT ON `kestrel_ridge`.`observation_summary` TO 'observatory_reader'@'';
 
 ==== by-hand/index/kestrel_ridge.log_entries.by_words.sql
 -- index kestrel_ridge.log_entries.by_words
 -- RC0307 by hand: an index of the kind fulltext
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 index by_words using fulltext (text)
 
 ==== by-hand/procedure/kestrel_ridge.close_night.sql
 -- procedure kestrel_ridge.close_night
 -- RC0501 by hand: procedures are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `close_night`(IN closing DATE, OUT frames INT)
 BEGIN
   DECLARE EXIT HANDLER FOR SQLEXCEPTION
@@ -64,7 +71,8 @@ END
 ==== by-hand/procedure/kestrel_ridge.promote.sql
 -- procedure kestrel_ridge.promote
 -- RC0501 by hand: procedures are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `promote`(IN who INT UNSIGNED)
 BEGIN
   UPDATE astronomers SET is_staff = 1, hourly_rate = hourly_rate * 1.1 WHERE id = who;
@@ -74,13 +82,15 @@ END
 ==== by-hand/role/observatory_reader.sql
 -- role observatory_reader
 -- RC0501 by hand: roles are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE ROLE `observatory_reader`;
 
 ==== by-hand/trigger/kestrel_ridge.exposures_before_insert.sql
 -- trigger kestrel_ridge.exposures_before_insert
 -- RC0501 by hand: triggers are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` TRIGGER exposures_before_insert BEFORE INSERT ON exposures FOR EACH ROW
 BEGIN
   IF NEW.seconds < 0 THEN
@@ -92,7 +102,8 @@ END
 ==== by-hand/trigger/kestrel_ridge.proposals_after_update.sql
 -- trigger kestrel_ridge.proposals_after_update
 -- RC0501 by hand: triggers are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` TRIGGER proposals_after_update AFTER UPDATE ON proposals FOR EACH ROW
 BEGIN
   IF NEW.state <> OLD.state THEN

@@ -1,13 +1,15 @@
 ==== by-hand/check/public.telescopes.telescopes_features_range.sql
 -- check public.telescopes.telescopes_features_range
 -- RC0302 by hand: the operator <@ cannot be said in mariadb
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 (string_to_array((features)::text, ','::text) <@ ARRAY['tracking'::text, 'autoguider'::text, 'dome'::text, 'robotic'::text])
 
 ==== by-hand/function/public.proposals_changed_at_on_update__-HASH.sql
 -- function public.proposals_changed_at_on_update()
 -- RC0501 by hand: functions are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE OR REPLACE FUNCTION public.proposals_changed_at_on_update()
  RETURNS trigger
  LANGUAGE plpgsql
@@ -21,49 +23,57 @@ $function$
 ==== by-hand/index/public.astronomers.astronomers_login.sql
 -- index public.astronomers.astronomers_login
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index astronomers_login using btree (lower(login::text))
 
 ==== by-hand/index/public.filter_usage.filter_usage_key_ignoring_case.sql
 -- index public.filter_usage.filter_usage_key_ignoring_case
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index filter_usage_key_ignoring_case using btree (instrument_id, lower(filter_code::text), since)
 
 ==== by-hand/index/public.filters.filters_key_ignoring_case.sql
 -- index public.filters.filters_key_ignoring_case
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index filters_key_ignoring_case using btree (lower(code::text))
 
 ==== by-hand/index/public.instruments.instruments_name.sql
 -- index public.instruments.instruments_name
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index instruments_name using btree (telescope_id, lower(name::text))
 
 ==== by-hand/index/public.sky_targets.by_remarks.sql
 -- index public.sky_targets.by_remarks
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 index by_remarks using btree ("left"(remarks, 20))
 
 ==== by-hand/index/public.sky_targets.sky_targets_designation.sql
 -- index public.sky_targets.sky_targets_designation
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index sky_targets_designation using btree (lower(designation::text))
 
 ==== by-hand/index/public.telescopes.telescopes_code.sql
 -- index public.telescopes.telescopes_code
 -- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 unique index telescopes_code using btree (lower(code::text))
 
 ==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
 -- trigger public.proposals_changed_at_on_update on proposals
 -- RC0501 by hand: triggers are not translated yet
--- The source is below; nothing of it is on the target.
+-- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.* IS DISTINCT FROM old.* AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
 
 ==== target/30-sequences/0001-plate_number.sql
