@@ -19,6 +19,9 @@ public interface DdlPrinter {
     /** Creates a schema unless it exists. */
     String createSchema(String schema);
 
+    /** Creates a role that cannot log on, unless there is one of this name. */
+    String createRole(String role);
+
     /** Creates a named enumeration. */
     String createType(EnumeratedType type);
 

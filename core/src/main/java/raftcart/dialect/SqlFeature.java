@@ -507,6 +507,8 @@ public enum SqlFeature {
     ROWS_ARE_COUNTED,
     /** A hidden column _ROWID_ tells rows apart. */
     ROWID_BETWEEN_LINES,
+    /** A user is told apart by the host from which it comes. */
+    GRANTEES_HAVE_HOSTS,
     /** AT TIME ZONE can be said. */
     AT_TIME_ZONE,
     /** AT TIME ZONE turns plain times into instants, and instants into plain times. */

@@ -18,6 +18,7 @@ public record Plan(
         NameRules names,
         List<ColumnRule> columns,
         ValueChoices values,
+        Grants grants,
         LoadSettings load,
         EffortRates effort) {
     public Plan {
@@ -28,6 +29,7 @@ public record Plan(
         Objects.requireNonNull(names, "names");
         columns = List.copyOf(columns);
         Objects.requireNonNull(values, "values");
+        Objects.requireNonNull(grants, "grants");
         Objects.requireNonNull(load, "load");
         Objects.requireNonNull(effort, "effort");
     }
@@ -42,6 +44,7 @@ public record Plan(
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
+                Grants.HAND_OVER,
                 LoadSettings.defaults(),
                 EffortRates.defaults());
     }

@@ -74,8 +74,8 @@ public final class PlanFile {
                 root,
                 "",
                 List.of(
-                        "version", "source", "target", "tables", "schemas", "names", "columns", "values", "load",
-                        "effort"));
+                        "version", "source", "target", "tables", "schemas", "names", "columns", "values", "grants",
+                        "load", "effort"));
         checker.number(root.path("version"), "version", 1, 1, 1);
         return new Plan(
                 endpoint(checker, root.path("source"), "source"),
@@ -85,6 +85,7 @@ public final class PlanFile {
                 names(checker, root.path("names")),
                 PlanRules.columns(checker, root.path("columns")),
                 values(checker, root.path("values")),
+                checker.choice(root.path("grants"), "grants", Grants.HAND_OVER),
                 load(checker, root.path("load")),
                 effort(checker, root.path("effort")));
     }
@@ -207,6 +208,7 @@ public final class PlanFile {
         values.put("one-digit-boolean", PlanChecker.word(plan.values().oneDigitBoolean()));
         values.put("time", PlanChecker.word(plan.values().time()));
         values.put("enumerations", PlanChecker.word(plan.values().enumerations()));
+        root.put("grants", PlanChecker.word(plan.grants()));
         ObjectNode load = root.putObject("load");
         load.put("rows-per-batch", plan.load().rowsPerBatch());
         load.put("stop-after-refused", plan.load().stopAfterRefused());

@@ -28,6 +28,14 @@ final class GrantAdapter {
             adapter.note(FindingCode.PRIVILEGE, grant.span(), "rights on the default schema are left out");
             return List.of();
         }
+        boolean reached = grant.kind().equals("SCHEMA")
+                && adapter.to.has(SqlFeature.DATABASES_ARE_SCHEMAS)
+                && grant.privileges().equals(List.of("USAGE"));
+        if (reached) {
+            adapter.note(FindingCode.PRIVILEGE, grant.span(), "no right is needed to reach a schema");
+            return List.of();
+        }
+        sayLaterTables(grant);
         List<String> kept = grant.privileges().stream()
                 .map(p -> renamed(p, grant.kind()))
                 .filter(p -> isKnown(p, grant.kind()))
@@ -43,13 +51,35 @@ final class GrantAdapter {
                     "of the rights " + String.join(", ", grant.privileges()) + " only " + String.join(", ", kept));
         }
         return List.of(new DdlStatement.Grant(
-                grant.revoke(),
-                kept,
-                grant.kind(),
-                grant.objects(),
-                grant.grantees(),
-                grant.withGrant(),
-                grant.span()));
+                grant.revoke(), kept, grant.kind(), grant.objects(), grantees(grant), grant.withGrant(), grant.span()));
+    }
+
+    private void sayLaterTables(DdlStatement.Grant grant) {
+        boolean stars = adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS);
+        if (grant.kind().equals(DdlStatement.Grant.ALL_TABLES)
+                && stars != adapter.to.has(SqlFeature.DATABASES_ARE_SCHEMAS)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    grant.span(),
+                    "tables that are made later are " + (stars ? "not among them" : "among them too"));
+        }
+    }
+
+    /** The grantees, without their hosts where the target knows none. */
+    private List<String> grantees(DdlStatement.Grant grant) {
+        if (adapter.to.has(SqlFeature.GRANTEES_HAVE_HOSTS)) {
+            return grant.grantees();
+        }
+        return grant.grantees().stream()
+                .map(g -> {
+                    int at = g.indexOf('@');
+                    if (at > 0 && !g.matches(".*@%?")) {
+                        adapter.note(FindingCode.SYNTAX_CHECK, grant.span(), g + " from any host");
+                    }
+                    return at > 0 ? g.substring(0, at) : g;
+                })
+                .distinct()
+                .toList();
     }
 
     private static String renamed(String privilege, String kind) {
@@ -59,7 +89,7 @@ final class GrantAdapter {
     private boolean isKnown(String privilege, String kind) {
         String word = privilege.replaceFirst(" \\(.*", "");
         return switch (kind) {
-            case "" -> ON_TABLES.contains(word);
+            case "", DdlStatement.Grant.ALL_TABLES -> ON_TABLES.contains(word);
             case "SEQUENCE" -> word.matches("USAGE|ALL|SELECT|UPDATE") && adapter.to.has(SqlFeature.SCHEMA_GRANTS);
             case "SCHEMA" -> word.matches("USAGE|CREATE|ALL") && adapter.to.has(SqlFeature.SCHEMA_GRANTS);
             default -> false;

@@ -103,6 +103,10 @@ final class CodeTranslator {
                 .findFirst());
     }
 
+    Statement parse(String text) {
+        return ObjectRewriter.parse(text, from);
+    }
+
     ObjectRewriter rewriter() {
         return rewriter;
     }
@@ -232,7 +236,7 @@ final class CodeTranslator {
     }
 
     /** The table or view that a name of the source means. */
-    private Optional<Relation> relation(QualifiedName name) {
+    Optional<Relation> relation(QualifiedName name) {
         List<String> parts = name.parts().stream().map(this::stored).toList();
         String own = parts.get(parts.size() - 1);
         String schema = parts.size() > 1 ? parts.get(parts.size() - 2) : source.defaultSchema();
@@ -248,7 +252,7 @@ final class CodeTranslator {
         return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
     }
 
-    private QualifiedName sequence(QualifiedName name) {
+    QualifiedName sequence(QualifiedName name) {
         return TableExpressions.exact(
                 names.sequence(name.parts().stream().map(this::stored).toList()));
     }

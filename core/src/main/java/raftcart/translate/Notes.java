@@ -25,7 +25,13 @@ final class Notes {
     }
 
     void byHand(String kind, String name, String source, FindingCode code, String reason) {
-        byHand.add(new ByHand(kind, name, source, code, reason));
+        byHand.add(new ByHand(kind, name, source, code, reason, ""));
+        find(code, name, reason);
+    }
+
+    /** Something whose text on the target is known and which only a person can decide to run. */
+    void ready(String kind, String name, String source, FindingCode code, String reason, String ready) {
+        byHand.add(new ByHand(kind, name, source, code, reason, ready));
         find(code, name, reason);
     }
 

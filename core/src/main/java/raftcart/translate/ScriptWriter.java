@@ -24,6 +24,9 @@ public final class ScriptWriter {
     /** Where the scripts of tables stand, one a table in the order of the translation's tables. */
     public static final String TABLES = "target/40-tables/";
 
+    private static final String RUN =
+            "-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.\n";
+
     private final Translation translation;
     private final Dialect to;
     private final DdlPrinter ddl;
@@ -128,7 +131,7 @@ public final class ScriptWriter {
 
     /** Views, which may read any table, and triggers, which are not to see the rows that are loaded. */
     private void code() {
-        Map<ObjectKind, String> stages = Map.of(ObjectKind.TRIGGER, "80-triggers");
+        Map<ObjectKind, String> stages = Map.of(ObjectKind.TRIGGER, "80-triggers", ObjectKind.GRANT, "90-grants");
         number = 0;
         for (CodeMapping mapping : translation.code()) {
             CodeObject object = mapping.target();
@@ -168,13 +171,17 @@ public final class ScriptWriter {
     /** The path and text of the file that hands an object to a person. */
     public static Script byHand(ByHand byHand) {
         String head = "-- " + byHand.kind() + " " + byHand.name() + "\n-- "
-                + byHand.code().code() + " by hand: " + oneLine(byHand.reason())
-                + "\n-- The source is below; nothing of it is on the target. Put the target's statements in its place:"
-                + "\n-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.\n";
+                + byHand.code().code() + " by hand: " + oneLine(byHand.reason()) + "\n";
+        String text = byHand.ready().isEmpty()
+                ? "-- The source is below; nothing of it is on the target. Put the target's statements in its place:\n"
+                        + RUN + byHand.source().strip() + "\n"
+                : "-- It is translated; to have it run, remove this line:\n" + RUN + "-- The source:\n"
+                        + byHand.source().strip().replaceAll("(?m)^", "--   ") + "\n"
+                        + byHand.ready().strip() + "\n";
         return new Script(
                 "by-hand/" + byHand.kind() + "/" + fileName(byHand.name()) + ".sql",
                 byHand.kind() + " " + byHand.name(),
-                List.of(head + byHand.source().strip() + "\n"),
+                List.of(head + text),
                 true);
     }
 

@@ -239,10 +239,15 @@ public final class Translator {
         List<CodeMapping> all = new ArrayList<>(code.done());
         tables.values().forEach(t -> t.assigned()
                 .forEach((column, value) -> assigned(t, column, value).ifPresent(all::add)));
+        GrantTranslator grants = new GrantTranslator(code, names, to, plan.grants(), notes);
         for (Schema schema : source.schemas()) {
-            schema.codeObjects().stream()
-                    .filter(c -> !CodeTranslator.isView(c.kind()))
-                    .forEach(this::leave);
+            for (CodeObject object : schema.codeObjects()) {
+                if (object.kind() == ObjectKind.GRANT || object.kind() == ObjectKind.ROLE) {
+                    grants.translate(object).ifPresent(all::add);
+                } else if (!CodeTranslator.isView(object.kind())) {
+                    leave(object);
+                }
+            }
         }
         return all;
     }

@@ -3,6 +3,8 @@ package raftcart.scripts;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigInteger;
@@ -26,9 +28,15 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.type.LogicalType;
+import raftcart.workspace.Json;
+import raftcart.workspace.JsonSchema;
 
 /** What a folder of scripts leaves behind when its statements have run one after the other. */
 class ScriptSourceTest {
+    /** The published schema of the file that keeps a catalog. */
+    private static final com.networknt.schema.JsonSchema SCHEMA =
+            JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(JsonSchema.CATALOG.text());
+
     @TempDir
     private Path folder;
 
@@ -40,7 +48,9 @@ class ScriptSourceTest {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ScriptSource.of("scripts:" + dialect + ":" + folder).read();
+        Catalog catalog = ScriptSource.of("scripts:" + dialect + ":" + folder).read();
+        assertThat(SCHEMA.validate(Json.MAPPER.valueToTree(catalog))).isEmpty();
+        return catalog;
     }
 
     private static Table table(Catalog catalog, String name) {

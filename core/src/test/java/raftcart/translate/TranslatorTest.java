@@ -31,6 +31,7 @@ import raftcart.finding.Outcome;
 import raftcart.plan.ColumnRule;
 import raftcart.plan.EffortRates;
 import raftcart.plan.Endpoint;
+import raftcart.plan.Grants;
 import raftcart.plan.LoadSettings;
 import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
@@ -135,6 +136,7 @@ class TranslatorTest {
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
+                Grants.HAND_OVER,
                 LoadSettings.defaults(),
                 EffortRates.defaults());
         return Translator.translate(catalog, from.language(), to, plan, "s");
@@ -354,6 +356,7 @@ class TranslatorTest {
                 NameRules.defaults(),
                 List.of(),
                 ValueChoices.defaults(),
+                Grants.HAND_OVER,
                 LoadSettings.defaults(),
                 EffortRates.defaults());
         assertThatThrownBy(() -> Translator.translate(catalog, POSTGRESQL.language(), MARIADB, plan, "s"))
@@ -370,6 +373,7 @@ class TranslatorTest {
                 names,
                 List.of(columns),
                 ValueChoices.defaults(),
+                Grants.HAND_OVER,
                 LoadSettings.defaults(),
                 EffortRates.defaults());
     }

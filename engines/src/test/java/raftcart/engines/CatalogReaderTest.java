@@ -2,6 +2,8 @@ package raftcart.engines;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.math.BigInteger;
 import java.sql.Connection;
 import java.util.List;
@@ -27,12 +29,19 @@ import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
 import raftcart.type.LogicalType;
 import raftcart.workspace.Json;
+import raftcart.workspace.JsonSchema;
 
 /** What the readers find in a database, record by record. */
 class CatalogReaderTest {
+    /** The published schema of the file that keeps a catalog. */
+    private static final com.networknt.schema.JsonSchema SCHEMA =
+            JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(JsonSchema.CATALOG.text());
+
     private static Catalog read(Databases database) {
         try (EngineSession session = Engines.open(database.endpoint())) {
-            return session.readCatalog();
+            Catalog catalog = session.readCatalog();
+            assertThat(SCHEMA.validate(Json.MAPPER.valueToTree(catalog))).isEmpty();
+            return catalog;
         }
     }
 

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -82,10 +81,7 @@ class EditedFilesTest {
         assertThat(BuildStage.open(migration, BuildStage.Part.AFTER_DATA)).isEmpty();
         assertThat(target.ask("SELECT count(*) FROM pg_indexes WHERE tablename = 'star'"))
                 .isEqualTo("2");
-        assertThatThrownBy(() -> TranslateStage.redo(migration, "stair"))
-                .isInstanceOf(PlanException.class)
-                .hasMessageContaining("stair");
-        assertThat(List.of(table))
-                .allSatisfy(f -> assertThat(Files.readString(f)).contains("(20)"));
+        assertThat(Files.readString(table)).contains("(20)");
+        assertThatThrownBy(() -> TranslateStage.redo(migration, "stair")).isInstanceOf(PlanException.class);
     }
 }

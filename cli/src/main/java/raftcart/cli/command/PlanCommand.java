@@ -5,6 +5,7 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLGenerator;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import raftcart.cli.ExitCode;
@@ -12,9 +13,12 @@ import raftcart.cli.terminal.Console;
 import raftcart.plan.Plan;
 import raftcart.plan.PlanFile;
 import raftcart.workspace.Json;
+import raftcart.workspace.JsonSchema;
 
 /** Reads the plan and says what it means. */
-@Command(name = "plan", description = "Check raftcart.yaml, or show it with everything that it leaves out.")
+@Command(
+        name = "plan",
+        description = "Check raftcart.yaml, or show it with everything that it leaves out; print its JSON Schema.")
 final class PlanCommand extends FolderCommand {
     @Option(names = "--check", description = "Say whether the plan is right; all its faults with their lines if not.")
     private boolean check;
@@ -22,9 +26,19 @@ final class PlanCommand extends FolderCommand {
     @Option(names = "--show-effective", description = "Print the plan as it is understood, defaults and all.")
     private boolean showEffective;
 
+    @Option(
+            names = "--schema",
+            paramLabel = "OF",
+            description = "Print the JSON Schema of the plan, or of source/catalog.json: plan or catalog.")
+    private Optional<JsonSchema> schema = Optional.empty();
+
     @Override
     public Integer call() {
         Console console = console();
+        if (schema.isPresent()) {
+            console.print(schema.get().text());
+            return ExitCode.CLEAN.code();
+        }
         Plan plan = migration().plan();
         ObjectNode tree = PlanFile.tree(plan);
         if (console.isJson()) {

@@ -36,6 +36,11 @@ final class MariaDbDdl implements DdlPrinter {
     }
 
     @Override
+    public String createRole(String role) {
+        return "CREATE ROLE IF NOT EXISTS " + identifiers.quote(role);
+    }
+
+    @Override
     public String createType(EnumeratedType type) {
         throw new IllegalStateException("MariaDB has no named enumerations");
     }

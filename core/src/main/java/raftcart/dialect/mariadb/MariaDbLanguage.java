@@ -33,6 +33,7 @@ public final class MariaDbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.ZONES_BY_TABLES,
+                    SqlFeature.GRANTEES_HAVE_HOSTS,
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,

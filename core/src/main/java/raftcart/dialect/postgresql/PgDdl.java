@@ -32,6 +32,12 @@ final class PgDdl implements DdlPrinter {
     }
 
     @Override
+    public String createRole(String role) {
+        return "DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = " + string(role) + ") THEN CREATE ROLE "
+                + identifiers.quote(role) + " NOLOGIN; END IF; END $$";
+    }
+
+    @Override
     public String createType(EnumeratedType type) {
         String values = type.values().stream().map(PgDdl::string).collect(Collectors.joining(", "));
         return "CREATE TYPE " + identifiers.quote(type.name()) + " AS ENUM (" + values + ")";

@@ -17,14 +17,25 @@ final class GrantWriter {
         if (grant.kind().equals("SCHEMA")) {
             ddl.require(SqlFeature.SCHEMA_GRANTS, "a right on a schema");
         }
-        String kind = grant.kind().isEmpty() ? "" : grant.kind() + " ";
-        String objects = grant.objects().stream().map(ddl::name).collect(Collectors.joining(", "));
+        boolean all = grant.kind().equals(DdlStatement.Grant.ALL_TABLES);
+        boolean byStar = all && ddl.has(SqlFeature.DATABASES_ARE_SCHEMAS);
+        if (all && !byStar) {
+            ddl.require(SqlFeature.SCHEMA_GRANTS, "a right on all tables of a schema");
+        }
+        String kind = grant.kind().isEmpty() || byStar ? "" : grant.kind() + (all ? " IN SCHEMA " : " ");
+        String objects = grant.objects().stream()
+                .map(o -> ddl.name(o) + (byStar ? ".*" : ""))
+                .collect(Collectors.joining(", "));
         String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));
         return (grant.revoke() ? "REVOKE " : "GRANT ") + String.join(", ", grant.privileges()) + " ON " + kind + objects
                 + (grant.revoke() ? " FROM " : " TO ") + people + (grant.withGrant() ? " WITH GRANT OPTION" : "");
     }
 
     private String grantee(String name) {
+        int at = name.indexOf('@');
+        if (at > 0 && ddl.has(SqlFeature.GRANTEES_HAVE_HOSTS)) {
+            return "'" + name.substring(0, at) + "'@'" + name.substring(at + 1) + "'";
+        }
         return name.equalsIgnoreCase("public") ? "PUBLIC" : ddl.language().write(raftcart.sql.tree.Name.of(name));
     }
 }

@@ -3,6 +3,7 @@ package raftcart.sql.parse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.DdlStatement;
@@ -38,6 +39,10 @@ final class GrantParser {
                 cursor.takeSymbol("::");
             }
         }
+        Optional<QualifiedName> schema = allTables(kind);
+        if (schema.isPresent()) {
+            return rest(revoke, privileges, DdlStatement.Grant.ALL_TABLES, List.of(schema.get()), span);
+        }
         if (kind.matches("ALL|FUNCTION|PROCEDURE|LANGUAGE|TYPE|DOMAIN|PACKAGE|TABLESPACE|WAREHOUSE|DIRECTORY|DATABASE")
                 || cursor.peek().isSymbol("*")
                 || cursor.peek(1).isSymbol(".") && cursor.peek(2).isSymbol("*")) {
@@ -45,18 +50,44 @@ final class GrantParser {
             return new Statement.NotTranslated((revoke ? "REVOKE" : "GRANT") + " on other than tables", false, span);
         }
         List<QualifiedName> objects = parsing.list(parsing::qualifiedName);
+        String plain = kind.matches("TABLE|OBJECT|VIEW") ? "" : kind;
+        return rest(revoke, privileges, plain, objects, span);
+    }
+
+    /** The schema all of whose tables are meant, as {@code schema.*} or in words. */
+    private Optional<QualifiedName> allTables(String kind) {
+        if (kind.equals("ALL") && cursor.takeWords("TABLES", "IN", "SCHEMA")) {
+            return Optional.of(parsing.qualifiedName());
+        }
+        boolean star = kind.isEmpty()
+                && cursor.peek().isName()
+                && cursor.peek(1).isSymbol(".")
+                && cursor.peek(2).isSymbol("*");
+        if (!star) {
+            return Optional.empty();
+        }
+        QualifiedName schema = new QualifiedName(List.of(parsing.name()));
+        cursor.take();
+        cursor.take();
+        return Optional.of(schema);
+    }
+
+    private Statement rest(
+            boolean revoke, List<String> privileges, String kind, List<QualifiedName> objects, Span span) {
         if (!cursor.takeWords(revoke ? "FROM" : "TO")) {
             throw cursor.unexpected(revoke ? "FROM" : "TO");
         }
         List<String> grantees = parsing.list(this::grantee);
+        if (cursor.peek().isAnyWord("IDENTIFIED", "REQUIRE")) {
+            throw cursor.byHand("a grant with a password");
+        }
         boolean withGrant = cursor.takeWords("WITH", "GRANT", "OPTION");
         cursor.takeAny("CASCADE", "RESTRICT");
         cursor.takeWords("CONSTRAINTS");
         if (cursor.takeWords("GRANTED", "BY") || cursor.takeWords("AS")) {
             cursor.take();
         }
-        String plain = kind.matches("TABLE|OBJECT|VIEW") ? "" : kind;
-        return new DdlStatement.Grant(revoke, privileges, plain, objects, grantees, withGrant, span);
+        return new DdlStatement.Grant(revoke, privileges, kind, objects, grantees, withGrant, span);
     }
 
     private String privilege() {
@@ -79,9 +110,10 @@ final class GrantParser {
     private String grantee() {
         cursor.takeAny("USER", "GROUP", "ROLE");
         String text = parsing.name().text();
-        if (cursor.peek().text().startsWith("@")) {
-            throw cursor.byHand("a grantee with a host");
+        if (!cursor.peek().text().startsWith("@")) {
+            return text;
         }
-        return text;
+        String host = cursor.take().text().substring(1);
+        return text + "@" + (host.isEmpty() ? parsing.name().text() : host.replaceAll("['\"`]", ""));
     }
 }

@@ -231,7 +231,12 @@ public sealed interface DdlStatement extends Statement {
     /** A comment on an object; for a column the name ends in the column's. */
     record Comment(String kind, QualifiedName name, Optional<String> text, Span span) implements DdlStatement {}
 
-    /** Rights given or taken. Privileges are as written; {@code kind} is empty for a table. */
+    /**
+     * Rights given or taken. Privileges are as written.
+     *
+     * @param kind empty for tables and views; {@link #ALL_TABLES} for all of the schemas that {@code objects} names
+     * @param grantees names; on engines that tell users apart by their hosts, with @ and the host behind
+     */
     record Grant(
             boolean revoke,
             List<String> privileges,
@@ -240,5 +245,8 @@ public sealed interface DdlStatement extends Statement {
             List<String> grantees,
             boolean withGrant,
             Span span)
-            implements DdlStatement {}
+            implements DdlStatement {
+        /** The kind of all tables and views of schemas. */
+        public static final String ALL_TABLES = "ALL TABLES";
+    }
 }

@@ -134,10 +134,9 @@ SELECT ROW_NUMBER() OVER w, LAG(x, 1) OVER w, NTH_VALUE(x, 2) OVER (w ROWS UNBOU
 -- SELECT LAST_INSERT_ID(), ROW_COUNT(), FOUND_ROWS(), DATABASE(), USER(), CONNECTION_ID(), VERSION(), SLEEP(1), BENCHMARK(1, 1), GET_LOCK('a', 1)
 -- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN SELECT 1
--- RC0602 by hand: No counterpart on the target: GRANT on other than tables
+-- RC0602 by hand: No counterpart on the target: a grant with a password
 -- GRANT SELECT, INSERT ON `kro`.* TO 'app'@'%' IDENTIFIED BY 'x'
--- RC0602 by hand: No counterpart on the target: a grantee with a host
--- GRANT ALL PRIVILEGES ON kro.telescope TO app@localhost WITH GRANT OPTION
+GRANT ALL PRIVILEGES ON kro.telescope TO app WITH GRANT OPTION;
 -- RC0602 by hand: No counterpart on the target: user
 -- CREATE USER 'app'@'%' IDENTIFIED BY 'x'
 BEGIN;
@@ -253,8 +252,8 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 63:1: RC0604 adapted: Client command left out: SHOW TABLES LIKE 'a%'
 -- 64:1: RC0604 adapted: Client command left out: DESCRIBE telescope
 -- 65:1: RC0602 by hand: No counterpart on the target: EXPLAIN
--- 66:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
--- 67:45: RC0602 by hand: No counterpart on the target: a grantee with a host
+-- 66:46: RC0602 by hand: No counterpart on the target: a grant with a password
+-- 67:1: RC0627 check: Said in other words, with a difference: app@localhost from any host
 -- 68:1: RC0602 by hand: No counterpart on the target: user
 -- 69:1: RC0604 adapted: Client command left out: FLUSH PRIVILEGES
 -- 71:1: RC0604 adapted: Client command left out: SET autocommit = 0

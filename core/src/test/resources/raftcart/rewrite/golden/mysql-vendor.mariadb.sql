@@ -127,7 +127,7 @@ CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept
 -- source load_departments.dump
 -- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD DATA LOCAL INFILE 'x.txt' INTO TABLE star FIELDS TERMINATED BY ',' LINES TERMINATED BY '\n' (a, b)
--- RC0602 by hand: No counterpart on the target: GRANT on other than tables
+-- RC0602 by hand: No counterpart on the target: a grant with a password
 -- GRANT ALL PRIVILEGES ON obs.* TO 'u'@'localhost' IDENTIFIED BY 'x'
 -- RC0602 by hand: No counterpart on the target: user
 -- CREATE USER 'a'@'%' IDENTIFIED BY 'y'
@@ -191,7 +191,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 120:1: RC0602 by hand: No counterpart on the target: SOURCE
 -- 121:1: RC0604 adapted: Client command left out: flush binary logs
 -- 122:1: RC0602 by hand: No counterpart on the target: LOAD
--- 123:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
+-- 123:50: RC0602 by hand: No counterpart on the target: a grant with a password
 -- 124:1: RC0602 by hand: No counterpart on the target: user
 -- 125:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
 -- 128:1: RC0602 by hand: No counterpart on the target: columns defined beside a query

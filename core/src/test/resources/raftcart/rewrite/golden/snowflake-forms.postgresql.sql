@@ -193,8 +193,7 @@ SELECT NEXTVAL('sq');
 -- SELECT $v, IDENTIFIER('x')
 -- RC0602 by hand: No counterpart on the target: UNDROP
 -- UNDROP TABLE telescope
--- RC0602 by hand: No counterpart on the target: GRANT on other than tables
--- GRANT SELECT ON ALL TABLES IN SCHEMA public TO ROLE r
+GRANT SELECT ON ALL TABLES IN SCHEMA public TO r;
 -- RC0602 by hand: No counterpart on the target: task
 -- CREATE TASK tk WAREHOUSE = wh SCHEDULE = '5 MINUTE' AS INSERT INTO t2 SELECT * FROM telescope
 -- RC0602 by hand: No counterpart on the target: stream
@@ -309,7 +308,6 @@ CALL p1();
 -- 57:1: RC0604 adapted: Client command left out: SHOW TABLES
 -- 58:1: RC0604 adapted: Client command left out: DESC TABLE telescope
 -- 59:1: RC0602 by hand: No counterpart on the target: UNDROP
--- 60:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 61:1: RC0602 by hand: No counterpart on the target: task
 -- 62:1: RC0602 by hand: No counterpart on the target: stream
 -- 63:1: RC0603 by hand: Code is not translated: function

@@ -30,17 +30,29 @@ RETURN DATE(moment - INTERVAL 12 HOUR)
 
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_exposures-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on exposures
--- RC0501 by hand: grants are not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
+-- It is translated; to have it run, remove this line:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-GRANT SELECT ON `kestrel_ridge`.`exposures` TO 'observatory_reader'@'';
+-- The source:
+--   GRANT SELECT ON `kestrel_ridge`.`exposures` TO 'observatory_reader'@'';
+DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'observatory_reader') THEN CREATE ROLE "observatory_reader" NOLOGIN; END IF; END $$;
+
+GRANT USAGE ON SCHEMA "public" TO "observatory_reader";
+
+GRANT SELECT ON "public"."exposures" TO observatory_reader;
 
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_observation_summary-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on observation_summary
--- RC0501 by hand: grants are not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
+-- It is translated; to have it run, remove this line:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-GRANT SELECT ON `kestrel_ridge`.`observation_summary` TO 'observatory_reader'@'';
+-- The source:
+--   GRANT SELECT ON `kestrel_ridge`.`observation_summary` TO 'observatory_reader'@'';
+DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'observatory_reader') THEN CREATE ROLE "observatory_reader" NOLOGIN; END IF; END $$;
+
+GRANT USAGE ON SCHEMA "public" TO "observatory_reader";
+
+GRANT SELECT ON "public"."observation_summary" TO observatory_reader;
 
 ==== by-hand/index/kestrel_ridge.log_entries.by_words.sql
 -- index kestrel_ridge.log_entries.by_words
@@ -81,10 +93,12 @@ END
 
 ==== by-hand/role/observatory_reader.sql
 -- role observatory_reader
--- RC0501 by hand: roles are not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
+-- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
+-- It is translated; to have it run, remove this line:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE ROLE `observatory_reader`;
+-- The source:
+--   CREATE ROLE `observatory_reader`;
+DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'observatory_reader') THEN CREATE ROLE "observatory_reader" NOLOGIN; END IF; END $$;
 
 ==== by-hand/trigger/kestrel_ridge.exposures_before_insert.sql
 -- trigger kestrel_ridge.exposures_before_insert

@@ -1,0 +1,93 @@
+package raftcart.engines;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import raftcart.migration.BuildStage;
+
+/** Rights cross to roles, or wait for a person who lets them run. */
+class GrantsTest {
+    private static final String STAR =
+            "CREATE TABLE star (id INTEGER PRIMARY KEY, name VARCHAR(20), secret VARCHAR(20))";
+
+    @TempDir
+    Path folder;
+
+    private final Databases mariadb;
+    private final Databases postgresql;
+
+    GrantsTest() throws Exception {
+        mariadb = Databases.mariadb();
+        postgresql = Databases.postgresql();
+    }
+
+    /** Roles belong to the server, which the tests share. */
+    @AfterEach
+    void removeRoles() throws Exception {
+        mariadb.run(
+                "DROP USER IF EXISTS 'gazer'@'%'",
+                "DROP USER IF EXISTS 'guest'@'localhost'", "DROP ROLE IF EXISTS viewer");
+        mariadb.run("DROP ROLE IF EXISTS gazer");
+        for (String role : List.of("gazer", "guest", "viewer")) {
+            postgresql.run("DO $$ BEGIN IF EXISTS (SELECT FROM pg_roles WHERE rolname = '" + role
+                    + "') THEN DROP OWNED BY " + role + "; DROP ROLE " + role + "; END IF; END $$");
+        }
+    }
+
+    @Test
+    void fromMariaDbToRolesOfPostgreSql() throws Exception {
+        mariadb.run(
+                STAR,
+                "CREATE VIEW names AS SELECT id, name FROM star",
+                "CREATE USER 'gazer'@'%'",
+                "CREATE USER 'guest'@'localhost'",
+                "GRANT SELECT ON names TO 'gazer'@'%'",
+                "GRANT SELECT, INSERT, SHOW VIEW ON star TO 'gazer'@'%'",
+                "GRANT SELECT ON " + mariadb.name() + ".* TO 'guest'@'localhost'");
+        MigrationRun run = MigrationRun.of(folder, mariadb.endpoint(), postgresql.endpoint(), "grants: create\n");
+        assertThat(run.loaded.failures()).isEmpty();
+        for (String right :
+                List.of("gazer names SELECT", "gazer star INSERT", "guest star SELECT", "guest names SELECT")) {
+            String[] words = right.split(" ");
+            assertThat(postgresql.ask(
+                            "SELECT has_table_privilege('" + words[0] + "', '" + words[1] + "', '" + words[2] + "')"))
+                    .as(right)
+                    .isEqualTo("t");
+        }
+        assertThat(postgresql.ask("SELECT has_table_privilege('gazer', 'star', 'DELETE')"))
+                .isEqualTo("f");
+        assertThat(postgresql.ask("SELECT rolcanlogin FROM pg_roles WHERE rolname = 'gazer'"))
+                .isEqualTo("f");
+    }
+
+    @Test
+    void fromPostgreSqlByAPerson() throws Exception {
+        postgresql.run(
+                STAR,
+                "CREATE ROLE viewer",
+                "GRANT SELECT, TRUNCATE ON star TO viewer",
+                "INSERT INTO star VALUES (1, 'Vega', 'x')");
+        MigrationRun run = MigrationRun.of(folder, postgresql.endpoint(), mariadb.endpoint());
+        assertThat(mariadb.ask("SELECT COUNT(*) FROM mysql.user WHERE User = 'viewer'"))
+                .isEqualTo("0");
+        Path file;
+        try (Stream<Path> files = Files.walk(folder.resolve("by-hand/grant"))) {
+            file = files.filter(f -> f.toString().endsWith(".sql")).findFirst().orElseThrow();
+        }
+        String text = Files.readString(file);
+        assertThat(text)
+                .contains("RC0503 by hand", "--   GRANT SELECT, TRUNCATE", "CREATE ROLE IF NOT EXISTS `viewer`;")
+                .doesNotContain("USAGE");
+        Files.writeString(file, text.replace("-- It is translated; to have it run, remove this line:\n", ""));
+        BuildStage.run(run.migration, BuildStage.Part.AFTER_DATA, BuildStage.Existing.STOP, false);
+        assertThat(mariadb.ask("SELECT GROUP_CONCAT(PRIVILEGE_TYPE) FROM information_schema.TABLE_PRIVILEGES"
+                        + " WHERE GRANTEE LIKE '%viewer%' AND TABLE_SCHEMA = '" + mariadb.name() + "'"))
+                .isEqualTo("SELECT");
+    }
+}
