@@ -31,6 +31,15 @@ public interface ValueSql {
      */
     String impossibleDate(Column column);
 
+    /** The condition under which a column's number is more than a truth value; empty where the engine has those. */
+    String moreThanTruth(Column column);
+
+    /**
+     * The numbers of digits before and behind the point of a column's number that has no precision; empty where the engine has
+     * no such numbers.
+     */
+    List<String> digits(Column column);
+
     /** A UUID that ends in the digits of a whole number, given as an expression. */
     String uuidOfNumber(String number);
 

@@ -11,6 +11,7 @@ import raftcart.catalog.Table;
 import raftcart.engine.EngineSession;
 import raftcart.error.CatalogException;
 import raftcart.error.ConnectException;
+import raftcart.error.PlanException;
 import raftcart.workspace.Journal;
 import raftcart.workspace.Json;
 import raftcart.workspace.Mark;
@@ -20,11 +21,25 @@ import raftcart.workspace.Stage;
 public final class SurveyStage {
     private SurveyStage() {}
 
-    /** Runs the stage. */
+    /** Runs the stage without a look at the rows. */
     public static Result run(Migration migration) {
+        return run(migration, false);
+    }
+
+    /**
+     * Runs the stage.
+     *
+     * @param look true to look at the rows where they decide on a type
+     */
+    public static Result run(Migration migration, boolean look) {
         long start = System.nanoTime();
         Journal journal = migration.workspace().journal();
-        Catalog catalog = migration.hasScripts() ? migration.scripts().read() : live(migration);
+        Catalog catalog = migration.hasScripts() ? migration.scripts().read() : live(migration, look);
+        if (look && migration.hasScripts()) {
+            throw new PlanException(
+                    "the source is a folder of script files; there are no rows to look at",
+                    "Leave out --look-at-data.");
+        }
         if (catalog.tables().findAny().isEmpty()) {
             throw new CatalogException(
                     "the source at " + migration.plan().source().shownUrl() + " has no tables that we can see",
@@ -40,7 +55,7 @@ public final class SurveyStage {
         return result;
     }
 
-    private static Catalog live(Migration migration) {
+    private static Catalog live(Migration migration, boolean look) {
         try (EngineSession source = migration.openSource()) {
             List<String> missing = source.missingToRead();
             if (!missing.isEmpty()) {
@@ -48,7 +63,10 @@ public final class SurveyStage {
                         "the account on the source may not read all that is needed",
                         "Have an administrator run:\n  " + String.join("\n  ", missing));
             }
-            return source.readCatalog();
+            Catalog catalog = source.readCatalog();
+            return look
+                    ? catalog.with(DataLook.of(source, catalog, migration.plan().tables()))
+                    : catalog;
         }
     }
 

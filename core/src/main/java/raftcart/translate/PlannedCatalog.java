@@ -19,6 +19,7 @@ import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Observation;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Table;
 import raftcart.error.PlanException;
@@ -187,7 +188,7 @@ final class PlannedCatalog {
         return new Column(
                 column.name(),
                 column.declaredType(),
-                column.type(),
+                seen(table, column),
                 column.nullable(),
                 numbered ? Optional.empty() : column.defaultValue(),
                 generated,
@@ -195,6 +196,32 @@ final class PlannedCatalog {
                 column.ignoresCase(),
                 column.onUpdate(),
                 column.comment());
+    }
+
+    /** The type of a column as its rows are, if somebody looked at them. */
+    private LogicalType seen(Table table, Column column) {
+        LogicalType type = column.type();
+        for (Observation seen : source.observations(table.name(), column.name()).toList()) {
+            String object = table.name() + "." + column.name();
+            String rows = " in " + seen.rows() + " rows";
+            switch (seen.kind()) {
+                case MORE_THAN_TRUTH -> {
+                    type = new LogicalType.Int(8, false);
+                    notes.find(FindingCode.TYPE_BY_DATA, object, "a number, as there are others than 0 and 1" + rows);
+                }
+                case DIGITS -> {
+                    int after = Math.max(0, seen.after());
+                    type = new LogicalType.Decimal(Math.max(1, seen.before() + after), after, false);
+                    notes.find(
+                            FindingCode.TYPE_BY_DATA,
+                            object,
+                            "at most " + seen.before() + " digits before and " + after + " behind the point" + rows);
+                }
+                case JSON -> notes.find(FindingCode.JSON_IN_TEXT, object, "every text is a JSON document" + rows);
+                default -> throw new IllegalStateException("an observation of no known kind");
+            }
+        }
+        return type;
     }
 
     /** True for a key that is one whole number. */

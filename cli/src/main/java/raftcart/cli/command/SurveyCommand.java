@@ -20,7 +20,7 @@ import raftcart.workspace.Json;
 @Command(
         name = "survey",
         description =
-                "Read the source's catalog into source/catalog.json and say what would become of it; no rows are read.")
+                "Read the source's catalog into source/catalog.json and say what would become of it; no rows are read unless asked for.")
 final class SurveyCommand extends FolderCommand {
     @Option(
             names = "--against",
@@ -35,6 +35,13 @@ final class SurveyCommand extends FolderCommand {
             description = "Show one object: its source, what it becomes, and what there is to know.")
     private Optional<String> object = Optional.empty();
 
+    @Option(
+            names = "--look-at-data",
+            description =
+                    "Read rows too where they decide on a type: numbers of one digit, numbers without a precision,"
+                            + " texts that may be JSON. No value of a row is kept.")
+    private boolean lookAtData;
+
     @Option(names = "--csv", paramLabel = "FILE", description = "Write the findings, a line each, as CSV.")
     private Optional<Path> csv = Optional.empty();
 
@@ -42,7 +49,7 @@ final class SurveyCommand extends FolderCommand {
     public Integer call() {
         Console console = console();
         Migration migration = migration();
-        SurveyStage.Result result = SurveyStage.run(migration);
+        SurveyStage.Result result = SurveyStage.run(migration, lookAtData);
         SurveyViews views = new SurveyViews(console);
         new StageViews(console).survey(result);
         List<Assessment> assessments = new ArrayList<>();

@@ -23,6 +23,16 @@ final class MariaDbValues implements ValueSql {
     }
 
     @Override
+    public String moreThanTruth(Column column) {
+        return column.type() instanceof LogicalType.Bool ? identifiers.quote(column.name()) + " NOT IN (0, 1)" : "";
+    }
+
+    @Override
+    public List<String> digits(Column column) {
+        return List.of();
+    }
+
+    @Override
     public String uuidOfNumber(String number) {
         return "INSERT(INSERT(INSERT(INSERT(LPAD(LOWER(HEX(" + number
                 + ")), 32, '0'), 9, 0, '-'), 14, 0, '-'), 19, 0, '-'), 24, 0, '-')";

@@ -31,6 +31,21 @@ final class PgValues implements ValueSql {
     }
 
     @Override
+    public String moreThanTruth(Column column) {
+        return "";
+    }
+
+    @Override
+    public List<String> digits(Column column) {
+        String name = identifiers.quote(column.name());
+        boolean open = column.type() instanceof LogicalType.Decimal d && d.precision() == 0;
+        String finite = "CASE WHEN " + name + "::text ~ '^[-0-9.]+$' THEN ";
+        return open
+                ? List.of(finite + "length(trunc(abs(" + name + "))::text) END", finite + "scale(" + name + ") END")
+                : List.of();
+    }
+
+    @Override
     public String uuidOfNumber(String number) {
         return "lpad(to_hex((" + number + ")::bigint), 32, '0')::uuid";
     }
