@@ -509,6 +509,10 @@ public enum SqlFeature {
     ROWID_BETWEEN_LINES,
     /** A user is told apart by the host from which it comes. */
     GRANTEES_HAVE_HOSTS,
+    /** Rights on all tables of a schema are given by schema.*, and reach tables that are made later. */
+    GRANTS_BY_STAR,
+    /** Rights on all tables of a schema are given in words, and reach those that are there. */
+    GRANTS_ON_ALL_TABLES,
     /** AT TIME ZONE can be said. */
     AT_TIME_ZONE,
     /** AT TIME ZONE turns plain times into instants, and instants into plain times. */

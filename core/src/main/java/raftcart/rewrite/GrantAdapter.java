@@ -55,9 +55,8 @@ final class GrantAdapter {
     }
 
     private void sayLaterTables(DdlStatement.Grant grant) {
-        boolean stars = adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS);
-        if (grant.kind().equals(DdlStatement.Grant.ALL_TABLES)
-                && stars != adapter.to.has(SqlFeature.DATABASES_ARE_SCHEMAS)) {
+        boolean stars = adapter.from.has(SqlFeature.GRANTS_BY_STAR);
+        if (grant.kind().equals(DdlStatement.Grant.ALL_TABLES) && stars != adapter.to.has(SqlFeature.GRANTS_BY_STAR)) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
                     grant.span(),

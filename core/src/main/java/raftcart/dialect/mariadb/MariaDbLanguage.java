@@ -34,6 +34,7 @@ public final class MariaDbLanguage {
             FeatureSets.with(
                     SqlFeature.ZONES_BY_TABLES,
                     SqlFeature.GRANTEES_HAVE_HOSTS,
+                    SqlFeature.GRANTS_BY_STAR,
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,

@@ -18,9 +18,9 @@ final class GrantWriter {
             ddl.require(SqlFeature.SCHEMA_GRANTS, "a right on a schema");
         }
         boolean all = grant.kind().equals(DdlStatement.Grant.ALL_TABLES);
-        boolean byStar = all && ddl.has(SqlFeature.DATABASES_ARE_SCHEMAS);
+        boolean byStar = all && ddl.has(SqlFeature.GRANTS_BY_STAR);
         if (all && !byStar) {
-            ddl.require(SqlFeature.SCHEMA_GRANTS, "a right on all tables of a schema");
+            ddl.require(SqlFeature.GRANTS_ON_ALL_TABLES, "a right on all tables of a schema");
         }
         String kind = grant.kind().isEmpty() || byStar ? "" : grant.kind() + (all ? " IN SCHEMA " : " ");
         String objects = grant.objects().stream()
