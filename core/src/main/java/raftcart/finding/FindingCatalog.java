@@ -32,6 +32,7 @@ public final class FindingCatalog {
                                 outcome(node.required("outcome").asText()),
                                 node.required("cause").asText(),
                                 node.required("advice").asText(),
+                                node.required("example").asText(),
                                 node.required("minutes").asInt()));
             }
         } catch (IOException e) {
@@ -50,7 +51,9 @@ public final class FindingCatalog {
     /**
      * What is to be said about a code.
      *
+     * @param example a statement with the dialects from and to which it goes, {@code mariadb > postgresql: SELECT 1}, or a
+     *     case in words
      * @param minutes the effort that a person needs for one such finding, as a default
      */
-    public record Entry(String title, Outcome outcome, String cause, String advice, int minutes) {}
+    public record Entry(String title, Outcome outcome, String cause, String advice, String example, int minutes) {}
 }

@@ -446,7 +446,7 @@ final class ColumnAdapter {
                     column.span());
             own.add(TableConstraint.check(check, column.span()));
             adapter.note(
-                    FindingCode.ENUMERATION_AS_TYPE,
+                    FindingCode.ENUMERATION_AS_TEXT,
                     column.span(),
                     column.name().text() + " as a text with a check");
             return chosen(new LogicalType.Varchar(Math.max(1, longest)), column, inKey, own);
@@ -466,6 +466,17 @@ final class ColumnAdapter {
                 continue;
             }
             adapter.note(note.code(), column.span(), column.name().text() + ": " + note.detail());
+        }
+        boolean digit = type instanceof LogicalType.Bool
+                && choice.stored() instanceof LogicalType.Bool
+                && column.type()
+                        .filter(t -> t.name().equalsIgnoreCase("tinyint"))
+                        .isPresent();
+        if (digit && !adapter.same()) {
+            adapter.note(
+                    FindingCode.ONE_DIGIT_BOOLEAN,
+                    column.span(),
+                    column.name().text() + ": tinyint(1) as " + choice.sql());
         }
         for (String check : choice.checks()) {
             Expr condition = ExprParser.parse(check, adapter.to.grammar());

@@ -17,7 +17,7 @@ import raftcart.plan.Suggestion;
 import raftcart.workspace.Json;
 
 /** Explains a finding code. */
-@Command(name = "explain", description = "Explain a finding code: cause and advice.")
+@Command(name = "explain", description = "Explain a finding code: cause, an example, and advice.")
 final class ExplainCommand implements Callable<Integer>, CommonOptions.Holder {
     @Mixin
     private CommonOptions common;
@@ -49,10 +49,15 @@ final class ExplainCommand implements Callable<Integer>, CommonOptions.Holder {
         console.line("");
         console.line(entry.cause());
         console.line("");
+        Example example = Example.of(entry.example());
+        console.line("Example: " + example.text());
+        example.lines().forEach(console::line);
+        console.line("");
         console.line("What to do: " + entry.advice());
         if (console.isJson()) {
             ObjectNode document = Json.MAPPER.valueToTree(entry);
             document.put("code", found.code());
+            document.set("shown", Json.MAPPER.valueToTree(example.lines()));
             console.print(Json.pretty(document));
         }
         return ExitCode.CLEAN.code();

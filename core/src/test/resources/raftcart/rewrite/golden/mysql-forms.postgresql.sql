@@ -180,10 +180,11 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 10:3: RC0108 check: Unsigned 64-bit key becomes a signed one: id: bigint for an unsigned 64-bit identity
 -- 11:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET latin1
 -- 11:3: RC0612 check: Comparison may ignore case on the source: name
--- 12:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 12:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 13:3: RC0104 adapted: Set becomes checked text: flags: character varying(5) with a check
 -- 14:3: RC0502 adapted: Storage clauses left out: ap: ZEROFILL
 -- 14:3: RC0101 adapted: Unsigned range kept by a check: ap: numeric(6,3) for an unsigned decimal
+-- 15:56: RC0102 check: One-digit number becomes a boolean: t: tinyint(1) as boolean
 -- 15:79: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:84: RC0103 adapted: Year becomes a number: y: smallint with a check
 -- 16:3: RC0609 adapted: Said in other words: ON UPDATE of c as a trigger

@@ -47,8 +47,9 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- findings
 -- 3:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB DEFAULT CHARSET = utf8mb4
 -- 4:3: RC0117 adapted: Wider type: id: bigint for an identity of unsigned 32 bits
+-- 7:3: RC0102 check: One-digit number becomes a boolean: visible: tinyint(1) as boolean
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
--- 8:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 8:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 11:3: RC0612 check: Comparison may ignore case on the source: UNIQUE
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:14: RC0609 adapted: Said in other words: a choice as CASE

@@ -186,9 +186,10 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 21:1: RC0502 adapted: Storage clauses left out: DEFAULT CHARSET = utf8mb3
 -- 21:1: RC0502 adapted: Storage clauses left out: COLLATE = utf8mb3_general_ci ROW_FORMAT = DYNAMIC
 -- 22:3: RC0117 adapted: Wider type: star_id: integer for an identity of unsigned 16 bits
--- 24:3: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 24:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 25:3: RC0104 adapted: Set becomes checked text: feat: character varying(36) with a check
 -- 26:3: RC0103 adapted: Year becomes a number: y: smallint with a check
+-- 28:3: RC0102 check: One-digit number becomes a boolean: active: tinyint(1) as boolean
 -- 28:40: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 30:3: RC0502 adapted: Storage clauses left out: loc: SRID 0
 -- 30:3: RC0111 check: Type without counterpart crosses as text: loc: geometry as bytea

@@ -52,7 +52,7 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 3:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
 -- 4:1: RC0604 adapted: Client command left out: set_config
 -- 5:1: RC0105 adapted: Enumeration becomes a named type: public.star_kind: its columns get a check each
--- 9:5: RC0105 adapted: Enumeration becomes a named type: kind as a text with a check
+-- 9:5: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 10:5: RC0115 check: Array becomes a JSON array: tags: array as CLOB
 -- 15:1: RC0502 adapted: Storage clauses left out: OWNER TO keeper
 -- 23:1: RC0609 adapted: Said in other words: lines of data as INSERT

@@ -212,7 +212,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 60:1: RC0604 adapted: Client command left out: SET default_table_access_method = heap
 -- 61:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
--- 71:5: RC0105 adapted: Enumeration becomes a named type: rating as a text with a check
+-- 71:5: RC0120 adapted: Enumeration becomes a text: rating as a text with a check
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as NVARCHAR(MAX)
 -- 75:5: RC0111 check: Type without counterpart crosses as text: fulltext: tsvector as NVARCHAR(MAX)
 -- 80:5: RC0111 check: Type without counterpart crosses as text: ip: inet as NVARCHAR(MAX)
