@@ -60,7 +60,7 @@ final class PlannedCatalog {
 
     /** A table with all its columns. */
     Table whole(Table table) {
-        return source.table(table.name()).orElse(table);
+        return leftOut.containsKey(table.name()) ? source.table(table.name()).orElse(table) : table;
     }
 
     /** True for a key of numbers that becomes one of UUIDs, and for what refers to one. */

@@ -1,11 +1,15 @@
 package raftcart.engines.mariadb;
 
+import java.math.BigDecimal;
+import java.math.BigInteger;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
@@ -30,33 +34,73 @@ final class MariaDbCatalogReader {
         this.schema = schema;
     }
 
+    /**
+     * A table, view or sequence as the server lists it.
+     *
+     * @param next the number that an AUTO_INCREMENT column gets next, if there is one
+     */
+    private record Listed(
+            String name,
+            String comment,
+            long rows,
+            long bytes,
+            String engine,
+            String options,
+            String type,
+            Optional<BigInteger> next) {}
+
     Catalog read(String version) throws SQLException {
+        List<Listed> listed = listed();
         Map<String, List<CheckConstraint>> checks = checks();
-        MariaDbColumns columns = new MariaDbColumns(connection, dialect, schema, jsonColumns(checks));
+        Set<String> json = jsonColumns(checks);
+        Map<String, BigInteger> next = new HashMap<>();
+        listed.forEach(l -> l.next().ifPresent(n -> next.put(l.name(), n)));
+        MariaDbColumns columns = new MariaDbColumns(connection, dialect, schema, json, next);
         Map<String, List<Column>> columnsByTable = columns.read();
         MariaDbKeys keys = new MariaDbKeys(connection, schema);
         keys.read();
-        List<Table> tables = Query.list(
-                connection,
-                "SELECT t.TABLE_NAME, t.TABLE_COMMENT, t.TABLE_ROWS, t.DATA_LENGTH, t.ENGINE, t.CREATE_OPTIONS, t.TABLE_TYPE"
-                        + " FROM information_schema.TABLES t WHERE t.TABLE_SCHEMA = ?"
-                        + " AND t.TABLE_TYPE IN ('BASE TABLE', 'SYSTEM VERSIONED') ORDER BY t.TABLE_NAME",
-                row -> table(row, columnsByTable, columns.invisible(row.getString("TABLE_NAME")), keys, checks),
-                schema);
+        List<Table> tables = listed.stream()
+                .filter(l -> l.type().matches("BASE TABLE|SYSTEM VERSIONED"))
+                .map(l -> table(l, columnsByTable, columns.invisible(l.name()), keys, checks, json))
+                .toList();
         Schema read = new Schema(
-                schema, tables, sequences(), List.of(), new MariaDbCodeReader(connection, dialect, schema).read());
+                schema,
+                tables,
+                sequences(listed.stream()
+                        .filter(l -> l.type().equals("SEQUENCE"))
+                        .map(Listed::name)
+                        .toList()),
+                List.of(),
+                new MariaDbCodeReader(connection, dialect, schema).read());
         return new Catalog(dialect.name(), version, schema, List.of(read));
     }
 
+    /** One query for all that TABLES knows, as the server opens every table for each such query. */
+    private List<Listed> listed() throws SQLException {
+        return Query.list(
+                connection,
+                "SELECT TABLE_NAME, TABLE_COMMENT, TABLE_ROWS, DATA_LENGTH, ENGINE, CREATE_OPTIONS, TABLE_TYPE,"
+                        + " AUTO_INCREMENT FROM information_schema.TABLES WHERE TABLE_SCHEMA = ? ORDER BY TABLE_NAME",
+                row -> new Listed(
+                        row.getString("TABLE_NAME"),
+                        Query.orEmpty(row, "TABLE_COMMENT"),
+                        row.getLong("TABLE_ROWS"),
+                        row.getLong("DATA_LENGTH"),
+                        Query.orEmpty(row, "ENGINE"),
+                        Query.orEmpty(row, "CREATE_OPTIONS"),
+                        Query.orEmpty(row, "TABLE_TYPE"),
+                        Optional.ofNullable(row.getBigDecimal("AUTO_INCREMENT")).map(BigDecimal::toBigInteger)),
+                schema);
+    }
+
     private Table table(
-            ResultSet row,
+            Listed listed,
             Map<String, List<Column>> columns,
             List<String> invisible,
             MariaDbKeys keys,
-            Map<String, List<CheckConstraint>> checks)
-            throws SQLException {
-        String name = row.getString("TABLE_NAME");
-        Set<String> json = jsonColumns(checks);
+            Map<String, List<CheckConstraint>> checks,
+            Set<String> json) {
+        String name = listed.name();
         List<CheckConstraint> kept = checks.getOrDefault(name, List.of()).stream()
                 .filter(c -> !isJsonCheck(c) || !json.contains(name + "." + c.name()))
                 .toList();
@@ -68,24 +112,22 @@ final class MariaDbCatalogReader {
                 keys.foreignKeys(name),
                 kept,
                 keys.indexes(name),
-                Query.orEmpty(row, "TABLE_COMMENT"),
-                physical(row, invisible),
-                row.getLong("TABLE_ROWS"),
-                row.getLong("DATA_LENGTH"));
+                listed.comment(),
+                physical(listed, invisible),
+                listed.rows(),
+                listed.bytes());
     }
 
     /** Only what is out of the ordinary: every table has an engine and a row format. */
-    private static List<String> physical(ResultSet row, List<String> invisible) throws SQLException {
+    private static List<String> physical(Listed listed, List<String> invisible) {
         List<String> clauses = new ArrayList<>(invisible);
-        String engine = Query.orEmpty(row, "ENGINE");
-        if (!engine.isEmpty() && !engine.equals("InnoDB")) {
-            clauses.add("ENGINE=" + engine);
+        if (!listed.engine().isEmpty() && !listed.engine().equals("InnoDB")) {
+            clauses.add("ENGINE=" + listed.engine());
         }
-        String options = Query.orEmpty(row, "CREATE_OPTIONS").strip();
-        if (!options.isEmpty()) {
-            clauses.add(options);
+        if (!listed.options().isBlank()) {
+            clauses.add(listed.options().strip());
         }
-        if ("SYSTEM VERSIONED".equals(row.getString("TABLE_TYPE"))) {
+        if (listed.type().equals("SYSTEM VERSIONED")) {
             clauses.add("WITH SYSTEM VERSIONING (the history stays behind)");
         }
         return clauses;
@@ -118,13 +160,7 @@ final class MariaDbCatalogReader {
         return check.expression().equalsIgnoreCase("json_valid(`" + check.name().replace("`", "``") + "`)");
     }
 
-    private List<Sequence> sequences() throws SQLException {
-        List<String> names = Query.list(
-                connection,
-                "SELECT TABLE_NAME FROM information_schema.TABLES WHERE TABLE_SCHEMA = ?"
-                        + " AND TABLE_TYPE = 'SEQUENCE' ORDER BY TABLE_NAME",
-                row -> row.getString(1),
-                schema);
+    private List<Sequence> sequences(List<String> names) throws SQLException {
         List<Sequence> sequences = new ArrayList<>();
         for (String name : names) {
             ObjectName qualified = new ObjectName(schema, name);

@@ -29,11 +29,7 @@ final class MariaDbCodeReader {
     }
 
     List<CodeObject> read() throws SQLException {
-        show(
-                ObjectKind.VIEW,
-                "SELECT TABLE_NAME FROM information_schema.VIEWS WHERE TABLE_SCHEMA = ? ORDER BY 1",
-                "SHOW CREATE VIEW ",
-                "Create View");
+        views();
         show(
                 ObjectKind.FUNCTION,
                 "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
@@ -66,14 +62,40 @@ final class MariaDbCodeReader {
         return objects;
     }
 
+    /** All views at once, put together as SHOW CREATE VIEW does it one by one. */
+    private void views() throws SQLException {
+        objects.addAll(Query.list(
+                connection,
+                "SELECT * FROM information_schema.VIEWS WHERE TABLE_SCHEMA = ? ORDER BY TABLE_NAME",
+                row -> {
+                    ObjectName name = new ObjectName(schema, row.getString("TABLE_NAME"));
+                    String query = Query.orEmpty(row, "VIEW_DEFINITION");
+                    String check = row.getString("CHECK_OPTION");
+                    String text = "CREATE ALGORITHM=" + row.getString("ALGORITHM") + " DEFINER="
+                            + definer(row.getString("DEFINER")) + " SQL SECURITY " + row.getString("SECURITY_TYPE")
+                            + " VIEW " + dialect.identifiers().quote(name) + " AS " + query
+                            + ("NONE".equals(check) ? "" : " WITH " + check + " CHECK OPTION");
+                    return new CodeObject(ObjectKind.VIEW, name, query.isEmpty() ? unread(ObjectKind.VIEW) : text);
+                },
+                schema));
+    }
+
+    private String definer(String account) {
+        int at = account.lastIndexOf('@');
+        return dialect.identifiers().quote(account.substring(0, at)) + "@"
+                + dialect.identifiers().quote(account.substring(at + 1));
+    }
+
+    private static String unread(ObjectKind kind) {
+        return "-- the account may not read the source of this " + kind.word();
+    }
+
     private void show(ObjectKind kind, String names, String show, String column) throws SQLException {
         for (String name : Query.list(connection, names, row -> row.getString(1), schema)) {
             ObjectName qualified = new ObjectName(schema, name);
             List<String> source = Query.list(
                     connection, show + dialect.identifiers().quote(qualified), row -> Query.orEmpty(row, column));
-            String text = source.isEmpty() || source.get(0).isEmpty()
-                    ? "-- the account may not read the source of this " + kind.word()
-                    : source.get(0);
+            String text = source.isEmpty() || source.get(0).isEmpty() ? unread(kind) : source.get(0);
             objects.add(new CodeObject(kind, qualified, text));
         }
     }

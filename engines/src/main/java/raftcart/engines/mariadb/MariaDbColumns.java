@@ -28,26 +28,24 @@ final class MariaDbColumns {
     private final Dialect dialect;
     private final String schema;
     private final Set<String> jsonColumns;
-    private final Map<String, BigInteger> nextNumbers = new HashMap<>();
+    private final Map<String, BigInteger> nextNumbers;
     private final Map<String, List<String>> invisible = new HashMap<>();
 
-    MariaDbColumns(Connection connection, Dialect dialect, String schema, Set<String> jsonColumns) {
+    MariaDbColumns(
+            Connection connection,
+            Dialect dialect,
+            String schema,
+            Set<String> jsonColumns,
+            Map<String, BigInteger> nextNumbers) {
         this.connection = connection;
         this.dialect = dialect;
         this.schema = schema;
         this.jsonColumns = jsonColumns;
+        this.nextNumbers = nextNumbers;
     }
 
     Map<String, List<Column>> read() throws SQLException {
         // No joins: names of tables compare without regard to case there, even where two differ in case alone.
-        record Next(String table, BigInteger value) {}
-        Query.list(
-                        connection,
-                        "SELECT TABLE_NAME, AUTO_INCREMENT FROM information_schema.TABLES WHERE TABLE_SCHEMA = ?"
-                                + " AND AUTO_INCREMENT IS NOT NULL",
-                        row -> new Next(row.getString(1), row.getBigDecimal(2).toBigInteger()),
-                        schema)
-                .forEach(n -> nextNumbers.put(n.table(), n.value()));
         Map<String, List<Column>> columns = new LinkedHashMap<>();
         record Named(String table, Column column) {}
         List<Named> all = Query.list(
