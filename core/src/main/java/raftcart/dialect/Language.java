@@ -1,7 +1,5 @@
 package raftcart.dialect;
 
-import java.util.Collections;
-import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
@@ -9,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.sql.FlagSet;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.FunctionDictionary;
 import raftcart.sql.parse.Grammar;
@@ -50,8 +49,7 @@ public record Language(
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(grammar, "grammar");
         reserved = Set.copyOf(reserved);
-        features = Collections.unmodifiableSet(
-                features.isEmpty() ? EnumSet.noneOf(SqlFeature.class) : EnumSet.copyOf(features));
+        features = FlagSet.copyOf(SqlFeature.class, features);
         scripts = Set.copyOf(scripts);
     }
 

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.function.ValueKind;
@@ -12,6 +13,8 @@ import raftcart.type.LogicalType;
 
 /** How many digits numbers have after the point, and what becomes of those that a type has no room for. */
 final class Digits {
+    private static final Set<String> OF_ARGUMENTS = Set.of("coalesce", "nullif", "greatest", "least", "abs");
+
     private Digits() {}
 
     /** What an engine does with more digits than a type has. */
@@ -92,7 +95,7 @@ final class Digits {
                     ? Optional.of(sum ? Math.max(left.get(), right.get()) : left.get() + right.get())
                     : Optional.empty();
         }
-        if (e instanceof Expr.Call call && call.function().matches("coalesce|nullif|greatest|least|abs")) {
+        if (e instanceof Expr.Call call && OF_ARGUMENTS.contains(call.function())) {
             return most(call.arguments(), adapter);
         }
         return Optional.empty();

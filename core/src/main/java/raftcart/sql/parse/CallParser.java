@@ -22,6 +22,9 @@ import raftcart.sql.tree.TypeName;
 
 /** Reads calls of functions, those with a syntax of their own too. */
 final class CallParser {
+    private static final Set<String> OF_ONE_ENGINE =
+            Set.of("try_parse", "parse", "column_get", "column_create", "column_add");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
@@ -89,7 +92,7 @@ final class CallParser {
 
     /** Functions with words among their arguments that no other engine has. */
     private Expr ofOneEngine(String name) {
-        if (name.matches("try_parse|parse|column_get|column_create|column_add")) {
+        if (OF_ONE_ENGINE.contains(name)) {
             throw cursor.byHand(name.toUpperCase(Locale.ROOT));
         }
         return null;

@@ -1,9 +1,8 @@
 package raftcart.sql.parse;
 
-import java.util.Collections;
-import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
+import raftcart.sql.FlagSet;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.tree.BinaryOperator;
 
@@ -22,8 +21,7 @@ public record Grammar(
         Map<BinaryOperator, Integer> levels,
         CallReading calls) {
     public Grammar {
-        features = Collections.unmodifiableSet(
-                features.isEmpty() ? EnumSet.noneOf(GrammarFeature.class) : EnumSet.copyOf(features));
+        features = FlagSet.copyOf(GrammarFeature.class, features);
         levels = Map.copyOf(levels);
     }
 

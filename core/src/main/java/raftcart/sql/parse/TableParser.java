@@ -136,10 +136,10 @@ final class TableParser {
         if (natural && (cursor.takeWords("JOIN") || cursor.takeWords("INNER", "JOIN"))) {
             return Join.Kind.NATURAL;
         }
-        String side = parsing.word();
-        if (!side.matches("LEFT|RIGHT|FULL")) {
+        if (!cursor.peek().isAnyWord("LEFT", "RIGHT", "FULL")) {
             return null;
         }
+        String side = parsing.word();
         int outer = cursor.peek(1).isWord("OUTER") ? 2 : 1;
         int hint = cursor.peek(outer).isAnyWord("HASH", "LOOP", "MERGE") ? outer + 1 : outer;
         if (!cursor.peek(hint).isWord("JOIN")) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.sql.Lexer;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.Token;
@@ -13,6 +14,8 @@ import raftcart.sql.tree.TypeName;
 
 /** Reads names of types, also those of several words and with parameters in their midst. */
 public final class TypeNameParser {
+    private static final Pattern LENGTH = Pattern.compile("[0-9]{1,9}");
+
     private static final Set<String> FURTHER_WORDS = Set.of(
             "varying", "precision", "unsigned", "signed", "zerofill", "large", "object", "byte", "local", "zone");
     private static final Set<String> WITHOUT_MEANING = Set.of("signed");
@@ -164,7 +167,8 @@ public final class TypeNameParser {
             token = negative ? cursor.peek() : token;
             if (token.kind() == TokenKind.STRING) {
                 values.add(cursor.take().value());
-            } else if (token.kind() == TokenKind.NUMBER && token.text().matches("[0-9]{1,9}")) {
+            } else if (token.kind() == TokenKind.NUMBER
+                    && LENGTH.matcher(token.text()).matches()) {
                 int number = Integer.parseInt(cursor.take().text());
                 parameters.add((negative ? -number : number) * multiplier(cursor));
                 cursor.takeAny("BYTE", "CHAR", "BYTES", "CHARACTERS", "OCTETS", "CODEUNITS32", "CODEUNITS16");

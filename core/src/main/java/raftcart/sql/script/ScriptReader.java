@@ -34,6 +34,8 @@ public final class ScriptReader {
     /** Teradata's macros hold their statements in parentheses. */
     private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+macro\\b");
 
+    private static final Pattern DELIMITER = Pattern.compile("(?i)delimiter\\s+(\\S+).*");
+    private static final Pattern GO = Pattern.compile("(?i)go(\\s+\\d+)?(\\s*--.*)?");
     private static final Pattern COPY = Pattern.compile("(?is)copy\\b.*\\bfrom\\s+stdin\\b.*");
     private static final Pattern INSERT_HEAD = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()");
 
@@ -167,12 +169,12 @@ public final class ScriptReader {
     }
 
     static boolean isGo(String line) {
-        return line.strip().matches("(?i)go(\\s+\\d+)?(\\s*--.*)?");
+        return GO.matcher(line.strip()).matches();
     }
 
     private Optional<String> newDelimiter(String ahead) {
         if (has(ScriptFeature.DELIMITER_COMMAND)) {
-            Matcher m = Pattern.compile("(?i)delimiter\\s+(\\S+).*").matcher(ahead.strip());
+            Matcher m = DELIMITER.matcher(ahead.strip());
             if (m.matches()) {
                 return Optional.of(m.group(1));
             }
