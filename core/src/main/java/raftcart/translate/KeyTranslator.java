@@ -22,7 +22,7 @@ import raftcart.type.LogicalType;
 
 /** Translates the keys and indexes of one table. */
 final class KeyTranslator {
-    private static final Set<String> ORDERED_METHODS = Set.of("", "btree");
+    private static final Set<String> ORDERED_METHODS = Set.of("", "btree", "hash");
     private static final Pattern CONSTANT = Pattern.compile("-?\\d+|'[^']*'");
     private static final int PREFIX_OF_LONG_TEXT = 255;
     private static final int BYTES_OF_CHARACTER = 4;
@@ -132,6 +132,9 @@ final class KeyTranslator {
         if (obstacle.isPresent()) {
             notes.byHand("index", object, describe(index), FindingCode.INDEX_BY_HAND, obstacle.get());
             return;
+        }
+        if (index.method().equals("hash")) {
+            notes.find(FindingCode.PHYSICAL_CLAUSES, object, "a hash index becomes a sorted one");
         }
         List<KeyPart> parts = new ArrayList<>();
         for (KeyPart part : index.parts()) {

@@ -27,9 +27,11 @@ import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
 import raftcart.error.PlanException;
+import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
 import raftcart.rewrite.ObjectRewriter;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
@@ -253,6 +255,12 @@ public final class Translator {
     }
 
     private void leave(CodeObject object) {
+        if (object.kind() == ObjectKind.TYPE && isDomain(object)) {
+            String name = object.name().toString();
+            notes.find(FindingCode.SYNTAX_ADAPTED, name, "its columns have its type, default and checks themselves");
+            notes.outcome(object.kind(), name);
+            return;
+        }
         notes.byHand(
                 object.kind().fileWord(),
                 object.name().toString(),
@@ -262,6 +270,14 @@ public final class Translator {
                         ? "a statement that was not taken into account"
                         : object.kind().word() + "s are not translated yet");
         notes.notCreated(object.kind(), object.name().toString());
+    }
+
+    private boolean isDomain(CodeObject object) {
+        try {
+            return code.parse(object.source()) instanceof DdlStatement.CreateDomain;
+        } catch (SqlSyntaxException e) {
+            return false; // it is left to a person with its text
+        }
     }
 
     /** A column that is assigned at every update, by a trigger. */

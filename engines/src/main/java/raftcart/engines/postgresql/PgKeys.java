@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
@@ -24,7 +25,7 @@ import raftcart.sql.Token;
 /** Reads keys, checks, foreign keys and indexes of all tables. */
 final class PgKeys {
     private static final String CONSTRAINTS = "SELECT c.conrelid, c.conname, c.contype, c.condeferrable, c.condeferred,"
-            + " c.confdeltype, c.confupdtype, pg_get_expr(c.conbin, c.conrelid) AS expression,"
+            + " c.confdeltype, c.confupdtype, c.confmatchtype, pg_get_expr(c.conbin, c.conrelid) AS expression,"
             // The column is new in version 15; through JSON it is simply absent before.
             + " coalesce((SELECT (to_jsonb(x)->>'indnullsnotdistinct')::boolean FROM pg_index x"
             + " WHERE x.indexrelid = c.conindid), false) AS equal_nulls,"
@@ -95,21 +96,35 @@ final class PgKeys {
             case "p" -> primaryKeys.put(table, new Key(name, parts(row)));
             case "u" -> addUnique(row, table, name);
             case "c" -> add(checks, table, new CheckConstraint(name, row.getString("expression")));
-            default ->
-                add(
-                        foreignKeys,
-                        table,
-                        new ForeignKey(
-                                name,
-                                texts(row, "columns"),
-                                new ObjectName(row.getString("target_schema"), row.getString("target_table")),
-                                texts(row, "target_columns"),
-                                action(row.getString("confdeltype")),
-                                action(row.getString("confupdtype")),
-                                row.getBoolean("condeferrable"),
-                                row.getBoolean("condeferred")));
+            default -> foreignKey(row, table, name);
         }
         return null;
+    }
+
+    private void foreignKey(ResultSet row, long table, String name) throws SQLException {
+        List<String> columns = texts(row, "columns");
+        add(
+                foreignKeys,
+                table,
+                new ForeignKey(
+                        name,
+                        columns,
+                        new ObjectName(row.getString("target_schema"), row.getString("target_table")),
+                        texts(row, "target_columns"),
+                        action(row.getString("confdeltype")),
+                        action(row.getString("confupdtype")),
+                        row.getBoolean("condeferrable"),
+                        row.getBoolean("condeferred")));
+        if (columns.size() > 1 && row.getString("confmatchtype").equals("f")) {
+            // MATCH FULL is MATCH SIMPLE together with: all columns are NULL, or none is (SQL:2016, 4.20.3).
+            String none = joined(columns, " IS NOT NULL");
+            String all = joined(columns, " IS NULL");
+            add(checks, table, new CheckConstraint(name + "_full", "(" + all + ") OR (" + none + ")"));
+        }
+    }
+
+    private String joined(List<String> columns, String test) {
+        return columns.stream().map(c -> dialect.identifiers().quote(c) + test).collect(Collectors.joining(" AND "));
     }
 
     /** "NULLS NOT DISTINCT" is another rule than that of a unique key; it is kept apart as an index of its own kind. */
