@@ -233,7 +233,7 @@ final class TextRules {
             boolean ignores = text && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
             boolean untold = perhaps || text && facts.get().type().isEmpty();
             if (ignores || untold && adapter.lost(SqlFeature.IGNORES_CASE)) {
-                adapter.note(FindingCode.CASE_OF_TEXT, span, "");
+                adapter.note(FindingCode.CASE_OF_TEXT, span, named(e));
             }
             boolean padded = text
                     && facts.get()
@@ -244,5 +244,9 @@ final class TextRules {
                 adapter.note(FindingCode.PADDING, span, "");
             }
         }
+    }
+
+    private static String named(Expr e) {
+        return e instanceof Expr.Column column ? column.name().toString() : "a computed text";
     }
 }

@@ -17,8 +17,14 @@ import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
 
 /** Translates the keys and indexes of one table. */
 final class KeyTranslator {
@@ -223,7 +229,7 @@ final class KeyTranslator {
         }
         String expression = column;
         if (cut) {
-            expression = "left(" + expression + ", " + part.prefixLength() + ")";
+            expression = beginning(part);
             notes.find(FindingCode.PREFIX_INDEX, object, "first " + part.prefixLength() + " of " + part.column());
         }
         if (fold) {
@@ -231,6 +237,19 @@ final class KeyTranslator {
             notes.find(FindingCode.UNIQUE_IGNORING_CASE, object, "unique on lower(" + part.column() + ")");
         }
         return Optional.of(new KeyPart("", expression, 0, part.descending()));
+    }
+
+    /** The beginning of a column, as the target writes it. */
+    private String beginning(KeyPart part) {
+        Expr column = new Expr.Column(
+                new QualifiedName(List.of(new Name(table.targetColumn(part.column()), true))), false, Span.NONE);
+        Expr length = Expr.Literal.number(part.prefixLength());
+        boolean bytes = table.choice(part.column()).stored().form() == ValueForm.BYTES;
+        Expr beginning = bytes
+                ? Expr.Call.of("substring", column, Expr.Literal.number(1), length)
+                : Expr.Call.of("left", column, length);
+        Language language = to.language().quotingAll();
+        return language.writer().apply(WriterContext.plain(language)).expression(beginning);
     }
 
     private KeyPart whole(String object, KeyPart part) {

@@ -188,13 +188,16 @@ public final class PgWriters {
                     + " IS NOT DISTINCT FROM OLD." + column + ")\nEXECUTE FUNCTION " + function + "()";
         }
 
-        /** "CREATE TRIGGER": a condition before the change cannot read columns that are computed after it. */
+        /**
+         * "CREATE TRIGGER": a condition before the change cannot read columns that are computed after it. Rows are compared as
+         * texts, since types such as json cannot be compared.
+         */
         private String row(String row, DdlStatement.AssignOnUpdate assignment) {
             return assignment.watched().isEmpty()
-                    ? row + ".*"
+                    ? row + "::text"
                     : assignment.watched().stream()
                             .map(n -> row + "." + language().write(n))
-                            .collect(Collectors.joining(", ", "(", ")"));
+                            .collect(Collectors.joining(", ", "ROW(", ")::text"));
         }
 
         @Override

@@ -35,7 +35,7 @@ BEGIN
 END
 $$;
 CREATE TRIGGER telescope_c_on_update BEFORE UPDATE ON telescope FOR EACH ROW
-WHEN ((NEW.id, NEW.name, NEW.kind, NEW.flags, NEW.ap, NEW.f, NEW.d, NEW.b, NEW.t, NEW.y, NEW.c, NEW.dt, NEW.z, NEW.j, NEW.m, NEW.l, NEW.g, NEW.tt) IS DISTINCT FROM (OLD.id, OLD.name, OLD.kind, OLD.flags, OLD.ap, OLD.f, OLD.d, OLD.b, OLD.t, OLD.y, OLD.c, OLD.dt, OLD.z, OLD.j, OLD.m, OLD.l, OLD.g, OLD.tt) AND NEW.c IS NOT DISTINCT FROM OLD.c)
+WHEN (ROW(NEW.id, NEW.name, NEW.kind, NEW.flags, NEW.ap, NEW.f, NEW.d, NEW.b, NEW.t, NEW.y, NEW.c, NEW.dt, NEW.z, NEW.j, NEW.m, NEW.l, NEW.g, NEW.tt)::text IS DISTINCT FROM ROW(OLD.id, OLD.name, OLD.kind, OLD.flags, OLD.ap, OLD.f, OLD.d, OLD.b, OLD.t, OLD.y, OLD.c, OLD.dt, OLD.z, OLD.j, OLD.m, OLD.l, OLD.g, OLD.tt)::text AND NEW.c IS NOT DISTINCT FROM OLD.c)
 EXECUTE FUNCTION telescope_c_on_update();
 CREATE UNIQUE INDEX u ON telescope ((SUBSTR(name, 1, 20)));
 CREATE INDEX k ON telescope (kind, ap DESC);
@@ -212,7 +212,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 31:1: RC0502 adapted: Storage clauses left out: LOCK
 -- 31:1: RC0502 adapted: Storage clauses left out: NONE
 -- 31:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
--- 32:158: RC0612 check: Comparison may ignore case on the source
+-- 32:158: RC0612 check: Comparison may ignore case on the source: t.name
 -- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE
 -- 32:1: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
 -- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER

@@ -54,7 +54,7 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:14: RC0609 adapted: Said in other words: a choice as CASE
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
--- 15:126: RC0612 check: Comparison may ignore case on the source
+-- 15:126: RC0612 check: Comparison may ignore case on the source: name
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
 -- 16:31: RC0612 check: Comparison may ignore case on the source: DISTINCT

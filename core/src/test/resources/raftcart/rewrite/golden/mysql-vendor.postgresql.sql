@@ -51,7 +51,7 @@ BEGIN
 END
 $$;
 CREATE TRIGGER star_last_update_on_update BEFORE UPDATE ON star FOR EACH ROW
-WHEN ((NEW.star_id, NEW.first_name, NEW.kind, NEW.feat, NEW.y, NEW.rate, NEW.active, NEW.pic, NEW.loc, NEW.g, NEW.j, NEW.lt, NEW.b, NEW.b8, NEW.big, NEW.mi, NEW.f, NEW.dp, NEW.t3, NEW.dt, NEW.cr, NEW.last_update, NEW.c1, NEW.nat, NEW.bin, NEW.vb) IS DISTINCT FROM (OLD.star_id, OLD.first_name, OLD.kind, OLD.feat, OLD.y, OLD.rate, OLD.active, OLD.pic, OLD.loc, OLD.g, OLD.j, OLD.lt, OLD.b, OLD.b8, OLD.big, OLD.mi, OLD.f, OLD.dp, OLD.t3, OLD.dt, OLD.cr, OLD.last_update, OLD.c1, OLD.nat, OLD.bin, OLD.vb) AND NEW.last_update IS NOT DISTINCT FROM OLD.last_update)
+WHEN (ROW(NEW.star_id, NEW.first_name, NEW.kind, NEW.feat, NEW.y, NEW.rate, NEW.active, NEW.pic, NEW.loc, NEW.g, NEW.j, NEW.lt, NEW.b, NEW.b8, NEW.big, NEW.mi, NEW.f, NEW.dp, NEW.t3, NEW.dt, NEW.cr, NEW.last_update, NEW.c1, NEW.nat, NEW.bin, NEW.vb)::text IS DISTINCT FROM ROW(OLD.star_id, OLD.first_name, OLD.kind, OLD.feat, OLD.y, OLD.rate, OLD.active, OLD.pic, OLD.loc, OLD.g, OLD.j, OLD.lt, OLD.b, OLD.b8, OLD.big, OLD.mi, OLD.f, OLD.dp, OLD.t3, OLD.dt, OLD.cr, OLD.last_update, OLD.c1, OLD.nat, OLD.bin, OLD.vb)::text AND NEW.last_update IS NOT DISTINCT FROM OLD.last_update)
 EXECUTE FUNCTION star_last_update_on_update();
 COMMENT ON COLUMN star.c1 IS 'it''s a comment; with ''quotes''';
 CREATE INDEX idx_last ON star (last_update);

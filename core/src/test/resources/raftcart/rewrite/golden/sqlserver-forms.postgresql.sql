@@ -298,7 +298,7 @@ DROP VIEW public.vT;
 -- 94:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 95:1: RC0612 check: Comparison may ignore case on the source: ORDER BY
 -- 96:45: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 96:45: RC0612 check: Comparison may ignore case on the source
+-- 96:45: RC0612 check: Comparison may ignore case on the source: a.Name
 -- 98:45: RC0609 adapted: Said in other words: + puts texts together
 -- 99:23: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 100:1: RC0603 by hand: Code is not translated: block of code

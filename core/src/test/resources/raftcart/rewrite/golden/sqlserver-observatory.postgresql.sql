@@ -61,7 +61,7 @@ FROM public.Star;
 -- 17:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 19:91: RC0612 check: Comparison may ignore case on the source
+-- 19:91: RC0612 check: Comparison may ignore case on the source: Name
 -- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 19:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together

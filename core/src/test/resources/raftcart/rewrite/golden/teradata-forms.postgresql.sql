@@ -144,9 +144,9 @@ FROM telescope;
 -- 33:98: RC0602 by hand: No counterpart on the target: a FORMAT without a cast to text
 -- 34:1: RC0602 by hand: No counterpart on the target: a cast with a format
 -- 35:70: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
--- 36:94: RC0612 check: Comparison may ignore case on the source
+-- 36:94: RC0612 check: Comparison may ignore case on the source: a.name
 -- 36:127: RC0617 check: Trailing blanks in comparisons
--- 36:151: RC0612 check: Comparison may ignore case on the source
+-- 36:151: RC0612 check: Comparison may ignore case on the source: a.name
 -- 37:22: RC0602 by hand: No counterpart on the target: an order inside of RANK
 -- 38:110: RC0601 by hand: Statement not understood: found 'RESET', expected ')'
 -- 40:53: RC0602 by hand: No counterpart on the target: the clause ELSE after a statement

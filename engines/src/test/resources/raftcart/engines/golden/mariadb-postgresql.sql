@@ -596,7 +596,7 @@ CREATE INDEX "by_place" ON "public"."sky_targets" ("right_ascension", "declinati
 
 ==== target/50-indexes/0018-sky_targets.by_remarks.sql
 -- index by_remarks of public.sky_targets
-CREATE INDEX "by_remarks" ON "public"."sky_targets" ((left("remarks", 20)));
+CREATE INDEX "by_remarks" ON "public"."sky_targets" ((LEFT("remarks", 20)));
 
 ==== target/50-indexes/0019-observations.by_night.sql
 -- index by_night of public.observations
@@ -797,5 +797,5 @@ BEGIN
 END
 $$;
 CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON "public"."proposals" FOR EACH ROW
-WHEN (NEW.* IS DISTINCT FROM OLD.* AND NEW."changed_at" IS NOT DISTINCT FROM OLD."changed_at")
+WHEN (NEW::text IS DISTINCT FROM OLD::text AND NEW."changed_at" IS NOT DISTINCT FROM OLD."changed_at")
 EXECUTE FUNCTION "public".proposals_changed_at_on_update();

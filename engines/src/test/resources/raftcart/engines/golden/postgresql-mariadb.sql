@@ -74,7 +74,7 @@ unique index telescopes_code using btree (lower(code::text))
 -- RC0501 by hand: triggers are not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.* IS DISTINCT FROM old.* AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
+CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.*::text IS DISTINCT FROM old.*::text AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
 
 ==== target/30-sequences/0001-plate_number.sql
 -- sequence observatory.plate_number
