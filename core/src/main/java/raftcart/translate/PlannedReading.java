@@ -117,11 +117,13 @@ final class PlannedReading {
 
     private void refuseUnknown(Expr.Column column, Set<String> known, String object, String key) {
         String name = column.name().last().text().toLowerCase(Locale.ROOT);
-        Optional<String> near = Suggestion.nearest(name, List.copyOf(known));
-        if (!known.contains(name) && !from.reserved().contains(name) && near.isPresent()) {
+        if (!known.contains(name) && !from.reserved().contains(name)) {
+            String near = Suggestion.nearest(name, List.copyOf(known))
+                    .map(n -> "; did you mean '" + n + "'?")
+                    .orElse("");
             throw new PlanException(
                     "`" + key + "` for " + object + " names the column '" + name + "', which " + source.name()
-                            + " does not have; did you mean '" + near.get() + "'?",
+                            + " does not have" + near,
                     "Mend it in raftcart.yaml.");
         }
     }

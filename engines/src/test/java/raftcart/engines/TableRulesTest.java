@@ -142,6 +142,7 @@ class TableRulesTest {
         String[][] faults = {
             {"tables: {rules: [{table: night, rows: 'begann > 3'}]}", "did you mean 'began'?"},
             {"tables: {rules: [{table: night, rows: 'began >'}]}", "is not an expression"},
+            {"tables: {rules: [{table: night, rows: 'weather = 3'}]}", "the column 'weather'"},
             {"columns: [{column: night.site, value: 'uppr('}]", "is not an expression"},
             {"tables: {rules: [{table: lamp, without: ['*']}]}", "leaves no column"}
         };
