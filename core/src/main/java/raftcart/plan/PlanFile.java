@@ -127,13 +127,17 @@ public final class PlanFile {
     }
 
     private static ValueChoices values(PlanChecker checker, JsonNode node) {
-        checker.keys(node, "values", List.of("impossible-dates", "one-digit-boolean", "time", "enumerations"));
+        checker.keys(
+                node,
+                "values",
+                List.of("impossible-dates", "one-digit-boolean", "time", "enumerations", "unique-texts"));
         ValueChoices defaults = ValueChoices.defaults();
         return new ValueChoices(
                 checker.choice(node.path("impossible-dates"), "values.impossible-dates", defaults.impossibleDates()),
                 checker.choice(node.path("one-digit-boolean"), "values.one-digit-boolean", defaults.oneDigitBoolean()),
                 checker.choice(node.path("time"), "values.time", defaults.time()),
-                checker.choice(node.path("enumerations"), "values.enumerations", defaults.enumerations()));
+                checker.choice(node.path("enumerations"), "values.enumerations", defaults.enumerations()),
+                checker.choice(node.path("unique-texts"), "values.unique-texts", defaults.uniqueTexts()));
     }
 
     private static LoadSettings load(PlanChecker checker, JsonNode node) {
@@ -208,6 +212,7 @@ public final class PlanFile {
         values.put("one-digit-boolean", PlanChecker.word(plan.values().oneDigitBoolean()));
         values.put("time", PlanChecker.word(plan.values().time()));
         values.put("enumerations", PlanChecker.word(plan.values().enumerations()));
+        values.put("unique-texts", PlanChecker.word(plan.values().uniqueTexts()));
         root.put("grants", PlanChecker.word(plan.grants()));
         ObjectNode load = root.putObject("load");
         load.put("rows-per-batch", plan.load().rowsPerBatch());

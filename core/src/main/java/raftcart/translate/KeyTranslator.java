@@ -24,6 +24,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueChoices.UniqueTexts;
 import raftcart.type.ValueForm;
 
 /** Translates the keys and indexes of one table. */
@@ -33,6 +34,7 @@ final class KeyTranslator {
     private static final int PREFIX_OF_LONG_TEXT = 255;
     private static final int BYTES_OF_CHARACTER = 4;
 
+    private final UniqueTexts uniqueTexts;
     private final Language from;
     private final Dialect to;
     private final NameMapper names;
@@ -46,10 +48,12 @@ final class KeyTranslator {
     KeyTranslator(
             Language from,
             Dialect to,
+            UniqueTexts uniqueTexts,
             NameMapper names,
             Notes notes,
             Map<ObjectName, TableTranslator> tables,
             TableTranslator table) {
+        this.uniqueTexts = uniqueTexts;
         this.from = from;
         this.to = to;
         this.names = names;
@@ -117,9 +121,18 @@ final class KeyTranslator {
     }
 
     private boolean foldsCase(List<KeyPart> parts) {
-        return from.has(SqlFeature.IGNORES_CASE)
+        boolean differs = from.has(SqlFeature.IGNORES_CASE)
                 && !to.has(SqlFeature.IGNORES_CASE)
                 && parts.stream().anyMatch(this::ignoresCase);
+        if (differs && uniqueTexts == UniqueTexts.EXACT) {
+            parts.stream()
+                    .filter(this::ignoresCase)
+                    .forEach(p -> notes.find(
+                            FindingCode.UNIQUE_WITH_CASE,
+                            source.name() + "." + p.column(),
+                            "small and capital letters are not the same any more"));
+        }
+        return differs && uniqueTexts == UniqueTexts.IGNORE_CASE;
     }
 
     private boolean ignoresCase(KeyPart part) {

@@ -173,7 +173,7 @@ public final class Translator {
     private TableMapping table(TableTranslator translator) {
         Table table = translator.source();
         List<ColumnMapping> columns = translator.columns();
-        KeyTranslator keys = new KeyTranslator(from, to, names, notes, tables, translator);
+        KeyTranslator keys = new KeyTranslator(from, to, plan.values().uniqueTexts(), names, notes, tables, translator);
         java.util.Optional<Key> primaryKey = keys.primaryKey();
         keys.translateIndexes();
         Table target = new Table(
@@ -267,9 +267,15 @@ public final class Translator {
                 object.source(),
                 FindingCode.NOT_TRANSLATED,
                 object.kind() == ObjectKind.STATEMENT
-                        ? "a statement that was not taken into account"
+                        ? notTaken(object.source())
                         : object.kind().word() + "s are not translated yet");
         notes.notCreated(object.kind(), object.name().toString());
+    }
+
+    /** Why a statement of a script was not taken into account, which stands in its first line. */
+    private static String notTaken(String source) {
+        String first = source.lines().findFirst().orElse("");
+        return first.startsWith("-- ") ? first.substring(3) : "a statement that was not taken into account";
     }
 
     private boolean isDomain(CodeObject object) {

@@ -7,18 +7,24 @@ public record ValueChoices(
         ImpossibleDates impossibleDates,
         OneDigitBoolean oneDigitBoolean,
         TimeMeaning time,
-        EnumerationForm enumerations) {
+        EnumerationForm enumerations,
+        UniqueTexts uniqueTexts) {
     public ValueChoices {
         Objects.requireNonNull(impossibleDates, "impossibleDates");
         Objects.requireNonNull(oneDigitBoolean, "oneDigitBoolean");
         Objects.requireNonNull(time, "time");
         Objects.requireNonNull(enumerations, "enumerations");
+        Objects.requireNonNull(uniqueTexts, "uniqueTexts");
     }
 
     /** The choices made unless the plan says otherwise. */
     public static ValueChoices defaults() {
         return new ValueChoices(
-                ImpossibleDates.AS_NULL, OneDigitBoolean.BOOLEAN, TimeMeaning.INTERVAL, EnumerationForm.TYPE);
+                ImpossibleDates.AS_NULL,
+                OneDigitBoolean.BOOLEAN,
+                TimeMeaning.INTERVAL,
+                EnumerationForm.TYPE,
+                UniqueTexts.IGNORE_CASE);
     }
 
     /** What becomes of dates such as 0000-00-00. */
@@ -47,5 +53,13 @@ public record ValueChoices(
         CHECK,
         /** A text that refers to a table of its values. */
         LOOKUP
+    }
+
+    /** How keys of texts are unique where the source takes small and capital letters for the same. */
+    public enum UniqueTexts {
+        /** As on the source, by a further index where the target tells them apart. */
+        IGNORE_CASE,
+        /** As the target compares texts. */
+        EXACT
     }
 }

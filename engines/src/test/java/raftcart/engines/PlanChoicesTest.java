@@ -83,4 +83,27 @@ class PlanChoicesTest {
                         + " WHERE relnamespace = '\"The Hill\"'::regnamespace AND relkind = 'r'"))
                 .isEqualTo("filters,lamps_old");
     }
+
+    @Test
+    void uniqueTextsWithOrWithoutRegardToCase() throws Exception {
+        Databases source = Databases.mariadb();
+        source.run(
+                "CREATE TABLE star (name VARCHAR(20) COLLATE utf8mb4_general_ci PRIMARY KEY)",
+                "INSERT INTO star VALUES ('Vega')");
+        for (String form : new String[] {"ignore-case", "exact"}) {
+            Databases target = Databases.postgresql();
+            MigrationRun run = MigrationRun.of(
+                    folder.resolve(form),
+                    source.endpoint(),
+                    target.endpoint(),
+                    "values: {unique-texts: " + form + "}\n");
+            boolean exact = form.equals("exact");
+            assertThat(run.translated.findings())
+                    .extracting(f -> f.code().code())
+                    .contains(exact ? "RC0408" : "RC0401")
+                    .doesNotContain(exact ? "RC0401" : "RC0408");
+            target.run("INSERT INTO star VALUES ('VEGA') ON CONFLICT DO NOTHING");
+            assertThat(target.ask("SELECT count(*) FROM star")).isEqualTo(exact ? "2" : "1");
+        }
+    }
 }
