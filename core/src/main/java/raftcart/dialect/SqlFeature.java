@@ -513,6 +513,12 @@ public enum SqlFeature {
     GRANTS_BY_STAR,
     /** Rights on all tables of a schema are given in words, and reach those that are there. */
     GRANTS_ON_ALL_TABLES,
+    /** A date that becomes a text looks as the settings of the session say. */
+    DATES_SHOWN_BY_SETTINGS,
+    /** A number that becomes a text has no zero before its point and none at its end. */
+    NUMBERS_SHOWN_SHORT,
+    /** A number that is cast to a truth value becomes one. */
+    CASTS_MAKE_TRUTH,
     /** AT TIME ZONE can be said. */
     AT_TIME_ZONE,
     /** AT TIME ZONE turns plain times into instants, and instants into plain times. */

@@ -26,8 +26,6 @@ final class CastAdapter {
     private static final Pattern NO_NUMBER = Pattern.compile("(?i)\\s*[-+]?(nan|inf(inity)?)\\s*");
 
     /** What stands between the parts of a date or time, so that they are no number together. */
-    private static final Pattern SEPARATOR = Pattern.compile("[-:/., ]");
-
     private final ExprAdapter adapter;
 
     CastAdapter(ExprAdapter adapter) {
@@ -173,7 +171,8 @@ final class CastAdapter {
         if (kind == ValueKind.BYTES && wanted == ValueKind.TEXT) {
             return decoded(cast, value, type);
         }
-        uncertain(cast, type, kind);
+        new CastNotes(adapter).uncertain(cast, type, kind);
+        unsigned(cast);
         return kept(cast, value, kind, type);
     }
 
@@ -183,6 +182,9 @@ final class CastAdapter {
             Expr zero = Expr.Literal.number(0);
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
             return ExprAdapter.asNumber(isTrue, cast.span());
+        }
+        if (truth && kind.isNumber() && adapter.lost(SqlFeature.CASTS_MAKE_TRUTH)) {
+            return new Expr.Binary(BinaryOperator.NOT_EQUAL, value, Expr.Literal.number(0), cast.span());
         }
         return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)
                 ? safe(cast, value, kind, type)
@@ -306,60 +308,6 @@ final class CastAdapter {
                         : whole && cast.type().name().equals("binary")
                                 ? new LogicalType.Blob(0)
                                 : adapter.finder.type(cast.type());
-    }
-
-    /** True for digits of a date, which are a number. */
-    private boolean isPartOfDate(Expr.Cast cast) {
-        return cast.value() instanceof Expr.Call call
-                && call.arguments().stream()
-                        .noneMatch(a -> a instanceof Expr.Literal l
-                                && SEPARATOR.matcher(l.text()).find())
-                && (call.is("format_date")
-                        || adapter.from
-                                .functions()
-                                .recognise(call.name().toString(), call.arguments(), adapter::kind)
-                                .filter(r -> r.signature().name().equals("format_date"))
-                                .isPresent());
-    }
-
-    /** Says where engines convert in different ways. */
-    private void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
-        boolean padded = type instanceof LogicalType.Char c
-                && c.length() > 1
-                && (kind.isNumber() || cast.value() instanceof Expr.Column && kind == ValueKind.TEXT);
-        if (padded && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
-            adapter.note(FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks");
-        }
-        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
-        if (text && kind == ValueKind.BOOLEAN) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");
-        }
-        if (text && kind == ValueKind.FLOAT) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
-        }
-        unsigned(cast);
-        boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
-        boolean perhaps = kind == ValueKind.UNKNOWN
-                && !cast.safe()
-                && Digits.of(type).isPresent()
-                && !(cast.value() instanceof Expr.Literal || cast.value() instanceof Expr.Parameter)
-                && Digits.surplus(adapter.from, type).differs(Digits.surplus(adapter.to, type))
-                && Digits.surplus(adapter.to, type) != Digits.Surplus.NEAREST;
-        if (perhaps) {
-            adapter.note(
-                    FindingCode.TYPES_UNKNOWN,
-                    cast.span(),
-                    "one engine rounds, the other cuts or keeps digits for which the type has no room; it is not known whether there are any");
-        }
-        boolean silent = kind == ValueKind.TEXT && KindFinder.kind(type).isNumber() && !numeral && !isPartOfDate(cast);
-        if (silent && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST,
-                    cast.span(),
-                    "a text that is no number is 0 or its beginning on the source and refused on the target");
-        }
     }
 
     /** Says what becomes of a number below zero, or of too many digits, in MySQL's own casts. */

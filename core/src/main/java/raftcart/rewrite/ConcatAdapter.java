@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
@@ -23,6 +24,11 @@ final class ConcatAdapter {
     /** Texts put together: NULL as empty or not, and what is no text made one. */
     Expr concat(Expr.Concat concat) {
         boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        if (!same()
+                && !adapter.to.has(SqlFeature.ARRAYS)
+                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.ARRAY)) {
+            throw new Untranslatable("an array to which something is added");
+        }
         List<Expr> parts = new ArrayList<>();
         boolean wrapped = false;
         for (Expr part : same() ? concat.parts() : flat(concat)) {
@@ -67,7 +73,10 @@ final class ConcatAdapter {
         if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
             return adapted;
         }
-        if (kind == ValueKind.BOOLEAN
+        boolean zeros = kind == ValueKind.DECIMAL
+                && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
+        if (zeros
+                || kind == ValueKind.BOOLEAN
                 || kind == ValueKind.FLOAT
                 || kind == ValueKind.TIMESTAMP
                 || kind == ValueKind.DATE) {

@@ -265,7 +265,8 @@ class ExprAdapter extends QueryMapper {
         boolean bare = time.precision() < 0
                 && time.kind() != CurrentKind.DATE
                 && from.has(SqlFeature.PRESENT_HAS_FRACTIONS)
-                && to.has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN);
+                && (to.has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN)
+                        || time.kind() == CurrentKind.LOCAL_TIMESTAMP && to.has(SqlFeature.DATES_HAVE_TIME));
         return bare ? new Expr.CurrentTime(time.kind(), 6, time.span()) : time;
     }
 
@@ -404,6 +405,17 @@ class ExprAdapter extends QueryMapper {
     }
 
     private Expr is(Expr.Is is) {
+        if (is.truth() == Truth.NULL
+                && is.value() instanceof Expr.Row row
+                && !from.name().equals(to.name())) {
+            // A row is NULL if all of it is, and is not NULL if nothing of it is (SQL:2016, 8.8).
+            return new Expr.Junction(
+                    true,
+                    row.items().stream()
+                            .<Expr>map(i -> new Expr.Is(expr(i), Truth.NULL, is.negated(), is.span()))
+                            .toList(),
+                    is.span());
+        }
         if (is.truth() == Truth.NULL) {
             return new Expr.Is(expr(is.value()), Truth.NULL, is.negated(), is.span());
         }

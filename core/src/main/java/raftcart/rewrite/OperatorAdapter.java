@@ -292,9 +292,19 @@ final class OperatorAdapter {
         }
         if (e instanceof Expr.Between b) {
             List<Expr> all = comparable(List.of(b.value(), b.low(), b.high()), b.span());
-            return new Expr.Between(all.get(0), all.get(1), all.get(2), b.symmetric(), b.negated(), b.span());
+            boolean either = b.symmetric() && !adapter.from.name().equals(adapter.to.name());
+            return either
+                    ? eitherWay(all, b)
+                    : new Expr.Between(all.get(0), all.get(1), all.get(2), b.symmetric(), b.negated(), b.span());
         }
         return new LikeAdapter(adapter).like((Expr.Like) e);
+    }
+
+    /** Between two bounds of which either may be the lower one. */
+    private static Expr eitherWay(List<Expr> all, Expr.Between b) {
+        Expr up = new Expr.Between(all.get(0), all.get(1), all.get(2), false, b.negated(), b.span());
+        Expr down = new Expr.Between(all.get(0), all.get(2), all.get(1), false, b.negated(), b.span());
+        return new Expr.Junction(b.negated(), List.of(up, down), b.span());
     }
 
     private Expr inList(Expr.InList in) {

@@ -29,6 +29,8 @@ public final class OracleLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_SHOWN_BY_SETTINGS,
+                    SqlFeature.NUMBERS_SHOWN_SHORT,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.CASTS_KEEP_LOCAL_TIME,
                     SqlFeature.WINDOW_TEXTS,

@@ -50,6 +50,7 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TURN_TIMES,

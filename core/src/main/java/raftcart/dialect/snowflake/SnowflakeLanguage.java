@@ -37,6 +37,7 @@ public final class SnowflakeLanguage {
             SnowflakeLanguage::inUtc);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.ZONES_BY_NAME_ALONE,
                     SqlFeature.WINDOW_TEXTS,

@@ -32,6 +32,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.ALIASES_IN_EXPRESSIONS,

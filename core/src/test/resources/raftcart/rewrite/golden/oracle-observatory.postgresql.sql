@@ -84,6 +84,7 @@ CREATE TABLE plate_scan (
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
+-- 18:166: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first

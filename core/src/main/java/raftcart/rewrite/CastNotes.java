@@ -1,0 +1,93 @@
+package raftcart.rewrite;
+
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/** What is to be said about casts that engines carry out in different ways. */
+final class CastNotes {
+    private static final Pattern SEPARATOR = Pattern.compile("[-:/., ]");
+
+    private final ExprAdapter adapter;
+
+    CastNotes(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** Says where the same value becomes another text. */
+    private void spelled(Expr.Cast cast, ValueKind kind) {
+        boolean settings = adapter.from.has(SqlFeature.DATES_SHOWN_BY_SETTINGS)
+                || adapter.to.has(SqlFeature.DATES_SHOWN_BY_SETTINGS);
+        if (kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE && settings) {
+            adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell dates and times in different ways");
+        }
+        boolean zeros =
+                adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
+        if (kind == ValueKind.DECIMAL && zeros) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    cast.span(),
+                    "zeros before the point, or at the end of a fraction, are shown on one side only");
+        }
+    }
+
+    /** Says where engines convert in different ways. */
+    void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean padded = type instanceof LogicalType.Char c
+                && c.length() > 1
+                && (kind.isNumber() || cast.value() instanceof Expr.Column && kind == ValueKind.TEXT);
+        if (padded && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
+            adapter.note(FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks");
+        }
+        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
+        if (text && kind == ValueKind.BOOLEAN) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");
+        }
+        if (text && !adapter.from.name().equals(adapter.to.name())) {
+            spelled(cast, kind);
+        }
+        if (text && kind == ValueKind.FLOAT) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
+        }
+        boolean numeral = cast.value() instanceof Expr.Literal l && l.text().matches("-?[0-9]+([.][0-9]+)?");
+        boolean perhaps = kind == ValueKind.UNKNOWN
+                && !cast.safe()
+                && Digits.of(type).isPresent()
+                && !(cast.value() instanceof Expr.Literal || cast.value() instanceof Expr.Parameter)
+                && Digits.surplus(adapter.from, type).differs(Digits.surplus(adapter.to, type))
+                && Digits.surplus(adapter.to, type) != Digits.Surplus.NEAREST;
+        if (perhaps) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    cast.span(),
+                    "one engine rounds, the other cuts or keeps digits for which the type has no room; it is not known whether there are any");
+        }
+        boolean silent =
+                kind == ValueKind.TEXT && KindFinder.kind(type).isNumber() && !numeral && !isPartOfDate(adapter, cast);
+        if (silent && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    cast.span(),
+                    "a text that is no number is 0 or its beginning on the source and refused on the target");
+        }
+    }
+
+    /** True for digits of a date, which are a number. */
+    static boolean isPartOfDate(ExprAdapter adapter, Expr.Cast cast) {
+        return cast.value() instanceof Expr.Call call
+                && call.arguments().stream()
+                        .noneMatch(a -> a instanceof Expr.Literal l
+                                && SEPARATOR.matcher(l.text()).find())
+                && (call.is("format_date")
+                        || adapter.from
+                                .functions()
+                                .recognise(call.name().toString(), call.arguments(), adapter::kind)
+                                .filter(r -> r.signature().name().equals("format_date"))
+                                .isPresent());
+    }
+}
