@@ -18,7 +18,7 @@ final class CastNotes {
     }
 
     /** Says where the same value becomes another text. */
-    private void spelled(Expr.Cast cast, ValueKind kind) {
+    void spelled(Expr cast, ValueKind kind) {
         boolean settings = adapter.from.has(SqlFeature.DATES_SHOWN_BY_SETTINGS)
                 || adapter.to.has(SqlFeature.DATES_SHOWN_BY_SETTINGS);
         if (kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE && settings) {

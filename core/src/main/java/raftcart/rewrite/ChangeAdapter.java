@@ -486,7 +486,7 @@ final class ChangeAdapter {
         Statement.Merge adapted = new Statement.Merge(
                 with(merge.with()),
                 adapter.table(merge.target()),
-                adapter.table(merge.source()),
+                adapter.table(MergeAdapter.oneRow(merge.source(), adapter)),
                 adapter.condition(merge.on()),
                 actions,
                 items(merge.returning()),

@@ -261,6 +261,9 @@ final class FunctionAdapter {
 
     private Expr further(Expr.Call call, Expr.Call original) {
         String function = call.function();
+        if (function.equals("text_of")) {
+            new CastNotes(adapter).spelled(call, adapter.kind(call.arguments().get(0)));
+        }
         if (Signatures.find(function).map(Signature::group).orElse(Signature.Group.SCALAR)
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);

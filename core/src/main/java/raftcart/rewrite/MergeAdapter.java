@@ -186,4 +186,19 @@ final class MergeAdapter {
             throw new Untranslatable("a MERGE of this form");
         }
     }
+
+    /** The engine's own table of one row, by which MERGE changes or adds a row of constants, as a query. */
+    static TableRef oneRow(TableRef source, QueryAdapter adapter) {
+        boolean dummy = source instanceof TableRef.Table t
+                && t.name().key().equalsIgnoreCase(adapter.from.dummyTable())
+                && !adapter.same();
+        if (!dummy) {
+            return source;
+        }
+        QueryBody.Item one = new QueryBody.Item(Expr.Literal.number(1), Optional.of(Name.of("one_")));
+        Query row = Query.of(QueryBody.Select.of(List.of(one), List.of(), Optional.empty()));
+        Optional<TableRef.Alias> alias = ((TableRef.Table) source).alias();
+        return new TableRef.Derived(
+                row, false, Optional.of(alias.orElse(TableRef.Alias.of("one_row_"))), source.span());
+    }
 }

@@ -230,7 +230,7 @@ class TranslatorTest {
                 .containsExactlyInAnyOrder(
                         "t_key_ignoring_case [lower(\"id\")]",
                         "u_name [lower(\"name\"), code]",
-                        "u_start [lower(left(\"name\", 5))]");
+                        "u_start [lower(LEFT(\"name\", 5))]");
     }
 
     @Test
