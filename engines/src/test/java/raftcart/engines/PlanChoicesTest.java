@@ -106,4 +106,41 @@ class PlanChoicesTest {
             assertThat(target.ask("SELECT count(*) FROM star")).isEqualTo(exact ? "2" : "1");
         }
     }
+
+    /** The other choices that docs/plan.md names for types without a twin. */
+    @Test
+    void typesAsTheDocumentationOffersThem() throws Exception {
+        Databases mariadb = Databases.mariadb();
+        mariadb.run(
+                "CREATE TABLE comet (id INT(10) UNSIGNED PRIMARY KEY, seen YEAR, lit BIT(1), size SMALLINT,"
+                        + " mass DECIMAL(9,2), day DATE, at DATETIME(0))",
+                "INSERT INTO comet VALUES (1, 2026, b'1', 100, 100, '2026-01-31', '2026-01-31'),"
+                        + " (2, NULL, b'0', 0, 7, NULL, NULL)");
+        Databases postgresql = Databases.postgresql();
+        MigrationRun there = MigrationRun.of(
+                folder.resolve("there"),
+                mariadb.endpoint(),
+                postgresql.endpoint(),
+                "columns: [{from: 'int(10) unsigned', type: integer}, {from: 'year*', type: integer},"
+                        + " {from: 'bit(1)', type: boolean}, {column: '*.size', type: 'numeric(12,3)'},"
+                        + " {column: '*.mass', type: integer, value: 'CAST(mass AS SIGNED)'}, {column: '*.day', type: timestamp},"
+                        + " {column: '*.at', type: date}]\n");
+        assertThat(there.loaded.refused()).isZero();
+        assertThat(there.verified.tables()).allMatch(TableVerdict::same);
+        assertThat(postgresql.ask("SELECT id + seen FROM comet WHERE lit")).isEqualTo("2027");
+        postgresql.run("CREATE TABLE night (began timestamptz)", "INSERT INTO night VALUES ('2026-01-01 00:00:00+02')");
+        Databases back = Databases.mariadb();
+        MigrationRun again = MigrationRun.of(
+                folder.resolve("back"),
+                postgresql.endpoint(),
+                back.endpoint(),
+                "tables: {include: [night]}\n"
+                        + "columns: [{from: 'timestamp*with time zone', type: 'timestamp(6)'},"
+                        + " {column: '*.n', type: 'decimal(12,3)'}, {column: '*.m', type: int, value: 'm::int'},"
+                        + " {column: '*.d', type: 'datetime(0)'}, {column: '*.t', type: date}]\n");
+        assertThat(again.verified.tables()).allMatch(TableVerdict::same);
+        assertThat(back.ask("SELECT DATA_TYPE FROM information_schema.COLUMNS WHERE TABLE_NAME = 'night'"
+                        + " AND TABLE_SCHEMA = '" + back.name() + "'"))
+                .isEqualTo("timestamp");
+    }
 }

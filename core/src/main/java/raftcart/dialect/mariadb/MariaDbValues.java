@@ -45,7 +45,7 @@ final class MariaDbValues implements ValueSql {
         return switch (form) {
             case BOOLEAN -> "CAST(" + name + " AS CHAR)";
             // ZEROFILL pads on output; adding nothing takes the padding away.
-            case INTEGER -> "CAST(" + name + " + 0 AS CHAR)";
+            case INTEGER -> decimal(name, type);
             case DECIMAL -> decimal(name, type);
             // "ST_AsWKB": a point's well-known binary holds the eight bytes of its coordinates, lowest first.
             case FLOATING -> "LOWER(HEX(REVERSE(SUBSTR(ST_AsWKB(POINT(" + name + ", 0)), 6, 8))))";
@@ -58,9 +58,13 @@ final class MariaDbValues implements ValueSql {
             case BITS ->
                 type instanceof LogicalType.Bits bits
                         ? "LPAD(BIN(" + name + " + 0), " + bits.length() + ", '0')"
-                        : utf8(name);
-            case DATE -> "CAST(" + name + " AS CHAR)";
-            case TIME, DURATION, TIMESTAMP, INSTANT -> fraction(name, type);
+                        : type instanceof LogicalType.Bool ? "CAST(" + name + " AS CHAR)" : utf8(name);
+            case DATE -> "CAST(" + (type instanceof LogicalType.Timestamp ? "DATE(" + name + ")" : name) + " AS CHAR)";
+            case TIMESTAMP ->
+                type instanceof LogicalType.Date
+                        ? "CAST(CAST(" + name + " AS DATETIME) AS CHAR)"
+                        : fraction(name, type);
+            case TIME, DURATION, INSTANT -> fraction(name, type);
         };
     }
 
@@ -74,8 +78,9 @@ final class MariaDbValues implements ValueSql {
     }
 
     private static String decimal(String name, LogicalType type) {
-        boolean whole = type instanceof LogicalType.Decimal d && d.scale() == 0;
-        return whole ? "CAST(" + name + " + 0 AS CHAR)" : trimmed(name + " + 0");
+        // Only of a number with a point may zeros at its end be taken away.
+        boolean pointed = type instanceof LogicalType.Decimal d && d.scale() > 0;
+        return pointed ? trimmed(name + " + 0") : "CAST(" + name + " + 0 AS CHAR)";
     }
 
     private static String fraction(String name, LogicalType type) {

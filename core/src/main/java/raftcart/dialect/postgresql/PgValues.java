@@ -56,13 +56,16 @@ final class PgValues implements ValueSql {
         LogicalType type = column.type();
         return switch (form) {
             case BOOLEAN -> type instanceof LogicalType.Bool ? name + "::int::text" : name + "::text";
-            case INTEGER -> name + "::text";
+            case INTEGER -> integer(name, type);
             case DECIMAL -> decimal(column.declaredType().equals("money") ? name + "::numeric" : name, type);
             case FLOATING -> "encode(float8send(" + name + "::float8), 'hex')";
             case TEXT -> text(name, type);
             case PADDED_TEXT -> "rtrim(" + name + "::text, ' ')";
             case BYTES -> "octet_length(" + name + ") || ':' || md5(" + name + ")";
-            case BITS, DATE, TIME, TIMESTAMP -> name + "::text";
+            case BITS -> type instanceof LogicalType.Bool ? name + "::int::text" : name + "::text";
+            case DATE -> type instanceof LogicalType.Timestamp ? name + "::date::text" : name + "::text";
+            case TIMESTAMP -> type instanceof LogicalType.Date ? name + "::timestamp::text" : name + "::text";
+            case TIME -> name + "::text";
             case DURATION -> "make_interval(secs => extract(epoch FROM " + name + ")::float8)::text";
             case INSTANT ->
                 type instanceof LogicalType.Timestamp t && t.zoned()
@@ -71,9 +74,20 @@ final class PgValues implements ValueSql {
         };
     }
 
+    /** A number where the source has a whole one; the plan may have given it another type here. */
+    private static String integer(String name, LogicalType type) {
+        if (type instanceof LogicalType.Bool) {
+            return name + "::int::text";
+        }
+        return type instanceof LogicalType.Decimal ? "trim_scale(" + name + ")::text" : name + "::text";
+    }
+
     private static String decimal(String name, LogicalType type) {
-        boolean whole = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.scale() == 0;
-        return whole ? name + "::text" : "trim_scale(" + name + ")::text";
+        boolean whole = type instanceof LogicalType.Int
+                || type instanceof LogicalType.Decimal d && d.precision() > 0 && d.scale() == 0;
+        return type instanceof LogicalType.Bool
+                ? name + "::int::text"
+                : whole ? name + "::text" : "trim_scale(" + name + ")::text";
     }
 
     private static String text(String name, LogicalType type) {
