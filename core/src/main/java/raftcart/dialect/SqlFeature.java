@@ -403,6 +403,8 @@ public enum SqlFeature {
     DATES_ARE_TEXTS,
     /** 0000-00-00 is a date. */
     ZERO_DATES,
+    /** PERCENTILE_CONT and the like are taken over a window, and never of groups. */
+    PERCENTILES_WANT_WINDOWS,
     /** PERCENTILE_CONT and the like may be taken over a window */
     WINDOW_PERCENTILES,
     /** Texts are put together over windows. */

@@ -15,6 +15,10 @@ final class AggregateLimits {
         if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
         }
+        boolean ofGroups = suffix.over().isEmpty() && call.function().startsWith("percentile_");
+        if (ofGroups && adapter.to.has(SqlFeature.PERCENTILES_WANT_WINDOWS)) {
+            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " of groups, not over a window");
+        }
         boolean texts = call.function().matches("string_agg|joined_texts");
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.catalog.Column;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.TypeChoice;
@@ -17,6 +19,9 @@ import raftcart.type.ValueChoices.TimeMeaning;
 
 /** MariaDB's types ("Data Types"). */
 final class MariaDbTypes implements TypeTable {
+    /** "FLOAT": with a number of digits behind the point, to which values are rounded. */
+    private static final Pattern ROUNDED = Pattern.compile("(?i)(?:float|double|real)\\(\\d+,(\\d+)\\).*");
+
     private static final int DEFAULT_PRECISION = 10;
     private static final Map<String, Function<TypeName, LogicalType>> BY_NAME = Map.ofEntries(
             Map.entry("boolean", n -> new LogicalType.Bool()),
@@ -113,6 +118,12 @@ final class MariaDbTypes implements TypeTable {
 
     @Override
     public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
+        Matcher rounded = ROUNDED.matcher(column.declaredType());
+        if (rounded.matches()) {
+            return List.of(new TypeChoice.Note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.declaredType() + " rounds to " + rounded.group(1) + " digits, the target keeps them all"));
+        }
         boolean taken = interpret(column, choices) instanceof LogicalType.Bool;
         return taken
                 ? List.of(new TypeChoice.Note(FindingCode.ONE_DIGIT_BOOLEAN, column.declaredType() + " as boolean"))

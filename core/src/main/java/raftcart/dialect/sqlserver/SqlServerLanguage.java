@@ -48,6 +48,7 @@ public final class SqlServerLanguage {
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TAKE_PLAIN_TIMES,
                     SqlFeature.ZONES_OF_WINDOWS,
+                    SqlFeature.PERCENTILES_WANT_WINDOWS,
                     SqlFeature.CASTS_KEEP_LOCAL_TIME,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.VIRTUAL_COLUMNS,
