@@ -132,6 +132,7 @@ final class DateAdapter {
         boolean texts =
                 (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
         if (texts) {
+            List.of(binary.left(), binary.right()).forEach(new OperatorAdapter(adapter)::refuseEnumeration);
             adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");
         }
         boolean unknown =

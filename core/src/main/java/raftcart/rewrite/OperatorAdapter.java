@@ -352,6 +352,17 @@ final class OperatorAdapter {
         return adapter.instants.beside(expressions, () -> ofOneKind(expressions, span));
     }
 
+    /** An enumeration beside a number is the place of its value among the others. */
+    void refuseEnumeration(Expr e) {
+        boolean enumeration = adapter.facts(e)
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(LogicalType.Enumeration.class::isInstance)
+                .isPresent();
+        if (enumeration) {
+            throw new Untranslatable("an enumeration by the place of its value");
+        }
+    }
+
     /** Expressions that are compared with each other, brought to one kind. */
     private List<Expr> ofOneKind(List<Expr> expressions, Span span) {
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
@@ -367,6 +378,9 @@ final class OperatorAdapter {
                     .toList();
         }
         boolean numbers = kinds.stream().anyMatch(ValueKind::isNumber);
+        if (numbers && adapter.lost(SqlFeature.CONVERTS_SILENTLY)) {
+            expressions.forEach(this::refuseEnumeration);
+        }
         boolean bool = kinds.contains(ValueKind.BOOLEAN);
         Optional<ValueKind> date = kinds.stream().filter(ValueKind::isDate).findFirst();
         boolean stamped =
