@@ -36,7 +36,7 @@ import raftcart.workspace.Json;
  */
 final class ScriptLoad {
     private final EngineSession target;
-    private final Translation translation;
+    private final List<TableMapping> tables;
     private final RowStatements statements;
     private final Path refusedFolder;
     private final int mostRefused;
@@ -49,11 +49,12 @@ final class ScriptLoad {
             Path refusedFolder,
             int mostRefused) {
         this.target = target;
-        this.translation = translation;
         this.statements = statements;
         this.refusedFolder = refusedFolder;
         this.mostRefused = mostRefused;
-        translation.tables().forEach(t -> counts.put(t.source().name(), new Count()));
+        this.tables =
+                translation.tables().stream().filter(TableMapping::isLoaded).toList();
+        tables.forEach(t -> counts.put(t.source().name(), new Count()));
     }
 
     /** The rows of a table so far. */
@@ -70,7 +71,7 @@ final class ScriptLoad {
         target.connection().commit();
         double seconds = (System.nanoTime() - start) / 1e9 / Math.max(1, counts.size());
         List<TableResult> results = new ArrayList<>();
-        for (TableMapping table : translation.tables()) {
+        for (TableMapping table : tables) {
             Count count = counts.get(table.source().name());
             TableResult result = new TableResult(
                     table.source().name().toString(),
@@ -90,7 +91,7 @@ final class ScriptLoad {
 
     private void prepare(TargetRows targetRows) throws SQLException {
         List<String> filled = new ArrayList<>();
-        for (TableMapping table : translation.tables()) {
+        for (TableMapping table : tables) {
             if (holdsRows(table)) {
                 filled.add(table.target().name().toString());
                 if (targetRows == TargetRows.REPLACE) {
@@ -119,7 +120,7 @@ final class ScriptLoad {
 
     private void execute(Statement statement, String place) {
         Optional<RowStatements.Rows> translated = statements.translate(statement);
-        if (translated.isEmpty()) {
+        if (translated.isEmpty() || !counts.containsKey(translated.get().table())) {
             return;
         }
         RowStatements.Rows rows = translated.get();

@@ -25,4 +25,9 @@ public record Endpoint(String url, Optional<String> user, Optional<String> passw
     public String toString() {
         return shownUrl();
     }
+
+    /** True for a file or folder of scripts in the place of a database. */
+    public boolean isScripts() {
+        return url.startsWith("scripts:");
+    }
 }

@@ -101,6 +101,9 @@ final class PlannedCatalog {
                     "the plan leaves no column of " + table.name(),
                     "Look at `columns` and `without` under `tables.rules` in raftcart.yaml, or exclude the table.");
         }
+        if (!left.isEmpty() && plan.source().isScripts()) {
+            throw PlannedReading.noDatabase(table.name(), "without");
+        }
         if (!left.isEmpty()) {
             leftOut.put(table.name(), left);
         }

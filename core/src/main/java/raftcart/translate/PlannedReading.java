@@ -56,11 +56,13 @@ final class PlannedReading {
 
     /** The UUID in the place of a number. */
     String uuid(Column column) {
-        Dialect dialect = Dialects.named(from.name()).orElseThrow(() -> noDatabase(source.name(), "key: uuid"));
+        Dialect dialect = Dialects.named(from.name())
+                .filter(d -> !plan.source().isScripts())
+                .orElseThrow(() -> noDatabase(source.name(), "key: uuid"));
         return dialect.values().uuidOfNumber(dialect.identifiers().quote(column.name()));
     }
 
-    private static PlanException noDatabase(ObjectName table, String what) {
+    static PlanException noDatabase(ObjectName table, String what) {
         return new PlanException(
                 "`" + what + "` for " + table + " needs a database as the source, not scripts",
                 "Leave it out, or change the rows on the target afterwards.");
@@ -83,7 +85,7 @@ final class PlannedReading {
 
     /** Refuses what the source could not read, before anything is made. */
     private void check(String key, String object, String text) {
-        if (Dialects.named(from.name()).isEmpty()) {
+        if (plan.source().isScripts() || Dialects.named(from.name()).isEmpty()) {
             throw noDatabase(source.name(), key);
         }
         try {

@@ -3,6 +3,7 @@ package raftcart.engines;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.BiFunction;
@@ -10,6 +11,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import raftcart.error.PlanException;
 import raftcart.finding.Finding;
+import raftcart.migration.BuildStage;
+import raftcart.migration.LoadStage;
+import raftcart.migration.Migration;
+import raftcart.migration.SurveyStage;
+import raftcart.migration.TranslateStage;
+import raftcart.move.TargetRows;
+import raftcart.plan.Endpoint;
 import raftcart.verify.TableVerdict;
 
 /** Rules for single tables: which rows and columns go, with which values, and under which keys. */
@@ -133,6 +141,39 @@ class TableRulesTest {
                         .isEqualTo("it's red");
                 assertThat(back.ask("SELECT value FROM band WHERE place = 1")).isEqualTo("blue");
             }
+        }
+    }
+
+    @Test
+    void scriptsBringNoRowsThatThePlanLeavesAndCannotBeFiltered() throws Exception {
+        Path dump = Files.createDirectory(folder.resolve("dump"));
+        Files.writeString(
+                dump.resolve("a.sql"),
+                "CREATE TABLE night (id integer PRIMARY KEY, site text); CREATE TABLE draft (id integer);"
+                        + " INSERT INTO night VALUES (1, 'dome'); INSERT INTO draft VALUES (1);");
+        Endpoint scripts = Endpoint.of("scripts:postgresql:" + dump);
+        Databases target = Databases.mariadb();
+        Migration migration = MigrationRun.migration(
+                folder.resolve("m"),
+                scripts,
+                target.endpoint(),
+                "tables: {rules: [{table: draft, moves: structure}]}\n");
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(target.ask("SELECT COUNT(*) FROM night")).isEqualTo("1");
+        assertThat(target.ask("SELECT COUNT(*) FROM draft")).isEqualTo("0");
+        for (String rule : List.of("rows: 'id > 3'", "without: [site]", "key: uuid")) {
+            Migration other = MigrationRun.migration(
+                    folder.resolve(rule.substring(0, 3)),
+                    scripts,
+                    target.endpoint(),
+                    "tables: {rules: [{table: night, " + rule + "}]}\n");
+            SurveyStage.run(other);
+            assertThatThrownBy(() -> TranslateStage.run(other))
+                    .isInstanceOf(PlanException.class)
+                    .hasMessageContaining("needs a database as the source");
         }
     }
 
