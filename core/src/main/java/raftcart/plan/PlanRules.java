@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** The rules of a plan for tables and columns, read and written. */
 final class PlanRules {
@@ -20,21 +21,31 @@ final class PlanRules {
     }
 
     private static List<TableRule> rules(PlanChecker checker, JsonNode node) {
-        List<TableRule> rules = new ArrayList<>();
-        if (PlanFile.absent(node) || !checker.isList(node, "tables.rules")) {
+        return each(
+                checker,
+                node,
+                "tables.rules",
+                List.of("table", "rows", "columns", "without", "moves", "key"),
+                (r, p) -> new TableRule(
+                        checker.requiredText(r.path("table"), p, "table"),
+                        checker.text(r.path("rows"), p + ".rows"),
+                        checker.texts(r.path("columns"), p + ".columns", List.of()),
+                        checker.texts(r.path("without"), p + ".without", List.of()),
+                        choice(checker, r.path("moves"), p + ".moves", TableRule.Moves.STRUCTURE_AND_ROWS),
+                        choice(checker, r.path("key"), p + ".key", TableRule.KeyStrategy.KEEP)));
+    }
+
+    /** The rules of a list, each read from its node and the path to it. */
+    private static <T> List<T> each(
+            PlanChecker checker, JsonNode node, String path, List<String> keys, BiFunction<JsonNode, String, T> read) {
+        List<T> rules = new ArrayList<>();
+        if (PlanFile.absent(node) || !checker.isList(node, path)) {
             return rules;
         }
         for (int i = 0; i < node.size(); i++) {
-            String path = "tables.rules." + i;
-            JsonNode rule = node.get(i);
-            checker.keys(rule, path, List.of("table", "rows", "columns", "without", "moves", "key"));
-            rules.add(new TableRule(
-                    checker.requiredText(rule.path("table"), path, "table"),
-                    checker.text(rule.path("rows"), path + ".rows"),
-                    checker.texts(rule.path("columns"), path + ".columns", List.of()),
-                    checker.texts(rule.path("without"), path + ".without", List.of()),
-                    choice(checker, rule.path("moves"), path + ".moves", TableRule.Moves.STRUCTURE_AND_ROWS),
-                    choice(checker, rule.path("key"), path + ".key", TableRule.KeyStrategy.KEEP)));
+            String own = path + "." + i;
+            checker.keys(node.get(i), own, keys);
+            rules.add(read.apply(node.get(i), own));
         }
         return rules;
     }
@@ -44,23 +55,18 @@ final class PlanRules {
     }
 
     static List<ColumnRule> columns(PlanChecker checker, JsonNode node) {
-        List<ColumnRule> rules = new ArrayList<>();
-        if (PlanFile.absent(node) || !checker.isList(node, "columns")) {
-            return rules;
-        }
-        for (int i = 0; i < node.size(); i++) {
-            String path = "columns." + i;
-            JsonNode rule = node.get(i);
-            checker.keys(rule, path, List.of("column", "from", "type", "nullable", "default", "value"));
-            rules.add(new ColumnRule(
-                    checker.text(rule.path("column"), path + ".column").orElse("*"),
-                    checker.text(rule.path("from"), path + ".from").orElse("*"),
-                    checker.text(rule.path("type"), path + ".type"),
-                    checker.truth(rule.path("nullable"), path + ".nullable"),
-                    checker.text(rule.path("default"), path + ".default"),
-                    checker.text(rule.path("value"), path + ".value")));
-        }
-        return rules;
+        return each(
+                checker,
+                node,
+                "columns",
+                List.of("column", "from", "type", "nullable", "default", "value"),
+                (r, p) -> new ColumnRule(
+                        checker.text(r.path("column"), p + ".column").orElse("*"),
+                        checker.text(r.path("from"), p + ".from").orElse("*"),
+                        checker.text(r.path("type"), p + ".type"),
+                        checker.truth(r.path("nullable"), p + ".nullable"),
+                        checker.text(r.path("default"), p + ".default"),
+                        checker.text(r.path("value"), p + ".value")));
     }
 
     static void tree(ObjectNode node, Selection tables) {

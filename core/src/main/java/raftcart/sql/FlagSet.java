@@ -25,7 +25,10 @@ public final class FlagSet<E extends Enum<E>> extends AbstractSet<E> {
 
     @Override
     public boolean contains(Object constant) {
-        return constant instanceof Enum<?> e && e.ordinal() < present.length && present[e.ordinal()];
+        return constant instanceof Enum<?> e
+                && e.ordinal() < present.length
+                && present[e.ordinal()]
+                && constants[e.ordinal()] == constant;
     }
 
     @Override

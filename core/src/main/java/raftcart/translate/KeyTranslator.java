@@ -85,6 +85,9 @@ final class KeyTranslator {
 
     /** Translates unique keys and indexes; they are then found in {@link #uniqueKeys} and {@link #indexes}. */
     void translateIndexes() {
+        source.primaryKey().ifPresent(k -> sayExact(k.parts()));
+        source.uniqueKeys().forEach(k -> sayExact(k.parts()));
+        source.indexes().stream().filter(Index::unique).forEach(i -> sayExact(i.parts()));
         source.uniqueKeys().forEach(this::uniqueKey);
         source.indexes().forEach(this::index);
     }
@@ -121,10 +124,12 @@ final class KeyTranslator {
     }
 
     private boolean foldsCase(List<KeyPart> parts) {
-        boolean differs = from.has(SqlFeature.IGNORES_CASE)
-                && !to.has(SqlFeature.IGNORES_CASE)
-                && parts.stream().anyMatch(this::ignoresCase);
-        if (differs && uniqueTexts == UniqueTexts.EXACT) {
+        return differsByCase(parts, UniqueTexts.IGNORE_CASE);
+    }
+
+    /** Says where small and capital letters are no longer the same in a key. */
+    private void sayExact(List<KeyPart> parts) {
+        if (differsByCase(parts, UniqueTexts.EXACT)) {
             parts.stream()
                     .filter(this::ignoresCase)
                     .forEach(p -> notes.find(
@@ -132,7 +137,13 @@ final class KeyTranslator {
                             source.name() + "." + p.column(),
                             "small and capital letters are not the same any more"));
         }
-        return differs && uniqueTexts == UniqueTexts.IGNORE_CASE;
+    }
+
+    private boolean differsByCase(List<KeyPart> parts, UniqueTexts wanted) {
+        boolean differs = from.has(SqlFeature.IGNORES_CASE)
+                && !to.has(SqlFeature.IGNORES_CASE)
+                && parts.stream().anyMatch(this::ignoresCase);
+        return differs && uniqueTexts == wanted;
     }
 
     private boolean ignoresCase(KeyPart part) {
