@@ -51,6 +51,10 @@ final class GrantTranslator {
             return Optional.empty();
         }
         result.notes().forEach(n -> notes.find(n.code(), name, n.detail()));
+        if (result.statements().isEmpty()) {
+            notes.outcome(object.kind(), name); // the target gives this right to everybody
+            return Optional.empty();
+        }
         String text = String.join(";\n\n", result.statements());
         if (form == Grants.HAND_OVER) {
             notes.ready(
@@ -59,7 +63,7 @@ final class GrantTranslator {
                     object.source(),
                     FindingCode.RIGHTS_HANDED_OVER,
                     SERVER,
-                    text.isEmpty() ? "" : text + ";");
+                    text + ";");
             notes.notCreated(object.kind(), name);
             return Optional.empty();
         }

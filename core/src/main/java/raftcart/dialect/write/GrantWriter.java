@@ -34,8 +34,12 @@ final class GrantWriter {
     private String grantee(String name) {
         int at = name.indexOf('@');
         if (at > 0 && ddl.has(SqlFeature.GRANTEES_HAVE_HOSTS)) {
-            return "'" + name.substring(0, at) + "'@'" + name.substring(at + 1) + "'";
+            return quoted(name.substring(0, at)) + "@" + quoted(name.substring(at + 1));
         }
         return name.equalsIgnoreCase("public") ? "PUBLIC" : ddl.language().write(raftcart.sql.tree.Name.of(name));
+    }
+
+    private static String quoted(String text) {
+        return "'" + text.replace("\\", "\\\\").replace("'", "''") + "'";
     }
 }
