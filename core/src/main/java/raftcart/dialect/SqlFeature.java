@@ -141,6 +141,15 @@ public enum SqlFeature {
     CONVERTS_SILENTLY,
     /** A value that is a text or a number becomes a text. */
     MIXED_RESULTS_ARE_TEXTS,
+
+    /** Amounts of money, kept with four digits behind the point, become texts with two, and whole numbers by rounding. */
+    MONEY_SHOWS_TWO_DIGITS,
+
+    /** A value that is a text or a number becomes a number, and one that is a text or a date becomes a date. */
+    MIXED_RESULTS_ARE_NO_TEXTS,
+
+    /** An empty text is 0 where a number is wanted, and the first of January 1900 where a date is. */
+    EMPTY_TEXT_IS_ZERO,
     /** GROUP BY may leave out columns that are selected. */
     LOOSE_GROUP_BY,
     /** GROUP BY may name aliases of the select list. */
@@ -429,6 +438,9 @@ public enum SqlFeature {
     CASTS_ROUND,
     /** Truth values may be cast to any type of numbers. */
     CASTS_BOOLEANS,
+
+    /** Truth values may be cast to whole numbers of 32 bits, and to no other type of numbers. */
+    CASTS_BOOLEANS_TO_INT,
     /** A cast to a text type with a length cuts what is longer. */
     CASTS_CUT_TEXTS,
     /** The average of whole numbers is whole. */

@@ -120,15 +120,28 @@ final class CastAdapter {
     private boolean isNumberOfTruth(Expr.Cast cast, ValueKind kind) {
         return kind == ValueKind.BOOLEAN
                 && !adapter.to.has(SqlFeature.CASTS_BOOLEANS)
-                && adapter.finder.type(cast.type()) instanceof LogicalType.Int
+                && KindFinder.kind(adapter.finder.type(cast.type())).isNumber()
                 && !adapter.from.name().equals(adapter.to.name());
+    }
+
+    private Expr numberOfTruth(Expr.Cast cast) {
+        Expr condition = adapter.condition(cast.value());
+        LogicalType type = adapter.finder.type(cast.type());
+        if (!adapter.to.has(SqlFeature.CASTS_BOOLEANS_TO_INT)) {
+            return ExprAdapter.asNumber(condition, cast.span());
+        }
+        TypeName whole = adapter.castType(new LogicalType.Int(32, false));
+        Expr number = new Expr.Cast(condition, whole, false, cast.span());
+        return type instanceof LogicalType.Int
+                ? number
+                : new Expr.Cast(number, adapter.castType(type), false, cast.span());
     }
 
     private Expr converted(Expr.Cast cast) {
         ValueKind kind = adapter.kind(cast.value());
         if (isNumberOfTruth(cast, kind)) {
             adapter.note(FindingCode.CONDITION_ADAPTED, cast.span(), "a truth value as a number");
-            return ExprAdapter.asNumber(adapter.condition(cast.value()), cast.span());
+            return numberOfTruth(cast);
         }
         Expr value = adapter.expr(cast.value());
         if (adapter.from.name().equals(adapter.to.name())) {
@@ -161,6 +174,13 @@ final class CastAdapter {
         }
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
+        }
+        boolean ofDate = kind.isDate()
+                && wanted.isNumber()
+                && !(adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO)
+                        && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO));
+        if (ofDate) {
+            throw new Untranslatable("a date as a number");
         }
         special(cast, wanted);
         Optional<Expr> constant =

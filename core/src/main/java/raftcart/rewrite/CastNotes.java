@@ -24,6 +24,19 @@ final class CastNotes {
         if (kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE && settings) {
             adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell dates and times in different ways");
         }
+        boolean money = adapter.from.has(SqlFeature.MONEY_SHOWS_TWO_DIGITS)
+                && adapter.facts(value(cast))
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Decimal d
+                                && d.scale() == 4
+                                && (d.precision() == 19 || d.precision() == 10))
+                        .isPresent();
+        if (money) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    cast.span(),
+                    "if this is money, the source shows two digits behind the point, not four");
+        }
         boolean zeros =
                 adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
         if (kind == ValueKind.DECIMAL && zeros) {
@@ -32,6 +45,12 @@ final class CastNotes {
                     cast.span(),
                     "zeros before the point, or at the end of a fraction, are shown on one side only");
         }
+    }
+
+    private static Expr value(Expr cast) {
+        return cast instanceof Expr.Cast c
+                ? c.value()
+                : cast instanceof Expr.Call call ? call.arguments().get(0) : cast;
     }
 
     /** Says where engines convert in different ways. */

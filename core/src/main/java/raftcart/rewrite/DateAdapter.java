@@ -259,10 +259,38 @@ final class DateAdapter {
             LogicalType moment = kind == ValueKind.DATE ? new LogicalType.Date() : new LogicalType.Timestamp(6, false);
             return new Expr.Cast(adapter.expr(e), adapter.castType(moment), false, e.span());
         }
-        if (!text || !adapter.to.has(SqlFeature.TYPED_DATES)) {
+        if (!text) {
             return adapter.expr(e);
         }
-        return typed((Expr.Literal) e, kind);
+        Expr.Literal read = asRead((Expr.Literal) e, kind);
+        return adapter.to.has(SqlFeature.TYPED_DATES) ? typed(read, kind) : adapter.expr(read);
+    }
+
+    /** A text as the date or time that the source reads in it where one is wanted. */
+    Expr.Literal asRead(Expr.Literal text, ValueKind kind) {
+        boolean empty = text.text().isBlank() && kind.isDate() && adapter.lost(SqlFeature.EMPTY_TEXT_IS_ZERO);
+        if (empty) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED,
+                    text.span(),
+                    "an empty text is the first of January 1900 on the source");
+            return new Expr.Literal(LiteralKind.STRING, "1900-01-01", text.span());
+        }
+        Expr.Literal literal = usual(text);
+        if (isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
+            return literal;
+        }
+        Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
+        boolean sure = usual.isPresent() && adapter.from.has(SqlFeature.DATES_BY_DOTS);
+        if (!sure) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    literal.span(),
+                    "'" + literal.text() + "' as a date or time"
+                            + usual.map(u -> ": " + u).orElse(""));
+        }
+        return usual.map(u -> new Expr.Literal(LiteralKind.STRING, u, literal.span()))
+                .orElse(literal);
     }
 
     /** True for {@code 2026-01-31} and {@code 2026-01-31 22:15:00}, which most dates in dumps are; quicker than a pattern. */

@@ -12,6 +12,7 @@ import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
+import raftcart.type.LogicalType;
 
 /** Says functions that the target lacks with more basic means. */
 final class Expansions {
@@ -63,6 +64,11 @@ final class Expansions {
             case "left" -> writable("substring", a.get(0), Expr.Literal.number(1), a.size() > 1 ? a.get(1) : null);
             case "lpad" -> writable("lpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
             case "rpad" -> writable("rpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
+            case "repeat_or_null" -> repeated(a, call);
+            case "insert_text_within" -> writable("insert_text", a.get(0), a.get(1), a.get(2), a.get(3));
+            case "power_of_whole" -> wholePower(a, call);
+            case "number_in_width" -> inWidth(a, call);
+            case "is_numeric" -> isNumeric(a.get(0), call);
             case "space" -> writable("repeat", Expr.Literal.string(" "), a.get(0));
             case "length_without_padding" -> writable("char_length", Expr.Call.of("rtrim", a.get(0)));
             case "starts_with" -> found(a, BinaryOperator.EQUAL, 1, call);
@@ -111,6 +117,46 @@ final class Expansions {
                         call.span());
             default -> null;
         };
+    }
+
+    /** A text so many times; NULL for a count below zero. */
+    private Expr repeated(List<Expr> a, Expr.Call call) {
+        Expr all = writable("repeat", a.get(0), a.get(1));
+        Expr enough = new Expr.Binary(BinaryOperator.GREATER_OR_EQUAL, a.get(1), Expr.Literal.number(0), call.span());
+        return all == null
+                ? null
+                : new Expr.Case(Optional.empty(), List.of(new Expr.When(enough, all)), Optional.empty(), call.span());
+    }
+
+    /** A power that is whole, as its base is. */
+    private Expr wholePower(List<Expr> a, Expr.Call call) {
+        boolean whole = a.get(1) instanceof Expr.Literal l && l.text().matches("[0-9]+");
+        Expr power = Expr.Call.of("power", a.get(0), a.get(1)).at(call.span());
+        return whole ? power : writable("truncate", power);
+    }
+
+    /** A number with some digits behind the point, with blanks before it. */
+    private Expr inWidth(List<Expr> a, Expr.Call call) {
+        Expr given = a.size() > 2 ? a.get(2) : Expr.Literal.number(0);
+        boolean possible =
+                given instanceof Expr.Literal l && l.text().matches("\\d") && !to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
+        if (!possible) {
+            return null;
+        }
+        int digits = Integer.parseInt(((Expr.Literal) given).text());
+        String exact = to.types().castName(new LogicalType.Decimal(38, digits, false));
+        Expr number = new Expr.Cast(a.get(0), TypeName.of(exact), false, call.span());
+        Expr text =
+                new Expr.Cast(number, TypeName.of(to.types().castName(new LogicalType.Text(0))), false, call.span());
+        return writable("lpad_with", text, a.size() > 1 ? a.get(1) : Expr.Literal.number(10), Expr.Literal.string(" "));
+    }
+
+    private Expr isNumeric(Expr text, Expr.Call call) {
+        String number = "^ *[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+)([eE][-+]?[0-9]+)? *$";
+        Expr fits = new Expr.Matches(text, Expr.Literal.string(number), false, false, call.span());
+        return to.has(SqlFeature.REGULAR_EXPRESSIONS)
+                ? Expr.Case.of(fits, Expr.Literal.number(1), Expr.Literal.number(0))
+                : null;
     }
 
     /** The Monday on or before a day. */

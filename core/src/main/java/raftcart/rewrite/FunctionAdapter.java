@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
@@ -18,6 +19,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
@@ -26,6 +28,13 @@ import raftcart.type.LogicalType;
 final class FunctionAdapter {
     private static final Set<String> SYSTEM_SCHEMAS =
             Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
+
+    /** What is not the same where a function is said in other words. */
+    private static final Map<String, String> DIFFERENCES = Map.of(
+            "add_months_end_to_end",
+            "the last day of a month stays the last day",
+            "insert_text_within",
+            "a start beyond the end of the text gives NULL on the source");
 
     private final ExprAdapter adapter;
     private final Language from;
@@ -73,7 +82,9 @@ final class FunctionAdapter {
             return aggregate(call.with("count_rows", List.of()), call);
         }
         if (call.canonical()) {
-            return known(call, call);
+            return call.is("truth_of")
+                    ? new Truths(adapter).value(call.arguments().get(0))
+                    : known(call, call);
         }
         if (call.arguments().stream().anyMatch(Expr.NamedArgument.class::isInstance)) {
             return unknown(call);
@@ -241,7 +252,7 @@ final class FunctionAdapter {
                 return new StyleTranslator(adapter).convert(call);
             case "joined_texts":
                 return aggregate(JoinedTexts.separated(adapter, call), original);
-            case "insert_text":
+            case "insert_text_within":
                 Optional<Expr> joined = JoinedTexts.withoutFirstSeparator(call);
                 if (joined.isPresent()) {
                     return adapter.expr(joined.get());
@@ -298,11 +309,11 @@ final class FunctionAdapter {
         if (expanded.isEmpty()) {
             return adapted;
         }
-        if (call.is("add_months_end_to_end")) {
-            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the last day of a month stays the last day");
-        } else {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), call.function() + " in other words");
-        }
+        String difference = DIFFERENCES.get(call.function());
+        adapter.note(
+                difference == null ? FindingCode.SYNTAX_ADAPTED : FindingCode.FUNCTION_DIFFERS,
+                call.span(),
+                difference == null ? call.function() + " in other words" : difference);
         return expanded.get();
     }
 
@@ -391,7 +402,8 @@ final class FunctionAdapter {
         return Expr.Case.of(condition, then, otherwise);
     }
 
-    private Expr aggregate(Expr.Call call, Expr.Call original) {
+    private Expr aggregate(Expr.Call given, Expr.Call original) {
+        Expr.Call call = new Truths(adapter).extreme(given, given.span());
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call.suffix()), call);
         AggregateLimits.check(adapter, call, suffix);
@@ -428,9 +440,14 @@ final class FunctionAdapter {
             adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "values put together as texts");
             return ofValues.get();
         }
-        Expr.Call adapted =
-                new Expr.Call(raftcart.sql.tree.QualifiedName.of(function), true, arguments, suffix, call.span());
-        if (to.functions().write(function, arguments, this::kindOfAdapted).isPresent()) {
+        return written(new Expr.Call(QualifiedName.of(function), true, arguments, suffix, call.span()), call, original);
+    }
+
+    private Expr written(Expr.Call adapted, Expr.Call call, Expr.Call original) {
+        boolean known = to.functions()
+                .write(adapted.function(), adapted.arguments(), this::kindOfAdapted)
+                .isPresent();
+        if (known) {
             rename(call, original);
             return new AverageAdapter(adapter).average(adapted, call);
         }

@@ -234,8 +234,14 @@ final class KindFinder {
 
     private ValueKind common(List<Expr> expressions, Scope scope) {
         ValueKind result = ValueKind.NULL;
+        Truths.Mixture mixture = Truths.mixture(expressions, e -> kind(e, scope), language);
         for (Expr e : expressions) {
-            ValueKind kind = kind(e, scope);
+            ValueKind kind =
+                    switch (mixture) {
+                        case TRUTHS -> Truths.isZeroOrOne(e) ? ValueKind.BOOLEAN : kind(e, scope);
+                        case NUMBERS -> number(kind(e, scope));
+                        case NONE -> kind(e, scope);
+                    };
             if (kind == ValueKind.NULL || kind == result) {
                 continue;
             }
@@ -287,9 +293,6 @@ final class KindFinder {
         if (text && (left == ValueKind.TEXT || right == ValueKind.TEXT)) {
             return ValueKind.TEXT;
         }
-        if (language.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
-            return wider(number(left), number(right));
-        }
         return wider(left, right);
     }
 
@@ -301,12 +304,14 @@ final class KindFinder {
         return hours ? ValueKind.TIMESTAMP : kind;
     }
 
-    /** A truth value is a number where numbers are conditions. */
+    /** A truth value is a number where numbers are wanted. */
     private static ValueKind number(ValueKind kind) {
         return kind == ValueKind.BOOLEAN ? ValueKind.INTEGER : kind;
     }
 
-    private static ValueKind wider(ValueKind left, ValueKind right) {
+    private static ValueKind wider(ValueKind first, ValueKind second) {
+        ValueKind left = number(first);
+        ValueKind right = number(second);
         if (left == ValueKind.FLOAT || right == ValueKind.FLOAT) {
             return ValueKind.FLOAT;
         }

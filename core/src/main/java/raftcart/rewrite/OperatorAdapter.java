@@ -20,6 +20,7 @@ import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.Truth;
+import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
 
 /** Adapts operators: what they mean depends on the kinds of their operands. */
@@ -45,18 +46,16 @@ final class OperatorAdapter {
         return adapter.instants.beside(List.of(binary.left(), binary.right()), () -> operation(binary));
     }
 
-    /** MySQL's 0x10 and x'10', which are numbers where numbers are wanted. */
+    /** MySQL's 0x10 and x'10', and truth values, which are numbers where numbers are wanted. */
     private Expr.Binary ofNumbers(Expr.Binary binary) {
-        boolean numbers = !same()
-                && adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES)
-                && NUMERIC.contains(binary.operator());
-        return numbers
-                ? new Expr.Binary(
-                        binary.operator(),
-                        ValueAdapter.number(binary.left()),
-                        ValueAdapter.number(binary.right()),
-                        binary.span())
+        return !same() && NUMERIC.contains(binary.operator())
+                ? new Expr.Binary(binary.operator(), number(binary.left()), number(binary.right()), binary.span())
                 : binary;
+    }
+
+    private Expr number(Expr e) {
+        boolean bytes = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+        return new Truths(adapter).number(bytes ? ValueAdapter.number(e) : e);
     }
 
     private Expr operation(Expr.Binary given) {
@@ -153,10 +152,16 @@ final class OperatorAdapter {
         if (same()) {
             return new Expr.Unary(unary.operator(), adapter.expr(unary.operand()), unary.span());
         }
+        Truths truths = new Truths(adapter);
+        if (truths.isTruth(unary.operand()) && !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+            // T-SQL's bit, whose complement is the other truth value.
+            return adapter.expr(new Expr.Unary(UnaryOperator.NOT, unary.operand(), unary.span()));
+        }
         if (adapter.from.has(SqlFeature.UNSIGNED_BITS) != adapter.to.has(SqlFeature.UNSIGNED_BITS)) {
             adapter.note(FindingCode.FUNCTION_DIFFERS, unary.span(), "the complement has a sign on one engine only");
         }
-        return Expr.Call.of("bit_not", adapter.expr(unary.operand())).at(unary.span());
+        return Expr.Call.of("bit_not", adapter.expr(truths.number(unary.operand())))
+                .at(unary.span());
     }
 
     private Expr plain(Expr.Binary binary) {
@@ -349,7 +354,14 @@ final class OperatorAdapter {
     }
 
     List<Expr> comparable(List<Expr> expressions, Span span) {
-        return adapter.instants.beside(expressions, () -> ofOneKind(expressions, span));
+        return adapter.instants.beside(expressions, () -> ofOneKind(withoutTruths(expressions), span));
+    }
+
+    /** Truth values as numbers where they are compared with some that are no constants. */
+    private List<Expr> withoutTruths(List<Expr> expressions) {
+        boolean numbers = expressions.stream()
+                .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
+        return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
     }
 
     /** An enumeration beside a number is the place of its value among the others. */
@@ -450,12 +462,17 @@ final class OperatorAdapter {
             if (other) {
                 throw new Untranslatable("a truth value is compared with " + literal.text());
             }
-            boolean one = literal.text().matches("1|t|true|y|yes|on");
-            boolean zero = literal.text().matches("0|f|false|n|no|off");
+            boolean one = literal.text().matches("(?i)1|t|true|y|yes|on");
+            boolean zero = literal.text().matches("(?i)0|f|false|n|no|off");
             if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {
                 adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), literal.text() + " beside a truth value");
                 return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
             }
+        }
+        if (e instanceof Expr.Literal word
+                && word.text().matches("(?i)true|false")
+                && word.kind() == LiteralKind.STRING) {
+            return Expr.Literal.number(word.text().equalsIgnoreCase("true") ? 1 : 0);
         }
         boolean condition = KindFinder.isCondition(e)
                 && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)

@@ -18,7 +18,7 @@ import raftcart.type.LogicalType;
  * being asked make texts of them all, others refuse the mixture.
  */
 final class ResultKinds {
-    private static final Set<String> CHOOSING = Set.of("coalesce", "if_null", "greatest", "least");
+    private static final Set<String> CHOOSING = Set.of("coalesce", "if_null", "greatest", "least", "nullif");
 
     private final ExprAdapter adapter;
 
@@ -31,17 +31,25 @@ final class ResultKinds {
         List<Expr> results = Stream.concat(
                         choice.branches().stream().map(Expr.When::result), choice.otherwise().stream())
                 .toList();
-        if (!isMixed(results)) {
+        List<Expr> alike = alike(results, choice.span());
+        if (alike.equals(results)) {
             return choice;
         }
-        note(choice.span());
+        List<Expr.When> branches = new ArrayList<>();
+        for (int i = 0; i < choice.branches().size(); i++) {
+            branches.add(new Expr.When(choice.branches().get(i).condition(), alike.get(i)));
+        }
         return new Expr.Case(
-                choice.subject(),
-                choice.branches().stream()
-                        .map(b -> new Expr.When(b.condition(), text(b.result())))
-                        .toList(),
-                choice.otherwise().map(this::text),
-                choice.span());
+                choice.subject(), branches, choice.otherwise().map(o -> alike.get(alike.size() - 1)), choice.span());
+    }
+
+    /** The values as those of one kind, as which they come out on the source. */
+    private List<Expr> alike(List<Expr> values, Span span) {
+        if (!isMixed(values)) {
+            return new Truths(adapter).alike(new ConvertedResults(adapter).alike(values));
+        }
+        note(span);
+        return values.stream().map(this::text).toList();
     }
 
     /** The same call of texts, if it is one that gives one of its arguments. */
@@ -50,20 +58,61 @@ final class ResultKinds {
             adapter.note(FindingCode.IMPLICIT_CAST, call.span(), "a text is compared with a number");
             return call.with("nullif", List.of(call.arguments().get(0), PlainConstants.leading(text)));
         }
-        if (call.is("if")
-                && isMixed(call.arguments().subList(1, call.arguments().size()))) {
-            note(call.span());
-            List<Expr> arguments = new ArrayList<>(call.arguments());
-            arguments.replaceAll(a -> a == call.arguments().get(0) ? a : text(a));
-            return call.with("if", arguments);
+        if (call.is("if_null_as_first")) {
+            return call.with("coalesce", asFirst(call.arguments(), call.span()));
         }
-        if (!CHOOSING.contains(call.function()) || !isMixed(call.arguments())) {
+        int first = call.is("if") ? 1 : 0;
+        if (first == 0 && !CHOOSING.contains(call.function())) {
             return call;
         }
-        note(call.span());
-        List<Expr> arguments = new ArrayList<>();
-        call.arguments().forEach(a -> arguments.add(text(a)));
+        List<Expr> values = call.arguments().subList(first, call.arguments().size());
+        List<Expr> alike = alike(values, call.span());
+        if (alike.equals(values)) {
+            return call;
+        }
+        List<Expr> arguments = new ArrayList<>(call.arguments().subList(0, first));
+        arguments.addAll(alike);
         return call.with(call.function(), arguments);
+    }
+
+    /** A value and what stands for it where it is NULL, which becomes one of the first's type ("ISNULL (Transact-SQL)"). */
+    private List<Expr> asFirst(List<Expr> values, Span span) {
+        Expr value = values.get(0);
+        Expr other = values.get(1);
+        ValueKind kind = adapter.kind(value);
+        ValueKind instead = adapter.kind(other);
+        if (kind == ValueKind.INTEGER && (instead == ValueKind.DECIMAL || instead == ValueKind.FLOAT)) {
+            TypeName whole = adapter.sourceType(new LogicalType.Int(32, false));
+            return List.of(value, new Expr.Cast(other, whole, false, other.span()));
+        }
+        if (kind == ValueKind.TEXT && isOther(other)) {
+            return List.of(value, text(other));
+        }
+        boolean longer = kind == ValueKind.TEXT
+                && instead == ValueKind.TEXT
+                && length(other) > length(value)
+                && length(value) > 0;
+        if (longer && other instanceof Expr.Literal l) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, span, "cut to the length of the first, as on the source");
+            return List.of(value, Expr.Literal.string(l.text().substring(0, length(value))));
+        }
+        if (longer) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK, span, "the source cuts what stands for NULL to the length of the first");
+        }
+        return alike(values, span);
+    }
+
+    private int length(Expr e) {
+        if (e instanceof Expr.Literal l) {
+            return l.text().length();
+        }
+        return adapter.facts(e)
+                .flatMap(Scope.ColumnFacts::type)
+                .map(t -> t instanceof LogicalType.Varchar v
+                        ? v.length()
+                        : t instanceof LogicalType.Char c ? c.length() : 0)
+                .orElse(0);
     }
 
     private void note(Span span) {

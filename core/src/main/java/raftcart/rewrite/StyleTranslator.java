@@ -6,6 +6,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /** Translates CONVERT with a style number ("CAST and CONVERT (Transact-SQL)": date and time styles). */
@@ -23,8 +24,8 @@ final class StyleTranslator {
         LogicalType wanted = adapter.finder.type(
                 TypeNameParser.parse(type, adapter.from.grammar().lexical()));
         ValueKind kind = KindFinder.kind(wanted);
-        String mask = mask(style);
         if (kind == ValueKind.TEXT) {
+            String mask = mask(style);
             Expr formatted = Expr.Call.of("format_date", adapter.expr(value), masked(mask, call))
                     .at(call.span());
             int length = type.indexOf('(') < 0
@@ -39,9 +40,13 @@ final class StyleTranslator {
             }
             return formatted;
         }
+        boolean iso = style.equals("126") || style.equals("127") || style.matches("2[015]|12[01]|0?23");
+        if (kind.isDate() && iso && value instanceof Expr.Literal text && text.kind() == LiteralKind.STRING) {
+            return DateAdapter.typed(new DateAdapter(adapter).asRead(text, kind), kind);
+        }
         if (kind.isDate()) {
             String function = kind == ValueKind.DATE ? "parse_date" : "parse_timestamp";
-            return Expr.Call.of(function, adapter.expr(value), masked(mask, call))
+            return Expr.Call.of(function, adapter.expr(value), masked(mask(style), call))
                     .at(call.span());
         }
         throw new Untranslatable("CONVERT with the style " + style);
@@ -61,6 +66,9 @@ final class StyleTranslator {
             case "120" -> "YYYY-MM-DD HH24:MI:SS";
             case "121" -> "YYYY-MM-DD HH24:MI:SS.MS";
             case "23" -> "YYYY-MM-DD";
+            case "24" -> "HH24:MI:SS";
+            case "20" -> "YYYY-MM-DD HH24:MI:SS";
+            case "21", "25" -> "YYYY-MM-DD HH24:MI:SS.MS";
             default -> throw new Untranslatable("CONVERT with the style " + style);
         };
     }

@@ -103,8 +103,21 @@ final class ValueAdapter {
         if (array && value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING) {
             return ArrayTexts.json(items, (LogicalType.Array) type.get());
         }
-        return value instanceof Expr.Literal literal
-                ? constant(shortened(literal, type.get()), type.get())
+        if (value instanceof Expr.Literal literal) {
+            return constant(shortened(literal, type.get()), type.get());
+        }
+        boolean day = type.get() instanceof LogicalType.Date
+                && adapter.to.has(SqlFeature.DATES_HAVE_TIME)
+                && !adapter.from.has(SqlFeature.DATES_HAVE_TIME)
+                && adapter.kind(value) == ValueKind.TIMESTAMP;
+        if (day) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "the day alone, where a date has a time of day");
+            return Expr.Call.of("date_of", adapter.expr(value)).at(value.span());
+        }
+        Truths truths = new Truths(adapter);
+        return truths.wantsCondition(adapter.kind(value), type.get())
+                        && adapter.kind(value).isNumber()
+                ? truths.value(value)
                 : adapter.instants.into(type, () -> adapter.expr(fitted(value, type.get())));
     }
 
@@ -161,7 +174,9 @@ final class ValueAdapter {
         boolean alike = same
                 || types.stream()
                         .flatMap(Optional::stream)
-                        .noneMatch(t -> isShortened(t) || adapter.to.has(SqlFeature.HALVES_TO_EVEN));
+                        .noneMatch(t -> isShortened(t)
+                                || adapter.to.has(SqlFeature.HALVES_TO_EVEN)
+                                || KindFinder.kind(t) == ValueKind.BOOLEAN);
         return alike ? query : query.withBody(fitted(query.body(), types, query));
     }
 
@@ -178,9 +193,17 @@ final class ValueAdapter {
             return body;
         }
         List<QueryBody.Item> items = new ArrayList<>();
+        Truths truths = new Truths(adapter);
         for (int i = 0; i < facts.size(); i++) {
             QueryBody.Item item = select.items().get(i);
             ValueKind kind = facts.get(i).kind();
+            boolean wanted = kind.isNumber() || KindFinder.isCondition(item.value());
+            if (wanted
+                    && i < types.size()
+                    && types.get(i).filter(t -> truths.wantsCondition(kind, t)).isPresent()) {
+                items.add(new QueryBody.Item(truths.selected(item.value()), item.alias()));
+                continue;
+            }
             Optional<LogicalType> type = i < types.size()
                     ? types.get(i).filter(t -> isShortened(t) || Digits.goToEven(item.value(), kind, t, adapter))
                     : Optional.empty();
@@ -220,9 +243,9 @@ final class ValueAdapter {
             if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(literal.text())) {
                 return adapter.instants.constant(literal);
             }
-            literal = read(DateAdapter.usual(literal));
+            literal = new DateAdapter(adapter).asRead(literal, kind);
         } else if (text && kind == ValueKind.TIME) {
-            literal = read(DateAdapter.usual(literal));
+            literal = new DateAdapter(adapter).asRead(literal, kind);
         }
         if (kind == ValueKind.BYTES) {
             return bytes(literal, type);
@@ -327,24 +350,6 @@ final class ValueAdapter {
         int extra = bits.length() - length;
         boolean fits = extra < 0 || bits.substring(0, extra).indexOf("1") < 0;
         return fits ? new Expr.Literal(LiteralKind.BITS, bits.substring(Math.max(0, extra)), literal.span()) : literal;
-    }
-
-    /** A text as the source reads it by its defaults, which the session could have changed. */
-    private Expr.Literal read(Expr.Literal literal) {
-        if (DateAdapter.isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
-            return literal;
-        }
-        Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
-        boolean sure = usual.isPresent() && adapter.from.has(SqlFeature.DATES_BY_DOTS);
-        if (!sure) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST,
-                    literal.span(),
-                    "'" + literal.text() + "' as a date or time"
-                            + usual.map(u -> ": " + u).orElse(""));
-        }
-        return usual.map(u -> new Expr.Literal(LiteralKind.STRING, u, literal.span()))
-                .orElse(literal);
     }
 
     private Expr truth(Expr.Literal literal) {

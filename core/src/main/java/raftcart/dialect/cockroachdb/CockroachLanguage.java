@@ -66,7 +66,8 @@ public final class CockroachLanguage {
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),
-            SqlFeature.CHANGE_LIMIT);
+            SqlFeature.CHANGE_LIMIT,
+            SqlFeature.CASTS_BOOLEANS);
 
     private CockroachLanguage() {}
 

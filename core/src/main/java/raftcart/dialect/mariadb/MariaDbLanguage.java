@@ -38,6 +38,7 @@ public final class MariaDbLanguage {
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,
+                    SqlFeature.FETCH_WITH_TIES,
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,

@@ -25,6 +25,7 @@ public final class MySqlLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY),
             SqlFeature.CASTS_PARSE_JSON,
+            SqlFeature.FETCH_WITH_TIES,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,
             SqlFeature.EXPRESSION_INDEXES,

@@ -51,6 +51,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CASTS_MAKE_TRUTH,
+                    SqlFeature.CASTS_BOOLEANS_TO_INT,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TURN_TIMES,
@@ -150,6 +151,7 @@ public final class PgLanguage {
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),
+            SqlFeature.CASTS_BOOLEANS,
             SqlFeature.CHARACTERS_ARE_PADDED);
 
     private PgLanguage() {}

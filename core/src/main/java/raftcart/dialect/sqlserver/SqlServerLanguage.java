@@ -46,6 +46,9 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.AT_TIME_ZONE,
+                    SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS,
+                    SqlFeature.EMPTY_TEXT_IS_ZERO,
+                    SqlFeature.MONEY_SHOWS_TWO_DIGITS,
                     SqlFeature.ZONES_TAKE_PLAIN_TIMES,
                     SqlFeature.ZONES_OF_WINDOWS,
                     SqlFeature.PERCENTILES_WANT_WINDOWS,

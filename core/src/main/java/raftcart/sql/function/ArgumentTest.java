@@ -14,11 +14,15 @@ interface ArgumentTest {
 
     /**
      * The test of a name: {@code character}, a constant of one character; {@code characters}, a constant none of whose
-     * characters means something between the brackets of a regular expression; or a kind of values.
+     * characters means something between the brackets of a regular expression; {@code constant}, a whole number that
+     * is given; or a kind of values.
      */
     static ArgumentTest named(String word) {
         return switch (word) {
             case "character" -> (argument, kinds) -> isText(argument, ".");
+            case "constant" ->
+                (argument, kinds) ->
+                        argument instanceof Expr.Literal l && l.text().matches("[0-9]+");
             case "characters" -> (argument, kinds) -> isText(argument, "[^\\[\\]^&~|\\\\-]+");
             default -> {
                 ValueKind kind = ValueKind.named(word);

@@ -1,5 +1,6 @@
 package raftcart.sql.function;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,6 +26,10 @@ public final class FunctionDictionary {
                 }
             }
         });
+        // What holds for some arguments only is asked before what holds for all.
+        byName.values()
+                .forEach(readings -> readings.sort(
+                        Comparator.comparing(r -> r.spelling().parameter().isEmpty())));
     }
 
     /**

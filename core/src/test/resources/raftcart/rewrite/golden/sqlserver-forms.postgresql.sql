@@ -66,8 +66,8 @@ FROM Telescope
 GROUP BY Name, Active;
 SELECT
     (Created + 7 * INTERVAL '1 day'),
-    (EXTRACT(EPOCH FROM DATE_TRUNC('hour', CAST(CURRENT_TIMESTAMP AS timestamp)) - DATE_TRUNC('hour', CAST(Created AS timestamp))) / 3600),
-    DATEPART(week, Created),
+    DIV(EXTRACT(EPOCH FROM DATE_TRUNC('hour', CAST(CURRENT_TIMESTAMP AS timestamp)) - DATE_TRUNC('hour', CAST(Created AS timestamp))), 3600),
+    (CAST(EXTRACT(DOY FROM Created) + EXTRACT(DOW FROM DATE_TRUNC('year', Created)) - 1 AS integer) / 7 + 1),
     TO_CHAR(Created, 'FMMonth'),
     CAST(DATE_TRUNC('month', Created) + INTERVAL '1 month' - INTERVAL '1 day' AS date),
     LEFT(TO_CHAR(Created, 'YYYY-MM-DD HH24:MI:SS'), 10),
@@ -166,7 +166,8 @@ SELECT * FROM Telescope ORDER BY Name LIMIT 5 OFFSET 10;
 SELECT a.Name FROM Telescope a WHERE a.Name ~ '^[a-c]';
 SELECT *
 FROM Telescope
-WHERE Created >= '20200101' AND Upd BETWEEN DATE '2020-01-01' AND TIMESTAMP '2020-01-02 00:00:00';
+WHERE Created >= TIMESTAMP '2020-01-01 00:00:00'
+    AND Upd BETWEEN DATE '2020-01-01' AND TIMESTAMP '2020-01-02 00:00:00';
 SELECT Created + INTERVAL '1 day', Price * 1.1, 7 / 2, 'a' || CAST(1 AS character varying(30))
 FROM Telescope;
 SELECT
@@ -265,7 +266,8 @@ DROP VIEW public.vT;
 -- 73:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
 -- 74:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 74:34: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
--- 74:70: RC0606 check: Function is not in the dictionary: DATEPART with these 2 argument(s)
+-- 74:70: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday
+-- 74:70: RC0608 adapted: Function spelled otherwise: DATEPART means week_from_january_1
 -- 74:95: RC0608 adapted: Function spelled otherwise: DATENAME means month_name
 -- 74:121: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
 -- 74:191: RC0609 adapted: Said in other words: the mask yyyy-MM-dd is YYYY-MM-DD

@@ -46,3 +46,7 @@ SELECT SUBSTRING(name, 0), SUBSTRING(name, 0, 2) FROM star ORDER BY id;
 SELECT CONCAT_WS('-', kind, name), FORMAT(magnitude * 1000, 2) FROM star ORDER BY id;
 SELECT EXTRACT(SECOND FROM TIMESTAMP '2026-01-01 00:00:12.500'), SUBSTRING_INDEX(name, 'e', 1), STRCMP(name, 'Tovan') FROM star ORDER BY id;
 SELECT CONVERT_TZ('2026-07-01 10:00:00', '+00:00', '+02:00'), CONVERT_TZ(TIMESTAMP '2026-07-01 23:10:00', '+05:00', '-03:00');
+SELECT o.id, COALESCE(o.active, 0) + 1 AS a, 1 - o.active AS b, o.active * 2.5 AS c FROM observer o ORDER BY o.id;
+SELECT MAX(o.active) AS a, MIN(o.active) AS b, SUM(IFNULL(o.active, 0)) AS c FROM observer o;
+SELECT o.id, IF(o.id > 2, o.active, 5) AS a, NULLIF(o.active, 0) AS b, o.active = o.id - 1 AS c FROM observer o WHERE IFNULL(o.active, 0) = 1 ORDER BY o.id;
+SELECT o.id, CASE WHEN o.id = 1 THEN o.active ELSE 0 END AS a, (o.id > 2) + o.active AS b FROM observer o ORDER BY o.id;

@@ -1,0 +1,150 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.function.Function;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.type.LogicalType;
+
+/** Truth values that the source uses as the numbers 0 and 1, where the target has them apart from numbers. */
+final class Truths {
+    private final ExprAdapter adapter;
+
+    Truths(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** True where the target takes no truth value for a number. */
+    boolean apart() {
+        return !adapter.from.name().equals(adapter.to.name())
+                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && !adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+    }
+
+    /** True for a column and the like that holds a truth value; a condition becomes a number wherever a value is wanted. */
+    boolean isTruth(Expr e) {
+        return adapter.kind(e) == ValueKind.BOOLEAN && !KindFinder.isCondition(e);
+    }
+
+    /** A truth value of the source as the number that it is there, still in the source's words. */
+    Expr number(Expr e) {
+        if (!apart() || !isTruth(e)) {
+            return e;
+        }
+        adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), "a truth value as a number");
+        return e instanceof Expr.Literal l
+                ? Expr.Literal.number(l.text().equals("true") ? 1 : 0)
+                : new Expr.Cast(e, adapter.sourceType(new LogicalType.Int(32, false)), false, e.span());
+    }
+
+    /** What becomes of values among which are truth values, if one of them is the result. */
+    enum Mixture {
+        /** They all are truth values: 0 and 1 among them, too. */
+        TRUTHS,
+        /** They all are numbers. */
+        NUMBERS,
+        /** They are of one kind, or of others. */
+        NONE
+    }
+
+    /** How truth values and numbers are mixed in the SQL that is read. */
+    static Mixture mixture(List<Expr> values, Function<Expr, ValueKind> kinds, Language from) {
+        boolean truths = false;
+        boolean conditions = false;
+        boolean numbers = false;
+        boolean further = false;
+        for (Expr value : values) {
+            ValueKind kind = kinds.apply(value);
+            boolean condition = KindFinder.isCondition(value);
+            truths |= kind == ValueKind.BOOLEAN && !condition;
+            conditions |= condition && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+            numbers |= kind.isNumber();
+            further |= kind.isNumber() && !isZeroOrOne(value);
+        }
+        if (truths && numbers && !further && !conditions) {
+            return Mixture.TRUTHS;
+        }
+        return (truths || conditions) && numbers || truths && conditions ? Mixture.NUMBERS : Mixture.NONE;
+    }
+
+    /** Values of which one becomes the result: 0 and 1 beside truth values are such, beside other numbers they all are numbers. */
+    List<Expr> alike(List<Expr> values) {
+        return switch (apart() ? mixture(values, adapter::kind, adapter.from) : Mixture.NONE) {
+            case TRUTHS -> values.stream().map(this::truth).toList();
+            case NUMBERS -> values.stream().map(this::number).toList();
+            case NONE -> values;
+        };
+    }
+
+    /** Values that are compared, the truth values and conditions among them as numbers. */
+    List<Expr> asNumbers(List<Expr> values) {
+        boolean counts = apart() && adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        return values.stream()
+                .map(v -> counts && KindFinder.isCondition(v) ? ExprAdapter.asNumber(v, v.span()) : number(v))
+                .toList();
+    }
+
+    /** True for the constants 0 and 1. */
+    static boolean isZeroOrOne(Expr e) {
+        return e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && (l.text().equals("0") || l.text().equals("1"));
+    }
+
+    private Expr truth(Expr e) {
+        if (!isZeroOrOne(e)) {
+            return e;
+        }
+        String text = ((Expr.Literal) e).text();
+        adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), text + " beside a truth value");
+        return new Expr.Literal(LiteralKind.BOOLEAN, text.equals("1") ? "true" : "false", e.span());
+    }
+
+    /** A number as a condition, which is true for all but zero. */
+    private Expr ofNumber(Expr value) {
+        adapter.note(FindingCode.CONDITION_ADAPTED, value.span(), "a number for a truth value");
+        return new Expr.Binary(BinaryOperator.NOT_EQUAL, value, Expr.Literal.number(0), value.span());
+    }
+
+    /** What a query gives for a column of truth values, still in the source's words. */
+    Expr selected(Expr value) {
+        return isZeroOrOne(value) && apart()
+                ? truth(value)
+                : Expr.Call.of("truth_of", value).at(value.span());
+    }
+
+    /** A condition, or a number that is one, where a column of truth values takes it. */
+    Expr value(Expr e) {
+        Expr condition = adapter.kind(e).isNumber() ? ofNumber(e) : e;
+        return adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS) && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)
+                ? adapter.condition(condition)
+                : adapter.expr(condition);
+    }
+
+    /** True where what is of this kind has to be made a truth value before a column takes it. */
+    boolean wantsCondition(ValueKind value, LogicalType column) {
+        boolean normal = !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        return (value.isNumber() || value == ValueKind.BOOLEAN)
+                && KindFinder.kind(column) == ValueKind.BOOLEAN
+                && !adapter.from.name().equals(adapter.to.name())
+                && (apart() || normal);
+    }
+
+    /** The greatest of truth values is whether any is true, and the least whether all are. */
+    Expr.Call extreme(Expr.Call call, Span span) {
+        boolean extreme = (call.is("max") || call.is("min"))
+                && apart()
+                && isTruth(call.arguments().get(0));
+        String function = call.is("max") ? "some" : "every";
+        return extreme && adapter.writes(function)
+                ? new Expr.Call(QualifiedName.of(function), true, call.arguments(), call.suffix(), span)
+                : call;
+    }
+}
