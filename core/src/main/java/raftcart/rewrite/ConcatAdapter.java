@@ -29,6 +29,7 @@ final class ConcatAdapter {
                 && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.ARRAY)) {
             throw new Untranslatable("an array to which something is added");
         }
+        new TextRules(adapter).padded(concat.parts(), concat.span());
         List<Expr> parts = new ArrayList<>();
         boolean wrapped = false;
         for (Expr part : same() ? concat.parts() : flat(concat)) {

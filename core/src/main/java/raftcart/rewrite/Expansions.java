@@ -65,6 +65,7 @@ final class Expansions {
             case "lpad" -> writable("lpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
             case "rpad" -> writable("rpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
             case "repeat_or_null" -> repeated(a, call);
+            case "json_scalar_text" -> writable("json_get_text", a.get(0), a.get(1));
             case "insert_text_within" -> writable("insert_text", a.get(0), a.get(1), a.get(2), a.get(3));
             case "power_of_whole" -> wholePower(a, call);
             case "number_in_width" -> inWidth(a, call);

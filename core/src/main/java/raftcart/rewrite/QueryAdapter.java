@@ -204,7 +204,8 @@ class QueryAdapter extends ExprAdapter {
         if (dummy) {
             return List.of();
         }
-        return select.from().stream().map(this::table).toList();
+        return new ApplyAdapter(this)
+                .joined(select.from()).stream().map(this::table).toList();
     }
 
     private boolean isDummy(TableRef table) {
@@ -341,7 +342,7 @@ class QueryAdapter extends ExprAdapter {
     @Override
     public TableRef table(TableRef table) {
         if (table instanceof TableRef.Join join) {
-            return join(join);
+            return new ApplyAdapter(this).join(join);
         }
         if (table instanceof TableRef.Derived derived) {
             TableRef adapted =
@@ -431,62 +432,5 @@ class QueryAdapter extends ExprAdapter {
             return all;
         }
         throw new Untranslatable("names for the columns of a query in FROM");
-    }
-
-    private TableRef join(TableRef.Join join) {
-        TableRef left = table(join.left());
-        TableRef right = table(join.right());
-        Optional<Expr> on = optionalCondition(join.on());
-        TableRef.Join.Kind kind = join.kind();
-        boolean apply = kind == TableRef.Join.Kind.CROSS_APPLY || kind == TableRef.Join.Kind.OUTER_APPLY;
-        if (apply && !to.has(SqlFeature.APPLY) && to.has(SqlFeature.LATERAL)) {
-            note(FindingCode.SYNTAX_ADAPTED, join.span(), "APPLY as LATERAL");
-            right = lateral(right);
-            boolean outer = kind == TableRef.Join.Kind.OUTER_APPLY;
-            Expr always = new Expr.Binary(
-                    raftcart.sql.tree.BinaryOperator.EQUAL,
-                    Expr.Literal.number(1),
-                    Expr.Literal.number(1),
-                    join.span());
-            return new TableRef.Join(
-                    outer ? TableRef.Join.Kind.LEFT : TableRef.Join.Kind.CROSS,
-                    left,
-                    right,
-                    outer ? Optional.of(always) : Optional.empty(),
-                    List.of(),
-                    join.span());
-        }
-        boolean lateralQuery = right instanceof TableRef.Derived d && d.lateral();
-        if (lateralQuery && !to.has(SqlFeature.LATERAL) && to.has(SqlFeature.APPLY)) {
-            note(FindingCode.SYNTAX_ADAPTED, join.span(), "LATERAL as APPLY");
-            TableRef.Derived d = (TableRef.Derived) right;
-            boolean outer = kind == TableRef.Join.Kind.LEFT;
-            if (on.isPresent() && !isAlways(join.on().get())) {
-                throw new Untranslatable("LATERAL with a condition of its own");
-            }
-            return new TableRef.Join(
-                    outer ? TableRef.Join.Kind.OUTER_APPLY : TableRef.Join.Kind.CROSS_APPLY,
-                    left,
-                    new TableRef.Derived(d.query(), false, d.alias(), d.span()),
-                    Optional.empty(),
-                    List.of(),
-                    join.span());
-        }
-        return new TableRef.Join(kind, left, right, on, join.using(), join.span());
-    }
-
-    private static boolean isAlways(Expr on) {
-        return on instanceof Expr.Literal l && l.text().equals("true")
-                || on instanceof Expr.Binary b && b.left().equals(b.right());
-    }
-
-    private static TableRef lateral(TableRef table) {
-        if (table instanceof TableRef.Derived d) {
-            return new TableRef.Derived(d.query(), true, d.alias(), d.span());
-        }
-        if (table instanceof TableRef.Function f) {
-            return new TableRef.Function(f.call(), true, f.ordinality(), f.alias(), f.span());
-        }
-        throw new Untranslatable("APPLY of a table");
     }
 }

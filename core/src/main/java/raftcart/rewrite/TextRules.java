@@ -39,6 +39,23 @@ final class TextRules {
             "min",
             "max");
 
+    /** Functions whose result hangs on the blanks at the end of a text. */
+    private static final Set<String> COUNTING_BLANKS = Set.of(
+            "char_length",
+            "octet_length",
+            "bit_length",
+            "right",
+            "lpad",
+            "rpad",
+            "lpad_with",
+            "rpad_with",
+            "reverse",
+            "concat_ws",
+            "hex_of_text",
+            "md5",
+            "sha1",
+            "sha256");
+
     /** What stands for characters of a kind in a regular expression. */
     private static final Pattern CLASSES = Pattern.compile("\\\\.|\\[:\\w+:]");
 
@@ -157,8 +174,25 @@ final class TextRules {
         }
     }
 
+    /** Says where the blanks at the end of a column of fixed length count on the source only. */
+    void padded(List<Expr> texts, Span span) {
+        boolean counts = adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)
+                && texts.stream().map(adapter::facts).anyMatch(f -> f.flatMap(ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Char c && c.length() > 1)
+                        .isPresent());
+        if (counts) {
+            adapter.note(
+                    FindingCode.PADDING,
+                    span,
+                    "the blanks at the end of a column of fixed length count on the source only");
+        }
+    }
+
     /** Functions that compare texts, where only one of the engines ignores case. */
     void function(Expr.Call call) {
+        if (COUNTING_BLANKS.contains(call.function())) {
+            padded(call.arguments(), call.span());
+        }
         if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
             read(call.arguments().get(1), call.span());
             matched(call.arguments().get(0), call.arguments().get(1), call.span());

@@ -23,7 +23,8 @@ public final class Db2Language {
             NameCase.UPPER,
             Set.of(GrammarFeature.LABELLED_DURATIONS, GrammarFeature.CONCAT_OPERATOR),
             OperatorTable.ADDITIVE,
-            Map.of());
+            Map.of(),
+            Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.WINDOW_TEXTS,

@@ -3,6 +3,7 @@ package raftcart.dialect.derby;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import raftcart.dialect.CastFunctions;
 import raftcart.dialect.FeatureSets;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
@@ -18,7 +19,12 @@ import raftcart.sql.parse.OperatorTable;
 /** Derby's SQL, version 10.16. */
 public final class DerbyLanguage {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
+            new LexicalRules(List.of("\"\""), Set.of()),
+            NameCase.UPPER,
+            Set.of(),
+            OperatorTable.ADDITIVE,
+            Map.of(),
+            CastFunctions::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.PRESENT_HAS_FRACTIONS,

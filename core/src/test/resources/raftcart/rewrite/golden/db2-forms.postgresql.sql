@@ -76,8 +76,36 @@ VALUES
 -- RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- SELECT ID FROM FINAL TABLE (INSERT INTO TELESCOPE (NAME) VALUES ('C'))
 SELECT * FROM TELESCOPE LIMIT 5;
--- RC0602 by hand: No counterpart on the target: a difference of times
--- SELECT NAME, VALUE(CODE,'x'), DIGITS(S), CHAR(D, ISO), DAYS(D) - DAYS(CURRENT DATE), YEAR(D), DAYOFWEEK(D), JULIAN_DAY(D), TIMESTAMPDIFF(16, CHAR(CREATED - CURRENT TIMESTAMP)), POSSTR(NAME,'a'), LOCATE('a',NAME,2), SUBSTR(NAME,2,3), STRIP(NAME), LCASE(NAME), UCASE(NAME), RTRIM(NAME), CONCAT(NAME,'x'), NAME CONCAT 'y', INT(AMT), DECIMAL(AMT,9,2), HEX(NAME), TRANSLATE(NAME,'XY','xy'), VARCHAR_FORMAT(CREATED,'YYYY-MM-DD'), TO_CHAR(CREATED,'YYYY'), COALESCE(S,0), MOD(S,3), RAND(), LENGTH(NAME) FROM TELESCOPE, EV
+SELECT
+    NAME,
+    COALESCE(CODE, 'x'),
+    DIGITS(S),
+    TO_CHAR(D, 'YYYY-MM-DD'),
+    (CAST(D AS date) - DATE '2000-01-01' + 730120) - (CAST(CURRENT_DATE AS date) - DATE '2000-01-01' + 730120),
+    EXTRACT(YEAR FROM D),
+    (EXTRACT(DOW FROM D) + 1),
+    JULIAN_DAY(D),
+    TRUNC(EXTRACT(EPOCH FROM CAST(CREATED AS timestamp) - CAST(LOCALTIMESTAMP AS timestamp)) / 86400),
+    STRPOS(NAME, 'a'),
+    CASE WHEN STRPOS(SUBSTR(NAME, 2), 'a') = 0 THEN 0 ELSE STRPOS(SUBSTR(NAME, 2), 'a') + 2 - 1 END,
+    SUBSTR(NAME, 2, 3),
+    BTRIM(NAME),
+    LOWER(NAME),
+    UPPER(NAME),
+    RTRIM(NAME),
+    NAME || 'x',
+    NAME || 'y',
+    CAST(TRUNC(AMT) AS integer),
+    CAST(TRUNC(CAST(AMT AS numeric), 2) AS numeric(9,2)),
+    UPPER(ENCODE(CONVERT_TO(NAME, 'UTF8'), 'hex')),
+    TRANSLATE(NAME, 'xy', 'XY'),
+    TO_CHAR(CREATED, 'YYYY-MM-DD'),
+    TO_CHAR(CREATED, 'YYYY'),
+    COALESCE(S, 0),
+    MOD(S, 3),
+    RANDOM(),
+    CHAR_LENGTH(NAME)
+FROM TELESCOPE, EV;
 SELECT
     CAST(CAST(CURRENT_DATE + INTERVAL '1 month' AS date) - INTERVAL '2 day' AS date),
     CREATED + INTERVAL '3 hour',
@@ -198,7 +226,19 @@ SELECT * FROM SYSCAT.TABLES;
 -- 45:16: RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- 46:49: RC0605 adapted: Hint left out: OPTIMIZE FOR 5 ROWS
 -- 46:69: RC0605 adapted: Hint left out: WITH UR
--- 47:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 47:14: RC0608 adapted: Function spelled otherwise: VALUE means coalesce
+-- 47:31: RC0606 check: Function is not in the dictionary: DIGITS
+-- 47:86: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 47:95: RC0608 adapted: Function spelled otherwise: DAYOFWEEK means day_of_week_sunday_1
+-- 47:109: RC0606 check: Function is not in the dictionary: JULIAN_DAY
+-- 47:124: RC0607 check: Function with a difference: the source counts a month as 30 days and a year as 365
+-- 47:178: RC0608 adapted: Function spelled otherwise: POSSTR means locate
+-- 47:234: RC0608 adapted: Function spelled otherwise: STRIP means trim
+-- 47:247: RC0608 adapted: Function spelled otherwise: LCASE means lower
+-- 47:260: RC0608 adapted: Function spelled otherwise: UCASE means upper
+-- 47:321: RC0609 adapted: Said in other words: cut as on the source
+-- 47:331: RC0609 adapted: Said in other words: cut as on the source
+-- 47:483: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 48:107: RC0608 adapted: Function spelled otherwise: MIDNIGHT_SECONDS means seconds_of_time
 -- 49:64: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity

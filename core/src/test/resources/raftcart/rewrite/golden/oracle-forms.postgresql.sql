@@ -151,7 +151,7 @@ FROM telescope;
 -- RC0602 by hand: No counterpart on the target: XMLTABLE
 -- SELECT x.* FROM telescope t, XMLTABLE('/a/b' PASSING t.doc COLUMNS c VARCHAR2(10) PATH 'c') x
 SELECT
-    (JSONB_PATH_QUERY_FIRST(CAST(notes AS jsonb), CAST('$.a.b' AS jsonpath)) #>> '{}'),
+    CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(notes AS jsonb), CAST('$.a.b' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(notes AS jsonb), CAST('$.a.b' AS jsonpath)) #>> '{}' END,
     JSONB_PATH_QUERY_FIRST(CAST(notes AS jsonb), CAST('$.c' AS jsonpath))
 FROM telescope
 WHERE JSONB_PATH_EXISTS(CAST(notes AS jsonb), CAST('$.d' AS jsonpath));
@@ -315,7 +315,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 79:25: RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- 80:42: RC0609 adapted: Said in other words: days added to a date
 -- 81:38: RC0602 by hand: No counterpart on the target: XMLTABLE
--- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_get_text
+-- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 82:36: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 83:39: RC0602 by hand: No counterpart on the target: JSON_TABLE
 -- 86:1: RC0609 adapted: Said in other words: a DELETE from the table that the query reads

@@ -91,7 +91,7 @@ SELECT * FROM Telescope WHERE 1 = 0;
 -- RC0602 by hand: No counterpart on the target: a table function with a schema of its own
 -- SELECT * FROM OPENJSON(@j) WITH (id int '$.id', nm nvarchar(10) '$.n')
 SELECT
-    (JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}'),
+    CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.a' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}' END,
     JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.b' AS jsonpath)),
     (Notes IS JSON)
 FROM Telescope;
@@ -282,7 +282,7 @@ DROP VIEW public.vT;
 -- 79:28: RC0602 by hand: No counterpart on the target: FOR JSON
 -- 80:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 81:28: RC0602 by hand: No counterpart on the target: a table function with a schema of its own
--- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_get_text
+-- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 82:34: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 82:60: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 84:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
