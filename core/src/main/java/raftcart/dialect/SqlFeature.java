@@ -139,6 +139,9 @@ public enum SqlFeature {
     PLUS_CONCATENATES,
     /** Texts and numbers compare by turning the text into a number. */
     CONVERTS_SILENTLY,
+
+    /** The same, and a text that is no number is an error. */
+    CONVERTS_OR_FAILS,
     /** A value that is a text or a number becomes a text. */
     MIXED_RESULTS_ARE_TEXTS,
 
@@ -147,6 +150,9 @@ public enum SqlFeature {
 
     /** A value that is a text or a number becomes a number, and one that is a text or a date becomes a date. */
     MIXED_RESULTS_ARE_NO_TEXTS,
+
+    /** What stands for NULL becomes a value of the type of the first argument, with no more digits or characters. */
+    NULL_REPLACED_IN_TYPE,
 
     /** An empty text is 0 where a number is wanted, and the first of January 1900 where a date is. */
     EMPTY_TEXT_IS_ZERO,

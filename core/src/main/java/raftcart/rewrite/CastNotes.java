@@ -39,7 +39,11 @@ final class CastNotes {
         }
         boolean zeros =
                 adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
-        if (kind == ValueKind.DECIMAL && zeros) {
+        boolean whole = adapter.facts(value(cast))
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Decimal d && d.precision() > 0 && d.scale() == 0)
+                .isPresent();
+        if (kind == ValueKind.DECIMAL && zeros && !whole) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST,
                     cast.span(),

@@ -50,6 +50,9 @@ final class ConvertedResults {
 
     /** A text as the value that it becomes beside one of this kind. */
     Expr converted(Expr text, ValueKind wanted) {
+        if (wanted != ValueKind.BOOLEAN && !wanted.isNumber() && !wanted.isDate()) {
+            return text;
+        }
         if (!(text instanceof Expr.Literal literal)) {
             adapter.note(FindingCode.IMPLICIT_CAST, text.span(), "a text becomes what the other values are");
             return wanted == ValueKind.BOOLEAN

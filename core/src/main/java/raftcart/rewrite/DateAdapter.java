@@ -129,8 +129,7 @@ final class DateAdapter {
 
     /** Says what is not certain about a sum. */
     void uncertain(Expr.Binary binary, ValueKind left, ValueKind right) {
-        boolean texts =
-                (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
+        boolean texts = (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.losesConversions();
         if (texts) {
             List.of(binary.left(), binary.right()).forEach(new OperatorAdapter(adapter)::refuseEnumeration);
             adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");

@@ -97,7 +97,14 @@ final class Expansions {
             case "utc_date" -> utc("DATE", call);
             case "utc_time" -> utc("TIME", call);
             case "trunc_week" -> week(a.get(0), call);
-            case "not_matching" -> new Expr.Is(a.get(0), Truth.TRUE, true, call.span());
+            case "not_matching" ->
+                to.has(SqlFeature.IS_TRUE)
+                        ? new Expr.Is(a.get(0), Truth.TRUE, true, call.span())
+                        : new Expr.Binary(
+                                BinaryOperator.EQUAL,
+                                Expr.Case.of(a.get(0), Expr.Literal.number(1), Expr.Literal.number(0)),
+                                Expr.Literal.number(0),
+                                call.span());
             case "bit_and_of_rows", "bit_or_of_rows", "bit_xor_of_rows" -> ofNone(call);
             case "every", "some" -> extremeTruth(call.is("every") ? "min" : "max", a.get(0), call);
             case "zoned_now" -> new Expr.CurrentTime(CurrentKind.TIMESTAMP, -1, call.span());

@@ -80,6 +80,14 @@ class ExprAdapter extends QueryMapper {
         return from.has(feature) && !to.has(feature);
     }
 
+    /** True where the source takes texts for numbers, and numbers for texts, and the target does not, or not so. */
+    boolean losesConversions() {
+        boolean converts = from.has(SqlFeature.CONVERTS_SILENTLY) || from.has(SqlFeature.CONVERTS_OR_FAILS);
+        boolean kept = to.has(SqlFeature.CONVERTS_SILENTLY)
+                || to.has(SqlFeature.CONVERTS_OR_FAILS) && !from.has(SqlFeature.LENIENT_NUMBERS);
+        return converts && !kept;
+    }
+
     /** An expression where a value is wanted. */
     @Override
     public Expr expr(Expr e) {
@@ -228,7 +236,9 @@ class ExprAdapter extends QueryMapper {
             texts.matched(matches.value(), matches.pattern(), matches.span());
         }
         Expr value = expr(matches.value());
-        boolean number = kind(matches.value()).isNumber() && !to.has(SqlFeature.CONVERTS_SILENTLY);
+        boolean number = kind(matches.value()).isNumber()
+                && !to.has(SqlFeature.CONVERTS_SILENTLY)
+                && !to.has(SqlFeature.CONVERTS_OR_FAILS);
         return new Expr.Matches(
                 number ? new Expr.Cast(value, castType(new LogicalType.Text(0)), false, value.span()) : value,
                 expr(matches.pattern()),
@@ -264,7 +274,8 @@ class ExprAdapter extends QueryMapper {
     private Expr.CurrentTime fine(Expr.CurrentTime time) {
         boolean bare = time.precision() < 0
                 && time.kind() != CurrentKind.DATE
-                && from.has(SqlFeature.PRESENT_HAS_FRACTIONS)
+                && (from.has(SqlFeature.PRESENT_HAS_FRACTIONS)
+                        || time.kind() == CurrentKind.TIMESTAMP && from.has(SqlFeature.PRESENT_HAS_ZONE))
                 && (to.has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN)
                         || time.kind() == CurrentKind.LOCAL_TIMESTAMP && to.has(SqlFeature.DATES_HAVE_TIME));
         return bare ? new Expr.CurrentTime(time.kind(), 6, time.span()) : time;
@@ -281,6 +292,9 @@ class ExprAdapter extends QueryMapper {
             return adapt(new Expr.InList(quantified.left(), items.items(), notIn, quantified.span()));
         }
         boolean rows = right instanceof Expr.Subquery;
+        if (!rows && !from.has(SqlFeature.ARRAYS)) {
+            return new QuantifiedAdapter(this).values(quantified);
+        }
         if (!rows && !to.has(SqlFeature.ARRAYS)) {
             throw new Untranslatable("a comparison with the items of an array");
         }

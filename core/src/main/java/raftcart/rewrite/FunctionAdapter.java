@@ -29,6 +29,9 @@ final class FunctionAdapter {
     private static final Set<String> SYSTEM_SCHEMAS =
             Set.of("pg_catalog", "sys", "sysibm", "sysfun", "public", "dbo", "standard", "syslib", "td_sysfnlib");
 
+    /** Functions of a condition. */
+    private static final Set<String> CONDITIONS = Set.of("count_if", "every", "some", "not_matching");
+
     /** What is not the same where a function is said in other words. */
     private static final Map<String, String> DIFFERENCES = Map.of(
             "json_scalar_text",
@@ -288,14 +291,15 @@ final class FunctionAdapter {
         Optional<Expr> end = new TextEnds(adapter)
                 .rewrite(call)
                 .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))
-                .or(() -> new JsonPaths(adapter).rewrite(call));
+                .or(() -> new JsonPaths(adapter).rewrite(call))
+                .or(() -> matched(call).map(adapter::expr));
         if (end.isPresent()) {
             return end.get();
         }
         new TextRules(adapter).function(call);
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
-                : adapter.instants.beside(call.arguments(), () -> arguments(call));
+                : adapter.instants.beside(call.arguments(), () -> new FunctionArguments(adapter).of(call));
         Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call.suffix()), call.span());
         if (to.functions()
                 .write(function, adapted.arguments(), this::kindOfAdapted)
@@ -304,6 +308,22 @@ final class FunctionAdapter {
             return adapted;
         }
         return inOtherWords(adapted, call); // where there are none, the writer says that there is no counterpart
+    }
+
+    /** A regular expression whose flag says no more than whether the case of letters counts. */
+    private static Optional<Expr> matched(Expr.Call call) {
+        boolean plain = call.is("regexp_like")
+                && call.arguments().size() == 3
+                && call.arguments().get(2) instanceof Expr.Literal flag
+                && flag.text().matches("[ic]");
+        return plain
+                ? Optional.of(new Expr.Matches(
+                        call.arguments().get(0),
+                        call.arguments().get(1),
+                        ((Expr.Literal) call.arguments().get(2)).text().equals("i"),
+                        false,
+                        call.span()))
+                : Optional.empty();
     }
 
     private Expr inOtherWords(Expr.Call adapted, Expr.Call call) {
@@ -319,61 +339,8 @@ final class FunctionAdapter {
         return expanded.get();
     }
 
-    /** The arguments, with texts as constants of dates where dates are wanted. */
-    private List<Expr> arguments(Expr.Call call) {
-        Signature signature = Signatures.find(call.function()).orElseThrow();
-        List<Expr> arguments = new ArrayList<>();
-        for (int i = 0; i < call.arguments().size(); i++) {
-            Expr argument = call.arguments().get(i);
-            boolean date = i < signature.parameters().size()
-                    && signature.parameters().get(i).kind().isDate();
-            boolean text = i < signature.parameters().size()
-                    && signature.parameters().get(i).kind() == ValueKind.TEXT
-                    && adapter.kind(argument).isNumber()
-                    && adapter.lost(SqlFeature.CONVERTS_SILENTLY);
-            if (text) {
-                adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
-                TypeName type = adapter.castType(new LogicalType.Text(0));
-                arguments.add(new Expr.Cast(adapter.expr(argument), type, false, argument.span()));
-                continue;
-            }
-            boolean whole = i < signature.parameters().size()
-                    && signature.parameters().get(i).kind() == ValueKind.INTEGER
-                    && to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS);
-            if (whole) {
-                arguments.add(wholeNumber(adapter.expr(argument)));
-                continue;
-            }
-            arguments.add(
-                    date
-                                    && argument instanceof Expr.Literal l
-                                    && l.kind() == LiteralKind.STRING
-                                    && to.has(SqlFeature.TYPED_DATES)
-                            ? DateAdapter.typed(
-                                    l, l.text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE)
-                            : adapter.expr(date ? new DateAdapter(adapter).fromText(argument) : argument));
-        }
-        return arguments;
-    }
-
-    /** A number that is made of parts of dates as the whole number that it is. */
-    private Expr wholeNumber(Expr number) {
-        TypeName integer = adapter.castType(new LogicalType.Int(32, false));
-        return isOfDate(number) ? new Expr.Cast(number, integer, false, number.span()) : number;
-    }
-
-    private static boolean isOfDate(Expr e) {
-        return e instanceof Expr.Call call
-                        && call.canonical()
-                        && call.function().matches("(extract|diff|full|day_of_week)_\\w+|second_whole")
-                || e instanceof Expr.Binary b
-                        && b.operator().calculates()
-                        && (isOfDate(b.left()) || isOfDate(b.right()))
-                || e instanceof Expr.Unary u && isOfDate(u.operand());
-    }
-
     private static boolean conditionsFirst(String function) {
-        return function.equals("count_if") || function.equals("every") || function.equals("some");
+        return CONDITIONS.contains(function);
     }
 
     ValueKind kindOfAdapted(Expr adapted) {

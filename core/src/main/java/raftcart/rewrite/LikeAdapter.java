@@ -64,8 +64,7 @@ final class LikeAdapter {
 
     /** A number as the text that LIKE wants, where the target does not make it one itself. */
     private Expr asText(Expr value) {
-        boolean number =
-                !same() && adapter.lost(SqlFeature.CONVERTS_SILENTLY) && adapter.kind(value) == ValueKind.INTEGER;
+        boolean number = !same() && adapter.losesConversions() && adapter.kind(value) == ValueKind.INTEGER;
         if (!number) {
             return adapter.expr(value);
         }

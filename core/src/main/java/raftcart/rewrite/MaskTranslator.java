@@ -282,8 +282,7 @@ final class MaskTranslator {
                     "names of days and months can differ in language, case and padding");
         }
         if (field.in(target).isEmpty()) {
-            adapter.note(FindingCode.FORMAT_MASK, call.span(), "the field " + given + " has no counterpart");
-            return given;
+            return without(given, call);
         }
         return field.in(target);
     }
@@ -301,9 +300,18 @@ final class MaskTranslator {
             return "."; // the character before fractions
         }
         if (!isWords(target) || !COMMON_WORDS.matcher(word).matches()) {
-            adapter.note(FindingCode.FORMAT_MASK, call.span(), "the field " + word + " has no counterpart");
+            return without(word, call);
         }
         return word;
+    }
+
+    /** A field that is left as it is where masks have words, which may mean the same; no other mask has it. */
+    private String without(String field, Expr.Call call) {
+        if (!isWords(adapter.to.masks()) || !isWords(adapter.from.masks())) {
+            throw new Untranslatable("the field " + field + " of a mask");
+        }
+        adapter.note(FindingCode.FORMAT_MASK, call.span(), "the field " + field + " has no counterpart");
+        return field;
     }
 
     /** The longest field that stands at a place. */

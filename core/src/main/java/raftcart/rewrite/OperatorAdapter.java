@@ -1,14 +1,11 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.LexicalFeature;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.IntervalTexts;
@@ -31,35 +28,13 @@ final class OperatorAdapter {
         this.adapter = adapter;
     }
 
-    private static final Set<BinaryOperator> NUMERIC = EnumSet.of(
-            BinaryOperator.ADD,
-            BinaryOperator.SUBTRACT,
-            BinaryOperator.MULTIPLY,
-            BinaryOperator.DIVIDE,
-            BinaryOperator.DIVIDE_WHOLE,
-            BinaryOperator.MODULO,
-            BinaryOperator.BIT_AND,
-            BinaryOperator.BIT_OR,
-            BinaryOperator.BIT_XOR);
-
-    Expr binary(Expr.Binary binary) {
+    Expr binary(Expr.Binary given) {
+        Expr.Binary binary = new Operands(adapter).meant(given);
         return adapter.instants.beside(List.of(binary.left(), binary.right()), () -> operation(binary));
     }
 
-    /** MySQL's 0x10 and x'10', and truth values, which are numbers where numbers are wanted. */
-    private Expr.Binary ofNumbers(Expr.Binary binary) {
-        return !same() && NUMERIC.contains(binary.operator())
-                ? new Expr.Binary(binary.operator(), number(binary.left()), number(binary.right()), binary.span())
-                : binary;
-    }
-
-    private Expr number(Expr e) {
-        boolean bytes = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
-        return new Truths(adapter).number(bytes ? ValueAdapter.number(e) : e);
-    }
-
     private Expr operation(Expr.Binary given) {
-        Expr.Binary binary = ofNumbers(given);
+        Expr.Binary binary = new Operands(adapter).ofNumbers(given);
         RowComparisons rows = new RowComparisons(adapter);
         if (rows.concerns(binary)) {
             return adapter.condition(rows.compare(binary));
@@ -112,7 +87,7 @@ final class OperatorAdapter {
                     default -> false;
                 };
         boolean text = arithmetic
-                && adapter.lost(SqlFeature.CONVERTS_SILENTLY)
+                && adapter.losesConversions()
                 && (adapter.kind(binary.left()) == ValueKind.TEXT || adapter.kind(binary.right()) == ValueKind.TEXT)
                 && adapter.kind(binary) != ValueKind.TEXT
                 && !(binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval);
@@ -354,14 +329,7 @@ final class OperatorAdapter {
     }
 
     List<Expr> comparable(List<Expr> expressions, Span span) {
-        return adapter.instants.beside(expressions, () -> ofOneKind(withoutTruths(expressions), span));
-    }
-
-    /** Truth values as numbers where they are compared with some that are no constants. */
-    private List<Expr> withoutTruths(List<Expr> expressions) {
-        boolean numbers = expressions.stream()
-                .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
-        return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
+        return adapter.instants.beside(expressions, () -> ofOneKind(new Operands(adapter).compared(expressions), span));
     }
 
     /** An enumeration beside a number is the place of its value among the others. */
@@ -390,7 +358,7 @@ final class OperatorAdapter {
                     .toList();
         }
         boolean numbers = kinds.stream().anyMatch(ValueKind::isNumber);
-        if (numbers && adapter.lost(SqlFeature.CONVERTS_SILENTLY)) {
+        if (numbers && adapter.losesConversions()) {
             expressions.forEach(this::refuseEnumeration);
         }
         boolean bool = kinds.contains(ValueKind.BOOLEAN);
@@ -435,7 +403,7 @@ final class OperatorAdapter {
 
     /** A text beside a number is a floating-point number to engines that convert without being asked. */
     private Expr asNumber(Expr e, boolean numbers) {
-        boolean text = numbers && adapter.lost(SqlFeature.CONVERTS_SILENTLY) && adapter.kind(e) == ValueKind.TEXT;
+        boolean text = numbers && adapter.losesConversions() && adapter.kind(e) == ValueKind.TEXT;
         if (text && e instanceof Expr.Literal constant) {
             return adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
                     ? PlainConstants.leading(constant)

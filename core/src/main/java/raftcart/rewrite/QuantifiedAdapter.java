@@ -25,6 +25,22 @@ final class QuantifiedAdapter {
         this.adapter = adapter;
     }
 
+    /** A comparison with any or all of some values, as Oracle has it: {@code x > ALL (1, 2)}. */
+    Expr values(Expr.Quantified quantified) {
+        Span span = quantified.span();
+        List<Expr> items = quantified.right() instanceof Expr.Row row ? row.items() : List.of(quantified.right());
+        boolean all = quantified.all();
+        adapter.note(
+                FindingCode.SYNTAX_ADAPTED, span, "a comparison with " + (all ? "all" : "any") + " of some values");
+        if (quantified.operator() == (all ? BinaryOperator.NOT_EQUAL : BinaryOperator.EQUAL)) {
+            return adapter.expr(new Expr.InList(quantified.left(), items, all, span));
+        }
+        List<Expr> compared = items.stream()
+                .<Expr>map(i -> new Expr.Binary(quantified.operator(), quantified.left(), i, span))
+                .toList();
+        return adapter.condition(compared.size() == 1 ? compared.get(0) : new Expr.Junction(all, compared, span));
+    }
+
     Expr adapt(Expr.Quantified quantified, Expr.Subquery rows) {
         Span span = quantified.span();
         boolean all = quantified.all();

@@ -81,14 +81,19 @@ final class ResultKinds {
         Expr other = values.get(1);
         ValueKind kind = adapter.kind(value);
         ValueKind instead = adapter.kind(other);
-        if (kind == ValueKind.INTEGER && (instead == ValueKind.DECIMAL || instead == ValueKind.FLOAT)) {
+        if (kind != ValueKind.TEXT && instead == ValueKind.TEXT) {
+            return List.of(value, new ConvertedResults(adapter).converted(other, kind));
+        }
+        boolean typed = adapter.from.has(SqlFeature.NULL_REPLACED_IN_TYPE);
+        if (typed && kind == ValueKind.INTEGER && (instead == ValueKind.DECIMAL || instead == ValueKind.FLOAT)) {
             TypeName whole = adapter.sourceType(new LogicalType.Int(32, false));
             return List.of(value, new Expr.Cast(other, whole, false, other.span()));
         }
         if (kind == ValueKind.TEXT && isOther(other)) {
             return List.of(value, text(other));
         }
-        boolean longer = kind == ValueKind.TEXT
+        boolean longer = typed
+                && kind == ValueKind.TEXT
                 && instead == ValueKind.TEXT
                 && length(other) > length(value)
                 && length(value) > 0;
@@ -120,7 +125,7 @@ final class ResultKinds {
     }
 
     private boolean isMixed(List<Expr> values) {
-        return adapter.lost(SqlFeature.CONVERTS_SILENTLY)
+        return adapter.losesConversions()
                 && adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
                 && values.stream().anyMatch(v -> adapter.kind(v) == ValueKind.TEXT)
                 && values.stream().anyMatch(this::isOther);

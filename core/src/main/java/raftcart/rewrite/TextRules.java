@@ -28,6 +28,7 @@ final class TextRules {
             "greatest",
             "least",
             "locate",
+            "locate_nth",
             "starts_with",
             "ends_with",
             "contains",

@@ -27,6 +27,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.SEARCHES_BACK,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

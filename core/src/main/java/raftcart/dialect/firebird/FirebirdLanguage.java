@@ -28,6 +28,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.FEW_DIGITS_OF_DIVISION,

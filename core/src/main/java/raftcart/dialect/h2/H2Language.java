@@ -31,6 +31,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.WINDOW_TEXTS,

@@ -26,9 +26,11 @@ public final class OracleLanguage {
             NameCase.UPPER,
             Set.of(GrammarFeature.NULL_CONCATENATES_AS_EMPTY, GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),
             OperatorTable.ADDITIVE,
-            Map.of());
+            Map.of(),
+            OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.NUMBERS_SHOWN_SHORT,
                     SqlFeature.AT_TIME_ZONE,

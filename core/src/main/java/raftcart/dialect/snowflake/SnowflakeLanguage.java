@@ -34,9 +34,10 @@ public final class SnowflakeLanguage {
             Set.of(GrammarFeature.SECONDS_ARE_WHOLE, GrammarFeature.COLON_PATHS),
             OperatorTable.ADDITIVE,
             Map.of(),
-            SnowflakeLanguage::inUtc);
+            call -> inUtc(call).or(() -> SnowflakeCalls.meaning(call)));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.ZONES_BY_NAME_ALONE,

@@ -48,6 +48,7 @@ public final class SqlServerLanguage {
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS,
                     SqlFeature.EMPTY_TEXT_IS_ZERO,
+                    SqlFeature.NULL_REPLACED_IN_TYPE,
                     SqlFeature.MONEY_SHOWS_TWO_DIGITS,
                     SqlFeature.ZONES_TAKE_PLAIN_TIMES,
                     SqlFeature.ZONES_OF_WINDOWS,

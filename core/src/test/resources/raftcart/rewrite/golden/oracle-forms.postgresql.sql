@@ -244,7 +244,7 @@ SELECT
     DUMP(name),
     ORA_HASH(name),
     DECODE(MD5(name), 'hex'),
-    (5 * CAST('1 ' || 'HOUR' AS interval))
+    INTERVAL '5 hour'
 FROM telescope;
 SELECT *
 FROM t1
@@ -362,6 +362,5 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 126:130: RC0606 check: Function is not in the dictionary: DUMP
 -- 126:142: RC0606 check: Function is not in the dictionary: ORA_HASH
 -- 126:158: RC0608 adapted: Function spelled otherwise: STANDARD_HASH means md5_of
--- 126:185: RC0608 adapted: Function spelled otherwise: NUMTODSINTERVAL means interval_of
 -- 127:128: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 129:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql

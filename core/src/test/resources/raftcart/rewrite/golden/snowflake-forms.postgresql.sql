@@ -73,7 +73,7 @@ SELECT
     CAST(d + 1 * INTERVAL '1 day' AS date),
     CAST(d + 1 * INTERVAL '1 month' AS date),
     DIV(EXTRACT(EPOCH FROM DATE_TRUNC('hour', CAST(CURRENT_TIMESTAMP AS timestamp)) - DATE_TRUNC('hour', CAST(created AS timestamp))), 3600),
-    DATE_TRUNC('month', d),
+    CAST(DATE_TRUNC('month', d) AS date),
     CAST('2020-01-01' AS date),
     TIMESTAMP '2020-01-01 00:00:00',
     TO_CHAR(d, 'YYYY-MM-DD'),

@@ -1,0 +1,99 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.Signature;
+import raftcart.sql.function.Signatures;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/** The arguments of a canonical function as values of the kinds that it takes. */
+final class FunctionArguments {
+    /** Functions that put their third argument in the place of what they find. */
+    private static final Set<String> REPLACING = Set.of("replace", "regexp_replace", "regexp_replace_all");
+
+    private final ExprAdapter adapter;
+
+    FunctionArguments(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    List<Expr> of(Expr.Call call) {
+        List<Signature.Parameter> parameters =
+                Signatures.find(call.function()).orElseThrow().parameters();
+        List<Expr> arguments = new ArrayList<>();
+        for (int i = 0; i < call.arguments().size(); i++) {
+            Expr argument = call.arguments().get(i);
+            ValueKind wanted = i < parameters.size() ? parameters.get(i).kind() : ValueKind.UNKNOWN;
+            boolean removes = i == 2 && REPLACING.contains(call.function()) && isText(argument, "");
+            // For nothing, also where an empty text is NULL.
+            arguments.add(removes ? argument : argument(argument, wanted, call));
+        }
+        return arguments;
+    }
+
+    private Expr argument(Expr argument, ValueKind wanted, Expr.Call call) {
+        if (wanted.isDate()) {
+            return date(argument);
+        }
+        if (wanted.isNumber() && adapter.kind(argument).isDate()) {
+            boolean number = adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO)
+                    && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+            if (!number) {
+                throw new Untranslatable(call.function() + " of a date");
+            }
+        }
+        boolean text = wanted == ValueKind.TEXT
+                && adapter.losesConversions()
+                && adapter.kind(argument).isNumber();
+        if (text) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
+            TypeName type = adapter.castType(new LogicalType.Text(0));
+            return new Expr.Cast(adapter.expr(argument), type, false, argument.span());
+        }
+        return wanted == ValueKind.INTEGER && adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
+                ? wholeNumber(adapter.expr(argument))
+                : adapter.expr(argument);
+    }
+
+    /** A text as a constant of a date where that is wanted. */
+    private Expr date(Expr argument) {
+        boolean constant = argument instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && adapter.to.has(SqlFeature.TYPED_DATES);
+        if (!constant) {
+            return adapter.expr(new DateAdapter(adapter).fromText(argument));
+        }
+        Expr.Literal literal = (Expr.Literal) argument;
+        return DateAdapter.typed(literal, literal.text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE);
+    }
+
+    private static boolean isText(Expr e, String text) {
+        return e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && l.text().equals(text);
+    }
+
+    /** A number that is made of parts of dates as the whole number that it is. */
+    private Expr wholeNumber(Expr number) {
+        TypeName integer = adapter.castType(new LogicalType.Int(32, false));
+        return isOfDate(number) ? new Expr.Cast(number, integer, false, number.span()) : number;
+    }
+
+    private static boolean isOfDate(Expr e) {
+        return e instanceof Expr.Call call
+                        && call.canonical()
+                        && call.function().matches("(extract|diff|full|day_of_week)_\\w+|second_whole")
+                || e instanceof Expr.Binary b
+                        && b.operator().calculates()
+                        && (isOfDate(b.left()) || isOfDate(b.right()))
+                || e instanceof Expr.Unary u && isOfDate(u.operand());
+    }
+}

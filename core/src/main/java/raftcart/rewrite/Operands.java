@@ -1,0 +1,73 @@
+package raftcart.rewrite;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import raftcart.sql.LexicalFeature;
+import raftcart.sql.parse.CallReading;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+
+/** What operands mean before the operator is looked at: bytes and truth values that are numbers, calls that are intervals. */
+final class Operands {
+    private static final Set<BinaryOperator> NUMERIC = EnumSet.of(
+            BinaryOperator.ADD,
+            BinaryOperator.SUBTRACT,
+            BinaryOperator.MULTIPLY,
+            BinaryOperator.DIVIDE,
+            BinaryOperator.DIVIDE_WHOLE,
+            BinaryOperator.MODULO,
+            BinaryOperator.BIT_AND,
+            BinaryOperator.BIT_OR,
+            BinaryOperator.BIT_XOR);
+
+    private final ExprAdapter adapter;
+
+    Operands(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    private boolean same() {
+        return adapter.from.name().equals(adapter.to.name());
+    }
+
+    /** A sum or difference with the intervals that calls make of constants. */
+    Expr.Binary meant(Expr.Binary binary) {
+        boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
+        return sum && !same()
+                ? new Expr.Binary(binary.operator(), interval(binary.left()), interval(binary.right()), binary.span())
+                : binary;
+    }
+
+    /** The interval that a call makes of constants. */
+    private Expr interval(Expr e) {
+        return e instanceof Expr.Call call
+                ? adapter.from
+                        .grammar()
+                        .calls()
+                        .meaning(call)
+                        .map(CallReading.Meaning::value)
+                        .filter(Expr.Interval.class::isInstance)
+                        .orElse(e)
+                : e;
+    }
+
+    /** MySQL's 0x10 and x'10', and truth values, which are numbers where numbers are wanted. */
+    Expr.Binary ofNumbers(Expr.Binary binary) {
+        return !same() && NUMERIC.contains(binary.operator())
+                ? new Expr.Binary(binary.operator(), number(binary.left()), number(binary.right()), binary.span())
+                : binary;
+    }
+
+    private Expr number(Expr e) {
+        boolean bytes = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+        return new Truths(adapter).number(bytes ? ValueAdapter.number(e) : e);
+    }
+
+    /** Truth values as numbers where they are compared with some that are no constants. */
+    List<Expr> compared(List<Expr> expressions) {
+        boolean numbers = expressions.stream()
+                .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
+        return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
+    }
+}
