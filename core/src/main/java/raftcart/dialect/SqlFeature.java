@@ -501,6 +501,9 @@ public enum SqlFeature {
     BYTES_ARE_HEX_TEXTS,
     /** Constant bytes have to be cast for a large object. */
     BLOBS_WANT_CASTS,
+    /** A number such as 1260131 is a date: its digits less those of the year 1900. */
+    DATES_COUNT_FROM_1900,
+
     /** A number such as 20260131 is a date where one is wanted. */
     DATES_ARE_NUMBERS_TOO,
     /** DEFAULT may stand among values for a generated column. */

@@ -175,12 +175,13 @@ final class CastAdapter {
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
-        boolean ofDate = kind.isDate()
-                && wanted.isNumber()
-                && !(adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO)
-                        && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO));
-        if (ofDate) {
+        boolean alike =
+                adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        if (kind.isDate() && wanted.isNumber() && !alike) {
             throw new Untranslatable("a date as a number");
+        }
+        if (kind.isNumber() && wanted.isDate() && !alike) {
+            return dateOfNumber(cast, wanted);
         }
         special(cast, wanted);
         Optional<Expr> constant =
@@ -194,6 +195,16 @@ final class CastAdapter {
         new CastNotes(adapter).uncertain(cast, type, kind);
         unsigned(cast);
         return kept(cast, value, kind, type);
+    }
+
+    /** A constant number as the date that it is to the source. */
+    private Expr dateOfNumber(Expr.Cast cast, ValueKind wanted) {
+        boolean constant = cast.value() instanceof Expr.Literal && new DateAdapter(adapter).losesNumbers();
+        Expr date = constant ? new DateAdapter(adapter).constant(cast.value(), wanted) : cast.value();
+        if (!(date instanceof Expr.Literal l) || l.kind() == LiteralKind.NUMBER) {
+            throw new Untranslatable("a number as a date");
+        }
+        return date;
     }
 
     private Expr kept(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {

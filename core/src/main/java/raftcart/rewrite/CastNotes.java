@@ -65,7 +65,9 @@ final class CastNotes {
         if (padded && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
             adapter.note(FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks");
         }
-        boolean text = type instanceof LogicalType.Text || type instanceof LogicalType.Varchar;
+        boolean text = type instanceof LogicalType.Text
+                || type instanceof LogicalType.Varchar
+                || type instanceof LogicalType.Char;
         if (text && kind == ValueKind.BOOLEAN) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell truth values as texts in different ways");

@@ -323,8 +323,10 @@ final class ChangeAdapter {
             boolean keepQualifier) {
         enter(target);
         from.forEach(this::enter);
-        Optional<KnownTable> known =
-                target instanceof TableRef.Table t ? adapter.knowledge.table(t.name()) : Optional.empty();
+        Optional<KnownTable> known = OuterJoinChanges.leaves(target).stream()
+                .filter(t -> t instanceof TableRef.Table && alias(t).matches(owner(update, target)))
+                .findFirst()
+                .flatMap(t -> adapter.knowledge.table(((TableRef.Table) t).name()));
         TableRef written = adapter.table(target);
         List<TableRef> tables =
                 new ArrayList<>(from.stream().map(adapter::table).toList());

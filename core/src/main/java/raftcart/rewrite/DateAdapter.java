@@ -23,6 +23,8 @@ import raftcart.type.LogicalType;
 /** Adapts sums and differences of dates, and their constants. */
 final class DateAdapter {
     private static final long SECONDS_OF_DAY = 86_400;
+    /** What Teradata takes away from the digits of a date to store it as a number. */
+    private static final long DATE_OF_YEAR_1900 = 19_000_000;
     /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
     private static final Pattern DOTTED =
             Pattern.compile("(?:(\\d{4}-\\d\\d-\\d\\d)-)?(\\d\\d)\\.(\\d\\d)\\.(\\d\\d)(\\.\\d+)?");
@@ -225,9 +227,12 @@ final class DateAdapter {
     }
 
     /** MySQL's 20260131 and 20260131221500 as texts. */
-    static Expr.Literal ofNumber(Expr.Literal number) {
-        String date = number.text()
-                .replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)$", "$1-$2-$3 $4:$5:$6")
+    Expr.Literal ofNumber(Expr.Literal number) {
+        boolean fromYear1900 = adapter.from.has(SqlFeature.DATES_COUNT_FROM_1900)
+                && number.text().matches("\\d{5,7}");
+        String digits =
+                fromYear1900 ? String.valueOf(Long.parseLong(number.text()) + DATE_OF_YEAR_1900) : number.text();
+        String date = digits.replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)$", "$1-$2-$3 $4:$5:$6")
                 .replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)$", "$1-$2-$3");
         return date.equals(number.text()) ? number : new Expr.Literal(LiteralKind.STRING, date, number.span());
     }
@@ -239,11 +244,14 @@ final class DateAdapter {
         return time.equals(six) ? number : new Expr.Literal(LiteralKind.STRING, time, number.span());
     }
 
+    /** True where numbers are dates to the source, and not to the target. */
+    boolean losesNumbers() {
+        return adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO) || adapter.lost(SqlFeature.DATES_COUNT_FROM_1900);
+    }
+
     /** A text beside a date is a constant of that type where the target has such constants. */
     Expr constant(Expr given, ValueKind kind) {
-        boolean number = given instanceof Expr.Literal l
-                && l.kind() == LiteralKind.NUMBER
-                && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        boolean number = given instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && losesNumbers();
         Expr e = number ? ofNumber((Expr.Literal) given) : given;
         boolean text = e instanceof Expr.Literal literal && literal.kind() == LiteralKind.STRING;
         if (text && Instants.isZoned(((Expr.Literal) e).text())) {

@@ -155,13 +155,13 @@ final class MergeAdapter {
         return new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
+                int index = e instanceof Expr.Literal ? -1 : insert.values().indexOf(e);
                 boolean ofSource = e instanceof Expr.Column c
                         && c.name().parts().size() > 1
                         && c.name().parts().get(c.name().parts().size() - 2).matches(source);
-                if (!ofSource) {
+                if (!ofSource && index < 0) {
                     return super.expr(e);
                 }
-                int index = insert.values().indexOf(e);
                 if (index < 0) {
                     throw new Untranslatable("a MERGE that updates with a value that it does not insert");
                 }

@@ -347,7 +347,7 @@ final class OperatorAdapter {
     private List<Expr> ofOneKind(List<Expr> expressions, Span span) {
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
         if (!same()) {
-            mixedKinds(kinds, span);
+            mixedKinds(expressions, kinds, span);
             new TextRules(adapter).compared(expressions, span);
         }
         boolean texts = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
@@ -448,11 +448,21 @@ final class OperatorAdapter {
         return condition ? adapter.condition(e) : adapter.expr(e);
     }
 
-    private void mixedKinds(List<ValueKind> kinds, Span span) {
+    private void mixedKinds(List<Expr> expressions, List<ValueKind> kinds, Span span) {
         boolean text = kinds.contains(ValueKind.TEXT);
         boolean number = kinds.stream().anyMatch(ValueKind::isNumber);
         if (text && number) {
             adapter.note(FindingCode.IMPLICIT_CAST, span, "a text is compared with a number");
+        }
+        boolean alike =
+                adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        boolean days = kinds.stream().anyMatch(ValueKind::isDate) && number && !alike;
+        boolean read = new DateAdapter(adapter).losesNumbers()
+                && expressions.stream()
+                        .allMatch(e ->
+                                e instanceof Expr.Literal || !adapter.kind(e).isNumber());
+        if (days && !read) {
+            adapter.note(FindingCode.IMPLICIT_CAST, span, "a date is compared with a number");
         }
     }
 }

@@ -29,6 +29,8 @@ final class ValueAdapter {
     private static final Pattern ZERO_DATE = Pattern.compile("0000-00-00([ T][0:.]+)?");
     private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?");
 
+    private static final String A_DAY = "the day alone, where a date has a time of day";
+
     private final ExprAdapter adapter;
     private final boolean same;
     private final boolean datesAreTexts;
@@ -106,12 +108,8 @@ final class ValueAdapter {
         if (value instanceof Expr.Literal literal) {
             return constant(shortened(literal, type.get()), type.get());
         }
-        boolean day = type.get() instanceof LogicalType.Date
-                && adapter.to.has(SqlFeature.DATES_HAVE_TIME)
-                && !adapter.from.has(SqlFeature.DATES_HAVE_TIME)
-                && adapter.kind(value) == ValueKind.TIMESTAMP;
-        if (day) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "the day alone, where a date has a time of day");
+        if (isDay(type.get(), adapter.kind(value))) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), A_DAY);
             return Expr.Call.of("date_of", adapter.expr(value)).at(value.span());
         }
         Truths truths = new Truths(adapter);
@@ -119,6 +117,14 @@ final class ValueAdapter {
                         && adapter.kind(value).isNumber()
                 ? truths.value(value)
                 : adapter.instants.into(type, () -> adapter.expr(fitted(value, type.get())));
+    }
+
+    /** True for a moment that goes into a column of days, where the target's would keep its time of day. */
+    private boolean isDay(LogicalType type, ValueKind kind) {
+        return type instanceof LogicalType.Date
+                && kind == ValueKind.TIMESTAMP
+                && adapter.to.has(SqlFeature.DATES_HAVE_TIME)
+                && !adapter.from.has(SqlFeature.DATES_HAVE_TIME);
     }
 
     /** A value with as many digits as its column keeps on the source, if the target's would keep others. */
@@ -176,6 +182,7 @@ final class ValueAdapter {
                         .flatMap(Optional::stream)
                         .noneMatch(t -> isShortened(t)
                                 || adapter.to.has(SqlFeature.HALVES_TO_EVEN)
+                                || isDay(t, ValueKind.TIMESTAMP)
                                 || KindFinder.kind(t) == ValueKind.BOOLEAN);
         return alike ? query : query.withBody(fitted(query.body(), types, query));
     }
@@ -197,6 +204,12 @@ final class ValueAdapter {
         for (int i = 0; i < facts.size(); i++) {
             QueryBody.Item item = select.items().get(i);
             ValueKind kind = facts.get(i).kind();
+            if (i < types.size() && types.get(i).filter(t -> isDay(t, kind)).isPresent()) {
+                adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), A_DAY);
+                items.add(new QueryBody.Item(
+                        Expr.Call.of("date_of", item.value()).at(item.value().span()), item.alias()));
+                continue;
+            }
             boolean wanted = kind.isNumber() || KindFinder.isCondition(item.value());
             if (wanted
                     && i < types.size()
@@ -223,8 +236,8 @@ final class ValueAdapter {
     private Expr constant(Expr.Literal given, LogicalType type) {
         Expr.Literal literal = given;
         ValueKind kind = KindFinder.kind(type);
-        if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO)) {
-            literal = DateAdapter.ofNumber(literal);
+        if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && new DateAdapter(adapter).losesNumbers()) {
+            literal = new DateAdapter(adapter).ofNumber(literal);
         }
         boolean text = literal.kind() == LiteralKind.STRING;
         if (literal.kind() == LiteralKind.ZONED_TIMESTAMP && type instanceof LogicalType.Timestamp t && t.zoned()) {

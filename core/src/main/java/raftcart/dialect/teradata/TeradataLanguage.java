@@ -25,6 +25,7 @@ public final class TeradataLanguage {
             Set.of(
                     GrammarFeature.SHORT_VERBS,
                     GrammarFeature.MOD_OPERATOR,
+                    GrammarFeature.INTERVAL_QUALIFIERS,
                     GrammarFeature.WORD_COMPARISONS,
                     GrammarFeature.SHORT_NOW,
                     GrammarFeature.DATA_ATTRIBUTES),
@@ -33,6 +34,7 @@ public final class TeradataLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
+                    SqlFeature.DATES_COUNT_FROM_1900,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.ALIASES_IN_EXPRESSIONS,

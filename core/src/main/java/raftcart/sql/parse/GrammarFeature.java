@@ -32,6 +32,8 @@ public enum GrammarFeature {
     LABELLED_DURATIONS,
     /** {@code column:path.of.fields}. */
     COLON_PATHS,
+    /** A difference of times says its unit behind it: {@code (a - b) DAY}. */
+    INTERVAL_QUALIFIERS,
     /** Statements may follow each other with nothing between. */
     STATEMENTS_WITHOUT_SEPARATOR,
     /** The type comes first in CONVERT. */

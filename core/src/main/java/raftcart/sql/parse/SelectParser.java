@@ -201,6 +201,13 @@ final class SelectParser {
             }
             return new Item(value, Optional.of(parsing.name()));
         }
+        boolean span = parsing.has(GrammarFeature.INTERVAL_QUALIFIERS)
+                && value instanceof Expr.Binary
+                && cursor.peek().isAnyWord("YEAR", "MONTH", "DAY", "HOUR", "MINUTE", "SECOND")
+                && cursor.previous().isSymbol(")");
+        if (span) {
+            throw cursor.byHand("a difference of times as an interval");
+        }
         boolean alias = cursor.peek().isString() || Keywords.mayBeAlias(cursor.peek(), parsing.grammar);
         return new Item(value, parsing.optionalName(alias));
     }

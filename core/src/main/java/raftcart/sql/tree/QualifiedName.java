@@ -1,5 +1,6 @@
 package raftcart.sql.tree;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -12,7 +13,9 @@ public record QualifiedName(List<Name> parts) {
 
     /** A name of these parts whose case does not matter. */
     public static QualifiedName of(String... parts) {
-        return new QualifiedName(java.util.Arrays.stream(parts).map(Name::of).toList());
+        return parts.length == 1
+                ? new QualifiedName(List.of(Name.of(parts[0])))
+                : new QualifiedName(Arrays.stream(parts).map(Name::of).toList());
     }
 
     /** The last part. */
@@ -41,11 +44,15 @@ public record QualifiedName(List<Name> parts) {
 
     /** The parts in lower case with points between, for looking up. */
     public String key() {
-        return parts.stream().map(p -> p.text().toLowerCase(Locale.ROOT)).collect(Collectors.joining("."));
+        return parts.size() == 1
+                ? parts.get(0).text().toLowerCase(Locale.ROOT)
+                : parts.stream().map(p -> p.text().toLowerCase(Locale.ROOT)).collect(Collectors.joining("."));
     }
 
     @Override
     public String toString() {
-        return parts.stream().map(Name::text).collect(Collectors.joining("."));
+        return parts.size() == 1
+                ? parts.get(0).text()
+                : parts.stream().map(Name::text).collect(Collectors.joining("."));
     }
 }
