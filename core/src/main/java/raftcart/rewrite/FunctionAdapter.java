@@ -192,7 +192,7 @@ final class FunctionAdapter {
         if (!alone) {
             return recognised.arguments();
         }
-        String separator = call.function().equals("group_concat") ? "," : "";
+        String separator = call.function().matches("group_concat|list") ? "," : "";
         return List.of(recognised.arguments().get(0), Expr.Literal.string(separator));
     }
 

@@ -370,11 +370,10 @@ final class MaskTranslator {
                 text.append(plain(composed, source, target));
                 return position + 2;
             }
+            if (composed == null) {
+                throw new Untranslatable("the field " + mask.substring(position, position + 2) + " of a mask");
+            }
             text.append(mask, position, position + 2);
-            adapter.note(
-                    FindingCode.FORMAT_MASK,
-                    Expr.Literal.ofNull().span(),
-                    "the field " + mask.substring(position, position + 2) + " is not known");
             return position + 2;
         }
         if (quote != 0 && c == quote) {

@@ -23,12 +23,13 @@ public final class FirebirdLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.TRIMS_WHOLE_TEXTS),
+            Set.of(GrammarFeature.TRIMS_WHOLE_TEXTS, GrammarFeature.FRACTIONS_WITHIN_SECOND),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CONVERTS_OR_FAILS,
+                    SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.FEW_DIGITS_OF_DIVISION,

@@ -1,13 +1,19 @@
 package raftcart.sql.parse;
 
+import java.math.BigInteger;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableParts;
 
 /** Reads what stands in scripts for the client and the session. */
 final class FurnitureParser {
@@ -137,10 +143,32 @@ final class FurnitureParser {
         this.cursor = parsing.cursor;
     }
 
+    /** Firebird's SET GENERATOR g TO n, after which the next number is the one after n. */
+    private Statement generator(Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        cursor.expectWords("TO");
+        BigInteger last = parsing.wholeNumber();
+        if (last.bitLength() >= Long.SIZE - 1) {
+            throw cursor.error("a number that no sequence has: " + last);
+        }
+        return new DdlStatement.CreateSequence(
+                name,
+                true,
+                false,
+                Optional.empty(),
+                TableParts.IdentityOptions.DEFAULT,
+                Optional.of(last.longValue() + 1),
+                List.of(),
+                span);
+    }
+
     Statement command() {
         Token token = cursor.peek();
         Span span = token.span();
         String word = token.value().toUpperCase(Locale.ROOT);
+        if (cursor.takeWords("SET", "GENERATOR")) {
+            return generator(span);
+        }
         if (word.equals("SET")) {
             return set(span);
         }

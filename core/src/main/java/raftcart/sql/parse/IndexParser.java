@@ -20,6 +20,7 @@ final class IndexParser {
     private final TokenCursor cursor;
     private final List<String> leftOut = new ArrayList<>();
     private boolean unique;
+    private boolean descending;
     private String kind = "";
     private String method = "";
     private List<IndexPart> parts = List.of();
@@ -101,7 +102,8 @@ final class IndexParser {
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
                 leftOut.add(cursor.previous().text());
             } else if (cursor.peek().isAnyWord("DESC", "DESCENDING")) {
-                throw cursor.byHand("a descending index of this form");
+                cursor.take();
+                descending = true;
             } else if (cursor.takeAny(ClauseWords.INDEX_KINDS)) {
                 kind = cursor.previous().value().toUpperCase(Locale.ROOT);
             } else {
@@ -121,6 +123,11 @@ final class IndexParser {
             parts = List.of(new IndexPart(value, 0, false, Nulls.DEFAULT, List.of()));
         } else {
             parts = new ConstraintParser(parsing).keyParts();
+        }
+        if (descending) {
+            parts = parts.stream()
+                    .map(p -> new IndexPart(p.value(), p.prefix(), true, p.nulls(), p.leftOut()))
+                    .toList();
         }
     }
 
