@@ -154,6 +154,9 @@ public enum SqlFeature {
     /** What stands for NULL becomes a value of the type of the first argument, with no more digits or characters. */
     NULL_REPLACED_IN_TYPE,
 
+    /** A part of a set operation has no order and no limit of its own, in parentheses either. */
+    PARTS_HAVE_NO_ORDER,
+
     /** An empty text is 0 where a number is wanted, and the first of January 1900 where a date is. */
     EMPTY_TEXT_IS_ZERO,
     /** GROUP BY may leave out columns that are selected. */

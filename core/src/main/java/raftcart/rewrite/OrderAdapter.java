@@ -1,11 +1,18 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.Truth;
 
 /** The items of ORDER BY, with NULLs where the source puts them. */
@@ -14,6 +21,32 @@ final class OrderAdapter {
 
     OrderAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** Refuses rows that are all different, in the order of a column that they do not have, which loose dialects allow. */
+    void refuseHidden(Query query, Select select) {
+        boolean concerns = select.distinct()
+                && !query.order().isEmpty()
+                && adapter.lost(SqlFeature.LOOSE_GROUP_BY)
+                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
+        if (!concerns) {
+            return;
+        }
+        Set<String> names = select.items().stream()
+                .flatMap(i -> Stream.concat(
+                        i.alias().stream(),
+                        i.value() instanceof Expr.Column c ? Stream.of(c.name().last()) : Stream.empty()))
+                .map(Name::key)
+                .collect(Collectors.toSet());
+        query.order().stream()
+                .map(OrderItem::value)
+                .filter(v -> v instanceof Expr.Column c
+                        && !names.contains(c.name().last().key()))
+                .findFirst()
+                .ifPresent(v -> {
+                    throw new Untranslatable("DISTINCT in the order of "
+                            + ((Expr.Column) v).name().last().text() + ", which its rows do not have");
+                });
     }
 
     /** The item with NULLs where the source puts them; {@code free} where a further expression may be sorted by. */

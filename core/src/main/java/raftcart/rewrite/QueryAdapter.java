@@ -162,6 +162,7 @@ class QueryAdapter extends ExprAdapter {
         Select adapted = select(select, from, given.body());
         if (!same()) {
             new TextRules(this).ordered(query, given.body());
+            orders.refuseHidden(query, select);
         }
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {

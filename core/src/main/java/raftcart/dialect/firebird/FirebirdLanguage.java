@@ -28,6 +28,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.AT_TIME_ZONE,

@@ -30,6 +30,7 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.NUMBERS_SHOWN_SHORT,

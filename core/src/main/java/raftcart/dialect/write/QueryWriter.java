@@ -220,7 +220,13 @@ public class QueryWriter {
 
     /** A query in parentheses as a part of another. */
     protected String nested(QueryBody.Nested nested) {
-        return Layout.parentheses(query(nested.query()));
+        Query query = nested.query();
+        if (!has(SqlFeature.PARTS_HAVE_NO_ORDER)) {
+            return Layout.parentheses(query(query));
+        }
+        return query.paging().isPresent()
+                ? "SELECT * FROM " + Layout.parentheses(query(query)) + " part_"
+                : Layout.parentheses(query(query.withOrder(List.of())));
     }
 
     private String setOperation(SetOperation set) {

@@ -3,6 +3,7 @@ package raftcart.sql.function;
 import raftcart.sql.function.FunctionDictionary.Kinds;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.UnaryOperator;
 
 /** What a dictionary asks of an argument before it spells a function in a certain way. */
 interface ArgumentTest {
@@ -15,7 +16,7 @@ interface ArgumentTest {
     /**
      * The test of a name: {@code character}, a constant of one character; {@code characters}, a constant none of whose
      * characters means something between the brackets of a regular expression; {@code constant}, a whole number that
-     * is given; or a kind of values.
+     * is given; {@code first} and {@code last}, the constants 1 and -1; or a kind of values.
      */
     static ArgumentTest named(String word) {
         return switch (word) {
@@ -23,12 +24,22 @@ interface ArgumentTest {
             case "constant" ->
                 (argument, kinds) ->
                         argument instanceof Expr.Literal l && l.text().matches("[0-9]+");
+            case "first" ->
+                (argument, kinds) ->
+                        argument instanceof Expr.Literal l && l.text().equals("1");
+            case "last" -> (argument, kinds) -> isMinusOne(argument);
             case "characters" -> (argument, kinds) -> isText(argument, "[^\\[\\]^&~|\\\\-]+");
             default -> {
                 ValueKind kind = ValueKind.named(word);
                 yield (argument, kinds) -> kind.covers(kinds.of(argument));
             }
         };
+    }
+
+    private static boolean isMinusOne(Expr argument) {
+        Expr number = argument instanceof Expr.Unary u && u.operator() == UnaryOperator.MINUS ? u.operand() : argument;
+        String sign = number == argument ? "-" : "";
+        return number instanceof Expr.Literal l && l.text().equals(sign + "1");
     }
 
     private static boolean isText(Expr argument, String pattern) {
