@@ -154,6 +154,9 @@ public enum SqlFeature {
     /** What stands for NULL becomes a value of the type of the first argument, with no more digits or characters. */
     NULL_REPLACED_IN_TYPE,
 
+    /** What puts texts together merges JSON documents. */
+    DOCUMENTS_ARE_MERGED,
+
     /** A part of a set operation has no order and no limit of its own, in parentheses either. */
     PARTS_HAVE_NO_ORDER,
 

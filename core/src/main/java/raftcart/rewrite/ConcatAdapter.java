@@ -29,6 +29,12 @@ final class ConcatAdapter {
                 && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.ARRAY)) {
             throw new Untranslatable("an array to which something is added");
         }
+        boolean documents = !same()
+                && adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
+                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.JSON);
+        if (documents) {
+            throw new Untranslatable("JSON documents that are merged");
+        }
         new TextRules(adapter).padded(concat.parts(), concat.span());
         List<Expr> parts = new ArrayList<>();
         boolean wrapped = false;

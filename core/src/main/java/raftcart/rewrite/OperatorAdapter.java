@@ -8,6 +8,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.IntervalTexts;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DateUnit;
@@ -61,6 +62,7 @@ final class OperatorAdapter {
                 same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
             case JSON_GET, JSON_GET_TEXT, JSON_PATH, JSON_PATH_TEXT, CONTAINS ->
                 same() ? plain(binary) : new JsonPaths(adapter).operator(binary);
+            case POWER -> power(binary);
             case BIT_AND -> bits(binary, "bit_and");
             case BIT_OR -> bits(binary, "bit_or");
             case BIT_XOR -> bits(binary, "bit_xor");
@@ -103,6 +105,15 @@ final class OperatorAdapter {
         return number
                 ? new Expr.Binary(BinaryOperator.NOT_EQUAL, condition, Expr.Literal.number(0), e.span())
                 : condition;
+    }
+
+    /** A power as a call of the function, where the target has no operator for it. */
+    private Expr power(Expr.Binary binary) {
+        boolean call = !same() && !adapter.to.grammar().has(GrammarFeature.CARET_IS_POWER) && adapter.writes("power");
+        return call
+                ? adapter.expr(
+                        Expr.Call.of("power", binary.left(), binary.right()).at(binary.span()))
+                : plain(binary);
     }
 
     /** Operators on bits as the functions that not all dialects spell as operators. */

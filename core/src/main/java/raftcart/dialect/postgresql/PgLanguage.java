@@ -51,6 +51,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CASTS_MAKE_TRUTH,
+                    SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.CASTS_BOOLEANS_TO_INT,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.AT_TIME_ZONE,

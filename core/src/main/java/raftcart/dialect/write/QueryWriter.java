@@ -370,9 +370,17 @@ public class QueryWriter {
             case SETS -> {
                 require(SqlFeature.GROUPING_SETS, "GROUPING SETS");
                 yield "GROUPING SETS ("
-                        + grouping.sets().stream().map(this::grouping).collect(Collectors.joining(", ")) + ")";
+                        + grouping.sets().stream().map(this::set).collect(Collectors.joining(", ")) + ")";
             }
         };
+    }
+
+    /** One of several sets, whose parentheses are no row of values. */
+    private String set(Grouping grouping) {
+        boolean several = grouping.kind() == Grouping.Kind.PLAIN
+                && grouping.items().size() == 1
+                && grouping.items().get(0) instanceof Expr.Row;
+        return several ? "(" + list(((Expr.Row) grouping.items().get(0)).items()) + ")" : grouping(grouping);
     }
 
     /** Something in FROM. */
