@@ -136,8 +136,9 @@ final class DateAdapter {
             List.of(binary.left(), binary.right()).forEach(new OperatorAdapter(adapter)::refuseEnumeration);
             adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text in a sum");
         }
-        boolean unknown =
-                left == ValueKind.UNKNOWN && right == ValueKind.INTEGER && adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
+        boolean unknown = left == ValueKind.UNKNOWN
+                && right == ValueKind.INTEGER
+                && (adapter.from.has(SqlFeature.DATE_PLUS_DAYS) || adapter.from.has(SqlFeature.TIMESTAMP_PLUS_DAYS));
         if (unknown && !adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
             adapter.note(
                     FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum of numbers, it may be a date and days");
@@ -154,6 +155,12 @@ final class DateAdapter {
                     binary.span(),
                     "taken for a difference of numbers; that of dates is another on each engine");
         }
+    }
+
+    /** A difference of what is taken for two dates. */
+    Expr days(Expr.Binary binary) {
+        ValueKind day = adapter.from.has(SqlFeature.DATES_HAVE_TIME) ? ValueKind.TIMESTAMP : ValueKind.DATE;
+        return difference(binary, day, day);
     }
 
     /** The days between two dates. */

@@ -156,6 +156,10 @@ class ExprAdapter extends QueryMapper {
                 || kind == ValueKind.BOOLEAN && adapted instanceof Expr.Call c && (c.is("min") || c.is("max"));
         if (value && !to.has(SqlFeature.VALUES_ARE_CONDITIONS)) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a truth value as a condition");
+            if (kind == ValueKind.UNKNOWN && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+                // It may be a number, all of which but zero are true.
+                return new Expr.Binary(BinaryOperator.NOT_EQUAL, adapted, Expr.Literal.number(0), e.span());
+            }
             return compare(adapted, Expr.Literal.number(1), e.span());
         }
         if (kind == ValueKind.UNKNOWN && value && lost(SqlFeature.NUMBERS_ARE_CONDITIONS)) {

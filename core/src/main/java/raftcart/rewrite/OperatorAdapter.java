@@ -180,7 +180,7 @@ final class OperatorAdapter {
         }
         if (isHalfKnown(binary, left, right)) {
             adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for the days between two dates");
-            return new DateAdapter(adapter).difference(binary, ValueKind.DATE, ValueKind.DATE);
+            return new DateAdapter(adapter).days(binary);
         }
         if (left.isDate() && right.isDate() && minus) {
             return new DateAdapter(adapter).difference(binary, left, right);
@@ -241,6 +241,7 @@ final class OperatorAdapter {
                         binary.span(),
                         "a text and a number are added; the text is taken for a number");
             }
+            new DateAdapter(adapter).uncertain(binary, left, right);
             return plain(binary);
         }
         if (text) {
@@ -459,11 +460,28 @@ final class OperatorAdapter {
         return condition ? adapter.condition(e) : adapter.expr(e);
     }
 
+    /** Says where a text beside something unknown is a date to the source alone. */
+    private void perhapsDates(List<Expr> expressions, Span span) {
+        expressions.stream()
+                .filter(e -> e instanceof Expr.Literal l && l.kind() == LiteralKind.STRING)
+                .map(e -> ((Expr.Literal) e).text())
+                .filter(t -> !DateTexts.isUsual(t)
+                        && DateTexts.usual(adapter.from, t).isPresent())
+                .findFirst()
+                .ifPresent(t -> adapter.note(
+                        FindingCode.TYPES_UNKNOWN,
+                        span,
+                        "'" + t + "' may be a date, which other engines write otherwise"));
+    }
+
     private void mixedKinds(List<Expr> expressions, List<ValueKind> kinds, Span span) {
         boolean text = kinds.contains(ValueKind.TEXT);
         boolean number = kinds.stream().anyMatch(ValueKind::isNumber);
         if (text && number) {
             adapter.note(FindingCode.IMPLICIT_CAST, span, "a text is compared with a number");
+        }
+        if (kinds.contains(ValueKind.UNKNOWN) && kinds.stream().noneMatch(ValueKind::isDate)) {
+            perhapsDates(expressions, span);
         }
         boolean alike =
                 adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
