@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.List;
 import raftcart.dialect.MaskStyle;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -24,6 +25,14 @@ final class StyleTranslator {
         LogicalType wanted = adapter.finder.type(
                 TypeNameParser.parse(type, adapter.from.grammar().lexical()));
         ValueKind kind = KindFinder.kind(wanted);
+        ValueKind given = adapter.kind(value);
+        if (given == ValueKind.BYTES || kind == ValueKind.BYTES) {
+            return hexadecimal(call, given, kind, style);
+        }
+        if (given == ValueKind.TEXT && kind == ValueKind.TEXT) {
+            return adapter.expr(new Expr.Cast(
+                    value, TypeNameParser.parse(type, adapter.from.grammar().lexical()), false, call.span()));
+        }
         if (kind == ValueKind.TEXT) {
             String mask = mask(style);
             Expr formatted = Expr.Call.of("format_date", adapter.expr(value), masked(mask, call))
@@ -48,6 +57,21 @@ final class StyleTranslator {
             String function = kind == ValueKind.DATE ? "parse_date" : "parse_timestamp";
             return Expr.Call.of(function, adapter.expr(value), masked(mask(style), call))
                     .at(call.span());
+        }
+        throw new Untranslatable("CONVERT with the style " + style);
+    }
+
+    /** Bytes as hexadecimal digits and back, which style 1 begins with {@code 0x}. */
+    private Expr hexadecimal(Expr.Call call, ValueKind given, ValueKind wanted, String style) {
+        Expr value = adapter.expr(call.arguments().get(0));
+        if (given == ValueKind.BYTES && wanted == ValueKind.TEXT && style.matches("[12]")) {
+            Expr digits = Expr.Call.of("hex_of_bytes", value).at(call.span());
+            return style.equals("2")
+                    ? digits
+                    : new Expr.Concat(List.of(Expr.Literal.string("0x"), digits), false, call.span());
+        }
+        if (wanted == ValueKind.BYTES && given != ValueKind.BYTES && style.equals("2")) {
+            return Expr.Call.of("bytes_of_hex", value).at(call.span());
         }
         throw new Untranslatable("CONVERT with the style " + style);
     }

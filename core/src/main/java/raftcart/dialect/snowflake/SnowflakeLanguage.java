@@ -31,7 +31,11 @@ public final class SnowflakeLanguage {
                             LexicalFeature.SLASH_COMMENTS,
                             LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.SECONDS_ARE_WHOLE, GrammarFeature.COLON_PATHS),
+            Set.of(
+                    GrammarFeature.SECONDS_ARE_WHOLE,
+                    GrammarFeature.COLON_PATHS,
+                    GrammarFeature.REGEXP_OPERATOR,
+                    GrammarFeature.REGEXP_OF_WHOLE_TEXTS),
             OperatorTable.ADDITIVE,
             Map.of(),
             call -> inUtc(call).or(() -> SnowflakeCalls.meaning(call)));

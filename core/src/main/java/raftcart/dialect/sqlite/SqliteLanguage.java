@@ -25,6 +25,7 @@ public final class SqliteLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,
                     GrammarFeature.UNTYPED_COLUMNS,
                     GrammarFeature.PRESENT_IN_UTC,

@@ -60,6 +60,16 @@ public final class SqlServerWriters {
         }
 
         @Override
+        public String visitCall(Expr.Call call) {
+            if (!call.is("convert_with_style")) {
+                return super.visitCall(call);
+            }
+            String type = ((Expr.Literal) call.arguments().get(1)).text();
+            String style = ((Expr.Literal) call.arguments().get(2)).text();
+            return "CONVERT(" + type + ", " + text(call.arguments().get(0)) + ", " + style + ")";
+        }
+
+        @Override
         protected String modulo(Expr.Binary binary) {
             return closed(binary.left()) + " % " + closed(binary.right());
         }

@@ -132,7 +132,8 @@ final class CallParser {
             if (cursor.takeSymbol(",")) {
                 String style = cursor.take().text();
                 cursor.expectSymbol(")");
-                String length = type.parameters().isEmpty() ? "" : "(" + type.parameter(0, 0) + ")";
+                int given = type.parameter(0, 0);
+                String length = type.parameters().isEmpty() ? "" : given == TypeName.MAX ? "(max)" : "(" + given + ")";
                 return new Expr.Call(
                         QualifiedName.of("convert_with_style"),
                         true,

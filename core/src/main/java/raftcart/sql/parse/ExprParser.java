@@ -192,6 +192,13 @@ public final class ExprParser {
         return new Expr.Binary(operator, left, expression(own + 1), span);
     }
 
+    private Expr ofWhole(Expr pattern) {
+        if (!(pattern instanceof Expr.Literal literal)) {
+            throw cursor.byHand("a regular expression for the whole text that is not constant");
+        }
+        return Expr.Literal.string("^(" + literal.text() + ")$");
+    }
+
     private Expr predicate(Expr left, Token token) {
         Span span = token.span();
         Expr special = specialOperator(left, token);
@@ -232,7 +239,9 @@ public final class ExprParser {
         boolean regex = parsing.has(GrammarFeature.WORD_OPERATORS) || parsing.has(GrammarFeature.REGEXP_OPERATOR);
         if (regex && cursor.takeAny("REGEXP", "RLIKE")) {
             cursor.takeWords("BINARY");
-            return new Expr.Matches(left, expression(OperatorTable.OTHER), false, negated, span);
+            Expr pattern = expression(OperatorTable.OTHER);
+            boolean whole = parsing.has(GrammarFeature.REGEXP_OF_WHOLE_TEXTS);
+            return new Expr.Matches(left, whole ? ofWhole(pattern) : pattern, false, negated, span);
         }
         if (cursor.takeWords("ISNULL") || (negated && cursor.takeWords("NULL"))) {
             return new Expr.Is(left, Truth.NULL, negated, span);

@@ -70,6 +70,8 @@ public enum GrammarFeature {
     CONCAT_OPERATOR,
     /** REGEXP between two texts looks for a regular expression. */
     REGEXP_OPERATOR,
+    /** A regular expression behind REGEXP or RLIKE has to hold for the whole text. */
+    REGEXP_OF_WHOLE_TEXTS,
     /** SELECT ... INTO makes a table; elsewhere it fills variables. */
     SELECT_INTO_TABLE,
     /** LIKE takes small and capital letters for the same. */

@@ -130,6 +130,19 @@ final class NameParser {
         };
     }
 
+    /** Takes DB2's {@code - CURRENT TIMEZONE}, which makes UTC of the present. */
+    private boolean takesZoneAway() {
+        boolean zone = cursor.peek().isSymbol("-")
+                && cursor.peek(1).isWord("CURRENT")
+                && cursor.peek(2).isWord("TIMEZONE");
+        if (zone) {
+            cursor.take();
+            cursor.take();
+            cursor.take();
+        }
+        return zone;
+    }
+
     /** CURRENT DATE and the like. */
     private Expr currentInTwoWords(Token first) {
         if (!first.isWord("CURRENT") || cursor.peek().kind() != TokenKind.WORD) {
@@ -158,6 +171,9 @@ final class NameParser {
         }
         cursor.take();
         int precision = -1;
+        if (kind == CurrentKind.LOCAL_TIMESTAMP && takesZoneAway()) {
+            return new Expr.CurrentTime(CurrentKind.UTC_TIMESTAMP, -1, first.span());
+        }
         if (kind != CurrentKind.DATE
                 && cursor.peek().isSymbol("(")
                 && cursor.peek(1).kind() == TokenKind.NUMBER) {

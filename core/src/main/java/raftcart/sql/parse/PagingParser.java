@@ -150,6 +150,10 @@ final class PagingParser {
             } else if (cursor.peek().isWord("WITH") && cursor.peek(1).isAnyWord("UR", "CS", "RS", "RR")) {
                 cursor.take();
                 cursor.take();
+                if (cursor.takeWords("USE", "AND", "KEEP")) {
+                    cursor.takeAny("SHARE", "UPDATE", "EXCLUSIVE");
+                    cursor.expectWords("LOCKS");
+                }
             } else if (cursor.peek().isWord("OPTION") && cursor.peek(1).isSymbol("(")) {
                 cursor.take();
                 parsing.skipParentheses();

@@ -1,0 +1,313 @@
+-- to: mariadb sqlserver oracle
+CREATE TABLE frame (
+    id int IDENTITY(1,1) NOT NULL PRIMARY KEY,
+    a int,
+    b decimal(9,2),
+    s nvarchar(40) COLLATE Latin1_General_100_BIN2,
+    tx nvarchar(max) COLLATE Latin1_General_100_BIN2,
+    bo bit DEFAULT 1,
+    d date,
+    ts datetime2(6),
+    tz datetimeoffset(6) DEFAULT SYSDATETIMEOFFSET(),
+    j nvarchar(max),
+    arr nvarchar(max),
+    u uniqueidentifier DEFAULT NEWID(),
+    f float,
+    x varbinary(max)
+);
+SELECT * FROM frame WHERE bo = 1 AND NOT bo IS NULL;
+-- RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
+-- SELECT * FROM frame WHERE tx ILIKE '%x%' OR s ~ '^a' OR s ~* 'b$' OR s !~ 'c'
+SELECT
+    CAST(a AS nvarchar(max)) + '-' + CAST(b AS nvarchar(max)),
+    'x' + NULL,
+    s + CAST(a AS nvarchar(max))
+FROM frame;
+-- RC0602 by hand: No counterpart on the target: a difference of times
+-- SELECT d + 7, d - d, ts - ts, ts + interval '1 day 2 hours', age(d), now() - ts FROM frame
+SELECT
+    DATEADD(month, DATEDIFF(month, 0, ts), 0),
+    (DATEDIFF_BIG(microsecond, '19700101', ts) * 0.000001),
+    (DATEDIFF(day, '19000107', d) % 7),
+    FORMAT(ts, 'yyyy-MM-dd HH:mm'),
+    YEAR(d)
+FROM frame;
+SELECT coalesce(a, 0), nullif(s, ''), greatest(a, 1, NULL), least(a, b) FROM frame;
+SELECT
+    a / 2,
+    a / 2.0,
+    a % 3,
+    POWER(CAST(a AS float), 2),
+    SQRT(9),
+    ABS(-5),
+    (a & 3),
+    (a ^ 1),
+    (~a),
+    (a * POWER(CAST(2 AS BIGINT), 2))
+FROM frame;
+-- RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
+-- SELECT count(*) FILTER (WHERE bo), string_agg(s, ', ' ORDER BY s), array_agg(a), bool_and(bo), sum(a)::int, avg(a), percentile_cont(0.5) WITHIN GROUP (ORDER BY b) FROM frame
+SELECT s, a
+FROM (
+    SELECT
+        s AS s,
+        a AS a,
+        ROW_NUMBER() OVER (PARTITION BY s ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s, CASE WHEN ts IS NULL THEN 0 ELSE 1 END, ts DESC) AS row_rank_,
+        ts AS order_4,
+        ts AS order_5
+    FROM frame
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s, CASE WHEN order_4 IS NULL THEN 0 ELSE 1 END, order_5 DESC;
+SELECT
+    s,
+    a,
+    ROW_NUMBER() OVER (PARTITION BY s ORDER BY CASE WHEN ts IS NULL THEN 1 ELSE 0 END, ts),
+    LAG(a) OVER (PARTITION BY s ORDER BY CASE WHEN ts IS NULL THEN 1 ELSE 0 END, ts),
+    SUM(a) OVER (PARTITION BY s)
+FROM frame;
+SELECT * FROM frame ORDER BY (SELECT NULL) OFFSET 20 ROWS FETCH NEXT 10 ROWS ONLY;
+SELECT TOP 5 * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC;
+-- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- SELECT j->'a', j->>'b', j#>>'{c,0}', j @> '{"a":1}', j ? 'a', jsonb_array_length(j->'x') FROM frame
+-- RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
+-- SELECT * FROM frame, jsonb_array_elements(j->'items') e
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
+SELECT generate_series(1, 5);
+SELECT g FROM generate_series(CAST('2026-01-01' AS date), '2026-01-31', '1 day') g;
+SELECT frame.id, x.c
+FROM frame
+OUTER APPLY (SELECT COUNT(*) AS c FROM frame y WHERE y.a = frame.a) x;
+SELECT
+    COALESCE(frame.id, y.id) AS id,
+    frame.a,
+    frame.b,
+    frame.s,
+    frame.tx,
+    frame.bo,
+    frame.d,
+    frame.ts,
+    frame.tz,
+    frame.j,
+    frame.arr,
+    frame.u,
+    frame.f,
+    frame.x,
+    y.a,
+    y.b,
+    y.s,
+    y.tx,
+    y.bo,
+    y.d,
+    y.ts,
+    y.tz,
+    y.j,
+    y.arr,
+    y.u,
+    y.f,
+    y.x
+FROM frame
+FULL JOIN frame y ON frame.id = y.id;
+SELECT
+    frame.id,
+    frame.a,
+    frame.b,
+    frame.s,
+    frame.tx,
+    frame.bo,
+    frame.d,
+    frame.ts,
+    frame.tz,
+    frame.j,
+    frame.arr,
+    frame.u,
+    frame.f,
+    frame.x
+FROM frame
+JOIN frame y ON frame.id = y.id
+    AND frame.a = y.a
+    AND frame.b = y.b
+    AND frame.s = y.s
+    AND frame.tx = y.tx
+    AND frame.bo = y.bo
+    AND frame.d = y.d
+    AND frame.ts = y.ts
+    AND frame.tz = y.tz
+    AND frame.j = y.j
+    AND frame.arr = y.arr
+    AND frame.u = y.u
+    AND frame.f = y.f
+    AND frame.x = y.x;
+SELECT s, COUNT(*) FROM frame GROUP BY s HAVING COUNT(*) > 1 ORDER BY 2 DESC;
+SELECT s, a, SUM(b) FROM frame GROUP BY GROUPING SETS (s, a, ());
+SELECT *
+FROM (
+    SELECT 1, 'a'
+    UNION ALL
+    SELECT 2, 'b'
+) v (id, n);
+WITH r AS (
+    SELECT 1 AS n
+    UNION ALL
+    SELECT n + 1 FROM r WHERE n < 10
+)
+SELECT *
+FROM r;
+-- RC0602 by hand: No counterpart on the target: a WITH that changes rows
+-- WITH del AS (DELETE FROM frame WHERE a < 0 RETURNING *) SELECT count(*) FROM del
+SELECT
+    CASE WHEN bo = 1 THEN 'y' ELSE 'n' END,
+    CAST(bo AS int),
+    CASE WHEN NOT bo = 1 THEN 1 WHEN NOT (NOT bo = 1) THEN 0 END,
+    CASE WHEN bo = 1 THEN 1 WHEN NOT bo = 1 THEN 0 END,
+    CASE
+        WHEN CASE WHEN bo = 1 THEN 1 ELSE 0 END = 1 THEN 1
+        WHEN NOT CASE WHEN bo = 1 THEN 1 ELSE 0 END = 1 THEN 0
+    END
+FROM frame;
+-- RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
+-- SELECT split_part(s, '-', 1), position('a' in s), strpos(s, 'a'), substring(s from 2 for 3), substring(s from '[0-9]+'), left(s, -1), right(s, 2), initcap(s), lpad(s, 5), repeat(s, 2), translate(s, 'ab', 'xy'), trim(both 'x' from s), btrim(s), md5(s), length(s), reverse(s), regexp_replace(s, 'a', 'b', 'g'), concat(s, NULL, a), concat_ws('-', s, a), quote_literal(s), chr(65), ascii(s), format('%s-%s', s, a) FROM frame
+-- RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in sqlserver
+-- SELECT round(b, 1), trunc(b), ceil(f), floor(f), random(), sqrt(a), power(a, 2), ln(f), log(f), exp(f), sign(a), abs(a), mod(a, 3), div(a, 2), width_bucket(a, 0, 10, 5), round(f) FROM frame
+-- RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
+-- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
+SELECT
+    (ts AT TIME ZONE 'UTC'),
+    CAST(tz AT TIME ZONE 'W. Europe Standard Time' AS datetime2),
+    CAST(tz AT TIME ZONE 'UTC' AS datetime2)
+FROM frame;
+-- RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
+-- SELECT current_user, session_user, current_database(), current_schema, version(), pg_backend_pid(), inet_client_addr()
+-- RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
+-- SELECT nextval('t_id_seq'), currval('t_id_seq'), lastval(), setval('t_id_seq', 10)
+-- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
+-- SELECT s FROM frame WHERE s LIKE 'a\_%' OR s LIKE 'b!%' ESCAPE '!' OR s SIMILAR TO '(a|b)%'
+SELECT s FROM frame ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s;
+-- RC0602 by hand: No counterpart on the target: an interval as a value
+-- SELECT E'a\nb', U&'\0041', $$it's$$, B'101', X'1F', 1_000, '2026-01-31'::date, interval '1' day, DATE '2026-01-31'
+-- RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- SELECT (a, s) = (1, 'x'), ROW(1, 2), (a, s) IN (SELECT 1, 'x') FROM frame
+-- RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- SELECT count(DISTINCT (a, s)) FROM frame
+SELECT
+    CASE WHEN EXISTS (SELECT 1 FROM frame) THEN 1 ELSE 0 END,
+    CASE WHEN a IN (1, 2) THEN 1 WHEN NOT a IN (1, 2) THEN 0 END,
+    CASE
+        WHEN a BETWEEN 5 AND 1 OR a BETWEEN 1 AND 5 THEN 1
+        WHEN NOT (a BETWEEN 5 AND 1 OR a BETWEEN 1 AND 5) THEN 0
+    END,
+    CASE WHEN CASE WHEN (a = 1 OR a IS NULL AND 1 IS NULL) THEN 1 ELSE 0 END = 0 THEN 1 ELSE 0 END
+FROM frame;
+-- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- SELECT a FROM frame FOR UPDATE OF frame SKIP LOCKED
+-- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
+-- SELECT * FROM frame TABLESAMPLE SYSTEM (10)
+INSERT INTO frame (a, s) OUTPUT INSERTED.id, INSERTED.tz VALUES (1, 'x');
+SET IDENTITY_INSERT frame ON;
+MERGE INTO frame
+USING (SELECT 1 AS id, 2 AS a) new_rows_
+ON frame.id = new_rows_.id
+WHEN MATCHED AND frame.a > 0 THEN UPDATE SET a = new_rows_.a + frame.a
+WHEN NOT MATCHED THEN INSERT (id, a) VALUES (new_rows_.id, new_rows_.a);;
+SET IDENTITY_INSERT frame OFF;
+-- RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
+-- INSERT INTO frame (a) SELECT a FROM frame ON CONFLICT DO NOTHING
+INSERT INTO frame DEFAULT VALUES;
+-- RC0602 by hand: No counterpart on the target: an OUTPUT of other than columns cannot be said in sqlserver
+-- UPDATE frame SET a = y.a FROM frame y WHERE y.id = frame.id + 1 RETURNING frame.id
+-- RC0602 by hand: No counterpart on the target: JSON documents that are merged
+-- UPDATE frame SET (a, s) = (1, 'x'), bo = NOT bo, ts = now(), j = j || '{"k":1}'
+DELETE FROM frame WHERE EXISTS (SELECT 1 FROM frame y WHERE y.a = frame.a AND y.id < frame.id);
+-- RC0602 by hand: No counterpart on the target: TRUNCATE with CASCADE cannot be said in sqlserver
+-- TRUNCATE frame RESTART IDENTITY CASCADE
+MERGE INTO frame
+USING (SELECT 1 AS id, 5 AS a) x
+ON frame.id = x.id
+WHEN MATCHED AND x.a = 0 THEN DELETE
+WHEN MATCHED THEN UPDATE SET a = x.a
+WHEN NOT MATCHED THEN INSERT (id, a) VALUES (x.id, x.a);
+-- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in sqlserver
+-- CREATE MATERIALIZED VIEW mv AS SELECT a, count(*) c FROM frame GROUP BY a
+-- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in sqlserver
+-- CREATE UNIQUE INDEX i ON frame (lower(s)) WHERE bo
+ALTER TABLE frame ADD z int DEFAULT 0 NOT NULL;
+ALTER TABLE frame ALTER COLUMN a bigint;
+ALTER TABLE frame DROP COLUMN x;
+ALTER TABLE frame ADD CONSTRAINT c CHECK (a > 0);
+CREATE SEQUENCE sq START WITH 10 INCREMENT BY 5 CACHE 20;
+GRANT SELECT, INSERT ON frame TO observers;
+CREATE TABLE p (
+    d date
+);
+
+-- findings
+-- 2:177: RC0115 check: Array becomes a JSON array: arr: array as NVARCHAR(MAX)
+-- 2:203: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
+-- 3:27: RC0614 adapted: Condition made explicit: a truth value as a condition
+-- 4:1: RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
+-- 6:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
+-- 7:90: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is yyyy-MM-dd HH:mm
+-- 7:113: RC0608 adapted: Function spelled otherwise: date_part means extract_year
+-- 8:24: RC0612 check: Comparison may ignore case on the source: nullif
+-- 10:1: RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
+-- 11:49: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 11:52: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 11:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
+-- 12:1: RC0609 adapted: Said in other words: each window where it is named
+-- 12:127: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 14:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
+-- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 20:15: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)
+-- 21:33: RC0609 adapted: Said in other words: LATERAL as APPLY
+-- 22:21: RC0609 adapted: Said in other words: a join by names of columns with its condition
+-- 23:21: RC0609 adapted: Said in other words: a join by names of columns with its condition
+-- 24:40: RC0609 adapted: Said in other words: the expression for its place in GROUP BY
+-- 28:14: RC0602 by hand: No counterpart on the target: a WITH that changes rows
+-- 29:18: RC0614 adapted: Condition made explicit: a truth value as a condition
+-- 29:57: RC0614 adapted: Condition made explicit: a truth value as a condition
+-- 29:53: RC0614 adapted: Condition made explicit: a condition as a value
+-- 29:64: RC0614 adapted: Condition made explicit: a condition as a value
+-- 29:72: RC0614 adapted: Condition made explicit: a truth value as a condition
+-- 29:75: RC0609 adapted: Said in other words: IS TRUE as a choice
+-- 29:75: RC0614 adapted: Condition made explicit: a condition as a value
+-- 30:119: RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
+-- 31:1: RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in sqlserver
+-- 32:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
+-- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
+-- 35:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
+-- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
+-- 37:10: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
+-- 37:44: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
+-- 37:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 38:1: RC0602 by hand: No counterpart on the target: an interval as a value
+-- 39:1: RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- 40:1: RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- 41:8: RC0614 adapted: Condition made explicit: a condition as a value
+-- 41:40: RC0614 adapted: Condition made explicit: a condition as a value
+-- 41:53: RC0614 adapted: Condition made explicit: a condition as a value
+-- 41:82: RC0614 adapted: Condition made explicit: a condition as a value
+-- 42:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 43:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
+-- 45:1: RC0609 adapted: Said in other words: an upsert as MERGE
+-- 45:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
+-- 46:1: RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
+-- 48:1: RC0602 by hand: No counterpart on the target: an OUTPUT of other than columns cannot be said in sqlserver
+-- 49:1: RC0602 by hand: No counterpart on the target: JSON documents that are merged
+-- 50:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 51:1: RC0602 by hand: No counterpart on the target: TRUNCATE with CASCADE cannot be said in sqlserver
+-- 53:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in sqlserver
+-- 54:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in sqlserver
+-- 55:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
+-- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
+-- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
+-- 59:1: RC0502 adapted: Storage clauses left out: the comment on frame.a
+-- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
+-- 62:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d)
