@@ -154,6 +154,9 @@ public enum SqlFeature {
     /** What stands for NULL becomes a value of the type of the first argument, with no more digits or characters. */
     NULL_REPLACED_IN_TYPE,
 
+    /** A sequence is named by a text where a function takes it. */
+    SEQUENCES_NAMED_BY_TEXTS,
+
     /** What puts texts together merges JSON documents. */
     DOCUMENTS_ARE_MERGED,
 

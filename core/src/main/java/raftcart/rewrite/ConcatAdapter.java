@@ -40,7 +40,7 @@ final class ConcatAdapter {
         boolean wrapped = false;
         for (Expr part : same() ? concat.parts() : flat(concat)) {
             ValueKind kind = adapter.kind(part);
-            Expr adapted = asText(part, kind);
+            Expr adapted = PlainConstants.typedNull(asText(part, kind), adapter);
             if (empty && !NeverNull.is(part, adapter.scope)) {
                 Expr none = Expr.Literal.string("");
                 Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -11,6 +12,7 @@ import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
@@ -33,10 +35,27 @@ final class FunctionArguments {
             Expr argument = call.arguments().get(i);
             ValueKind wanted = i < parameters.size() ? parameters.get(i).kind() : ValueKind.UNKNOWN;
             boolean removes = i == 2 && REPLACING.contains(call.function()) && isText(argument, "");
+            if (i == 0 && call.is("set_sequence")) {
+                arguments.add(sequence(argument));
+                continue;
+            }
             // For nothing, also where an empty text is NULL.
-            arguments.add(removes ? argument : argument(argument, wanted, call));
+            arguments.add(removes ? argument : PlainConstants.typedNull(argument(argument, wanted, call), adapter));
         }
         return arguments;
+    }
+
+    /** A sequence by its name, which is a text on some engines. */
+    private Expr sequence(Expr argument) {
+        boolean texts = adapter.to.has(SqlFeature.SEQUENCES_NAMED_BY_TEXTS);
+        if (argument instanceof Expr.Literal text && !texts) {
+            String[] parts = text.text().replace("\"", "").split("[.]");
+            return new Expr.Column(QualifiedName.of(parts), false, argument.span());
+        }
+        return argument instanceof Expr.Column name && texts
+                ? Expr.Literal.string(
+                        name.name().parts().stream().map(adapter.to::write).collect(Collectors.joining(".")))
+                : adapter.expr(argument);
     }
 
     private Expr argument(Expr argument, ValueKind wanted, Expr.Call call) {

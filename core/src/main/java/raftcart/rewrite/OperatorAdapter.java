@@ -397,6 +397,7 @@ final class OperatorAdapter {
                 adapted.add(asNumber(e, numbers));
             }
         }
+        adapted.replaceAll(e -> PlainConstants.typedNull(e, adapter));
         return adapted;
     }
 

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
@@ -60,5 +61,16 @@ final class PlainConstants {
     static Expr.Literal leading(Expr.Literal text) {
         Matcher number = LEADING.matcher(text.text());
         return new Expr.Literal(LiteralKind.NUMBER, number.lookingAt() ? number.group(1) : "0", text.span());
+    }
+
+    /** A NULL with a type, where the target takes none without beside other values. */
+    static Expr typedNull(Expr adapted, ExprAdapter adapter) {
+        boolean bare = adapted instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NULL
+                && !adapter.to.has(SqlFeature.NULL_ITEMS)
+                && !adapter.from.name().equals(adapter.to.name());
+        return bare
+                ? new Expr.Cast(adapted, adapter.castType(new LogicalType.Varchar(1)), false, adapted.span())
+                : adapted;
     }
 }

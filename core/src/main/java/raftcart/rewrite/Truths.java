@@ -110,7 +110,11 @@ final class Truths {
     /** A number as a condition, which is true for all but zero. */
     private Expr ofNumber(Expr value) {
         adapter.note(FindingCode.CONDITION_ADAPTED, value.span(), "a number for a truth value");
-        return new Expr.Binary(BinaryOperator.NOT_EQUAL, value, Expr.Literal.number(0), value.span());
+        Expr zero = Expr.Literal.number(0);
+        // HSQLDB reads no comparison that begins with a sum where a value is wanted.
+        return value instanceof Expr.Binary
+                ? new Expr.Binary(BinaryOperator.NOT_EQUAL, zero, value, value.span())
+                : new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, value.span());
     }
 
     /** What a query gives for a column of truth values, still in the source's words. */

@@ -134,6 +134,14 @@ public final class DerbyWriters {
         }
 
         @Override
+        protected String setType(String column, String type, Optional<Expr> using) {
+            if (!type.matches("(?i)(varchar|clob|blob|long varchar|character varying).*")) {
+                throw cannot("another type for a column");
+            }
+            return super.setType(column, type, using);
+        }
+
+        @Override
         protected String setNullable(String column, boolean nullable) {
             return "ALTER COLUMN " + column + (nullable ? " NULL" : " NOT NULL");
         }

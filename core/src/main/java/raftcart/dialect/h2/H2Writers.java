@@ -36,7 +36,7 @@ public final class H2Writers {
 
         @Override
         protected String ordered(String call, String order) {
-            return call + " WITHIN GROUP (" + order + ")";
+            return call.startsWith("LISTAGG") ? call + " WITHIN GROUP (" + order + ")" : super.ordered(call, order);
         }
 
         @Override

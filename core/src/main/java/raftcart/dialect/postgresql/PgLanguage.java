@@ -52,6 +52,7 @@ public final class PgLanguage {
             FeatureSets.with(
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
+                    SqlFeature.SEQUENCES_NAMED_BY_TEXTS,
                     SqlFeature.CASTS_BOOLEANS_TO_INT,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
                     SqlFeature.AT_TIME_ZONE,

@@ -191,7 +191,11 @@ public class ChangeWriter {
 
     private String assignment(Assignment assignment) {
         if (assignment.columns().size() == 1) {
-            return text(assignment.columns().get(0)) + " = " + text(assignment.value());
+            // Without parentheses the second sign of a comparison is hard to read, and HSQLDB does not read it.
+            boolean comparison =
+                    assignment.value() instanceof Expr.Binary b && b.operator().compares();
+            String value = text(assignment.value());
+            return text(assignment.columns().get(0)) + " = " + (comparison ? "(" + value + ")" : value);
         }
         require(SqlFeature.ROW_ASSIGNMENT, "an assignment to several columns at once");
         return assignment.columns().stream().map(this::text).collect(Collectors.joining(", ", "(", ")")) + " = "

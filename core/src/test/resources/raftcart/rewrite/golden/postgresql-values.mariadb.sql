@@ -118,7 +118,7 @@ SELECT
     VERSION(),
     CONNECTION_ID(),
     inet_client_addr();
-SELECT NEXTVAL(t_id_seq), LASTVAL(t_id_seq), LAST_INSERT_ID(), SETVAL('t_id_seq', 10);
+SELECT NEXTVAL(t_id_seq), LASTVAL(t_id_seq), LAST_INSERT_ID(), SETVAL(t_id_seq, 10);
 -- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
 -- SELECT s FROM frame WHERE s LIKE 'a\_%' OR s LIKE 'b!%' ESCAPE '!' OR s SIMILAR TO '(a|b)%'
 SELECT s FROM frame ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s;

@@ -20,7 +20,6 @@ SELECT COALESCE(s, 'abcdefghij') FROM frame;
 SELECT COALESCE(a, CAST(TRUNCATE(1.5, 0) AS signed)) FROM frame;
 SELECT CONCAT(s, COALESCE(n, '')) FROM frame;
 SELECT CONCAT(s, CAST(a AS char(10))) FROM frame;
-SELECT 'a' + 1 FROM frame;
 SELECT a + '1' FROM frame;
 SELECT a DIV 2 FROM frame;
 SELECT CAST(a AS decimal(65,30)) / 2.0 FROM frame;
@@ -173,7 +172,6 @@ SELECT COALESCE(d, DATE '1900-01-01') FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT CASE WHEN a > 1 THEN a ELSE 0 END FROM frame;
-SELECT CASE WHEN a > 1 THEN 'x' ELSE a END FROM frame;
 SELECT IF(a > 1, a, 0) FROM frame;
 SELECT COALESCE(bt, 0) FROM frame;
 SELECT COALESCE(s, '0') FROM frame;
@@ -189,7 +187,7 @@ SELECT a FROM frame WHERE s = 5;
 SELECT a FROM frame WHERE bt = TRUE;
 SELECT a FROM frame WHERE bt = TRUE AND bt <> FALSE;
 SELECT a FROM frame WHERE COALESCE(bt, 0) = FALSE;
-UPDATE frame SET bt = 1 - bt <> 0;
+UPDATE frame SET bt = (0 <> 1 - bt);
 UPDATE frame SET bt = NOT bt;
 UPDATE frame SET d = CURRENT_TIMESTAMP(6), dt = DATE_ADD(CURRENT_TIMESTAMP(6), INTERVAL 1 HOUR);
 UPDATE frame SET a = NULL WHERE s IS NULL OR s = '';
@@ -282,11 +280,11 @@ SET frame.a = CAST(TRUNCATE(x.b, 0) AS signed)
 WHERE x.id = frame.id;
 UPDATE frame
 CROSS JOIN x
-SET frame.a = CAST(TRUNCATE(x.f, 0) AS signed), frame.bt = x.n <> 0, frame.d = x.dt
+SET frame.a = CAST(TRUNCATE(x.f, 0) AS signed), frame.bt = (x.n <> 0), frame.d = x.dt
 WHERE x.id = frame.id;
 UPDATE frame y
 CROSS JOIN x
-SET y.a = CAST(TRUNCATE(x.b, 0) AS signed), y.bt = x.n <> 0
+SET y.a = CAST(TRUNCATE(x.b, 0) AS signed), y.bt = (x.n <> 0)
 WHERE x.id = y.id;
 INSERT INTO frame (id, a, bt, d) SELECT id, CAST(TRUNCATE(b, 0) AS signed), n <> 0, dt FROM x;
 INSERT INTO frame (id, a, bt, d)
@@ -344,196 +342,194 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 5:10: RC0609 adapted: Said in other words: + puts texts together
 -- 5:12: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 6:10: RC0609 adapted: Said in other words: + puts texts together
--- 7:12: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
--- 8:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
--- 9:10: RC0615 adapted: Division kept: without a fraction
+-- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
+-- 8:10: RC0615 adapted: Division kept: without a fraction
+-- 9:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 10:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
--- 11:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
+-- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
 -- 14:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 14:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
--- 15:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
--- 15:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
+-- 15:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 16:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 17:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 19:8: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
--- 20:35: RC0609 adapted: Said in other words: + puts texts together
--- 20:8: RC0609 adapted: Said in other words: repeat_or_null in other words
--- 21:20: RC0609 adapted: Said in other words: + puts texts together
--- 22:8: RC0609 adapted: Said in other words: a start before the first character
--- 24:8: RC0607 check: Function with a difference: number_in_width: a number that is too long is shown as asterisks on the source
--- 24:8: RC0609 adapted: Said in other words: number_in_width in other words
--- 30:1: RC0602 by hand: No counterpart on the target: CONVERT with the style 1
--- 32:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
--- 33:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
--- 34:1: RC0602 by hand: No counterpart on the target: a date as a number
--- 35:8: RC0609 adapted: Said in other words: cut as on the source
--- 38:8: RC0617 check: Trailing blanks in comparisons: the cast fills a short text up with blanks
--- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
--- 40:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
--- 42:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
--- 43:1: RC0602 by hand: No counterpart on the target: a difference of times
--- 44:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
--- 45:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
--- 46:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
--- 47:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_weeks_from_sunday
--- 48:8: RC0607 check: Function with a difference: day_of_week_sunday_1: the source's first day of the week is taken for Sunday
--- 48:8: RC0608 adapted: Function spelled otherwise: DATEPART means day_of_week_sunday_1
--- 49:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_week
--- 50:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_quarter
--- 51:8: RC0608 adapted: Function spelled otherwise: DATENAME means month_name
--- 52:8: RC0608 adapted: Function spelled otherwise: DATENAME means day_name
--- 53:8: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
--- 54:8: RC0609 adapted: Said in other words: last_day_after in other words
--- 55:8: RC0608 adapted: Function spelled otherwise: DATEFROMPARTS means make_date
--- 56:1: RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in mariadb
--- 57:8: RC0608 adapted: Function spelled otherwise: DATETRUNC means trunc_month
--- 62:19: RC0609 adapted: Said in other words: the mask yyyy-MM-dd HH:mm is %Y-%m-%d %H:%i
--- 64:1: RC0602 by hand: No counterpart on the target: the mask C
--- 69:20: RC0614 adapted: Condition made explicit: 1 beside a truth value
--- 70:22: RC0614 adapted: Condition made explicit: 1 beside a truth value
--- 71:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
--- 72:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
--- 75:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
--- 76:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
--- 77:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
--- 78:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in mariadb
--- 81:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
--- 82:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
--- 83:8: RC0609 adapted: Said in other words: square in other words
--- 84:8: RC0608 adapted: Function spelled otherwise: LOG means ln
--- 88:8: RC0609 adapted: Said in other words: power_of_whole in other words
--- 89:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
--- 91:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
--- 94:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
--- 95:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
+-- 18:8: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
+-- 19:35: RC0609 adapted: Said in other words: + puts texts together
+-- 19:8: RC0609 adapted: Said in other words: repeat_or_null in other words
+-- 20:20: RC0609 adapted: Said in other words: + puts texts together
+-- 21:8: RC0609 adapted: Said in other words: a start before the first character
+-- 23:8: RC0607 check: Function with a difference: number_in_width: a number that is too long is shown as asterisks on the source
+-- 23:8: RC0609 adapted: Said in other words: number_in_width in other words
+-- 29:1: RC0602 by hand: No counterpart on the target: CONVERT with the style 1
+-- 31:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 32:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
+-- 33:1: RC0602 by hand: No counterpart on the target: a date as a number
+-- 34:8: RC0609 adapted: Said in other words: cut as on the source
+-- 37:8: RC0617 check: Trailing blanks in comparisons: the cast fills a short text up with blanks
+-- 38:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
+-- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
+-- 41:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
+-- 42:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 43:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 44:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
+-- 45:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
+-- 46:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_weeks_from_sunday
+-- 47:8: RC0607 check: Function with a difference: day_of_week_sunday_1: the source's first day of the week is taken for Sunday
+-- 47:8: RC0608 adapted: Function spelled otherwise: DATEPART means day_of_week_sunday_1
+-- 48:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_week
+-- 49:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_quarter
+-- 50:8: RC0608 adapted: Function spelled otherwise: DATENAME means month_name
+-- 51:8: RC0608 adapted: Function spelled otherwise: DATENAME means day_name
+-- 52:8: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
+-- 53:8: RC0609 adapted: Said in other words: last_day_after in other words
+-- 54:8: RC0608 adapted: Function spelled otherwise: DATEFROMPARTS means make_date
+-- 55:1: RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in mariadb
+-- 56:8: RC0608 adapted: Function spelled otherwise: DATETRUNC means trunc_month
+-- 61:19: RC0609 adapted: Said in other words: the mask yyyy-MM-dd HH:mm is %Y-%m-%d %H:%i
+-- 63:1: RC0602 by hand: No counterpart on the target: the mask C
+-- 68:20: RC0614 adapted: Condition made explicit: 1 beside a truth value
+-- 69:22: RC0614 adapted: Condition made explicit: 1 beside a truth value
+-- 70:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
+-- 71:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
+-- 74:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
+-- 75:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
+-- 76:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
+-- 77:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in mariadb
+-- 80:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
+-- 81:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
+-- 82:8: RC0609 adapted: Said in other words: square in other words
+-- 83:8: RC0608 adapted: Function spelled otherwise: LOG means ln
+-- 87:8: RC0609 adapted: Said in other words: power_of_whole in other words
+-- 88:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
+-- 90:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
+-- 93:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
+-- 94:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
+-- 94:8: RC0615 adapted: Division kept: an average with all of its digits
+-- 95:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop
 -- 95:8: RC0615 adapted: Division kept: an average with all of its digits
--- 96:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop
--- 96:8: RC0615 adapted: Division kept: an average with all of its digits
--- 97:8: RC0606 check: Function is not in the dictionary: CHECKSUM
--- 98:8: RC0607 check: Function with a difference: sha256_of: an NVARCHAR has other bytes, and letters beyond those of the code page differ
--- 98:8: RC0608 adapted: Function spelled otherwise: HASHBYTES means sha256_of
--- 101:8: RC0608 adapted: Function spelled otherwise: NCHAR means unicode_char
--- 102:17: RC0609 adapted: Said in other words: + puts texts together
--- 103:8: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
--- 104:8: RC0606 check: Function is not in the dictionary: PARSENAME
--- 108:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- 109:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
--- 111:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
--- 112:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
--- 113:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
--- 114:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
--- 115:8: RC0608 adapted: Function spelled otherwise: JSON_MODIFY means json_set
--- 116:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
--- 116:8: RC0609 adapted: Said in other words: is_numeric in other words
--- 117:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in mariadb
--- 118:8: RC0607 check: Function with a difference: soundex: the length of the code is not limited to four characters
--- 119:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
--- 120:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
--- 121:8: RC0607 check: Function with a difference: the complement has a sign on one engine only
--- 121:8: RC0607 check: Function with a difference: bit_not: the complement has no sign
--- 124:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 96:8: RC0606 check: Function is not in the dictionary: CHECKSUM
+-- 97:8: RC0607 check: Function with a difference: sha256_of: an NVARCHAR has other bytes, and letters beyond those of the code page differ
+-- 97:8: RC0608 adapted: Function spelled otherwise: HASHBYTES means sha256_of
+-- 100:8: RC0608 adapted: Function spelled otherwise: NCHAR means unicode_char
+-- 101:17: RC0609 adapted: Said in other words: + puts texts together
+-- 102:8: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
+-- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
+-- 107:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 108:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
+-- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
+-- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
+-- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
+-- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
+-- 114:8: RC0608 adapted: Function spelled otherwise: JSON_MODIFY means json_set
+-- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
+-- 115:8: RC0609 adapted: Said in other words: is_numeric in other words
+-- 116:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in mariadb
+-- 117:8: RC0607 check: Function with a difference: soundex: the length of the code is not limited to four characters
+-- 118:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
+-- 119:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
+-- 120:8: RC0607 check: Function with a difference: the complement has a sign on one engine only
+-- 120:8: RC0607 check: Function with a difference: bit_not: the complement has no sign
+-- 123:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 124:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 125:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 126:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 127:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 130:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 129:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 129:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 130:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
 -- 130:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 131:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 131:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 132:20: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 133:36: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 134:29: RC0625 check: Types compared as on the source: the source takes 'x' for a number, and fails
--- 135:22: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 136:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 137:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 139:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 140:31: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
--- 143:29: RC0625 check: Types compared as on the source: a text is compared with a number
--- 144:29: RC0625 check: Types compared as on the source: a text is compared with a number
--- 145:32: RC0614 adapted: Condition made explicit: true beside a truth value
--- 146:32: RC0614 adapted: Condition made explicit: 1 beside a truth value
--- 146:44: RC0614 adapted: Condition made explicit: 0 beside a truth value
--- 147:27: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 147:43: RC0614 adapted: Condition made explicit: 0 beside a truth value
--- 148:25: RC0614 adapted: Condition made explicit: a number for a truth value
--- 150:38: RC0608 adapted: Function spelled otherwise: DATEADD means add_hours
--- 154:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in mariadb
--- 156:24: RC0605 adapted: Hint left out: WITH ( NOLOCK )
--- 157:1: RC0602 by hand: No counterpart on the target: CROSS APPLY cannot be said in mariadb
--- 158:40: RC0607 check: Function with a difference: FOR XML PATH: the source writes &, < and > of the texts as entities
--- 159:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
--- 160:52: RC0609 adapted: Said in other words: UNPIVOT as a union
--- 161:1: RC0602 by hand: No counterpart on the target: a change of what a common table reads
--- 162:1: RC0602 by hand: No counterpart on the target: a change of what a common table reads
--- 166:1: RC0602 by hand: No counterpart on the target: the old values of the rows that an UPDATE changes
--- 168:1: RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
--- 171:8: RC0609 adapted: Said in other words: lag in other words
--- 174:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
--- 175:43: RC0609 adapted: Said in other words: + puts texts together
--- 176:27: RC0606 check: Function is not in the dictionary: CONTAINS
--- 177:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
--- 181:47: RC0609 adapted: Said in other words: + puts texts together
--- 182:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
--- 183:1: RC0602 by hand: No counterpart on the target: texts split into rows
--- 184:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
--- 185:1: RC0609 adapted: Said in other words: a row of defaults by the default of one column
--- 187:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
--- 191:36: RC0609 adapted: Said in other words: + puts texts together
--- 191:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
--- 192:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four
--- 192:32: RC0625 check: Types compared as on the source: engines spell floating-point numbers in different ways
--- 192:57: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 131:20: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 132:36: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 133:22: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 134:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 135:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 137:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 138:31: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 141:29: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 142:29: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 143:32: RC0614 adapted: Condition made explicit: true beside a truth value
+-- 144:32: RC0614 adapted: Condition made explicit: 1 beside a truth value
+-- 144:44: RC0614 adapted: Condition made explicit: 0 beside a truth value
+-- 145:27: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 145:43: RC0614 adapted: Condition made explicit: 0 beside a truth value
+-- 146:25: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 148:38: RC0608 adapted: Function spelled otherwise: DATEADD means add_hours
+-- 152:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in mariadb
+-- 154:24: RC0605 adapted: Hint left out: WITH ( NOLOCK )
+-- 155:1: RC0602 by hand: No counterpart on the target: CROSS APPLY cannot be said in mariadb
+-- 156:40: RC0607 check: Function with a difference: FOR XML PATH: the source writes &, < and > of the texts as entities
+-- 157:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
+-- 158:52: RC0609 adapted: Said in other words: UNPIVOT as a union
+-- 159:1: RC0602 by hand: No counterpart on the target: a change of what a common table reads
+-- 160:1: RC0602 by hand: No counterpart on the target: a change of what a common table reads
+-- 164:1: RC0602 by hand: No counterpart on the target: the old values of the rows that an UPDATE changes
+-- 166:1: RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
+-- 169:8: RC0609 adapted: Said in other words: lag in other words
+-- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
+-- 173:43: RC0609 adapted: Said in other words: + puts texts together
+-- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
+-- 175:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
+-- 179:47: RC0609 adapted: Said in other words: + puts texts together
+-- 180:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
+-- 181:1: RC0602 by hand: No counterpart on the target: texts split into rows
+-- 182:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 183:1: RC0609 adapted: Said in other words: a row of defaults by the default of one column
+-- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
+-- 189:36: RC0609 adapted: Said in other words: + puts texts together
+-- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
+-- 190:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four
+-- 190:32: RC0625 check: Types compared as on the source: engines spell floating-point numbers in different ways
+-- 190:57: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 196:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
+-- 196:22: RC0609 adapted: Said in other words: cut as on the source
+-- 197:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
+-- 197:22: RC0609 adapted: Said in other words: cut as on the source
+-- 197:32: RC0614 adapted: Condition made explicit: a number for a truth value
 -- 198:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
--- 198:22: RC0609 adapted: Said in other words: cut as on the source
--- 199:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
--- 199:22: RC0609 adapted: Said in other words: cut as on the source
--- 199:32: RC0614 adapted: Condition made explicit: a number for a truth value
--- 200:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
--- 200:20: RC0609 adapted: Said in other words: cut as on the source
--- 200:32: RC0614 adapted: Condition made explicit: a number for a truth value
--- 201:45: RC0609 adapted: Said in other words: cut as on the source
--- 201:48: RC0614 adapted: Condition made explicit: a number for a truth value
--- 202:73: RC0609 adapted: Said in other words: cut as on the source
--- 202:83: RC0614 adapted: Condition made explicit: a number for a truth value
--- 202:145: RC0609 adapted: Said in other words: cut as on the source
--- 202:150: RC0614 adapted: Condition made explicit: a number for a truth value
--- 202:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
--- 202:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
--- 203:50: RC0615 adapted: Division kept: without a fraction
--- 207:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
--- 207:32: RC0615 adapted: Division kept: without a fraction
--- 208:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
--- 208:31: RC0615 adapted: Division kept: without a fraction
--- 209:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
--- 209:17: RC0615 adapted: Division kept: without a fraction
--- 210:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_minute
--- 210:29: RC0615 adapted: Division kept: without a fraction
--- 211:15: RC0615 adapted: Division kept: without a fraction
--- 212:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 212:26: RC0615 adapted: Division kept: without a fraction
--- 213:17: RC0615 adapted: Division kept: without a fraction
--- 214:15: RC0615 adapted: Division kept: without a fraction
--- 215:8: RC0615 adapted: Division kept: an average with all of its digits
--- 215:8: RC0615 adapted: Division kept: an average without its fraction
--- 216:8: RC0615 adapted: Division kept: an average with all of its digits
--- 216:8: RC0615 adapted: Division kept: an average without its fraction
--- 217:15: RC0615 adapted: Division kept: without a fraction
--- 218:18: RC0615 adapted: Division kept: with more digits than the target gives by itself
--- 218:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
--- 220:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
--- 220:29: RC0615 adapted: Division kept: without a fraction
--- 222:20: RC0615 adapted: Division kept: without a fraction
--- 223:15: RC0615 adapted: Division kept: without a fraction
--- 224:16: RC0615 adapted: Division kept: without a fraction
--- 225:42: RC0615 adapted: Division kept: without a fraction
--- 226:23: RC0615 adapted: Division kept: without a fraction
--- 227:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 227:21: RC0615 adapted: Division kept: without a fraction
--- 228:39: RC0615 adapted: Division kept: without a fraction
--- 229:37: RC0615 adapted: Division kept: without a fraction
--- 230:23: RC0615 adapted: Division kept: without a fraction
--- 231:40: RC0615 adapted: Division kept: without a fraction
--- 232:12: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
--- 232:22: RC0615 adapted: Division kept: without a fraction
--- 233:8: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday
--- 233:8: RC0608 adapted: Function spelled otherwise: DATEPART means week_from_january_1
--- 233:26: RC0615 adapted: Division kept: without a fraction
+-- 198:20: RC0609 adapted: Said in other words: cut as on the source
+-- 198:32: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 199:45: RC0609 adapted: Said in other words: cut as on the source
+-- 199:48: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 200:73: RC0609 adapted: Said in other words: cut as on the source
+-- 200:83: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 200:145: RC0609 adapted: Said in other words: cut as on the source
+-- 200:150: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 200:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
+-- 200:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
+-- 201:50: RC0615 adapted: Division kept: without a fraction
+-- 205:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
+-- 205:32: RC0615 adapted: Division kept: without a fraction
+-- 206:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
+-- 206:31: RC0615 adapted: Division kept: without a fraction
+-- 207:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 207:17: RC0615 adapted: Division kept: without a fraction
+-- 208:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_minute
+-- 208:29: RC0615 adapted: Division kept: without a fraction
+-- 209:15: RC0615 adapted: Division kept: without a fraction
+-- 210:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
+-- 210:26: RC0615 adapted: Division kept: without a fraction
+-- 211:17: RC0615 adapted: Division kept: without a fraction
+-- 212:15: RC0615 adapted: Division kept: without a fraction
+-- 213:8: RC0615 adapted: Division kept: an average with all of its digits
+-- 213:8: RC0615 adapted: Division kept: an average without its fraction
+-- 214:8: RC0615 adapted: Division kept: an average with all of its digits
+-- 214:8: RC0615 adapted: Division kept: an average without its fraction
+-- 215:15: RC0615 adapted: Division kept: without a fraction
+-- 216:18: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 216:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
+-- 218:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 218:29: RC0615 adapted: Division kept: without a fraction
+-- 220:20: RC0615 adapted: Division kept: without a fraction
+-- 221:15: RC0615 adapted: Division kept: without a fraction
+-- 222:16: RC0615 adapted: Division kept: without a fraction
+-- 223:42: RC0615 adapted: Division kept: without a fraction
+-- 224:23: RC0615 adapted: Division kept: without a fraction
+-- 225:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 225:21: RC0615 adapted: Division kept: without a fraction
+-- 226:39: RC0615 adapted: Division kept: without a fraction
+-- 227:37: RC0615 adapted: Division kept: without a fraction
+-- 228:23: RC0615 adapted: Division kept: without a fraction
+-- 229:40: RC0615 adapted: Division kept: without a fraction
+-- 230:12: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 230:22: RC0615 adapted: Division kept: without a fraction
+-- 231:8: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday
+-- 231:8: RC0608 adapted: Function spelled otherwise: DATEPART means week_from_january_1
+-- 231:26: RC0615 adapted: Division kept: without a fraction

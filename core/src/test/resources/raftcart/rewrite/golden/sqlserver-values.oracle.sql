@@ -20,7 +20,6 @@ SELECT COALESCE(s, 'abcdefghij') FROM frame;
 SELECT COALESCE(a, CAST(TRUNC(1.5) AS number(10))) FROM frame;
 SELECT s || COALESCE(n, '') FROM frame;
 SELECT s || CAST(a AS varchar2(10 char)) FROM frame;
-SELECT 'a' + 1 FROM frame;
 SELECT a + '1' FROM frame;
 SELECT TRUNC(a / 2) FROM frame;
 SELECT a / 2.0 FROM frame;
@@ -180,7 +179,6 @@ SELECT COALESCE(d, DATE '1900-01-01') FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT CASE WHEN a > 1 THEN a ELSE 0 END FROM frame;
-SELECT CASE WHEN a > 1 THEN 'x' ELSE a END FROM frame;
 SELECT CASE WHEN a > 1 THEN a ELSE 0 END FROM frame;
 SELECT COALESCE(bt, 0) FROM frame;
 SELECT COALESCE(s, '0') FROM frame;
@@ -196,7 +194,7 @@ SELECT a FROM frame WHERE s = 5;
 SELECT a FROM frame WHERE bt = 1;
 SELECT a FROM frame WHERE bt = 1 AND bt <> 0;
 SELECT a FROM frame WHERE COALESCE(bt, 0) = 0;
-UPDATE frame SET bt = CASE WHEN 1 - bt <> 0 THEN 1 WHEN NOT 1 - bt <> 0 THEN 0 END;
+UPDATE frame SET bt = CASE WHEN 0 <> 1 - bt THEN 1 WHEN NOT 0 <> 1 - bt THEN 0 END;
 UPDATE frame SET bt = CASE WHEN NOT bt = 1 THEN 1 WHEN NOT (NOT bt = 1) THEN 0 END;
 UPDATE frame SET d = TRUNC(SYSTIMESTAMP), dt = (SYSTIMESTAMP + NUMTODSINTERVAL(1, 'HOUR'));
 UPDATE frame SET a = NULL WHERE s IS NULL OR s = '';
@@ -391,242 +389,240 @@ FROM frame;
 -- 5:10: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 6:10: RC0609 adapted: Said in other words: + puts texts together
 -- 6:10: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 7:12: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
--- 8:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
--- 9:10: RC0615 adapted: Division kept: without a fraction
--- 13:8: RC0609 adapted: Said in other words: length_without_padding in other words
+-- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
+-- 8:10: RC0615 adapted: Division kept: without a fraction
+-- 12:8: RC0609 adapted: Said in other words: length_without_padding in other words
+-- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
+-- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
 -- 14:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 14:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
--- 15:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
--- 15:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
+-- 15:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 15:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 16:8: RC0612 check: Comparison may ignore case on the source: locate
 -- 16:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 17:8: RC0612 check: Comparison may ignore case on the source: locate
--- 17:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 19:8: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
--- 20:35: RC0609 adapted: Said in other words: + puts texts together
--- 20:27: RC0609 adapted: Said in other words: length_without_padding in other words
--- 20:8: RC0609 adapted: Said in other words: repeat_or_null in other words
--- 20:35: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 21:20: RC0609 adapted: Said in other words: + puts texts together
--- 21:20: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 21:8: RC0607 check: Function with a difference: right: a length greater than the text's gives NULL
--- 22:8: RC0609 adapted: Said in other words: a start before the first character
--- 24:1: RC0602 by hand: No counterpart on the target: the function number_in_width with 3 argument(s) has no counterpart in oracle
--- 30:1: RC0602 by hand: No counterpart on the target: CONVERT with the style 1
--- 32:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
--- 33:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
--- 34:1: RC0602 by hand: No counterpart on the target: a date as a number
--- 35:8: RC0609 adapted: Said in other words: cut as on the source
--- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
--- 40:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
--- 40:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
--- 42:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
--- 43:1: RC0602 by hand: No counterpart on the target: a difference of times
--- 44:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
--- 45:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
--- 46:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
--- 47:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_weeks_from_sunday
--- 48:8: RC0607 check: Function with a difference: day_of_week_sunday_1: the source's first day of the week is taken for Sunday
--- 48:8: RC0608 adapted: Function spelled otherwise: DATEPART means day_of_week_sunday_1
--- 49:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_week
--- 50:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_quarter
--- 51:8: RC0608 adapted: Function spelled otherwise: DATENAME means month_name
--- 52:8: RC0608 adapted: Function spelled otherwise: DATENAME means day_name
--- 53:8: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
--- 54:8: RC0609 adapted: Said in other words: last_day_after in other words
+-- 18:8: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
+-- 19:35: RC0609 adapted: Said in other words: + puts texts together
+-- 19:27: RC0609 adapted: Said in other words: length_without_padding in other words
+-- 19:8: RC0609 adapted: Said in other words: repeat_or_null in other words
+-- 19:35: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 20:20: RC0609 adapted: Said in other words: + puts texts together
+-- 20:20: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 20:8: RC0607 check: Function with a difference: right: a length greater than the text's gives NULL
+-- 21:8: RC0609 adapted: Said in other words: a start before the first character
+-- 23:1: RC0602 by hand: No counterpart on the target: the function number_in_width with 3 argument(s) has no counterpart in oracle
+-- 29:1: RC0602 by hand: No counterpart on the target: CONVERT with the style 1
+-- 31:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 32:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
+-- 33:1: RC0602 by hand: No counterpart on the target: a date as a number
+-- 34:8: RC0609 adapted: Said in other words: cut as on the source
+-- 38:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
+-- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
+-- 39:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
+-- 41:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
+-- 42:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 43:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 44:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
+-- 45:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
+-- 46:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_weeks_from_sunday
+-- 47:8: RC0607 check: Function with a difference: day_of_week_sunday_1: the source's first day of the week is taken for Sunday
+-- 47:8: RC0608 adapted: Function spelled otherwise: DATEPART means day_of_week_sunday_1
+-- 48:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_week
+-- 49:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_quarter
+-- 50:8: RC0608 adapted: Function spelled otherwise: DATENAME means month_name
+-- 51:8: RC0608 adapted: Function spelled otherwise: DATENAME means day_name
+-- 52:8: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
+-- 53:8: RC0609 adapted: Said in other words: last_day_after in other words
 -- 1:1: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
--- 55:8: RC0608 adapted: Function spelled otherwise: DATEFROMPARTS means make_date
--- 56:1: RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in oracle
--- 57:8: RC0608 adapted: Function spelled otherwise: DATETRUNC means trunc_month
--- 58:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
--- 58:25: RC0608 adapted: Function spelled otherwise: MONTH means extract_month
--- 61:8: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
--- 62:19: RC0609 adapted: Said in other words: the mask yyyy-MM-dd HH:mm is YYYY-MM-DD HH24:MI
--- 63:8: RC0609 adapted: Said in other words: the mask N0 is FM999,999,999,999,999,990
--- 64:1: RC0602 by hand: No counterpart on the target: the mask C
--- 65:8: RC0609 adapted: Said in other words: a choice as CASE
--- 66:8: RC0609 adapted: Said in other words: choose_text in other words
--- 71:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
--- 71:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
--- 72:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
--- 73:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in oracle
--- 74:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
--- 75:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
--- 76:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
--- 77:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
--- 78:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in oracle
--- 81:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
--- 82:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
--- 83:8: RC0609 adapted: Said in other words: square in other words
--- 84:8: RC0608 adapted: Function spelled otherwise: LOG means ln
--- 88:8: RC0609 adapted: Said in other words: power_of_whole in other words
--- 89:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
--- 91:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
--- 93:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 94:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
--- 95:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
--- 96:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop
--- 97:8: RC0606 check: Function is not in the dictionary: CHECKSUM
--- 98:8: RC0607 check: Function with a difference: sha256_of: an NVARCHAR has other bytes, and letters beyond those of the code page differ
--- 98:8: RC0608 adapted: Function spelled otherwise: HASHBYTES means sha256_of
--- 99:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
--- 101:8: RC0608 adapted: Function spelled otherwise: NCHAR means unicode_char
--- 102:17: RC0609 adapted: Said in other words: + puts texts together
--- 102:17: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 103:1: RC0602 by hand: No counterpart on the target: the function quote_name with 1 argument(s) has no counterpart in oracle
--- 104:8: RC0606 check: Function is not in the dictionary: PARSENAME
--- 110:8: RC0609 adapted: Said in other words: concat_ws in other words
--- 111:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
--- 114:1: RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
--- 115:1: RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
--- 116:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
--- 116:8: RC0609 adapted: Said in other words: is_numeric in other words
--- 117:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in oracle
--- 119:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
--- 120:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
--- 124:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 54:8: RC0608 adapted: Function spelled otherwise: DATEFROMPARTS means make_date
+-- 55:1: RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in oracle
+-- 56:8: RC0608 adapted: Function spelled otherwise: DATETRUNC means trunc_month
+-- 57:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 57:25: RC0608 adapted: Function spelled otherwise: MONTH means extract_month
+-- 60:8: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
+-- 61:19: RC0609 adapted: Said in other words: the mask yyyy-MM-dd HH:mm is YYYY-MM-DD HH24:MI
+-- 62:8: RC0609 adapted: Said in other words: the mask N0 is FM999,999,999,999,999,990
+-- 63:1: RC0602 by hand: No counterpart on the target: the mask C
+-- 64:8: RC0609 adapted: Said in other words: a choice as CASE
+-- 65:8: RC0609 adapted: Said in other words: choose_text in other words
+-- 70:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
+-- 70:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
+-- 71:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
+-- 72:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in oracle
+-- 73:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
+-- 74:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
+-- 75:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
+-- 76:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
+-- 77:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in oracle
+-- 80:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
+-- 81:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
+-- 82:8: RC0609 adapted: Said in other words: square in other words
+-- 83:8: RC0608 adapted: Function spelled otherwise: LOG means ln
+-- 87:8: RC0609 adapted: Said in other words: power_of_whole in other words
+-- 88:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
+-- 90:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
+-- 92:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 93:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
+-- 94:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
+-- 95:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop
+-- 96:8: RC0606 check: Function is not in the dictionary: CHECKSUM
+-- 97:8: RC0607 check: Function with a difference: sha256_of: an NVARCHAR has other bytes, and letters beyond those of the code page differ
+-- 97:8: RC0608 adapted: Function spelled otherwise: HASHBYTES means sha256_of
+-- 98:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
+-- 100:8: RC0608 adapted: Function spelled otherwise: NCHAR means unicode_char
+-- 101:17: RC0609 adapted: Said in other words: + puts texts together
+-- 101:17: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 102:1: RC0602 by hand: No counterpart on the target: the function quote_name with 1 argument(s) has no counterpart in oracle
+-- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
+-- 109:8: RC0609 adapted: Said in other words: concat_ws in other words
+-- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
+-- 113:1: RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
+-- 114:1: RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
+-- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
+-- 115:8: RC0609 adapted: Said in other words: is_numeric in other words
+-- 116:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in oracle
+-- 118:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
+-- 119:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
+-- 123:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 124:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
+-- 124:20: RC0612 check: Comparison may ignore case on the source: s
 -- 125:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 125:20: RC0612 check: Comparison may ignore case on the source: s
 -- 126:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 126:20: RC0612 check: Comparison may ignore case on the source: s
--- 127:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 127:20: RC0612 check: Comparison may ignore case on the source: s
--- 130:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 129:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 129:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 130:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
 -- 130:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 131:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 131:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 132:20: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 133:36: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 134:29: RC0625 check: Types compared as on the source: the source takes 'x' for a number, and fails
--- 135:22: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 135:8: RC0609 adapted: Said in other words: a choice as CASE
--- 136:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 137:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 138:8: RC0612 check: Comparison may ignore case on the source: nullif
--- 138:18: RC0613 check: Empty text and NULL: '' is NULL on the target
--- 139:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
--- 140:31: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
--- 143:29: RC0625 check: Types compared as on the source: a text is compared with a number
--- 144:29: RC0625 check: Types compared as on the source: a text is compared with a number
--- 144:29: RC0612 check: Comparison may ignore case on the source: s
--- 147:27: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 148:25: RC0614 adapted: Condition made explicit: a number for a truth value
--- 148:25: RC0614 adapted: Condition made explicit: a condition as a value
--- 149:24: RC0614 adapted: Condition made explicit: a truth value as a condition
--- 149:23: RC0614 adapted: Condition made explicit: a condition as a value
--- 150:22: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
--- 150:38: RC0608 adapted: Function spelled otherwise: DATEADD means add_hours
--- 151:48: RC0612 check: Comparison may ignore case on the source: s
--- 151:50: RC0613 check: Empty text and NULL: '' is NULL on the target
--- 152:39: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 153:48: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 154:45: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 156:24: RC0605 adapted: Hint left out: WITH ( NOLOCK )
--- 158:40: RC0607 check: Function with a difference: FOR XML PATH: the source writes &, < and > of the texts as entities
--- 159:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
--- 159:69: RC0612 check: Comparison may ignore case on the source: s
--- 159:74: RC0612 check: Comparison may ignore case on the source: s
--- 160:52: RC0609 adapted: Said in other words: UNPIVOT as a union
--- 161:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
--- 161:1: RC0609 adapted: Said in other words: common tables as queries in FROM
--- 161:54: RC0612 check: Comparison may ignore case on the source: PARTITION BY
--- 162:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
--- 162:1: RC0609 adapted: Said in other words: common tables as queries in FROM
--- 162:43: RC0612 check: Comparison may ignore case on the source: s
--- 163:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
--- 164:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
+-- 131:20: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 132:36: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 133:22: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 133:8: RC0609 adapted: Said in other words: a choice as CASE
+-- 134:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 135:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 136:8: RC0612 check: Comparison may ignore case on the source: nullif
+-- 136:18: RC0613 check: Empty text and NULL: '' is NULL on the target
+-- 137:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
+-- 138:31: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
+-- 141:29: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 142:29: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 142:29: RC0612 check: Comparison may ignore case on the source: s
+-- 145:27: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 146:25: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 146:25: RC0614 adapted: Condition made explicit: a condition as a value
+-- 147:24: RC0614 adapted: Condition made explicit: a truth value as a condition
+-- 147:23: RC0614 adapted: Condition made explicit: a condition as a value
+-- 148:22: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
+-- 148:38: RC0608 adapted: Function spelled otherwise: DATEADD means add_hours
+-- 149:48: RC0612 check: Comparison may ignore case on the source: s
+-- 149:50: RC0613 check: Empty text and NULL: '' is NULL on the target
+-- 150:39: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 151:48: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 152:45: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 154:24: RC0605 adapted: Hint left out: WITH ( NOLOCK )
+-- 156:40: RC0607 check: Function with a difference: FOR XML PATH: the source writes &, < and > of the texts as entities
+-- 157:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
+-- 157:69: RC0612 check: Comparison may ignore case on the source: s
+-- 157:74: RC0612 check: Comparison may ignore case on the source: s
+-- 158:52: RC0609 adapted: Said in other words: UNPIVOT as a union
+-- 159:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
+-- 159:1: RC0609 adapted: Said in other words: common tables as queries in FROM
+-- 159:54: RC0612 check: Comparison may ignore case on the source: PARTITION BY
+-- 160:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
+-- 160:1: RC0609 adapted: Said in other words: common tables as queries in FROM
+-- 160:43: RC0612 check: Comparison may ignore case on the source: s
+-- 161:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
+-- 162:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
+-- 163:1: RC0602 by hand: No counterpart on the target: RETURNING cannot be said in oracle
+-- 164:1: RC0602 by hand: No counterpart on the target: the old values of the rows that an UPDATE changes
 -- 165:1: RC0602 by hand: No counterpart on the target: RETURNING cannot be said in oracle
--- 166:1: RC0602 by hand: No counterpart on the target: the old values of the rows that an UPDATE changes
--- 167:1: RC0602 by hand: No counterpart on the target: RETURNING cannot be said in oracle
--- 168:1: RC0609 adapted: Said in other words: rows that the source does not have are changed before the MERGE; run both in one transaction
--- 168:24: RC0609 adapted: Said in other words: the names of columns inside of the query
--- 169:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 174:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
--- 175:29: RC0612 check: Comparison may ignore case on the source: s
--- 175:43: RC0609 adapted: Said in other words: + puts texts together
--- 175:43: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 176:27: RC0606 check: Function is not in the dictionary: CONTAINS
--- 177:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
--- 179:8: RC0612 check: Comparison may ignore case on the source: DISTINCT
--- 181:47: RC0609 adapted: Said in other words: + puts texts together
--- 181:47: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 182:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
--- 183:1: RC0602 by hand: No counterpart on the target: texts split into rows
--- 184:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
--- 184:1: RC0627 check: Said in other words, with a difference: the rows are those of the session, but the table itself stays, and all sessions share it
--- 185:1: RC0609 adapted: Said in other words: a row of defaults by the default of one column
--- 187:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
--- 188:1: RC0627 check: Said in other words, with a difference: the numbers of the table go on
--- 189:21: RC0612 check: Comparison may ignore case on the source: UNION
--- 191:36: RC0609 adapted: Said in other words: + puts texts together
--- 191:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
--- 191:36: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 192:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four
--- 192:8: RC0625 check: Types compared as on the source: zeros before the point, or at the end of a fraction, are shown on one side only
--- 192:32: RC0625 check: Types compared as on the source: engines spell floating-point numbers in different ways
--- 192:57: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 166:1: RC0609 adapted: Said in other words: rows that the source does not have are changed before the MERGE; run both in one transaction
+-- 166:24: RC0609 adapted: Said in other words: the names of columns inside of the query
+-- 167:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
+-- 173:29: RC0612 check: Comparison may ignore case on the source: s
+-- 173:43: RC0609 adapted: Said in other words: + puts texts together
+-- 173:43: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
+-- 175:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
+-- 177:8: RC0612 check: Comparison may ignore case on the source: DISTINCT
+-- 179:47: RC0609 adapted: Said in other words: + puts texts together
+-- 179:47: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 180:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
+-- 181:1: RC0602 by hand: No counterpart on the target: texts split into rows
+-- 182:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
+-- 182:1: RC0627 check: Said in other words, with a difference: the rows are those of the session, but the table itself stays, and all sessions share it
+-- 183:1: RC0609 adapted: Said in other words: a row of defaults by the default of one column
+-- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
+-- 186:1: RC0627 check: Said in other words, with a difference: the numbers of the table go on
+-- 187:21: RC0612 check: Comparison may ignore case on the source: UNION
+-- 189:36: RC0609 adapted: Said in other words: + puts texts together
+-- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
+-- 189:36: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 190:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four
+-- 190:8: RC0625 check: Types compared as on the source: zeros before the point, or at the end of a fraction, are shown on one side only
+-- 190:32: RC0625 check: Types compared as on the source: engines spell floating-point numbers in different ways
+-- 190:57: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 196:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
+-- 196:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
+-- 196:22: RC0609 adapted: Said in other words: cut as on the source
+-- 197:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
+-- 197:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
+-- 197:22: RC0609 adapted: Said in other words: cut as on the source
+-- 197:32: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 197:32: RC0614 adapted: Condition made explicit: a condition as a value
+-- 197:41: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 198:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
 -- 198:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
--- 198:22: RC0609 adapted: Said in other words: cut as on the source
--- 199:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
--- 199:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
--- 199:22: RC0609 adapted: Said in other words: cut as on the source
--- 199:32: RC0614 adapted: Condition made explicit: a number for a truth value
--- 199:32: RC0614 adapted: Condition made explicit: a condition as a value
--- 199:41: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
--- 200:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE
--- 200:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
--- 200:20: RC0609 adapted: Said in other words: cut as on the source
--- 200:32: RC0614 adapted: Condition made explicit: a number for a truth value
--- 200:32: RC0614 adapted: Condition made explicit: a condition as a value
--- 201:51: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
--- 201:45: RC0609 adapted: Said in other words: cut as on the source
--- 201:48: RC0614 adapted: Condition made explicit: a number for a truth value
--- 201:48: RC0614 adapted: Condition made explicit: a condition as a value
--- 202:73: RC0609 adapted: Said in other words: cut as on the source
--- 202:83: RC0614 adapted: Condition made explicit: a number for a truth value
--- 202:83: RC0614 adapted: Condition made explicit: a condition as a value
--- 202:145: RC0609 adapted: Said in other words: cut as on the source
--- 202:150: RC0614 adapted: Condition made explicit: a number for a truth value
--- 202:150: RC0614 adapted: Condition made explicit: a condition as a value
--- 202:155: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
--- 203:50: RC0615 adapted: Division kept: without a fraction
--- 207:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
--- 207:32: RC0615 adapted: Division kept: without a fraction
--- 208:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
--- 208:31: RC0615 adapted: Division kept: without a fraction
--- 209:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
--- 209:17: RC0615 adapted: Division kept: without a fraction
--- 210:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_minute
--- 210:29: RC0615 adapted: Division kept: without a fraction
--- 211:8: RC0609 adapted: Said in other words: length_without_padding in other words
--- 211:15: RC0615 adapted: Division kept: without a fraction
--- 212:8: RC0612 check: Comparison may ignore case on the source: locate
--- 212:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 212:26: RC0615 adapted: Division kept: without a fraction
--- 213:17: RC0615 adapted: Division kept: without a fraction
--- 214:15: RC0615 adapted: Division kept: without a fraction
--- 215:8: RC0615 adapted: Division kept: an average without its fraction
--- 216:8: RC0615 adapted: Division kept: an average without its fraction
--- 217:15: RC0615 adapted: Division kept: without a fraction
--- 218:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
--- 219:8: RC0608 adapted: Function spelled otherwise: DAY means extract_day
--- 220:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
--- 220:29: RC0615 adapted: Division kept: without a fraction
--- 222:20: RC0615 adapted: Division kept: without a fraction
--- 223:15: RC0615 adapted: Division kept: without a fraction
--- 224:16: RC0615 adapted: Division kept: without a fraction
--- 225:42: RC0615 adapted: Division kept: without a fraction
--- 226:23: RC0615 adapted: Division kept: without a fraction
--- 227:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 227:21: RC0615 adapted: Division kept: without a fraction
--- 228:39: RC0615 adapted: Division kept: without a fraction
--- 229:37: RC0615 adapted: Division kept: without a fraction
--- 230:23: RC0615 adapted: Division kept: without a fraction
--- 231:40: RC0615 adapted: Division kept: without a fraction
--- 232:12: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
--- 232:22: RC0615 adapted: Division kept: without a fraction
--- 233:8: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday
--- 233:8: RC0608 adapted: Function spelled otherwise: DATEPART means week_from_january_1
--- 233:26: RC0615 adapted: Division kept: without a fraction
+-- 198:20: RC0609 adapted: Said in other words: cut as on the source
+-- 198:32: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 198:32: RC0614 adapted: Condition made explicit: a condition as a value
+-- 199:51: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
+-- 199:45: RC0609 adapted: Said in other words: cut as on the source
+-- 199:48: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 199:48: RC0614 adapted: Condition made explicit: a condition as a value
+-- 200:73: RC0609 adapted: Said in other words: cut as on the source
+-- 200:83: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 200:83: RC0614 adapted: Condition made explicit: a condition as a value
+-- 200:145: RC0609 adapted: Said in other words: cut as on the source
+-- 200:150: RC0614 adapted: Condition made explicit: a number for a truth value
+-- 200:150: RC0614 adapted: Condition made explicit: a condition as a value
+-- 200:155: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
+-- 201:50: RC0615 adapted: Division kept: without a fraction
+-- 205:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
+-- 205:32: RC0615 adapted: Division kept: without a fraction
+-- 206:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months
+-- 206:31: RC0615 adapted: Division kept: without a fraction
+-- 207:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 207:17: RC0615 adapted: Division kept: without a fraction
+-- 208:8: RC0608 adapted: Function spelled otherwise: DATEPART means extract_minute
+-- 208:29: RC0615 adapted: Division kept: without a fraction
+-- 209:8: RC0609 adapted: Said in other words: length_without_padding in other words
+-- 209:15: RC0615 adapted: Division kept: without a fraction
+-- 210:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 210:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
+-- 210:26: RC0615 adapted: Division kept: without a fraction
+-- 211:17: RC0615 adapted: Division kept: without a fraction
+-- 212:15: RC0615 adapted: Division kept: without a fraction
+-- 213:8: RC0615 adapted: Division kept: an average without its fraction
+-- 214:8: RC0615 adapted: Division kept: an average without its fraction
+-- 215:15: RC0615 adapted: Division kept: without a fraction
+-- 216:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
+-- 217:8: RC0608 adapted: Function spelled otherwise: DAY means extract_day
+-- 218:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 218:29: RC0615 adapted: Division kept: without a fraction
+-- 220:20: RC0615 adapted: Division kept: without a fraction
+-- 221:15: RC0615 adapted: Division kept: without a fraction
+-- 222:16: RC0615 adapted: Division kept: without a fraction
+-- 223:42: RC0615 adapted: Division kept: without a fraction
+-- 224:23: RC0615 adapted: Division kept: without a fraction
+-- 225:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 225:21: RC0615 adapted: Division kept: without a fraction
+-- 226:39: RC0615 adapted: Division kept: without a fraction
+-- 227:37: RC0615 adapted: Division kept: without a fraction
+-- 228:23: RC0615 adapted: Division kept: without a fraction
+-- 229:40: RC0615 adapted: Division kept: without a fraction
+-- 230:12: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
+-- 230:22: RC0615 adapted: Division kept: without a fraction
+-- 231:8: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday
+-- 231:8: RC0608 adapted: Function spelled otherwise: DATEPART means week_from_january_1
+-- 231:26: RC0615 adapted: Division kept: without a fraction
