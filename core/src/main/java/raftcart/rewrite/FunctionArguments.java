@@ -40,9 +40,16 @@ final class FunctionArguments {
                 continue;
             }
             // For nothing, also where an empty text is NULL.
-            arguments.add(removes ? argument : PlainConstants.typedNull(argument(argument, wanted, call), adapter));
+            Expr adapted = removes ? argument : argument(argument, wanted, call);
+            boolean alone = call.arguments().size() == 1 || !removes && areTexts(call);
+            arguments.add(alone ? PlainConstants.typedNull(adapted, adapter) : adapted);
         }
         return arguments;
+    }
+
+    /** True where all arguments are texts or NULL. */
+    private boolean areTexts(Expr.Call call) {
+        return call.arguments().stream().map(adapter::kind).allMatch(k -> k == ValueKind.TEXT || k == ValueKind.NULL);
     }
 
     /** A sequence by its name, which is a text on some engines. */
