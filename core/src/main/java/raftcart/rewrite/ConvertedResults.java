@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -61,6 +62,10 @@ final class ConvertedResults {
         }
         if (wanted.isDate()) {
             return DateAdapter.typed(new DateAdapter(adapter).asRead(literal, wanted), wanted);
+        }
+        String word = literal.text().strip().toLowerCase(Locale.ROOT);
+        if (wanted == ValueKind.BOOLEAN && (word.equals("true") || word.equals("false"))) {
+            return Expr.Literal.number(word.equals("true") ? 1 : 0); // which Truths makes a truth value
         }
         boolean empty = literal.text().isBlank() && adapter.from.has(SqlFeature.EMPTY_TEXT_IS_ZERO);
         if (empty) {

@@ -82,7 +82,7 @@ final class ResultKinds {
         ValueKind kind = adapter.kind(value);
         ValueKind instead = adapter.kind(other);
         if (kind != ValueKind.TEXT && instead == ValueKind.TEXT) {
-            return List.of(value, new ConvertedResults(adapter).converted(other, kind));
+            return new Truths(adapter).alike(List.of(value, new ConvertedResults(adapter).converted(other, kind)));
         }
         boolean typed = adapter.from.has(SqlFeature.NULL_REPLACED_IN_TYPE);
         if (typed && kind == ValueKind.INTEGER && (instead == ValueKind.DECIMAL || instead == ValueKind.FLOAT)) {
