@@ -25,7 +25,6 @@ final class CastAdapter {
 
     private static final Pattern NO_NUMBER = Pattern.compile("(?i)\\s*[-+]?(nan|inf(inity)?)\\s*");
 
-    /** What stands between the parts of a date or time, so that they are no number together. */
     private final ExprAdapter adapter;
 
     CastAdapter(ExprAdapter adapter) {
@@ -175,8 +174,7 @@ final class CastAdapter {
         if (type instanceof LogicalType.Opaque opaque) {
             throw new Untranslatable("a cast to " + opaque.nativeName());
         }
-        boolean alike =
-                adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        boolean alike = new DateAdapter(adapter).numbersAreDatesOnBoth();
         if (kind.isDate() && wanted.isNumber() && !alike) {
             throw new Untranslatable("a date as a number");
         }

@@ -9,6 +9,7 @@ import raftcart.type.LogicalType;
 
 /** What is to be said about casts that engines carry out in different ways. */
 final class CastNotes {
+    /** What stands between the parts of a date or time, so that they are no number together. */
     private static final Pattern SEPARATOR = Pattern.compile("[-:/., ]");
 
     private final ExprAdapter adapter;

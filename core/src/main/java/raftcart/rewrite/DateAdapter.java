@@ -251,6 +251,11 @@ final class DateAdapter {
         return time.equals(six) ? number : new Expr.Literal(LiteralKind.STRING, time, number.span());
     }
 
+    /** True where a number is a date, and a date a number, to both engines. */
+    boolean numbersAreDatesOnBoth() {
+        return adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+    }
+
     /** True where numbers are dates to the source, and not to the target. */
     boolean losesNumbers() {
         return adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO) || adapter.lost(SqlFeature.DATES_COUNT_FROM_1900);

@@ -69,12 +69,8 @@ final class FunctionArguments {
         if (wanted.isDate()) {
             return date(argument);
         }
-        if (wanted.isNumber() && adapter.kind(argument).isDate()) {
-            boolean number = adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO)
-                    && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
-            if (!number) {
-                throw new Untranslatable(call.function() + " of a date");
-            }
+        if (wanted.isNumber() && adapter.kind(argument).isDate() && !new DateAdapter(adapter).numbersAreDatesOnBoth()) {
+            throw new Untranslatable(call.function() + " of a date");
         }
         boolean text = wanted == ValueKind.TEXT
                 && adapter.losesConversions()

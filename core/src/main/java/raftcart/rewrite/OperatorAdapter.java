@@ -484,8 +484,7 @@ final class OperatorAdapter {
         if (kinds.contains(ValueKind.UNKNOWN) && kinds.stream().noneMatch(ValueKind::isDate)) {
             perhapsDates(expressions, span);
         }
-        boolean alike =
-                adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) && adapter.to.has(SqlFeature.DATES_ARE_NUMBERS_TOO);
+        boolean alike = new DateAdapter(adapter).numbersAreDatesOnBoth();
         boolean days = kinds.stream().anyMatch(ValueKind::isDate) && number && !alike;
         boolean read = new DateAdapter(adapter).losesNumbers()
                 && expressions.stream()
