@@ -6,7 +6,7 @@ import java.util.Optional;
 
 /**
  * A base table. {@code rowEstimate} and {@code byteEstimate} are the engine's own guesses, 0 where it has none;
- * {@code physical} lists clauses on storage and partitioning as the engine prints them.
+ * {@code physical} lists clauses on storage as the engine prints them.
  */
 public record Table(
         ObjectName name,
@@ -17,6 +17,7 @@ public record Table(
         List<CheckConstraint> checks,
         List<Index> indexes,
         String comment,
+        Optional<Partitioning> partitioning,
         List<String> physical,
         long rowEstimate,
         long byteEstimate) {
@@ -32,6 +33,7 @@ public record Table(
         checks = List.copyOf(checks);
         indexes = List.copyOf(indexes);
         Objects.requireNonNull(comment, "comment");
+        Objects.requireNonNull(partitioning, "partitioning");
         physical = List.copyOf(physical);
     }
 

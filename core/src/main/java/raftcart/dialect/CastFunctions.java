@@ -46,9 +46,7 @@ public final class CastFunctions {
     }
 
     private static Optional<Integer> number(Expr e) {
-        boolean plain = e instanceof Expr.Literal l
-                && l.kind() == LiteralKind.NUMBER
-                && l.text().matches("\\d{1,5}");
+        boolean plain = e instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && l.isDigits(5);
         return plain ? Optional.of(Integer.parseInt(((Expr.Literal) e).text())) : Optional.empty();
     }
 }

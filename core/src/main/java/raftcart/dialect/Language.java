@@ -1,5 +1,7 @@
 package raftcart.dialect;
 
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
@@ -48,7 +50,7 @@ public record Language(
     public Language {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(grammar, "grammar");
-        reserved = Set.copyOf(reserved);
+        reserved = Collections.unmodifiableSet(new HashSet<>(reserved));
         features = FlagSet.copyOf(SqlFeature.class, features);
         scripts = Set.copyOf(scripts);
     }

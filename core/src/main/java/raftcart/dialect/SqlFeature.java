@@ -209,6 +209,40 @@ public enum SqlFeature {
     DESCENDING_INDEXES,
     INCLUDED_COLUMNS,
     FULLTEXT_INDEXES,
+    /** A function that gives rows may stand among the columns of a query. */
+    ROWS_AMONG_COLUMNS,
+    /** Rows are not locked by a query that is limited to a number of them. */
+    LOCKS_WITHOUT_LIMITS,
+    /** A date and an interval of months is an error where the month has no such day. */
+    MONTHS_MUST_HAVE_THE_DAY,
+    /** An instant keeps the zone in which it was given, and shows its time there. */
+    ZONES_STAY_WITH_VALUES,
+    /** Columns of long texts and bytes can be indexed whole. */
+    INDEXES_LONG_TEXTS,
+    /** Members join a role by a change of the role rather than by GRANT. */
+    MEMBERS_BY_ALTER_ROLE,
+    /** GRANT says that it is of a role. */
+    GRANTS_NAME_ROLES,
+    /** GRANT of a role tells members that are roles from those that are users. */
+    MEMBERS_HAVE_KINDS,
+    /** A role is made only if there is none of its name. */
+    ROLE_IF_NOT_EXISTS,
+    /** Members of a role may be allowed to make others members. */
+    ROLE_ADMINISTRATORS,
+    /** Tables whose definition divides their rows among partitions. */
+    PARTITIONS,
+    /** Partitions of a table are tables that are made by statements of their own. */
+    PARTITIONS_ARE_TABLES,
+    /** The lowest partition of a range takes the rows without a value, too. */
+    NULLS_IN_LOWEST_PARTITION,
+    /** A list of partitions may have one for all other values. */
+    LIST_PARTITION_FOR_REST,
+    /** Each unique key of a partitioned table names the columns by which it is divided. */
+    UNIQUE_KEYS_NAME_PARTITIONS,
+    /** Tables with foreign keys, or to which foreign keys lead, cannot be partitioned. */
+    PARTITIONS_WITHOUT_FOREIGN_KEYS,
+    /** Tables are partitioned by whole numbers, dates, and short texts and bytes alone. */
+    PARTITIONS_BY_PLAIN_TYPES,
     GENERATED_COLUMNS,
     STORED_GENERATED_COLUMNS,
     /** A generated column takes nothing that hangs on the session: no zones, no enumerations as texts. */

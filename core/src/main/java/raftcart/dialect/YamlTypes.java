@@ -73,7 +73,7 @@ public final class YamlTypes implements TypeTable {
                 types.read.put(f.getKey(), f.getValue());
             });
             document.path("write").properties().forEach(f -> {
-                checked(file, f.getKey(), f.getKey().replaceFirst("^cast | in key$", ""), WRITTEN);
+                checked(file, f.getKey(), f.getKey().replaceFirst("^cast | in (key|identity)$", ""), WRITTEN);
                 types.write.put(f.getKey(), f.getValue());
             });
         } catch (IOException e) {
@@ -200,6 +200,11 @@ public final class YamlTypes implements TypeTable {
         if (use.keyColumns() > 0 && type instanceof LogicalType.Text && inKey != null) {
             String sql = inKey.asText();
             return TypeChoice.of(sql, type).note(FindingCode.TEXT_KEY_LENGTH, sql);
+        }
+        JsonNode wideKey = write.get("uint64 in identity");
+        if (use.identity() && wideKey != null && type instanceof LogicalType.Int i && i.unsigned() && i.bits() == 64) {
+            return TypeChoice.of(wideKey.asText(), new LogicalType.Int(64, false))
+                    .note(FindingCode.UNSIGNED_IDENTITY, wideKey.asText() + " for an unsigned 64-bit identity");
         }
         String sql = text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
         TypeChoice choice = TypeChoice.of(sql, type);

@@ -11,7 +11,8 @@ final class AggregateLimits {
     private AggregateLimits() {}
 
     static void check(ExprAdapter adapter, Expr.Call call, CallSuffix suffix) {
-        boolean overWindow = suffix.over().isPresent() && call.function().matches("percentile_\\w+|median|mode");
+        boolean overWindow = suffix.over().isPresent()
+                && (call.isAny("median", "mode") || call.function().startsWith("percentile_"));
         if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
         }
@@ -19,12 +20,12 @@ final class AggregateLimits {
         if (ofGroups && adapter.to.has(SqlFeature.PERCENTILES_WANT_WINDOWS)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " of groups, not over a window");
         }
-        boolean texts = call.function().matches("string_agg|joined_texts");
+        boolean texts = call.isAny("string_agg", "joined_texts");
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");
         }
         boolean filtered = suffix.filter().isPresent() && !adapter.to.has(SqlFeature.AGGREGATE_FILTER);
-        boolean truths = call.function().matches("every|some|count_if");
+        boolean truths = call.isAny("every", "some", "count_if");
         if (filtered && truths && !adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)) {
             throw new Untranslatable("FILTER of an aggregate of truth values");
         }

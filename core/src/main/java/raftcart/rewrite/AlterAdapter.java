@@ -47,6 +47,8 @@ final class AlterAdapter {
             } else if (action instanceof AlterAction.SetComment comment) {
                 after.addAll(structure.adapt(
                         new DdlStatement.Comment("TABLE", alter.name(), Optional.of(comment.text()), alter.span())));
+            } else if (action instanceof AlterAction.AttachPartition) {
+                throw new Untranslatable("a table that becomes a partition of another");
             } else if (action instanceof AlterAction.Physical physical) {
                 adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
             } else {
@@ -179,6 +181,7 @@ final class AlterAdapter {
                 Optional.empty(),
                 Optional.empty(),
                 true,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),

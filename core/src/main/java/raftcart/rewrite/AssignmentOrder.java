@@ -67,14 +67,14 @@ final class AssignmentOrder {
         Map<String, Expr> assigned = new LinkedHashMap<>();
         List<Assignment> all = new ArrayList<>();
         for (Assignment a : assignments) {
-            Expr value = assigned.isEmpty() ? a.value() : withNew(a.value(), assigned);
+            Expr value = assigned.isEmpty() ? a.value() : withNew(a.value(), assigned, known);
             if (value != a.value() && !value.equals(a.value())) {
                 adapter.note(
                         FindingCode.SYNTAX_ADAPTED,
                         value.span(),
                         "the new value of a column that was assigned before, where it is read");
             }
-            assigned.put(column(a).key(), stored(value, column(a), known));
+            assigned.put(column(a).key(), value);
             all.add(a.withValue(value));
         }
         return all;
@@ -101,7 +101,7 @@ final class AssignmentOrder {
         return Digits.of(type).filter(d -> digits.isEmpty() || digits.get() > d).isPresent();
     }
 
-    private Expr withNew(Expr value, Map<String, Expr> assigned) {
+    private Expr withNew(Expr value, Map<String, Expr> assigned, Optional<KnownTable> known) {
         return new QueryMapper() {
             private boolean inside;
 
@@ -130,7 +130,7 @@ final class AssignmentOrder {
                 if (inside && ((Expr.Column) e).name().parts().size() == 1) {
                     throw new Untranslatable("a query that may read a column that is assigned in the same UPDATE");
                 }
-                return replacement;
+                return stored(replacement, ((Expr.Column) e).name().last(), known);
             }
         }.expr(value);
     }

@@ -26,6 +26,8 @@ final class DateAdapter {
     /** What Teradata takes away from the digits of a date to store it as a number. */
     private static final long DATE_OF_YEAR_1900 = 19_000_000;
     /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
+    private static final String PLAIN = "0000-00-00 00:00:00";
+
     private static final Pattern DOTTED =
             Pattern.compile("(?:(\\d{4}-\\d\\d-\\d\\d)-)?(\\d\\d)\\.(\\d\\d)\\.(\\d\\d)(\\.\\d+)?");
     /** T-SQL's {@code 20260131} and {@code 20260131 22:15}. */
@@ -70,7 +72,8 @@ final class DateAdapter {
                 && interval.parts().stream()
                         .allMatch(p -> p.unit().compareTo(DateUnit.SECOND) <= 0
                                 && p.unit() != DateUnit.WEEK
-                                && p.unit() != DateUnit.QUARTER);
+                                && p.unit() != DateUnit.QUARTER
+                                && (p.unit().compareTo(DateUnit.MONTH) > 0 || !monthsFail()));
         boolean days = interval.parts().stream().allMatch(p -> p.unit().compareTo(DateUnit.DAY) <= 0);
         boolean stays = !adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)
                 && !adapter.to.has(SqlFeature.DATES_HAVE_TIME)
@@ -93,6 +96,11 @@ final class DateAdapter {
         return kind == ValueKind.DATE && days && becomesTimestamp
                 ? new Expr.Cast(sum, adapter.castType(new LogicalType.Date()), false, span)
                 : sum;
+    }
+
+    private boolean monthsFail() {
+        return adapter.to.has(SqlFeature.MONTHS_MUST_HAVE_THE_DAY)
+                && !adapter.from.has(SqlFeature.MONTHS_MUST_HAVE_THE_DAY);
     }
 
     private static String function(DateUnit unit) {
@@ -320,14 +328,8 @@ final class DateAdapter {
         }
         for (int i = 0; i < length; i++) {
             char c = text.charAt(i);
-            boolean fits =
-                    switch (i) {
-                        case 4, 7 -> c == '-';
-                        case 10 -> c == ' ';
-                        case 13, 16 -> c == ':';
-                        default -> c >= '0' && c <= '9';
-                    };
-            if (!fits) {
+            char wanted = PLAIN.charAt(i);
+            if (wanted == '0' ? c < '0' || c > '9' : c != wanted) {
                 return false;
             }
         }
@@ -450,9 +452,7 @@ final class DateAdapter {
         }
         List<Expr> read = new ArrayList<>(arguments);
         for (int i = name.equals("dateadd") ? 2 : 1; i < 3; i++) {
-            if (read.get(i) instanceof Expr.Literal l
-                    && l.kind() == LiteralKind.NUMBER
-                    && l.text().matches("\\d{1,5}")) {
+            if (read.get(i) instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && l.isDigits(5)) {
                 String day = java.time.LocalDate.of(1900, 1, 1)
                         .plusDays(Integer.parseInt(l.text()))
                         .toString();

@@ -317,7 +317,8 @@ final class Expansions {
         if (a.size() > 2 && to.functions().functions().contains(passing)) {
             return ofAll(call.with(passing, a).at(call.span()), a);
         }
-        if (a.size() < 2 || a.size() > 5) {
+        boolean none = a.stream().anyMatch(v -> v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL);
+        if (none || a.size() < 2 || a.size() > 5) {
             return null;
         }
         Expr most = a.get(0);
@@ -351,6 +352,15 @@ final class Expansions {
     /** What stands before the first separator; the whole text where there is none. */
     private Expr before(List<Expr> a, Expr.Call call) {
         boolean first = a.get(2) instanceof Expr.Literal l && l.text().equals("1");
+        Expr number = a.get(2) instanceof Expr.Cast cast ? cast.value() : a.get(2);
+        boolean last = number instanceof Expr.Unary u
+                        && u.operator() == UnaryOperator.MINUS
+                        && u.operand() instanceof Expr.Literal l
+                        && l.text().equals("1")
+                || number instanceof Expr.Literal one && one.text().equals("-1");
+        if (last && !to.has(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            return behindLast(a, call);
+        }
         Expr closed = new Expr.Concat(List.of(a.get(0), a.get(1)), false, call.span());
         Expr place = first ? writable("locate", closed, a.get(1)) : null;
         return place == null
@@ -359,6 +369,22 @@ final class Expansions {
                         "substring",
                         a.get(0),
                         Expr.Literal.number(1),
+                        new Expr.Binary(BinaryOperator.SUBTRACT, place, Expr.Literal.number(1), call.span()));
+    }
+
+    /** What stands behind the last separator, found from the end. */
+    private Expr behindLast(List<Expr> a, Expr.Call call) {
+        Expr text = writable("reverse", a.get(0));
+        Expr separator = writable("reverse", a.get(1));
+        if (text == null || separator == null) {
+            return null;
+        }
+        Expr place = writable("locate", new Expr.Concat(List.of(text, separator), false, call.span()), separator);
+        return place == null
+                ? null
+                : writable(
+                        "right",
+                        a.get(0),
                         new Expr.Binary(BinaryOperator.SUBTRACT, place, Expr.Literal.number(1), call.span()));
     }
 

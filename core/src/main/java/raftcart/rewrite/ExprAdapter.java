@@ -168,6 +168,14 @@ class ExprAdapter extends QueryMapper {
         return adapted;
     }
 
+    private List<Expr> conditions(List<Expr> parts) {
+        List<Expr> adapted = new ArrayList<>(parts.size());
+        for (Expr part : parts) {
+            adapted.add(condition(part));
+        }
+        return adapted;
+    }
+
     private static Expr compare(Expr left, Expr right, Span span) {
         return new Expr.Binary(BinaryOperator.EQUAL, left, right, span);
     }
@@ -191,10 +199,7 @@ class ExprAdapter extends QueryMapper {
             return new OperatorAdapter(this).binary(binary);
         }
         if (e instanceof Expr.Junction junction) {
-            return new Expr.Junction(
-                    junction.and(),
-                    junction.parts().stream().map(this::condition).toList(),
-                    junction.span());
+            return new Expr.Junction(junction.and(), conditions(junction.parts()), junction.span());
         }
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.NOT) {
             return negation(unary);
@@ -206,7 +211,7 @@ class ExprAdapter extends QueryMapper {
             return choice(choice);
         }
         if (e instanceof Expr.Matches matches && !from.name().equals(to.name())) {
-            return matches(matches);
+            return new OperatorAdapter(this).matches(matches);
         }
         if (e instanceof Expr.InList || e instanceof Expr.Between || e instanceof Expr.Like) {
             return new OperatorAdapter(this).predicate(e);
@@ -231,24 +236,6 @@ class ExprAdapter extends QueryMapper {
             return new ConcatAdapter(this).concat(concat);
         }
         return e instanceof Expr.Is is ? is(is) : e instanceof Expr.Collate collate ? collate(collate) : leaf(e);
-    }
-
-    private Expr matches(Expr.Matches matches) {
-        TextRules texts = new TextRules(this);
-        texts.read(matches.pattern(), matches.span());
-        if (!matches.ignoreCase()) {
-            texts.matched(matches.value(), matches.pattern(), matches.span());
-        }
-        Expr value = expr(matches.value());
-        boolean number = kind(matches.value()).isNumber()
-                && !to.has(SqlFeature.CONVERTS_SILENTLY)
-                && !to.has(SqlFeature.CONVERTS_OR_FAILS);
-        return new Expr.Matches(
-                number ? new Expr.Cast(value, castType(new LogicalType.Text(0)), false, value.span()) : value,
-                expr(matches.pattern()),
-                matches.ignoreCase(),
-                matches.negated(),
-                matches.span());
     }
 
     private Expr negation(Expr.Unary not) {

@@ -5,15 +5,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Stream;
+import raftcart.catalog.Partitioning;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.PartitionWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Scope.Relation;
+import raftcart.sql.Span;
 import raftcart.sql.parse.ExprParser;
+import raftcart.sql.parse.PartitionParser;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -110,6 +115,52 @@ public final class ExpressionRewriter {
         } catch (SqlSyntaxException | Untranslatable e) {
             return Result.not(e.getMessage());
         }
+    }
+
+    /** How a table is divided on the target; none where it is not, with the reason among the notes. */
+    public record Parts(Optional<Partitioning> partitioning, List<Note> notes) {}
+
+    /**
+     * Brings the partitions of the table across.
+     *
+     * @param keys its unique keys on the target, the primary key first
+     * @param references true where foreign keys lead from it or to it
+     * @param stored the types of its columns on the target
+     */
+    public Parts partitions(
+            Partitioning given,
+            List<List<Name>> keys,
+            boolean references,
+            Function<Name, Optional<LogicalType>> stored) {
+        AdaptNotes notes = new AdaptNotes();
+        QueryAdapter adapter = new QueryAdapter(from, to, knowledge, notes);
+        Relation.of(table.last().text(), table, knowledge).ifPresent(adapter.scope::add);
+        Optional<Partitioning> parts = Optional.empty();
+        try {
+            List<PartitionParser.Part> listed = given.partitions().stream()
+                    .map(p -> new PartitionParser.Part(p.name(), p.bounds()))
+                    .toList();
+            raftcart.sql.tree.Partitioning read = PartitionParser.parse(given.scheme(), listed, from.grammar());
+            List<Expr> named = read.keys().stream().map(new Renamer()::expr).toList();
+            PartitionAdapter.Around around = new PartitionAdapter.Around(table, keys, references, stored);
+            PartitionWriter writer = to.writer()
+                    .apply(new WriterContext(to, adapter::kindOf, n -> n, notes::add))
+                    .partitions();
+            parts = new PartitionAdapter(adapter, around, Span.NONE)
+                    .adapted(read.withKeys(named))
+                    .map(p -> new Partitioning(
+                            writer.scheme(p),
+                            p.partitions().stream()
+                                    .map(o -> new Partitioning.Partition(
+                                            o.name().orElseThrow().last().text(), writer.bounds(o)))
+                                    .toList()));
+        } catch (SqlSyntaxException e) {
+            notes.add(
+                    FindingCode.SYNTAX_CHECK,
+                    Span.NONE,
+                    "the table is not partitioned (was by " + given.scheme() + "): " + e.getMessage());
+        }
+        return new Parts(parts, notes(notes));
     }
 
     private static Expr folded(Expr named, QueryAdapter adapter) {

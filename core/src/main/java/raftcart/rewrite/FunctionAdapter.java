@@ -82,7 +82,7 @@ final class FunctionAdapter {
     private Expr recognised(Expr.Call call) {
         boolean star = call.arguments().size() == 1
                 && call.arguments().get(0) instanceof Expr.Star
-                && call.function().matches("count|count_big");
+                && call.isAny("count", "count_big");
         if (star) {
             return aggregate(call.with("count_rows", List.of()), call);
         }
@@ -192,7 +192,7 @@ final class FunctionAdapter {
         if (!alone) {
             return recognised.arguments();
         }
-        String separator = call.function().matches("group_concat|list") ? "," : "";
+        String separator = call.isAny("group_concat", "list") ? "," : "";
         return List.of(recognised.arguments().get(0), Expr.Literal.string(separator));
     }
 
@@ -264,15 +264,31 @@ final class FunctionAdapter {
                 }
                 break;
             case "date_of":
-                if (adapter.kind(call.arguments().get(0)).isNumber()) {
-                    throw new Untranslatable("a date given as a number");
-                }
+                refuseNumber(call);
                 break;
+            case "extract_epoch":
+                return further(epoch(call), original);
             case "cast_with_format":
                 throw new Untranslatable("a cast with a format");
             default:
         }
         return Zones.isFunction(function) ? new Zones(adapter).call(call) : further(call, original);
+    }
+
+    private void refuseNumber(Expr.Call call) {
+        if (adapter.kind(call.arguments().get(0)).isNumber()) {
+            throw new Untranslatable("a date given as a number");
+        }
+    }
+
+    /** Seconds are counted from 1970 in UTC, wherever the instant shows its time. */
+    private Expr.Call epoch(Expr.Call call) {
+        Expr instant = call.arguments().get(0);
+        boolean local = to.has(SqlFeature.ZONES_STAY_WITH_VALUES)
+                && adapter.instants.nature(instant) == Instants.Nature.INSTANT;
+        return local
+                ? call.with("extract_epoch", List.of(new Expr.AtZone(instant, Expr.Literal.string("UTC"), call.span())))
+                : call;
     }
 
     private Expr further(Expr.Call call, Expr.Call original) {

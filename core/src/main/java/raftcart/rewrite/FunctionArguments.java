@@ -56,8 +56,9 @@ final class FunctionArguments {
     private Expr sequence(Expr argument) {
         boolean texts = adapter.to.has(SqlFeature.SEQUENCES_NAMED_BY_TEXTS);
         if (argument instanceof Expr.Literal text && !texts) {
-            String[] parts = text.text().replace("\"", "").split("[.]");
-            return new Expr.Column(QualifiedName.of(parts), false, argument.span());
+            QualifiedName name = SequenceNames.read(text.text(), adapter.from.grammar())
+                    .orElseThrow(() -> new Untranslatable("'" + text.text() + "' as the name of a sequence"));
+            return new Expr.Column(name, false, argument.span());
         }
         return argument instanceof Expr.Column name && texts
                 ? Expr.Literal.string(

@@ -5,6 +5,7 @@ import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Statement;
 
@@ -51,7 +52,26 @@ final class GrantAdapter {
                     "of the rights " + String.join(", ", grant.privileges()) + " only " + String.join(", ", kept));
         }
         return List.of(new DdlStatement.Grant(
-                grant.revoke(), kept, grant.kind(), grant.objects(), grantees(grant), grant.withGrant(), grant.span()));
+                grant.revoke(),
+                kept,
+                grant.kind(),
+                grant.objects(),
+                grantees(grant.grantees(), grant.span()),
+                grant.withGrant(),
+                grant.span()));
+    }
+
+    /** Members of roles, without their hosts where the target knows none. */
+    List<Statement> adapt(DdlStatement.RoleMembers given) {
+        if (given.mayGrant() && !adapter.to.has(SqlFeature.ROLE_ADMINISTRATORS)) {
+            adapter.note(FindingCode.SYNTAX_CHECK, given.span(), "WITH ADMIN OPTION is left out");
+        }
+        return List.of(new DdlStatement.RoleMembers(
+                given.revoke(),
+                given.roles(),
+                grantees(given.members(), given.span()),
+                given.mayGrant() && adapter.to.has(SqlFeature.ROLE_ADMINISTRATORS),
+                given.span()));
     }
 
     private void sayLaterTables(DdlStatement.Grant grant) {
@@ -65,15 +85,15 @@ final class GrantAdapter {
     }
 
     /** The grantees, without their hosts where the target knows none. */
-    private List<String> grantees(DdlStatement.Grant grant) {
+    private List<String> grantees(List<String> given, Span span) {
         if (adapter.to.has(SqlFeature.GRANTEES_HAVE_HOSTS)) {
-            return grant.grantees();
+            return given;
         }
-        return grant.grantees().stream()
+        return given.stream()
                 .map(g -> {
                     int at = g.indexOf('@');
                     if (at > 0 && !g.matches(".*@%?")) {
-                        adapter.note(FindingCode.SYNTAX_CHECK, grant.span(), g + " from any host");
+                        adapter.note(FindingCode.SYNTAX_CHECK, span, g + " from any host");
                     }
                     return at > 0 ? g.substring(0, at) : g;
                 })

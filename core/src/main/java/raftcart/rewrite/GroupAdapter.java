@@ -46,7 +46,8 @@ final class GroupAdapter {
     static Expr meant(Expr item, Select select) {
         boolean place = item instanceof Expr.Literal l
                 && l.kind() == LiteralKind.NUMBER
-                && l.text().matches("[1-9]\\d{0,2}")
+                && l.isDigits(3)
+                && Integer.parseInt(l.text()) >= 1
                 && Integer.parseInt(l.text()) <= select.items().size();
         if (place) {
             return select.items()
@@ -96,9 +97,7 @@ final class GroupAdapter {
     }
 
     private Expr replaced(Expr item, Select select) {
-        if (item instanceof Expr.Literal place
-                && place.kind() == LiteralKind.NUMBER
-                && place.text().matches("\\d{1,4}")) {
+        if (item instanceof Expr.Literal place && place.kind() == LiteralKind.NUMBER && place.isDigits(4)) {
             int index = Integer.parseInt(place.text()) - 1;
             if (index >= 0 && index < select.items().size()) {
                 adapter.note(FindingCode.SYNTAX_ADAPTED, item.span(), "the expression for its place in GROUP BY");

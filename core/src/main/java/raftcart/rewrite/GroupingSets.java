@@ -70,7 +70,7 @@ final class GroupingSets {
     }
 
     private static boolean isGrouping(Expr e) {
-        return e instanceof Expr.Call call && call.function().matches("grouping|grouping_id");
+        return e instanceof Expr.Call call && call.isAny("grouping", "grouping_id");
     }
 
     private Query apart(Query query, Select select) {

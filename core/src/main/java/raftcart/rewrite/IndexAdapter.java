@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
@@ -12,9 +13,13 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableRef;
+import raftcart.type.LogicalType;
 
 /** Adapts indexes. */
 final class IndexAdapter {
+    /** As many characters or bytes as are in any index of MySQL, whatever its rows look like. */
+    private static final int PREFIX = 190;
+
     private final QueryAdapter adapter;
     private final StructureAdapter structure;
 
@@ -90,13 +95,13 @@ final class IndexAdapter {
             List<IndexPart> all = new PartialIndexes(adapter).parts(index);
             return created(index.withoutWhere(all));
         }
-        List<IndexPart> parts = parts(index);
+        List<IndexPart> parts = new ArrayList<>(parts(index));
         boolean include = !index.include().isEmpty() && !has(SqlFeature.INCLUDED_COLUMNS);
         if (include) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), "INCLUDE");
         }
         String kind = kind(index);
-        if (isLeftOut(index)) {
+        if (isLeftOut(index) || index.kind().isEmpty() && !fitted(parts, index)) {
             return List.of();
         }
         QualifiedName name = names.index(index.name(), index.table(), index.parts(), index.span());
@@ -115,6 +120,54 @@ final class IndexAdapter {
                 index.method(),
                 List.of(),
                 index.span()));
+    }
+
+    /** Puts the beginnings of long texts in their place where the target indexes no more; false where it cannot do that. */
+    private boolean fitted(List<IndexPart> parts, DdlStatement.CreateIndex index) {
+        if (has(SqlFeature.INDEXES_LONG_TEXTS)) {
+            return true;
+        }
+        Optional<IndexPart> whole = index.parts().stream()
+                .filter(p -> isLong(p) && (p.prefix() == 0 || !has(SqlFeature.PREFIX_INDEXES)))
+                .findFirst();
+        if (whole.isEmpty()) {
+            return true;
+        }
+        String column =
+                whole.get().value() instanceof Expr.Column c ? c.name().last().text() : "";
+        if (index.unique()) {
+            throw new Untranslatable("a unique index on " + column + ", a long text or long bytes");
+        }
+        if (!has(SqlFeature.PREFIX_INDEXES) || index.parts().stream().anyMatch(this::isJson)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    index.span(),
+                    "the index" + index.name().map(n -> " " + n.last().text()).orElse("")
+                            + " is left out, as the target has none on long texts and bytes such as " + column);
+            return false;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, index.span(), "the beginning of " + column + " is indexed");
+        parts.replaceAll(p -> p.prefix() == 0 && isLong(p)
+                ? new IndexPart(p.value(), PREFIX, p.descending(), p.nulls(), p.leftOut())
+                : p);
+        return true;
+    }
+
+    private Optional<LogicalType> type(IndexPart part) {
+        return part.value() instanceof Expr.Column
+                ? adapter.facts(part.value()).flatMap(Scope.ColumnFacts::type)
+                : Optional.empty();
+    }
+
+    private boolean isLong(IndexPart part) {
+        return isJson(part)
+                || type(part)
+                        .filter(t -> t instanceof LogicalType.Text || t instanceof LogicalType.Blob)
+                        .isPresent();
+    }
+
+    private boolean isJson(IndexPart part) {
+        return type(part).filter(LogicalType.Json.class::isInstance).isPresent();
     }
 
     private List<IndexPart> parts(DdlStatement.CreateIndex index) {

@@ -110,9 +110,7 @@ final class KeyNumbers {
         if (given) {
             return true;
         }
-        boolean whole = value instanceof Expr.Literal l
-                && l.kind() == LiteralKind.NUMBER
-                && l.text().matches("\\d{1,18}");
+        boolean whole = value instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && l.isDigits(18);
         if (whole) {
             Numbered column = adapter.knowledge.numbered(insert.table()).orElseThrow();
             adapter.knowledge.sawNumber(column, new BigInteger(((Expr.Literal) value).text()));

@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +29,8 @@ import raftcart.type.LogicalType;
 
 /** Finds out what kinds of value the expressions of the source have. */
 final class KindFinder {
-    private static final Map<Class<? extends LogicalType>, ValueKind> KINDS = Map.ofEntries(
+    /** Asked for every value of a dump, for which a hash map is the quicker one. */
+    private static final Map<Class<? extends LogicalType>, ValueKind> KINDS = new HashMap<>(Map.ofEntries(
             Map.entry(LogicalType.Bool.class, ValueKind.BOOLEAN),
             Map.entry(LogicalType.Int.class, ValueKind.INTEGER),
             Map.entry(LogicalType.Year.class, ValueKind.INTEGER),
@@ -50,7 +52,7 @@ final class KindFinder {
             Map.entry(LogicalType.Duration.class, ValueKind.TIME),
             Map.entry(LogicalType.Timestamp.class, ValueKind.TIMESTAMP),
             Map.entry(LogicalType.Json.class, ValueKind.JSON),
-            Map.entry(LogicalType.Array.class, ValueKind.ARRAY));
+            Map.entry(LogicalType.Array.class, ValueKind.ARRAY)));
 
     private final Language language;
     private final Knowledge knowledge;
@@ -71,14 +73,11 @@ final class KindFinder {
         if (e instanceof Expr.Column column) {
             return scope.column(column.name()).map(ColumnFacts::kind).orElseGet(() -> pseudo(column));
         }
-        if (e instanceof Expr.Call call) {
-            return call(call, scope);
+        if (e instanceof Expr.Call || e instanceof Expr.Binary) {
+            return scope.kind(e, this::computed);
         }
         if (e instanceof Expr.Cast cast) {
             return kind(type(cast.type()));
-        }
-        if (e instanceof Expr.Binary binary) {
-            return binary(binary, scope);
         }
         boolean part = e instanceof Expr.Subscript s && kind(s.array(), scope) == ValueKind.TEXT;
         if (part || e instanceof Expr.Concat || e instanceof Expr.Collate) {
@@ -93,6 +92,10 @@ final class KindFinder {
             return ValueKind.BOOLEAN;
         }
         return further(e, scope);
+    }
+
+    private ValueKind computed(Expr e, Scope scope) {
+        return e instanceof Expr.Call call ? call(call, scope) : binary((Expr.Binary) e, scope);
     }
 
     private ValueKind further(Expr e, Scope scope) {

@@ -61,8 +61,25 @@ public final class Knowledge {
     /** A column: its type if it is known, and whether NULL is refused. */
     public record KnownColumn(Name name, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
 
-    /** A table or view with its columns in order and its keys; the primary key comes first. */
-    public record KnownTable(Map<String, KnownColumn> columns, List<List<Name>> keys) {
+    /**
+     * A table or view with its columns in order and its keys; the primary key comes first.
+     *
+     * @param facts the same columns as queries see them
+     */
+    public record KnownTable(
+            Map<String, KnownColumn> columns, Map<String, Scope.ColumnFacts> facts, List<List<Name>> keys) {
+        private static KnownTable of(List<KnownColumn> columns, List<List<Name>> keys) {
+            KnownTable table = new KnownTable(new LinkedHashMap<>(), new LinkedHashMap<>(), new ArrayList<>(keys));
+            columns.forEach(table::add);
+            return table;
+        }
+
+        private void add(KnownColumn column) {
+            String key = column.name().text().toLowerCase(Locale.ROOT);
+            columns.put(key, column);
+            facts.put(key, Scope.ColumnFacts.of(column));
+        }
+
         /** A table with its name in lower case. */
         record Named(String name, KnownTable table) {}
     }
@@ -85,9 +102,7 @@ public final class Knowledge {
 
     /** Remembers a table. */
     public void add(QualifiedName name, List<KnownColumn> columns, List<List<Name>> keys) {
-        Map<String, KnownColumn> byName = new LinkedHashMap<>();
-        columns.forEach(c -> byName.put(c.name().text().toLowerCase(Locale.ROOT), c));
-        tables.put(key(name), new KnownTable(byName, new ArrayList<>(keys)));
+        tables.put(key(name), KnownTable.of(columns, keys));
         addresses.remove(key(name));
         forgetIndexes(name);
     }
@@ -112,7 +127,7 @@ public final class Knowledge {
 
     /** Remembers a further column of a table that is known. */
     public void addColumn(QualifiedName table, KnownColumn column) {
-        table(table).ifPresent(t -> t.columns().put(column.name().text().toLowerCase(Locale.ROOT), column));
+        table(table).ifPresent(t -> t.add(column));
     }
 
     /** Remembers a further key of a table that is known. */

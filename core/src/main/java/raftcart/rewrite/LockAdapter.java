@@ -12,6 +12,7 @@ import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.Locking;
 
 /** The locks of a query: the tables that they are on, named or by a column, and what to do about locks of others. */
@@ -29,9 +30,13 @@ final class LockAdapter {
         this.relations = adapter.scope.relations();
     }
 
-    Locking adapt(Locking lock, Span span) {
+    Locking adapt(Locking lock, Query query) {
+        Span span = query.span();
         if (!to.has(SqlFeature.FOR_UPDATE)) {
             return lock; // the writer says what the target has in its place
+        }
+        if (to.has(SqlFeature.LOCKS_WITHOUT_LIMITS) && query.paging().isPresent()) {
+            throw new Untranslatable("FOR UPDATE of a limited number of rows");
         }
         if (lock.strength().equals("SHARE") && !to.has(SqlFeature.SHARED_LOCKS)) {
             throw new Untranslatable("FOR SHARE");

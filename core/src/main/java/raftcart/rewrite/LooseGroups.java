@@ -33,6 +33,7 @@ final class LooseGroups extends QueryMapper {
     private final SqlWriter writer;
     private final Set<String> grouped;
     private final boolean plain;
+    private boolean computed;
     private final Map<String, KnownTable> tables = new HashMap<>();
     private final Map<String, Expr> dependent = new java.util.LinkedHashMap<>();
 
@@ -94,12 +95,10 @@ final class LooseGroups extends QueryMapper {
 
     /** An item of GROUP BY: what it stands for, if it is an alias or a place. */
     private String grouped(Expr item) {
-        if (item instanceof Expr.Literal place
-                && place.kind() == LiteralKind.NUMBER
-                && place.text().matches("\\d{1,4}")) {
+        if (item instanceof Expr.Literal place && place.kind() == LiteralKind.NUMBER && place.isDigits(4)) {
             int index = Integer.parseInt(place.text()) - 1;
             if (index >= 0 && index < select.items().size()) {
-                return key(select.items().get(index).value());
+                return groupedKey(select.items().get(index).value());
             }
         }
         if (item instanceof Expr.Column column && column.name().parts().size() == 1) {
@@ -109,10 +108,16 @@ final class LooseGroups extends QueryMapper {
                             .isPresent())
                     .findFirst();
             if (alias.isPresent() && !(alias.get().value() instanceof Expr.Column)) {
-                return key(alias.get().value());
+                return groupedKey(alias.get().value());
             }
         }
-        return key(item);
+        return groupedKey(item);
+    }
+
+    /** Where columns alone are grouped, nothing else has to be written to be compared with them. */
+    private String groupedKey(Expr e) {
+        computed |= !(e instanceof Expr.Column);
+        return key(e);
     }
 
     /** Columns are the same if their last names are; other expressions if they are written the same. */
@@ -138,7 +143,8 @@ final class LooseGroups extends QueryMapper {
                 || Aggregates.is(e, adapter)) {
             return e;
         }
-        if (!(e instanceof Expr.Literal) && grouped.contains(key(e))) {
+        boolean comparable = computed ? !(e instanceof Expr.Literal) : e instanceof Expr.Column;
+        if (comparable && grouped.contains(key(e))) {
             return e;
         }
         if (!(e instanceof Expr.Column column) || isAlias(e)) {

@@ -16,7 +16,7 @@ final class NeverNull {
         if (e instanceof Expr.Column column) {
             return scope.column(column.name()).map(Scope.ColumnFacts::notNull).orElse(false);
         }
-        if (e instanceof Expr.Call call && call.function().matches("coalesce|nvl|ifnull|isnull")) {
+        if (e instanceof Expr.Call call && call.isAny("coalesce", "nvl", "ifnull", "isnull")) {
             return call.arguments().stream().anyMatch(a -> is(a, scope));
         }
         return e instanceof Expr.CurrentTime || isTrueOrFalse(e);

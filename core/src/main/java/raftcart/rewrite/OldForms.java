@@ -281,9 +281,7 @@ final class OldForms {
             return Optional.of(b.right());
         }
         if (b.operator() == BinaryOperator.LESS) {
-            if (b.right() instanceof Expr.Literal l
-                    && l.kind() == LiteralKind.NUMBER
-                    && l.text().matches("\\d{1,18}")) {
+            if (b.right() instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && l.isDigits(18)) {
                 return Optional.of(Expr.Literal.number(Long.parseLong(l.text()) - 1));
             }
             return Optional.of(new Expr.Binary(BinaryOperator.SUBTRACT, b.right(), Expr.Literal.number(1), b.span()));

@@ -382,7 +382,7 @@ final class OperatorAdapter {
         for (Expr original : expressions) {
             Expr e = bytes ? ByteTexts.of(original, adapter.from) : plain(original);
             if (bool && !same()) {
-                adapted.add(boolSide(e));
+                adapted.add(new Truths(adapter).beside(e));
             } else if (stamped && (adapter.kind(e) == ValueKind.DATE || adapter.kind(e) == ValueKind.TEXT)) {
                 adapted.add(new Expr.Cast(
                         new DateAdapter(adapter).constant(e, ValueKind.TIMESTAMP),
@@ -401,11 +401,30 @@ final class OperatorAdapter {
         return adapted;
     }
 
+    /** A regular expression is found in a text. */
+    Expr matches(Expr.Matches matches) {
+        TextRules texts = new TextRules(adapter);
+        texts.read(matches.pattern(), matches.span());
+        if (!matches.ignoreCase()) {
+            texts.matched(matches.value(), matches.pattern(), matches.span());
+        }
+        Expr value = adapter.expr(matches.value());
+        boolean number = adapter.kind(matches.value()).isNumber()
+                && !adapter.to.has(SqlFeature.CONVERTS_SILENTLY)
+                && !adapter.to.has(SqlFeature.CONVERTS_OR_FAILS);
+        return new Expr.Matches(
+                number ? new Expr.Cast(value, adapter.castType(new LogicalType.Text(0)), false, value.span()) : value,
+                adapter.expr(matches.pattern()),
+                matches.ignoreCase(),
+                matches.negated(),
+                matches.span());
+    }
+
     /** A number beside a time of day, where only the source takes it for one. */
     private boolean isNumberOfTime(Expr e, List<ValueKind> kinds) {
         return e instanceof Expr.Literal l
                 && l.kind() == LiteralKind.NUMBER
-                && l.text().matches("\\d{1,6}")
+                && l.isDigits(6)
                 && (kinds.contains(ValueKind.TIME) || kinds.contains(ValueKind.INTERVAL))
                 && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
     }
@@ -433,32 +452,6 @@ final class OperatorAdapter {
                         .filter(LogicalType.Bits.class::isInstance)
                         .isEmpty()
                 && !(e instanceof Expr.Literal l && l.kind() == LiteralKind.BITS);
-    }
-
-    /** 0 and 1 beside a boolean are FALSE and TRUE, and the other way round. */
-    private Expr boolSide(Expr e) {
-        if (e instanceof Expr.Literal literal && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
-            boolean other =
-                    literal.kind() == LiteralKind.NUMBER && !literal.text().matches("[01]");
-            if (other) {
-                throw new Untranslatable("a truth value is compared with " + literal.text());
-            }
-            boolean one = literal.text().matches("(?i)1|t|true|y|yes|on");
-            boolean zero = literal.text().matches("(?i)0|f|false|n|no|off");
-            if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {
-                adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), literal.text() + " beside a truth value");
-                return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
-            }
-        }
-        if (e instanceof Expr.Literal word
-                && word.text().matches("(?i)true|false")
-                && word.kind() == LiteralKind.STRING) {
-            return Expr.Literal.number(word.text().equalsIgnoreCase("true") ? 1 : 0);
-        }
-        boolean condition = KindFinder.isCondition(e)
-                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
-                && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES);
-        return condition ? adapter.condition(e) : adapter.expr(e);
     }
 
     /** Says where a text beside something unknown is a date to the source alone. */

@@ -84,6 +84,6 @@ final class OrderAdapter {
 
     /** Counts and row numbers are never NULL. */
     private static boolean isRanked(Expr e) {
-        return e instanceof Expr.Call call && call.function().matches("count|row_number|rank|dense_rank|count_rows");
+        return e instanceof Expr.Call call && call.isAny("count", "row_number", "rank", "dense_rank", "count_rows");
     }
 }

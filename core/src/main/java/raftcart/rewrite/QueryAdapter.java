@@ -10,6 +10,8 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.function.Signature;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
@@ -170,7 +172,7 @@ class QueryAdapter extends ExprAdapter {
             order.addAll(orders.item(item, !select.distinct() && !isAlias(item, select)));
         }
         Optional<Query.Locking> locking =
-                same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query.span()));
+                same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query));
         Query result = new Query(tables, recursive, adapted, order, paging, locking, query.span());
         return new ChoiceAdapter(this).rewrite(result);
     }
@@ -329,9 +331,24 @@ class QueryAdapter extends ExprAdapter {
         if (bare) {
             throw new Untranslatable("NULL without a type");
         }
+        if (!same() && item.value() instanceof Expr.Call call) {
+            from.functions()
+                    .recognise(call.name().toString(), call.arguments(), this::kind)
+                    .ifPresent(r -> result(r.signature(), call));
+        }
         Expr value = instants.item(item.value());
         // A column that was a call or literal keeps the name that the source gives it only if it says so.
         return new Item(value, item.alias());
+    }
+
+    /** Looks at what a function gives that is a column of the result. */
+    private void result(Signature function, Expr.Call call) {
+        if (function.group() == Signature.Group.TABLE && !to.has(SqlFeature.ROWS_AMONG_COLUMNS)) {
+            throw new Untranslatable("a function that gives rows, among the columns");
+        }
+        if (function.result() == ValueKind.BOOLEAN && lost(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+            note(FindingCode.FUNCTION_DIFFERS, call.span(), "true and false, which are 1 and 0 on the source");
+        }
     }
 
     private Grouping grouping(Grouping grouping) {

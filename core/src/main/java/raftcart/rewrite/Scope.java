@@ -1,12 +1,15 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
@@ -16,13 +19,23 @@ final class Scope {
     private final Optional<Scope> outer;
     private final List<Relation> relations = new ArrayList<>();
     private final Map<String, Relation> commonTables = new LinkedHashMap<>();
+    private final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
 
     Scope(Optional<Scope> outer) {
         this.outer = outer;
     }
 
     /** What is known of a column. */
-    record ColumnFacts(String name, ValueKind kind, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {}
+    record ColumnFacts(String name, ValueKind kind, Optional<LogicalType> type, boolean notNull, boolean ignoresCase) {
+        static ColumnFacts of(Knowledge.KnownColumn column) {
+            return new ColumnFacts(
+                    column.name().text(),
+                    column.type().map(KindFinder::kind).orElse(ValueKind.UNKNOWN),
+                    column.type(),
+                    column.notNull(),
+                    column.ignoresCase());
+        }
+    }
 
     /**
      * A table under the name by which it is called here; no columns are listed where none are known.
@@ -36,25 +49,22 @@ final class Scope {
 
         /** A table that is known, under a name of its own. */
         static Optional<Relation> of(String name, QualifiedName table, Knowledge knowledge) {
-            return knowledge.table(table).map(t -> new Relation(name, columns(t), true, knowledge.address(table)));
-        }
-
-        private static Map<String, ColumnFacts> columns(Knowledge.KnownTable table) {
-            Map<String, ColumnFacts> columns = new LinkedHashMap<>();
-            table.columns()
-                    .forEach((key, c) -> columns.put(
-                            key,
-                            new ColumnFacts(
-                                    c.name().text(),
-                                    c.type().map(KindFinder::kind).orElse(ValueKind.UNKNOWN),
-                                    c.type(),
-                                    c.notNull(),
-                                    c.ignoresCase())));
-            return columns;
+            return knowledge.table(table).map(t -> new Relation(name, t.facts(), true, knowledge.address(table)));
         }
     }
 
+    /** The kind of an expression here, found out once: the same is asked at every level of what stands around it. */
+    ValueKind kind(Expr e, BiFunction<Expr, Scope, ValueKind> finder) {
+        ValueKind known = kinds.get(e);
+        if (known == null) {
+            known = finder.apply(e, this);
+            kinds.put(e, known);
+        }
+        return known;
+    }
+
     void add(Relation relation) {
+        kinds.clear();
         relations.add(relation);
     }
 
@@ -71,6 +81,7 @@ final class Scope {
     }
 
     void addCommonTable(Name name, Relation relation) {
+        kinds.clear();
         commonTables.put(name.text().toLowerCase(Locale.ROOT), relation);
     }
 
@@ -101,6 +112,15 @@ final class Scope {
         return relations.size() == 1 ? Optional.of(relations.get(0)) : Optional.empty();
     }
 
+    private boolean isComplete() {
+        for (Relation relation : relations) {
+            if (!relation.complete()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** What is known of the column that a name means. */
     Optional<ColumnFacts> column(QualifiedName name) {
         String column = name.last().text().toLowerCase(Locale.ROOT);
@@ -114,7 +134,6 @@ final class Scope {
                 return Optional.of(facts);
             }
         }
-        boolean all = relations.stream().allMatch(Relation::complete);
-        return all ? outer.flatMap(o -> o.column(name)) : Optional.empty();
+        return isComplete() ? outer.flatMap(o -> o.column(name)) : Optional.empty();
     }
 }

@@ -13,7 +13,6 @@ import raftcart.sql.Span;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
@@ -225,12 +224,13 @@ final class StatementAdapter {
                         true,
                         Optional.empty(),
                         Optional.empty(),
+                        Optional.empty(),
                         List.of(),
                         statement.span()));
     }
 
     /** {@code SELECT setval('s', 41, true)} of a dump: the sequence goes on behind that number. */
-    private static Optional<Statement> sequencePosition(Statement.QueryStatement statement) {
+    private Optional<Statement> sequencePosition(Statement.QueryStatement statement) {
         boolean alone = statement.query().body() instanceof QueryBody.Select s
                 && s.items().size() == 1
                 && s.from().isEmpty()
@@ -250,16 +250,16 @@ final class StatementAdapter {
         }
         boolean used = texts.size() < 3 || texts.get(2).equals("true");
         long next = Long.parseLong(texts.get(1)) + (used ? 1 : 0);
-        QualifiedName name = QualifiedName.of(texts.get(0).replace("\"", "").split("\\."));
-        return Optional.of(new DdlStatement.CreateSequence(
-                name,
-                true,
-                false,
-                Optional.empty(),
-                TableParts.IdentityOptions.DEFAULT,
-                Optional.of(next),
-                List.of(),
-                statement.span()));
+        return SequenceNames.read(texts.get(0), adapter.from.grammar())
+                .map(name -> new DdlStatement.CreateSequence(
+                        name,
+                        true,
+                        false,
+                        Optional.empty(),
+                        TableParts.IdentityOptions.DEFAULT,
+                        Optional.of(next),
+                        List.of(),
+                        statement.span()));
     }
 
     /** A query that does nothing but set something for the session, as dumps have it. */

@@ -49,6 +49,12 @@ public final class StatementRewriter {
         } catch (RuntimeException e) {
             return List.of(defect(e, text, new int[] {line, column}));
         }
+        boolean stays = from.name().equals(to.name())
+                && !parsed.statements().isEmpty()
+                && parsed.statements().stream().allMatch(StatementRewriter::isUnderstood);
+        if (stays) {
+            return List.of(kept(parsed, text, ruled, line, column));
+        }
         List<StatementResult> results = new ArrayList<>();
         int passed = 0;
         for (StatementParser.Parsed one : parsed.statements()) {
@@ -105,10 +111,6 @@ public final class StatementRewriter {
             StatementParser.Parsed parsed, String text, List<Token> inner, AdaptNotes notes, int line, int column) {
         String source = text.substring(parsed.start(), parsed.end());
         int[] place = place(text, parsed.start(), line, column);
-        if (from.name().equals(to.name()) && isKept(parsed)) {
-            String whole = whole(text, parsed);
-            return new StatementResult(place[0], place[1], Outcome.AS_IS, whole, whole, List.of());
-        }
         if (parsed.statement().isEmpty()) {
             SqlSyntaxException failure = parsed.failure().orElseThrow();
             FindingCode code = failure.isUnderstood() ? FindingCode.NO_COUNTERPART : FindingCode.NOT_UNDERSTOOD;
@@ -163,12 +165,34 @@ public final class StatementRewriter {
                 opens && after.lookingAt() ? parsed.end() + after.end() : parsed.end());
     }
 
-    /** What is known, but has no place in the tree, stays what it is where the dialect stays the same. */
-    private static boolean isKept(StatementParser.Parsed parsed) {
-        return parsed.statement().isEmpty()
-                ? parsed.failure().orElseThrow().isUnderstood()
-                : parsed.statement().get() instanceof Statement.NotTranslated
-                        || parsed.statement().get() instanceof Statement.ClientCommand;
+    private static boolean isUnderstood(StatementParser.Parsed parsed) {
+        return parsed.failure().map(SqlSyntaxException::isUnderstood).orElse(true);
+    }
+
+    /** What a statement makes is known to those that follow, whatever becomes of its text. */
+    private void remember(Statement statement) {
+        try {
+            new StatementAdapter(from, to, knowledge, new AdaptNotes()).adapt(statement);
+        } catch (Untranslatable e) {
+            return; // what has no place in the tree makes nothing that could be remembered
+        }
+    }
+
+    /** Where the dialect stays the same the whole text stays, conditions around statements and all, with what rules made of it. */
+    private StatementResult kept(StatementParser.Result parsed, String text, AdaptNotes ruled, int line, int column) {
+        int[] place = place(text, parsed.statements().get(0).start(), line, column);
+        try {
+            parsed.statements().forEach(s -> s.statement().ifPresent(this::remember));
+        } catch (RuntimeException e) {
+            return defect(e, text, place);
+        }
+        List<PlacedFinding> findings = ruled.all().stream()
+                .map(n -> new PlacedFinding(n.code(), n.line(), n.column(), n.detail()))
+                .toList();
+        Outcome outcome = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.AS_IS, Outcome::worse);
+        String bare = text.stripTrailing(); // the separator is put behind it
+        String kept = bare.endsWith(";") ? bare.substring(0, bare.length() - 1) : bare;
+        return new StatementResult(place[0], place[1], outcome, kept, kept, findings);
     }
 
     private String write(Statement statement, AdaptNotes notes) {
@@ -215,6 +239,9 @@ public final class StatementRewriter {
     /** The comments between the statement before and this one; after the last one those that follow, too. */
     private static List<Token> around(
             StatementParser.Result parsed, int from, StatementParser.Parsed one, boolean last) {
+        if (parsed.comments().isEmpty()) {
+            return List.of();
+        }
         return parsed.comments().stream()
                 .filter(t -> t.span().start() >= from && t.span().start() < one.start()
                         || last && t.span().start() >= one.end())
@@ -223,6 +250,9 @@ public final class StatementRewriter {
 
     /** The comments and hints that stand inside of a statement. */
     private static List<Token> inside(StatementParser.Result parsed, StatementParser.Parsed one) {
+        if (parsed.comments().isEmpty() && parsed.hints().isEmpty()) {
+            return List.of();
+        }
         return Stream.concat(parsed.comments().stream(), parsed.hints().stream())
                 .filter(t -> t.span().start() > one.start() && t.span().start() < one.end())
                 .sorted(Comparator.comparingInt(t -> t.span().start()))

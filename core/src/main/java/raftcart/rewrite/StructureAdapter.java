@@ -186,6 +186,21 @@ final class StructureAdapter {
         if (statement instanceof DdlStatement.Grant grant && !adapter.same()) {
             return new GrantAdapter(adapter).adapt(grant);
         }
+        if (statement instanceof DdlStatement.RoleMembers members && !adapter.same()) {
+            return new GrantAdapter(adapter).adapt(members);
+        }
+        if (statement instanceof DdlStatement.CreateRole role
+                && role.ifNotExists()
+                && !canSayIf(SqlFeature.ROLE_IF_NOT_EXISTS, role)) {
+            return List.of(new DdlStatement.CreateRole(role.name(), false, role.span()));
+        }
+        if (statement instanceof DdlStatement.CreatePartition part && !has(SqlFeature.PARTITIONS_ARE_TABLES)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    part.span(),
+                    "the partition " + part.name() + " is left out; its rows belong to " + part.table());
+            return List.of();
+        }
         return List.of(statement);
     }
 

@@ -6,12 +6,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
@@ -19,6 +21,7 @@ import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Partitioning;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
@@ -293,6 +296,9 @@ final class TableAdapter {
             replaced(table).ifPresent(d -> all.add(0, d));
             return all;
         }
+        Optional<Partitioning> parts =
+                table.partitioning().flatMap(p -> partitions(table, adapted).adapted(p));
+        boolean apart = has(SqlFeature.PARTITIONS_ARE_TABLES);
         all.add(new CreateTable(
                 table.name(),
                 ifNotExists,
@@ -306,11 +312,32 @@ final class TableAdapter {
                 table.withData() || !has(SqlFeature.TABLE_AS_WITHOUT_DATA),
                 table.comment(),
                 columns.collationOfTable(table),
+                parts.map(p -> apart ? p.withPartitions(List.of()) : p),
                 List.of(),
                 table.span()));
+        parts.filter(p -> apart).stream()
+                .flatMap(p -> p.partitions().stream())
+                .map(p -> new DdlStatement.CreatePartition(p.name().orElseThrow(), table.name(), p, table.span()))
+                .forEach(all::add);
         all.addAll(after);
         replaced(table).ifPresent(d -> all.add(0, d));
         return all;
+    }
+
+    private PartitionAdapter partitions(CreateTable table, List<ColumnDefinition> adapted) {
+        boolean references = Stream.concat(
+                        table.constraints().stream(), table.columns().stream().flatMap(c -> c.constraints().stream()))
+                .anyMatch(c -> c.kind() == ConstraintKind.FOREIGN_KEY);
+        PartitionAdapter.Around around =
+                new PartitionAdapter.Around(table.name(), keys(table), references, n -> adapted.stream()
+                        .filter(c -> c.name().matches(n))
+                        .findFirst()
+                        .flatMap(ColumnDefinition::type)
+                        .map(t -> adapter.to
+                                .types()
+                                .read(TypeNameParser.parse(
+                                        t.name(), adapter.to.grammar().lexical()))));
+        return new PartitionAdapter(adapter, around, table.span());
     }
 
     /** What drops the table that is there, for a table that takes its place. */

@@ -58,7 +58,7 @@ final class TextEnds {
         if (start == 0 && adapter.from.has(SqlFeature.PLACE_0_IS_FIRST)) {
             return Optional.of(substring(call, text, first, length));
         }
-        if (!(length instanceof Expr.Literal l) || !l.text().matches("\\d{1,9}")) {
+        if (!(length instanceof Expr.Literal l) || !l.isDigits(9)) {
             throw new Untranslatable("a part of a text that begins before its first character");
         }
         long rest = Math.max(0, Long.parseLong(l.text()) + start - 1);

@@ -57,6 +57,9 @@ final class TextRules {
             "sha1",
             "sha256");
 
+    private static final String[] SMALL = {"lower", "lcase"};
+    private static final String[] CAPITAL = {"upper", "ucase"};
+
     /** What stands for characters of a kind in a regular expression. */
     private static final Pattern CLASSES = Pattern.compile("\\\\.|\\[:\\w+:]");
 
@@ -82,8 +85,8 @@ final class TextRules {
 
     /** True for letters made small, or capital, beside others of that case, so that it does not matter whether it counts. */
     private static boolean isFolded(Expr e, List<Expr> all) {
-        boolean small = isCall(e, "lower|lcase");
-        return (small || isCall(e, "upper|ucase")) && all.stream().allMatch(o -> isOfCase(o, small));
+        boolean small = isCall(e, SMALL);
+        return (small || isCall(e, CAPITAL)) && all.stream().allMatch(o -> isOfCase(o, small));
     }
 
     private static boolean isOfCase(Expr e, boolean small) {
@@ -93,11 +96,11 @@ final class TextRules {
                                 small
                                         ? l.text().toLowerCase(Locale.ROOT)
                                         : l.text().toUpperCase(Locale.ROOT))
-                : isCall(e, small ? "lower|lcase" : "upper|ucase");
+                : isCall(e, small ? SMALL : CAPITAL);
     }
 
-    private static boolean isCall(Expr e, String names) {
-        return e instanceof Expr.Call c && c.function().matches(names);
+    private static boolean isCall(Expr e, String... names) {
+        return e instanceof Expr.Call c && c.isAny(names);
     }
 
     /** Says where texts that are one to the source, as it ignores the case of their letters, are several to the target. */
@@ -105,7 +108,7 @@ final class TextRules {
         if (!adapter.lost(SqlFeature.IGNORES_CASE)) {
             return;
         }
-        boolean falls = values.filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
+        boolean falls = values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                 .flatMap(TextRules::columns)
                 .anyMatch(e -> {
                     Optional<ColumnFacts> facts = adapter.facts(e);
@@ -165,7 +168,7 @@ final class TextRules {
     /** Says where texts that are known to ignore the case of their letters do so on the source only. */
     void known(Stream<Expr> values, Span span, String where) {
         boolean differs = adapter.lost(SqlFeature.IGNORES_CASE)
-                && values.filter(e -> !isCall(e, "lower|upper|lcase|ucase"))
+                && values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                         .flatMap(TextRules::columns)
                         .map(adapter::facts)
                         .anyMatch(f -> f.filter(c -> c.kind() == ValueKind.TEXT && c.ignoresCase())

@@ -1,9 +1,12 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import java.util.function.Function;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
@@ -15,6 +18,9 @@ import raftcart.type.LogicalType;
 
 /** Truth values that the source uses as the numbers 0 and 1, where the target has them apart from numbers. */
 final class Truths {
+    private static final Set<String> TRUE_WORDS = Set.of("1", "t", "true", "y", "yes", "on");
+    private static final Set<String> FALSE_WORDS = Set.of("0", "f", "false", "n", "no", "off");
+
     private final ExprAdapter adapter;
 
     Truths(ExprAdapter adapter) {
@@ -130,6 +136,35 @@ final class Truths {
         return adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS) && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)
                 ? adapter.condition(condition)
                 : adapter.expr(condition);
+    }
+
+    /** 0 and 1 beside a boolean are FALSE and TRUE, and the other way round. */
+    Expr beside(Expr e) {
+        if (e instanceof Expr.Literal literal && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
+            boolean other = literal.kind() == LiteralKind.NUMBER && !isZeroOrOne(literal);
+            if (other) {
+                throw new Untranslatable("a truth value is compared with " + literal.text());
+            }
+            boolean one = TRUE_WORDS.contains(low(literal));
+            boolean zero = FALSE_WORDS.contains(low(literal));
+            if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {
+                adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), literal.text() + " beside a truth value");
+                return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
+            }
+        }
+        if (e instanceof Expr.Literal word
+                && word.kind() == LiteralKind.STRING
+                && (low(word).equals("true") || low(word).equals("false"))) {
+            return Expr.Literal.number(low(word).equals("true") ? 1 : 0);
+        }
+        boolean condition = KindFinder.isCondition(e)
+                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+        return condition ? adapter.condition(e) : adapter.expr(e);
+    }
+
+    private static String low(Expr.Literal literal) {
+        return literal.text().toLowerCase(Locale.ROOT);
     }
 
     /** True where what is of this kind has to be made a truth value before a column takes it. */

@@ -335,7 +335,7 @@ final class ValueAdapter {
 
     /** A number in a column of bits: its digits in base two. */
     private static Expr.Literal bitsOfNumber(Expr.Literal number, LogicalType.Bits type) {
-        if (!number.text().matches("\\d{1,20}")) {
+        if (!number.isDigits(20)) {
             return number;
         }
         String digits = new BigInteger(number.text()).toString(2);

@@ -7,6 +7,7 @@ import raftcart.catalog.Identity;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.TableParts.ConstraintKind;
 
 /** Applies ALTER TABLE. */
 final class Alteration {
@@ -21,6 +22,11 @@ final class Alteration {
     }
 
     Optional<String> apply(DdlStatement.AlterTable alter) {
+        if (builder.isPart(alter.name())) {
+            return alter.actions().stream().allMatch(Alteration::isOfWhole)
+                    ? Optional.empty()
+                    : Optional.of("a change of one partition alone");
+        }
         Optional<TableDraft> table = builder.table(alter.name());
         if (table.isEmpty()) {
             return alter.ifExists() ? Optional.empty() : Optional.of("there is no table " + alter.name());
@@ -29,6 +35,14 @@ final class Alteration {
             column(table.get(), action);
         }
         return Optional.empty();
+    }
+
+    /** What a dump says of each partition again, as it is said of the table. */
+    private static boolean isOfWhole(AlterAction action) {
+        boolean key = action instanceof AlterAction.AddConstraint add
+                && (add.constraint().kind() == ConstraintKind.PRIMARY_KEY
+                        || add.constraint().kind() == ConstraintKind.UNIQUE);
+        return key || action instanceof AlterAction.SetDefault || action instanceof AlterAction.Physical;
     }
 
     private void column(TableDraft table, AlterAction action) {
@@ -72,6 +86,8 @@ final class Alteration {
             builder.rename(table, rename.to());
         } else if (action instanceof AlterAction.SetComment comment) {
             table.comment = comment.text();
+        } else if (action instanceof AlterAction.AttachPartition part) {
+            builder.addPartition(table, names.object(part.part()), part.bounds());
         } else if (action instanceof AlterAction.Physical physical) {
             table.physical.add(physical.text());
         }

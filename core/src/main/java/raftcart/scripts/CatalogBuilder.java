@@ -37,6 +37,7 @@ final class CatalogBuilder {
     private final ObjectNames names;
     private final Definitions definitions;
     private final Map<ObjectName, TableDraft> tables = new LinkedHashMap<>();
+    private final Map<ObjectName, TableDraft> parts = new LinkedHashMap<>();
     private final Map<ObjectName, Sequence> sequences = new LinkedHashMap<>();
     private final Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
     private final List<CodeObject> code = new ArrayList<>();
@@ -97,6 +98,12 @@ final class CatalogBuilder {
         if (statement instanceof CreateTable table) {
             return create(table, text);
         }
+        if (statement instanceof DdlStatement.CreatePartition part) {
+            Optional<TableDraft> whole = table(part.table());
+            whole.ifPresent(t ->
+                    addPartition(t, names.object(part.name()), part.partition().text()));
+            return whole.isPresent() ? Optional.empty() : Optional.of("there is no table " + part.table());
+        }
         if (statement instanceof DdlStatement.AlterTable alter) {
             return new Alteration(this, definitions, names).apply(alter);
         }
@@ -143,6 +150,10 @@ final class CatalogBuilder {
             put(ObjectKind.TYPE, names.object(type.name()), text);
         } else if (statement instanceof DdlStatement.Grant grant) {
             grant(grant, text);
+        } else if (statement instanceof DdlStatement.CreateRole role) {
+            put(ObjectKind.ROLE, new ObjectName("", role.name().text()), text);
+        } else if (statement instanceof DdlStatement.RoleMembers members) {
+            put(ObjectKind.GRANT, new ObjectName(names.defaultSchema(), MemberNames.of(members)), text);
         } else if (statement instanceof Statement.UseSchema use) {
             names.use(use.schema());
         } else if (statement instanceof Statement.Insert insert) {
@@ -200,8 +211,29 @@ final class CatalogBuilder {
                 .flatMap(c -> c.leftOut().stream().map(l -> c.name().text() + ": " + l))
                 .forEach(draft.physical::add);
         draft.physical.addAll(table.leftOut());
+        table.partitioning().ifPresent(draft::divide);
         draft.comment = table.comment().orElse("");
         return Optional.empty();
+    }
+
+    /** Takes a table, or the name of one, for a part of another; what is said of it from then on is said of that. */
+    void addPartition(TableDraft table, ObjectName part, String bounds) {
+        Optional.ofNullable(tables.remove(part)).ifPresent(p -> {
+            table.rows += p.rows;
+            p.checks.stream()
+                    .filter(c ->
+                            table.checks.stream().noneMatch(o -> o.expression().equals(c.expression())))
+                    .forEach(c -> table.physical.add("check " + c.name() + " of its partition " + part.name()));
+            p.foreignKeys.forEach(
+                    k -> table.physical.add("foreign key " + k.name() + " of its partition " + part.name()));
+        });
+        parts.put(part, table);
+        table.addPartition(part.name(), bounds);
+    }
+
+    /** True for a part of a table, whose keys and indexes are those of the table. */
+    boolean isPart(QualifiedName name) {
+        return parts.containsKey(names.object(name));
     }
 
     /** The table of this name; one of another schema where the name says none and there is but one. */
@@ -210,6 +242,9 @@ final class CatalogBuilder {
         TableDraft exact = tables.get(wanted);
         if (exact != null) {
             return Optional.of(exact);
+        }
+        if (parts.containsKey(wanted)) {
+            return Optional.of(parts.get(wanted));
         }
         List<TableDraft> alike = tables.values().stream()
                 .filter(t -> t.name.name().equalsIgnoreCase(wanted.name()))
@@ -241,6 +276,9 @@ final class CatalogBuilder {
     private Optional<String> drop(DdlStatement.Drop drop) {
         for (QualifiedName name : drop.names()) {
             ObjectName object = names.object(name);
+            if (drop.kind().equals("TABLE") && isPart(name)) {
+                return Optional.of("one partition is dropped, with its rows");
+            }
             switch (drop.kind()) {
                 case "TABLE" -> table(name).ifPresent(t -> tables.remove(t.name));
                 case "SEQUENCE" -> sequences.remove(object);
@@ -255,6 +293,9 @@ final class CatalogBuilder {
                     tables.keySet().removeIf(t -> t.schema().equalsIgnoreCase(object.name()));
                     code.removeIf(c -> c.name().schema().equalsIgnoreCase(object.name()));
                 }
+                case "ROLE" ->
+                    code.removeIf(c -> c.kind() == ObjectKind.ROLE
+                            && c.name().name().equalsIgnoreCase(name.last().text()));
                 default -> code.removeIf(c -> c.name().equals(object));
             }
         }

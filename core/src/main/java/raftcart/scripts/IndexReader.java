@@ -26,6 +26,10 @@ final class IndexReader {
         }
         TableDraft table = found.get();
         List<KeyPart> parts = definitions.parts(table, index.parts());
+        if (builder.isPart(index.table())) {
+            boolean ofWhole = table.indexes.stream().anyMatch(i -> i.parts().equals(parts));
+            return ofWhole ? Optional.empty() : Optional.of("an index on one partition alone");
+        }
         String name = index.name()
                 .map(n -> names.stored(n.last()))
                 .orElseGet(

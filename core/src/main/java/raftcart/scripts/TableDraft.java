@@ -15,6 +15,7 @@ import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Partitioning;
 import raftcart.catalog.Table;
 import raftcart.sql.tree.Name;
 
@@ -28,11 +29,30 @@ final class TableDraft {
     final List<CheckConstraint> checks = new ArrayList<>();
     final List<Index> indexes = new ArrayList<>();
     final List<String> physical = new ArrayList<>();
+    Optional<Partitioning> partitioning = Optional.empty();
     String comment = "";
     long rows;
 
     TableDraft(ObjectName name) {
         this.name = name;
+    }
+
+    /** Divides its rows; parts without names are counted. */
+    void divide(raftcart.sql.tree.Partitioning given) {
+        partitioning = Optional.of(new Partitioning(given.scheme(), List.of()));
+        for (raftcart.sql.tree.Partitioning.Partition part : given.partitions()) {
+            int number = partitioning.get().partitions().size();
+            addPartition(part.name().map(n -> n.last().text()).orElse("p" + number), part.text());
+        }
+        given.leftOut().stream().filter("subpartitions"::equals).forEach(physical::add);
+    }
+
+    /** A further part. */
+    void addPartition(String part, String bounds) {
+        List<Partitioning.Partition> all = new ArrayList<>();
+        partitioning.ifPresent(p -> all.addAll(p.partitions()));
+        all.add(new Partitioning.Partition(part, bounds));
+        partitioning = partitioning.map(p -> new Partitioning(p.scheme(), all));
     }
 
     /** The column's name as it was defined; the given text where there is none. */
@@ -159,6 +179,17 @@ final class TableDraft {
 
     Table table() {
         return new Table(
-                name, columns, primaryKey, uniqueKeys, foreignKeys, checks, indexes, comment, physical, rows, 0);
+                name,
+                columns,
+                primaryKey,
+                uniqueKeys,
+                foreignKeys,
+                checks,
+                indexes,
+                comment,
+                partitioning,
+                physical,
+                rows,
+                0);
     }
 }

@@ -21,11 +21,13 @@ public record Token(TokenKind kind, String text, String value, Span span) {
         return false;
     }
 
-    /** Most words differ in their first letter, which is cheap to see. */
+    /** Most words differ in their length, first or last letter, which is cheap to see; many are written as we ask. */
     private boolean same(String word) {
-        return value.length() == word.length()
+        int length = word.length();
+        return value.length() == length
                 && ((value.charAt(0) ^ word.charAt(0)) & CASE_MASK) == 0
-                && value.equalsIgnoreCase(word);
+                && ((value.charAt(length - 1) ^ word.charAt(length - 1)) & CASE_MASK) == 0
+                && (value.equals(word) || value.equalsIgnoreCase(word));
     }
 
     /** True for this operator or punctuation mark. */

@@ -1,6 +1,7 @@
 package raftcart.sql;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -51,7 +52,7 @@ public final class TokenCursor {
 
     /** What was taken since this mark. */
     public List<Token> taken(int mark) {
-        return List.of(Arrays.copyOfRange(tokens, mark, Math.min(position, tokens.length)));
+        return Collections.unmodifiableList(Arrays.asList(tokens).subList(mark, Math.min(position, tokens.length)));
     }
 
     /** Remembers what was taken since this mark, if anything, as advice that the tree does not hold. */
@@ -148,10 +149,15 @@ public final class TokenCursor {
 
     /** An error at the cursor that says what was expected there. */
     public SqlSyntaxException unexpected(String expected) {
-        Token token = peek();
+        return unexpectedAt(peek(), expected);
+    }
+
+    /** An error at a token that says what was expected there. */
+    public SqlSyntaxException unexpectedAt(Token token, String expected) {
         String text = token.text().length() > 40 ? token.text().substring(0, 40) + "..." : token.text();
         String found = token.kind() == TokenKind.END ? "the end of the text" : "'" + text + "'";
-        return error("found " + found + ", expected " + expected);
+        Span span = token.span();
+        return new SqlSyntaxException(span.line(), span.column(), "found " + found + ", expected " + expected);
     }
 
     /** Refuses a form at the cursor that is known, but is left to a person. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import raftcart.catalog.Catalog;
@@ -77,9 +78,24 @@ final class CodeTranslator {
                 .forEach(p -> knowledge.addNumbered(relation.name(), new Name(p.targetName(), true), BigInteger.ONE));
     }
 
+    /** The table into which rows go; those that go into one of its parts find their part themselves. */
+    private Optional<Relation> receiving(QualifiedName name) {
+        Optional<Relation> own = relation(name);
+        if (own.isPresent() || !from.has(SqlFeature.PARTITIONS_ARE_TABLES)) {
+            return own;
+        }
+        return source.tables()
+                .filter(t -> t.partitioning().stream()
+                        .flatMap(p -> p.partitions().stream())
+                        .anyMatch(p -> p.name().equalsIgnoreCase(name.last().text())))
+                .map(t -> relations.get(t.name()))
+                .filter(Objects::nonNull)
+                .findFirst();
+    }
+
     /** The same rows for the target, with its names; empty for a table that is not there. */
     Optional<Statement.Insert> renamed(Statement.Insert insert) {
-        Optional<Relation> table = relation(insert.table());
+        Optional<Relation> table = receiving(insert.table());
         ObjectRenamer renamer = new ObjectRenamer(this::relation, this::sequence);
         Optional<Statement.Insert> renamed = table.map(t -> new Statement.Insert(
                 insert.with(),
@@ -95,9 +111,9 @@ final class CodeTranslator {
         return renamer.missing().isEmpty() ? renamed : Optional.empty();
     }
 
-    /** The table of the source that a statement names. */
+    /** The table of the source into which a statement inserts. */
     Optional<ObjectName> table(QualifiedName name) {
-        return relation(name).flatMap(r -> relations.entrySet().stream()
+        return receiving(name).flatMap(r -> relations.entrySet().stream()
                 .filter(e -> e.getValue().equals(r))
                 .map(Map.Entry::getKey)
                 .findFirst());

@@ -97,6 +97,7 @@ final class Enumerations {
                 List.of(),
                 List.of(),
                 "",
+                Optional.empty(),
                 List.of(),
                 values.size(),
                 0);

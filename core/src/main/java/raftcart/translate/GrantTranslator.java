@@ -68,8 +68,10 @@ final class GrantTranslator {
             return Optional.empty();
         }
         notes.outcome(object.kind(), name);
-        ObjectName target = new ObjectName(
-                names.schema(object.name().schema()), object.name().name());
+        String schema = object.name().schema().isEmpty()
+                ? names.defaultSchema() // a role belongs to the server
+                : names.schema(object.name().schema());
+        ObjectName target = new ObjectName(schema, object.name().name());
         return Optional.of(new CodeMapping(name, new CodeObject(ObjectKind.GRANT, target, text)));
     }
 
@@ -81,13 +83,13 @@ final class GrantTranslator {
     private ObjectRewriter.Result grant(CodeObject object) {
         try {
             Statement statement = code.parse(object.source());
+            if (statement instanceof DdlStatement.RoleMembers members) {
+                return members(members, object);
+            }
             if (!(statement instanceof DdlStatement.Grant grant)) {
                 return ObjectRewriter.Result.not("rights on other than tables");
             }
-            grant.grantees().stream()
-                    .filter(g -> g.contains("@") && !g.matches(".*@%?"))
-                    .forEach(g ->
-                            notes.find(FindingCode.SYNTAX_CHECK, object.name().toString(), g + " from any host"));
+            noteHosts(grant.grantees(), object);
             Optional<DdlStatement.Grant> renamed = renamed(grant);
             if (renamed.isEmpty()) {
                 return ObjectRewriter.Result.not("it names an object that is not on the target");
@@ -97,6 +99,31 @@ final class GrantTranslator {
         } catch (SqlSyntaxException e) {
             return ObjectRewriter.Result.not(e.getMessage());
         }
+    }
+
+    /** Who is in a role, behind the roles themselves; what was a user is a role here, too. */
+    private ObjectRewriter.Result members(DdlStatement.RoleMembers given, CodeObject object) {
+        noteHosts(given.members(), object);
+        List<String> members =
+                given.members().stream().map(GrantTranslator::role).distinct().toList();
+        ObjectRewriter.Result result = code.rewriter()
+                .rewrite(new DdlStatement.RoleMembers(
+                        given.revoke(), given.roles(), members, given.mayGrant(), given.span()));
+        if (!result.done()) {
+            return result;
+        }
+        List<String> statements = new ArrayList<>();
+        Stream.concat(given.roles().stream().map(Name::text), members.stream())
+                .distinct()
+                .forEach(r -> statements.add(to.ddl().createRole(r)));
+        statements.addAll(result.statements());
+        return new ObjectRewriter.Result(statements, "", result.notes());
+    }
+
+    private void noteHosts(List<String> grantees, CodeObject object) {
+        grantees.stream()
+                .filter(g -> g.contains("@") && !g.matches(".*@%?"))
+                .forEach(g -> notes.find(FindingCode.SYNTAX_CHECK, object.name().toString(), g + " from any host"));
     }
 
     private Optional<DdlStatement.Grant> renamed(DdlStatement.Grant grant) {

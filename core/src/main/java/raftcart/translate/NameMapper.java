@@ -91,6 +91,11 @@ final class NameMapper {
                 .toList();
     }
 
+    /** The schema on the target of what has none. */
+    String defaultSchema() {
+        return schema(source.defaultSchema());
+    }
+
     String schema(String sourceSchema) {
         return schemas.getOrDefault(sourceSchema, sourceSchema);
     }

@@ -142,6 +142,7 @@ final class PlannedCatalog {
                         .filter(i -> keeps(table, "index " + i.name(), isWhole(i, left, whole)))
                         .toList(),
                 table.comment(),
+                table.partitioning().filter(p -> keeps(table, "partitions by " + p.scheme(), whole.test(p.scheme()))),
                 table.physical(),
                 table.rowEstimate(),
                 table.byteEstimate());

@@ -176,22 +176,32 @@ public final class Translator {
         KeyTranslator keys = new KeyTranslator(from, to, plan.values().uniqueTexts(), names, notes, tables, translator);
         java.util.Optional<Key> primaryKey = keys.primaryKey();
         keys.translateIndexes();
+        List<Key> uniqueKeys = keys.uniqueKeys();
         Table target = new Table(
                 translator.target(),
                 columns.stream().map(ColumnMapping::target).toList(),
                 primaryKey,
-                keys.uniqueKeys(),
+                uniqueKeys,
                 Stream.concat(keys.foreignKeys().stream(), translator.references(columns).stream())
                         .toList(),
                 translator.checks(),
                 keys.indexes(),
                 table.comment(),
+                new PartitionTranslator(to, names, notes)
+                        .partitions(
+                                translator, Stream.concat(primaryKey.stream(), uniqueKeys.stream()), isReferred(table)),
                 List.of(),
                 table.rowEstimate(),
                 table.byteEstimate());
         noteTable(table);
         return new TableMapping(
                 table, target, columns, translator.rows(), plan.tables().moves(table.name()));
+    }
+
+    private boolean isReferred(Table table) {
+        return tables.values().stream()
+                .flatMap(t -> t.source().foreignKeys().stream())
+                .anyMatch(k -> k.target().equals(table.name()));
     }
 
     private void noteTable(Table table) {

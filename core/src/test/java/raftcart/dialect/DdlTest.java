@@ -57,6 +57,7 @@ class DdlTest {
                 List.of(new CheckConstraint("positive", "id > 0")),
                 List.of(),
                 "it's a dome",
+                Optional.empty(),
                 List.of(),
                 0,
                 0);
@@ -148,6 +149,7 @@ class DdlTest {
                 List.of(),
                 List.of(),
                 "",
+                Optional.empty(),
                 List.of(),
                 0,
                 0);

@@ -33,6 +33,7 @@ class TableOrderTest {
                 List.of(),
                 List.of(),
                 "",
+                Optional.empty(),
                 List.of(),
                 0,
                 0);

@@ -117,7 +117,18 @@ class TranslatorTest {
 
         void add() {
             tables.add(new Table(
-                    name, columns, primaryKey, uniqueKeys, foreignKeys, checks, indexes, "", List.of(), 0, 0));
+                    name,
+                    columns,
+                    primaryKey,
+                    uniqueKeys,
+                    foreignKeys,
+                    checks,
+                    indexes,
+                    "",
+                    Optional.empty(),
+                    List.of(),
+                    0,
+                    0));
         }
     }
 
@@ -338,6 +349,7 @@ class TranslatorTest {
                 List.of(),
                 List.of(),
                 "",
+                Optional.empty(),
                 List.of(),
                 0,
                 0);

@@ -32,9 +32,11 @@ class GrantsTest {
     void removeRoles() throws Exception {
         mariadb.run(
                 "DROP USER IF EXISTS 'gazer'@'%'",
-                "DROP USER IF EXISTS 'guest'@'localhost'", "DROP ROLE IF EXISTS viewer");
-        mariadb.run("DROP ROLE IF EXISTS gazer");
-        for (String role : List.of("gazer", "guest", "viewer")) {
+                "DROP USER IF EXISTS 'guest'@'localhost'",
+                "DROP ROLE IF EXISTS viewer",
+                "DROP ROLE IF EXISTS observer");
+        mariadb.run("DROP ROLE IF EXISTS gazer", "DROP ROLE IF EXISTS night_crew");
+        for (String role : List.of("gazer", "guest", "viewer", "observer", "night_crew")) {
             postgresql.run("DO $$ BEGIN IF EXISTS (SELECT FROM pg_roles WHERE rolname = '" + role
                     + "') THEN DROP OWNED BY " + role + "; DROP ROLE " + role + "; END IF; END $$");
         }
@@ -89,5 +91,32 @@ class GrantsTest {
         assertThat(mariadb.ask("SELECT GROUP_CONCAT(PRIVILEGE_TYPE) FROM information_schema.TABLE_PRIVILEGES"
                         + " WHERE GRANTEE LIKE '%viewer%' AND TABLE_SCHEMA = '" + mariadb.name() + "'"))
                 .isEqualTo("SELECT");
+    }
+
+    /** Who holds a right through a role holds it on the other side, too. */
+    @Test
+    void membersOfRoles() throws Exception {
+        postgresql.run(
+                STAR,
+                "CREATE ROLE observer",
+                "CREATE ROLE night_crew",
+                "GRANT SELECT ON star TO observer",
+                "GRANT observer TO night_crew WITH ADMIN OPTION");
+        MigrationRun there =
+                MigrationRun.of(folder.resolve("there"), postgresql.endpoint(), mariadb.endpoint(), "grants: create\n");
+        assertThat(there.loaded.failures()).isEmpty();
+        assertThat(mariadb.ask("SELECT CONCAT(User, ' in ', Role, ' ', Admin_option) FROM mysql.roles_mapping"
+                        + " WHERE Role = 'observer' AND User = 'night_crew'"))
+                .isEqualTo("night_crew in observer Y");
+        postgresql.run("DROP OWNED BY observer", "DROP ROLE observer", "DROP ROLE night_crew");
+        Databases back = Databases.postgresql();
+        MigrationRun again =
+                MigrationRun.of(folder.resolve("back"), mariadb.endpoint(), back.endpoint(), "grants: create\n");
+        assertThat(again.loaded.failures()).isEmpty();
+        assertThat(back.ask("SELECT pg_has_role('night_crew', 'observer', 'MEMBER')"))
+                .isEqualTo("t");
+        assertThat(back.ask("SELECT has_table_privilege('night_crew', 'star', 'SELECT')"))
+                .isEqualTo("t");
+        back.run("DROP OWNED BY observer, night_crew");
     }
 }

@@ -46,6 +46,7 @@ public final class CockroachLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     PgLanguage.create().features(),
+                    SqlFeature.PARTITIONS_ARE_TABLES,
                     SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,

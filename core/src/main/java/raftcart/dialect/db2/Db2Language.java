@@ -28,6 +28,8 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CONVERTS_OR_FAILS,
+                    SqlFeature.GRANTS_NAME_ROLES,
+                    SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.SEARCHES_BACK,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

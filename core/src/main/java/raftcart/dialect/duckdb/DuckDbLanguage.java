@@ -33,6 +33,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TURN_TIMES,

@@ -29,6 +29,7 @@ public final class FirebirdLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.PARTS_HAVE_NO_ORDER,
+                    SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.AT_TIME_ZONE,

@@ -32,6 +32,7 @@ public final class H2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CONVERTS_OR_FAILS,
+                    SqlFeature.ROLE_IF_NOT_EXISTS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.WINDOW_TEXTS,

@@ -13,6 +13,7 @@ import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Partitioning;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
@@ -70,7 +71,15 @@ final class MariaDbDdl implements DdlPrinter {
         }
         String comment = table.comment().isEmpty() ? "" : " COMMENT=" + string(table.comment());
         return List.of("CREATE TABLE " + identifiers.quote(table.name()) + " (\n    " + String.join(",\n    ", lines)
-                + "\n) " + TABLE_OPTIONS + comment);
+                + "\n) " + TABLE_OPTIONS + comment
+                + table.partitioning().map(this::partitions).orElse(""));
+    }
+
+    private String partitions(Partitioning partitioning) {
+        String parts = partitioning.partitions().stream()
+                .map(p -> "PARTITION " + identifiers.quote(p.name()) + " " + p.bounds())
+                .collect(Collectors.joining(",\n    "));
+        return "\nPARTITION BY " + partitioning.scheme() + (parts.isEmpty() ? "" : " (\n    " + parts + "\n)");
     }
 
     /** "AUTO_INCREMENT": the column must be the first of a key. */

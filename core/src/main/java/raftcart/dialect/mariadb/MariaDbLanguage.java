@@ -35,6 +35,8 @@ public final class MariaDbLanguage {
                     SqlFeature.ZONES_BY_TABLES,
                     SqlFeature.GRANTEES_HAVE_HOSTS,
                     SqlFeature.GRANTS_BY_STAR,
+                    SqlFeature.ROLE_IF_NOT_EXISTS,
+                    SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.FOREIGN_KEYS_ARE_INDEXED,
                     SqlFeature.MIXED_RESULTS_ARE_TEXTS,
@@ -114,6 +116,12 @@ public final class MariaDbLanguage {
                     SqlFeature.INLINE_COMMENTS,
                     SqlFeature.PREFIX_INDEXES,
                     SqlFeature.FULLTEXT_INDEXES,
+                    SqlFeature.PARTITIONS,
+                    SqlFeature.NULLS_IN_LOWEST_PARTITION,
+                    SqlFeature.LIST_PARTITION_FOR_REST,
+                    SqlFeature.UNIQUE_KEYS_NAME_PARTITIONS,
+                    SqlFeature.PARTITIONS_WITHOUT_FOREIGN_KEYS,
+                    SqlFeature.PARTITIONS_BY_PLAIN_TYPES,
                     SqlFeature.GENERATED_COLUMNS,
                     SqlFeature.ASSIGNS_ON_UPDATE,
                     SqlFeature.CREATE_TABLE_LIKE,
@@ -160,7 +168,8 @@ public final class MariaDbLanguage {
                         BinaryOperator.JSON_GET,
                         OperatorTable.POSTFIX,
                         BinaryOperator.JSON_GET_TEXT,
-                        OperatorTable.POSTFIX));
+                        OperatorTable.POSTFIX),
+                MariaDbCalls::meaning);
     }
 
     /** The dialect. */

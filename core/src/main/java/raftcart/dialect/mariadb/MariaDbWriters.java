@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.PartitionWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -257,6 +258,11 @@ public final class MariaDbWriters {
                     && (time.kind() == CurrentKind.TIMESTAMP || time.kind() == CurrentKind.LOCAL_TIMESTAMP);
             boolean simple = value instanceof Expr.Literal || now;
             return simple ? super.defaultValue(value) : "DEFAULT (" + text(value) + ")";
+        }
+
+        @Override
+        protected PartitionWriter partitions() {
+            return new MariaDbPartitions(this);
         }
 
         @Override

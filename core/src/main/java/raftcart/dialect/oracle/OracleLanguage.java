@@ -30,6 +30,12 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.PARTITIONS,
+                    SqlFeature.LOCKS_WITHOUT_LIMITS,
+                    SqlFeature.MONTHS_MUST_HAVE_THE_DAY,
+                    SqlFeature.ZONES_STAY_WITH_VALUES,
+                    SqlFeature.ROLE_ADMINISTRATORS,
+                    SqlFeature.LIST_PARTITION_FOR_REST,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,

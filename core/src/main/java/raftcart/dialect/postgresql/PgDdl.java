@@ -66,7 +66,15 @@ final class PgDdl implements DdlPrinter {
         }
         String name = identifiers.quote(table.name());
         List<String> statements = new ArrayList<>();
-        statements.add("CREATE TABLE " + name + " (\n    " + String.join(",\n    ", lines) + "\n)");
+        String divided =
+                table.partitioning().map(p -> "\nPARTITION BY " + p.scheme()).orElse("");
+        statements.add("CREATE TABLE " + name + " (\n    " + String.join(",\n    ", lines) + "\n)" + divided);
+        table.partitioning().stream()
+                .flatMap(p -> p.partitions().stream())
+                .map(p -> "CREATE TABLE "
+                        + identifiers.quote(new ObjectName(table.name().schema(), p.name()))
+                        + " PARTITION OF " + name + " " + p.bounds())
+                .forEach(statements::add);
         if (!table.comment().isEmpty()) {
             statements.add("COMMENT ON TABLE " + name + " IS " + string(table.comment()));
         }

@@ -50,11 +50,17 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INDEXES_LONG_TEXTS,
+                    SqlFeature.ROWS_AMONG_COLUMNS,
+                    SqlFeature.PARTITIONS_ARE_TABLES,
+                    SqlFeature.LIST_PARTITION_FOR_REST,
+                    SqlFeature.UNIQUE_KEYS_NAME_PARTITIONS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.SEQUENCES_NAMED_BY_TEXTS,
                     SqlFeature.CASTS_BOOLEANS_TO_INT,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
+                    SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TURN_TIMES,
                     SqlFeature.ZONES_COUNT_WESTWARDS,

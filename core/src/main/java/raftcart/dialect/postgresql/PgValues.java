@@ -14,20 +14,16 @@ import raftcart.type.ValueForm;
  * IntervalStyle postgres.
  */
 final class PgValues implements ValueSql {
-    /** How the catalog reader marks a partitioned table, whose rows are all in its partitions. */
-    private static final String PARTITIONED = "PARTITION BY ";
-
     private final Identifiers identifiers;
 
     PgValues(Identifiers identifiers) {
         this.identifiers = identifiers;
     }
 
-    /** "Inheritance": without ONLY the rows of tables that inherit would be counted here and there. */
+    /** "Inheritance": the rows of a partitioned table are all in its partitions; without ONLY the rows of tables that inherit would be counted here and there. */
     @Override
     public String rowsOf(Table table) {
-        boolean partitioned = table.physical().stream().anyMatch(c -> c.startsWith(PARTITIONED));
-        return (partitioned ? "" : "ONLY ") + identifiers.quote(table.name());
+        return (table.partitioning().isPresent() ? "" : "ONLY ") + identifiers.quote(table.name());
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
+import raftcart.dialect.write.PartitionWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -164,6 +165,21 @@ public final class PgWriters {
     private static final class Structure extends DdlWriter {
         Structure(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected PartitionWriter partitions() {
+            return new PartitionWriter(this) {
+                @Override
+                protected String among(String values) {
+                    return "FOR VALUES IN " + values;
+                }
+
+                @Override
+                protected String rest() {
+                    return "DEFAULT";
+                }
+            };
         }
 
         @Override

@@ -90,9 +90,7 @@ final class SnowflakeCalls {
     }
 
     private static boolean isDigits(Expr e) {
-        return e instanceof Expr.Literal l
-                && l.kind() == LiteralKind.NUMBER
-                && l.text().matches("\\d{1,2}");
+        return e instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER && l.isDigits(2);
     }
 
     private static int digits(Expr e) {

@@ -44,6 +44,8 @@ public final class SnowflakeLanguage {
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,
+                    SqlFeature.ROLE_IF_NOT_EXISTS,
+                    SqlFeature.MEMBERS_HAVE_KINDS,
                     SqlFeature.ZONES_BY_NAME_ALONE,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

@@ -37,6 +37,7 @@ public final class SqliteLanguage {
             new SqliteMoments());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.WINDOW_TEXTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,

@@ -46,6 +46,7 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.PARTS_HAVE_NO_ORDER,
+                    SqlFeature.MEMBERS_BY_ALTER_ROLE,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS,
                     SqlFeature.EMPTY_TEXT_IS_ZERO,

@@ -34,6 +34,7 @@ public final class TeradataLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.PARTS_HAVE_NO_ORDER,
+                    SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.DATES_COUNT_FROM_1900,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

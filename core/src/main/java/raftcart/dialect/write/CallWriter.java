@@ -15,6 +15,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprVisitor;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
@@ -113,9 +114,16 @@ public abstract class CallWriter implements ExprVisitor<String> {
     }
 
     private String plainName(QualifiedName name) {
-        return name.parts().size() == 1
-                ? language.write(name.last())
-                : name.parts().stream().map(language::write).collect(Collectors.joining("."));
+        return name.parts().size() == 1 ? language.write(name.last()) : names(name.parts(), ".");
+    }
+
+    /** Names with something between them. */
+    protected final String names(List<Name> names, String between) {
+        StringBuilder text = new StringBuilder();
+        for (Name one : names) {
+            text.append(text.isEmpty() ? "" : between).append(language.write(one));
+        }
+        return text.toString();
     }
 
     /** A text constant. */
@@ -209,8 +217,9 @@ public abstract class CallWriter implements ExprVisitor<String> {
             context.notes().add(FindingCode.FUNCTION_DIFFERS, call.span(), call.function() + ": " + written.check());
         }
         String filled = fill(written, call);
-        boolean ordered =
-                !call.suffix().order().isEmpty() && !call.function().matches("percentile_.*|mode|rank|dense_rank");
+        boolean ordered = !call.suffix().order().isEmpty()
+                && !call.isAny("mode", "rank", "dense_rank")
+                && !call.function().startsWith("percentile_");
         if (!ordered) {
             return withSuffix(filled, suffix(call));
         }

@@ -1,8 +1,6 @@
 package raftcart.dialect.write;
 
 import java.math.BigInteger;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.Language;
@@ -82,7 +80,7 @@ public class DdlWriter {
             return tables.table(table);
         }
         if (statement instanceof DdlStatement.AlterTable alter) {
-            return alter(alter);
+            return tables.alter(alter);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
             return index(index);
@@ -97,6 +95,10 @@ public class DdlWriter {
             require(SqlFeature.SEQUENCES, "a sequence");
             return sequence(sequence);
         }
+        return further(statement);
+    }
+
+    private String further(DdlStatement statement) {
         if (statement instanceof DdlStatement.CreateSchema schema) {
             require(SqlFeature.SCHEMAS, "a schema");
             return schema(schema);
@@ -120,7 +122,10 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.AssignOnUpdate assignment) {
             return assignOnUpdate(assignment);
         }
-        return new GrantWriter(this).grant((DdlStatement.Grant) statement);
+        if (statement instanceof DdlStatement.CreatePartition partition) {
+            return partitions().table(partition);
+        }
+        return new GrantWriter(this).statement(statement);
     }
 
     /** A trigger that assigns a column when its row changes. */
@@ -351,6 +356,11 @@ public class DdlWriter {
         return onCommit + comment + query;
     }
 
+    /** What writes how tables are divided. */
+    protected PartitionWriter partitions() {
+        return new PartitionWriter(this);
+    }
+
     /** What makes a table of the rows of a query. */
     protected String asQuery(String query, boolean withData) {
         return " AS\n" + query + (withData ? "" : "\nWITH NO DATA");
@@ -370,6 +380,9 @@ public class DdlWriter {
         }
         if (kind.equals("SYNONYM")) {
             require(SqlFeature.SYNONYMS, "a synonym");
+        }
+        if (kind.equals("ROLE")) {
+            require(SqlFeature.GRANTS, "a role");
         }
         boolean cascade = drop.cascade() && has(SqlFeature.CASCADE);
         return drop.names().stream()
@@ -397,18 +410,6 @@ public class DdlWriter {
         require(SqlFeature.COMMENT_ON, "COMMENT ON");
         return "COMMENT ON " + comment.kind() + " " + name(comment.name()) + " IS "
                 + comment.text().map(this::string).orElse("NULL");
-    }
-
-    private String alter(DdlStatement.AlterTable alter) {
-        List<String> statements = new ArrayList<>();
-        if (alter.ifExists()) {
-            require(SqlFeature.ALTER_IF_EXISTS, "ALTER TABLE IF EXISTS");
-        }
-        String head = "ALTER TABLE " + (alter.ifExists() ? "IF EXISTS " : "") + name(alter.name()) + " ";
-        for (AlterAction action : alter.actions()) {
-            statements.add(tables.alter(head, alter.name(), action));
-        }
-        return String.join(";\n", statements);
     }
 
     /** ADD COLUMN and the column. */

@@ -106,12 +106,11 @@ public class ExprWriter extends CallWriter {
     @Override
     public String visitJunction(Expr.Junction junction) {
         int level = junction.and() ? Levels.NOT : Levels.AND;
-        List<String> parts =
-                junction.parts().stream().map(p -> operand(p, level)).toList();
-        String word = junction.and() ? "AND" : "OR";
-        int length = parts.stream().mapToInt(p -> p.length() + 5).sum();
-        boolean single = length <= 100 && parts.stream().noneMatch(p -> p.indexOf('\n') >= 0);
-        return single ? String.join(" " + word + " ", parts) : Layout.indent(String.join("\n" + word + " ", parts));
+        List<String> parts = new ArrayList<>(junction.parts().size());
+        for (Expr part : junction.parts()) {
+            parts.add(operand(part, level));
+        }
+        return Layout.conditions(junction.and() ? "AND" : "OR", parts);
     }
 
     @Override

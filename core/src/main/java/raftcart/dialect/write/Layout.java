@@ -10,22 +10,37 @@ public final class Layout {
 
     /** Clauses on one line, or each on its own. */
     static String clauses(List<String> clauses) {
-        int length = clauses.stream().mapToInt(c -> c.length() + 1).sum();
-        boolean single = length <= WIDTH && clauses.stream().noneMatch(c -> c.indexOf('\n') >= 0);
-        return String.join(single ? " " : "\n", clauses);
+        return String.join(fit(0, clauses, 1) ? " " : "\n", clauses);
     }
 
     /** Items after a keyword with commas between, on one line or each on its own. */
     static String list(String keyword, List<String> items) {
-        int length =
-                keyword.length() + items.stream().mapToInt(i -> i.length() + 2).sum();
-        if (length <= WIDTH && items.stream().noneMatch(i -> i.indexOf('\n') >= 0)) {
+        if (fit(keyword.length(), items, 2)) {
             return keyword + (keyword.isEmpty() ? "" : " ") + String.join(", ", items);
         }
         if (items.size() == 1) {
             return keyword + " " + items.get(0);
         }
         return keyword + "\n    " + indent(String.join(",\n", items));
+    }
+
+    /** Conditions with a word between them, on one line or each on its own. */
+    static String conditions(String word, List<String> conditions) {
+        return fit(0, conditions, word.length() + 2)
+                ? String.join(" " + word + " ", conditions)
+                : indent(String.join("\n" + word + " ", conditions));
+    }
+
+    /** True where pieces, none of which has several lines, stand on one line with so much between them. */
+    private static boolean fit(int before, List<String> pieces, int between) {
+        int length = before;
+        for (String piece : pieces) {
+            length += piece.length() + between;
+            if (length > WIDTH || piece.indexOf('\n') >= 0) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** A text in parentheses; one of several lines is indented. */

@@ -109,7 +109,7 @@ public class QueryWriter {
     }
 
     final String columns(List<Name> names) {
-        return names.isEmpty() ? "" : names.stream().map(language::write).collect(Collectors.joining(", ", " (", ")"));
+        return names.isEmpty() ? "" : " (" + writer.expressions().names(names, ", ") + ")";
     }
 
     /** TOP and its amount, where the dialect says it so. */

@@ -70,6 +70,11 @@ public final class SqlWriter {
         return expressions.text(expression);
     }
 
+    /** What writes how tables are divided. */
+    public PartitionWriter partitions() {
+        return structure.partitions();
+    }
+
     ExprWriter expressions() {
         return expressions;
     }

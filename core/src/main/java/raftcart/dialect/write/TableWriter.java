@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -55,7 +56,8 @@ final class TableWriter {
             ddl.require(SqlFeature.CREATE_TABLE_AS, "CREATE TABLE ... AS");
             query = ddl.asQuery(ddl.writer().query(table.query().get()), table.withData());
         }
-        return head + body + ddl.tableEnd(ddl.onCommit(table.temporary()), options, query);
+        String parts = table.partitioning().map(ddl.partitions()::clause).orElse("");
+        return head + body + ddl.tableEnd(ddl.onCommit(table.temporary()), options + parts, query);
     }
 
     String column(ColumnDefinition column) {
@@ -159,7 +161,19 @@ final class TableWriter {
         return " DEFERRABLE" + (constraint.initiallyDeferred() ? " INITIALLY DEFERRED" : "");
     }
 
-    String alter(String head, QualifiedName table, AlterAction action) {
+    String alter(DdlStatement.AlterTable alter) {
+        List<String> statements = new ArrayList<>();
+        if (alter.ifExists()) {
+            ddl.require(SqlFeature.ALTER_IF_EXISTS, "ALTER TABLE IF EXISTS");
+        }
+        String head = "ALTER TABLE " + (alter.ifExists() ? "IF EXISTS " : "") + ddl.name(alter.name()) + " ";
+        for (AlterAction action : alter.actions()) {
+            statements.add(alter(head, alter.name(), action));
+        }
+        return String.join(";\n", statements);
+    }
+
+    private String alter(String head, QualifiedName table, AlterAction action) {
         if (action instanceof AlterAction.AddColumn add) {
             return head + ddl.addColumn((add.ifNotExists() ? ddl.ifNotExists(true) : "") + column(add.column()));
         }
@@ -184,6 +198,9 @@ final class TableWriter {
         if (action instanceof AlterAction.SetComment comment) {
             ddl.require(SqlFeature.INLINE_COMMENTS, "a comment of a table");
             return head + "COMMENT = " + ddl.string(comment.text());
+        }
+        if (action instanceof AlterAction.AttachPartition attach) {
+            return head + "ATTACH PARTITION " + ddl.name(attach.part()) + " " + attach.bounds();
         }
         ddl.require(SqlFeature.ALTER_COLUMN, "a column changed");
         return change(head, table, action);

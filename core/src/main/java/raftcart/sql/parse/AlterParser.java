@@ -91,8 +91,17 @@ final class AlterParser {
             cursor.takeSymbol("=");
             actions.add(new AlterAction.RestartIdentity(Name.of(""), parsing.wholeNumber()));
         } else if (actions.isEmpty() || !continuesAdd(actions)) {
-            actions.add(new AlterAction.Physical(restOfAction()));
+            actions.add(attached().orElseGet(() -> new AlterAction.Physical(restOfAction())));
         }
+    }
+
+    /** A table that becomes a partition. */
+    private Optional<AlterAction> attached() {
+        if (!cursor.takeWords("ATTACH", "PARTITION")) {
+            return Optional.empty();
+        }
+        QualifiedName part = parsing.qualifiedName();
+        return Optional.of(new AlterAction.AttachPartition(part, new PartitionParser(parsing).boundsAsWritten()));
     }
 
     /** T-SQL goes on after ADD with further columns and constraints, without saying ADD again. */
@@ -378,8 +387,8 @@ final class AlterParser {
         if (cursor.peek().isWord("SWAP")) {
             throw cursor.byHand("tables that swap their names");
         }
-        if (cursor.peek().isAnyWord("ATTACH", "DETACH") && cursor.peek(1).isWord("PARTITION")) {
-            throw cursor.byHand("a partition that joins or leaves its table");
+        if (cursor.peek().isWord("DETACH") && cursor.peek(1).isWord("PARTITION")) {
+            throw cursor.byHand("a partition that leaves its table");
         }
     }
 

@@ -167,6 +167,12 @@ final class CallParser {
                     BinaryOperator.MULTIPLY, Expr.Call.of("extract_year", value), Expr.Literal.number(100), span);
             return new Expr.Binary(BinaryOperator.ADD, years, Expr.Call.of("extract_month", value), span);
         }
+        if (field.isWord("DAY_OF_WEEK")) {
+            cursor.expectWords("FROM");
+            Expr value = expressions.expression(); // 1 for Sunday, on H2 and HSQLDB
+            cursor.expectSymbol(")");
+            return Expr.Call.of("day_of_week_sunday_1", value).at(span);
+        }
         DateUnit unit = DateUnit.named(field.value())
                 .orElseThrow(() -> cursor.byHand("the field " + field.text() + " of a date"));
         if (!cursor.takeWords("FROM")) {

@@ -36,7 +36,7 @@ final class DropParser {
             return new Statement.ClientCommand("DROP STATISTICS", span);
         }
         if (!kind.matches(
-                "TABLE|VIEW|MATERIALIZED VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|TYPE|DOMAIN|SYNONYM|GENERATOR")) {
+                "TABLE|VIEW|MATERIALIZED VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|TYPE|DOMAIN|SYNONYM|GENERATOR|ROLE")) {
             if (kind.isEmpty()) {
                 throw cursor.unexpected("the kind of object to drop");
             }

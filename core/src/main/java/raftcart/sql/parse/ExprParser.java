@@ -192,13 +192,6 @@ public final class ExprParser {
         return new Expr.Binary(operator, left, expression(own + 1), span);
     }
 
-    private Expr ofWhole(Expr pattern) {
-        if (!(pattern instanceof Expr.Literal literal)) {
-            throw cursor.byHand("a regular expression for the whole text that is not constant");
-        }
-        return Expr.Literal.string("^(" + literal.text() + ")$");
-    }
-
     private Expr predicate(Expr left, Token token) {
         Span span = token.span();
         Expr special = specialOperator(left, token);
@@ -241,7 +234,7 @@ public final class ExprParser {
             cursor.takeWords("BINARY");
             Expr pattern = expression(OperatorTable.OTHER);
             boolean whole = parsing.has(GrammarFeature.REGEXP_OF_WHOLE_TEXTS);
-            return new Expr.Matches(left, whole ? ofWhole(pattern) : pattern, false, negated, span);
+            return new Expr.Matches(left, whole ? anchored(pattern) : pattern, false, negated, span);
         }
         if (cursor.takeWords("ISNULL") || (negated && cursor.takeWords("NULL"))) {
             return new Expr.Is(left, Truth.NULL, negated, span);
@@ -297,9 +290,10 @@ public final class ExprParser {
 
     /** A pattern that has to match the whole text, in dialects where all do. */
     private Expr whole(Expr pattern) {
-        if (!parsing.has(GrammarFeature.SIMILAR_IS_REGULAR)) {
-            return pattern;
-        }
+        return parsing.has(GrammarFeature.SIMILAR_IS_REGULAR) ? anchored(pattern) : pattern;
+    }
+
+    private Expr anchored(Expr pattern) {
         if (!(pattern instanceof Expr.Literal l)) {
             throw cursor.byHand("a regular expression of a whole text that is not constant");
         }

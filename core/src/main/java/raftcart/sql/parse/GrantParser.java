@@ -10,7 +10,7 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
-/** Reads GRANT and REVOKE of rights on objects; roles and rights of the whole system are for a person. */
+/** Reads GRANT and REVOKE of rights on objects; rights on the whole system are for a person. */
 final class GrantParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
@@ -23,12 +23,15 @@ final class GrantParser {
     Statement grant() {
         Span span = cursor.peek().span();
         boolean revoke = cursor.take().isWord("REVOKE");
+        Optional<Statement> members = new RoleParser(parsing).members(revoke, span);
+        if (members.isPresent()) {
+            return members.get();
+        }
         cursor.takeWords("GRANT", "OPTION", "FOR");
         List<String> privileges = parsing.list(this::privilege);
         if (!cursor.takeWords("ON")) {
             StatementParser.skipStatement(cursor);
-            return new Statement.NotTranslated(
-                    (revoke ? "REVOKE" : "GRANT") + " of roles or system rights", false, span);
+            return new Statement.NotTranslated((revoke ? "REVOKE" : "GRANT") + " of rights on the system", false, span);
         }
         String kind = "";
         if (cursor.peek(1).isName()
@@ -107,7 +110,7 @@ final class GrantParser {
         return text.toString();
     }
 
-    private String grantee() {
+    String grantee() {
         cursor.takeAny("USER", "GROUP", "ROLE");
         String text = parsing.name().text();
         if (!cursor.peek().text().startsWith("@")) {

@@ -452,6 +452,7 @@ final class OperandParser {
         }
         Optional<Expr> otherwise = cursor.takeWords("ELSE") ? Optional.of(expressions.expression()) : Optional.empty();
         cursor.expectWords("END");
+        cursor.takeWords("CASE");
         return new Expr.Case(subject, branches, otherwise, span);
     }
 }

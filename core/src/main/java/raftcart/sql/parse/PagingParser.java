@@ -109,7 +109,7 @@ final class PagingParser {
     }
 
     private static boolean isCount(Expr e) {
-        return e instanceof Expr.Literal l && l.text().matches("\\d{1,9}");
+        return e instanceof Expr.Literal l && l.isDigits(9);
     }
 
     private void fetch() {

@@ -105,6 +105,9 @@ final class PostfixParser {
         if (cursor.peek(1).kind() == TokenKind.PARAMETER) {
             throw cursor.byHand("a column of a table by its place");
         }
+        if (cursor.peek(1).isSymbol("*")) {
+            throw cursor.byHand("the fields of a row as columns");
+        }
         if (!cursor.peek(1).isName()) {
             return null;
         }

@@ -311,6 +311,10 @@ public final class StatementParser {
             cursor.expectSymbol("=");
             return new Statement.UseSchema(parsing.name(), false, span);
         }
+        Optional<Statement> members = new RoleParser(parsing).altered(span);
+        if (members.isPresent()) {
+            return members.get();
+        }
         String kind = parsing.word();
         skipStatement(cursor);
         boolean furniture =

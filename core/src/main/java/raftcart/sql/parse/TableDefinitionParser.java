@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -15,6 +16,7 @@ import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Partitioning;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
@@ -33,6 +35,7 @@ final class TableDefinitionParser {
     private final List<TableConstraint> constraints = new ArrayList<>();
     private static final Pattern COLLATION = Pattern.compile("(?i)\\bCOLLATE\\s*=?\\s*(\\w+)");
     private Optional<String> collation = Optional.empty();
+    private Optional<Partitioning> partitioning = Optional.empty();
     private final List<String> leftOut = new ArrayList<>();
     private Optional<QualifiedName> like = Optional.empty();
     private Optional<Query> query = Optional.empty();
@@ -51,8 +54,11 @@ final class TableDefinitionParser {
         leftOut.addAll(prefix);
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         QualifiedName name = parsing.qualifiedName();
-        if (cursor.takeWords("OF") || cursor.atWords("PARTITION", "OF")) {
-            throw cursor.byHand("a table of a type, or a partition made on its own");
+        if (cursor.takeWords("OF")) {
+            throw cursor.byHand("a table of a type");
+        }
+        if (cursor.takeWords("PARTITION", "OF")) {
+            return partition(name, span);
         }
         while (cursor.takeSymbol(",")) {
             leftOut.add(option()); // Teradata puts options between the name and the columns
@@ -72,14 +78,10 @@ final class TableDefinitionParser {
         if (summary) {
             return summaryTable(name, span);
         }
-        Temporary temporary = parsing.isTemporary(name) ? Temporary.SESSION : given;
-        if (untilCommit) {
-            temporary = temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
-        }
         return new CreateTable(
                 name,
                 ifNotExists,
-                temporary,
+                lifetime(parsing.isTemporary(name) ? Temporary.SESSION : given),
                 columns,
                 constraints,
                 like,
@@ -87,8 +89,16 @@ final class TableDefinitionParser {
                 withData,
                 comment,
                 collation,
+                partitioning,
                 leftOut,
                 span);
+    }
+
+    private Temporary lifetime(Temporary temporary) {
+        if (!untilCommit) {
+            return temporary;
+        }
+        return temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
     }
 
     private Statement summaryTable(QualifiedName name, Span span) {
@@ -169,6 +179,8 @@ final class TableDefinitionParser {
                 throw cursor.byHand("a table within a table");
             } else if (materialized()) {
                 leftOut.add("DATA INITIALLY DEFERRED");
+            } else if (cursor.atWords("PARTITION", "BY")) {
+                partitioned();
             } else if (cursor.takeWords("INHERITS")) {
                 throw cursor.byHand("a table that inherits");
             } else if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
@@ -178,6 +190,37 @@ final class TableDefinitionParser {
             } else {
                 passedOver(clause());
             }
+        }
+    }
+
+    /** A part of a table, made on its own; parts of parts are left out. */
+    private Statement partition(QualifiedName name, Span span) {
+        QualifiedName table = parsing.qualifiedName();
+        if (cursor.peek().isSymbol("(")) {
+            throw cursor.byHand("a partition with columns or constraints of its own");
+        }
+        int mark = cursor.mark();
+        Partitioning.Bounds bounds = new PartitionParser(parsing).bounds();
+        String text = PartitionParser.text(cursor.taken(mark));
+        if (cursor.atWords("PARTITION", "BY")) {
+            throw cursor.byHand("a partition that is partitioned itself");
+        }
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            leftOut.add(clause());
+        }
+        return new DdlStatement.CreatePartition(
+                name, table, new Partitioning.Partition(Optional.of(name), bounds, text), span);
+    }
+
+    /** Parts of the table; a scheme of another kind is a clause like others. */
+    private void partitioned() {
+        int mark = cursor.mark();
+        try {
+            cursor.expectWords("PARTITION", "BY");
+            partitioning = Optional.of(new PartitionParser(parsing).whole());
+        } catch (SqlSyntaxException e) {
+            cursor.reset(mark); // read as words, it is reported as left out
+            passedOver(clause());
         }
     }
 

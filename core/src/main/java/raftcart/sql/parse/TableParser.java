@@ -302,7 +302,11 @@ final class TableParser {
                 }
                 return new TableRef.Derived(query, lateral, alias(), span);
             }
+            Token furthest = cursor.peek();
             cursor.reset(mark);
+            if (!cursor.peek(1).isSymbol("(")) {
+                throw cursor.unexpectedAt(furthest, "')'"); // a query it is, whatever is wrong with it
+            }
         }
         cursor.expectSymbol("(");
         TableRef inner = table();
@@ -324,7 +328,10 @@ final class TableParser {
             Alias columns = columns(Name.of("t"));
             return Optional.of(columns);
         }
-        if (!as && !Keywords.mayBeAlias(cursor.peek(), parsing.grammar)) {
+        boolean at = cursor.peek().isWord("AT")
+                && !cursor.peek(1).isSymbol("(")
+                && !cursor.peek(1).isAnyWord("TIME", "LOCAL");
+        if (!as && !at && !Keywords.mayBeAlias(cursor.peek(), parsing.grammar)) {
             return Optional.empty();
         }
         return Optional.of(columns(parsing.name()));

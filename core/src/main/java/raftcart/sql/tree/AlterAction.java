@@ -50,6 +50,9 @@ public sealed interface AlterAction {
     /** Another comment on the table. */
     record SetComment(String text) implements AlterAction {}
 
+    /** A table that becomes a part of this one; its bounds are as written. */
+    record AttachPartition(QualifiedName part, String bounds) implements AlterAction {}
+
     /** A setting that says nothing about meaning. */
     record Physical(String text) implements AlterAction {}
 }

@@ -11,7 +11,7 @@ public enum DateUnit {
     QUARTER("quarter", "quarters", "qq", "q", "qtr", "sql_tsi_quarter"),
     MONTH("month", "months", "mm", "mon", "mons", "sql_tsi_month"),
     WEEK("week", "weeks", "wk", "ww", "sql_tsi_week"),
-    DAY("day", "days", "dd", "d", "dayofmonth", "sql_tsi_day"),
+    DAY("day", "days", "dd", "d", "dayofmonth", "day_of_month", "sql_tsi_day"),
     HOUR("hour", "hours", "hh", "hrs", "sql_tsi_hour"),
     MINUTE("minute", "minutes", "mi", "n", "mins", "sql_tsi_minute"),
     SECOND("second", "seconds", "ss", "s", "secs", "sql_tsi_second"),
@@ -19,14 +19,14 @@ public enum DateUnit {
     MICROSECOND("microsecond", "microseconds", "mcs", "us"),
     NANOSECOND("nanosecond", "nanoseconds", "ns", "sql_tsi_frac_second"),
     DAY_OF_WEEK("dow", "dayofweek", "weekday", "dw", "dayofweek_iso"),
-    ISO_DAY_OF_WEEK("isodow", "isodayofweek"),
-    DAY_OF_YEAR("doy", "dayofyear", "dy", "yearday"),
+    ISO_DAY_OF_WEEK("isodow", "isodayofweek", "iso_day_of_week"),
+    DAY_OF_YEAR("doy", "dayofyear", "day_of_year", "dy", "yearday"),
     ISO_WEEK("isowk", "isoww", "iso_week", "isoweek", "week_iso"),
     EPOCH("epoch", "epoch_second"),
     DECADE("decade", "decades"),
     CENTURY("century", "centuries"),
     MILLENNIUM("millennium", "millenniums"),
-    ISO_YEAR("isoyear");
+    ISO_YEAR("isoyear", "iso_year", "iso_week_year");
 
     private static final Map<String, DateUnit> BY_WORD = new HashMap<>();
 

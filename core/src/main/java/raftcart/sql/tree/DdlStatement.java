@@ -28,6 +28,7 @@ public sealed interface DdlStatement extends Statement {
             boolean withData,
             Optional<String> comment,
             Optional<String> collation,
+            Optional<Partitioning> partitioning,
             List<String> leftOut,
             Span span)
             implements DdlStatement {
@@ -44,6 +45,7 @@ public sealed interface DdlStatement extends Statement {
                     withData,
                     comment,
                     collation,
+                    partitioning,
                     leftOut,
                     span);
         }
@@ -61,6 +63,7 @@ public sealed interface DdlStatement extends Statement {
                     withData,
                     comment,
                     collation,
+                    partitioning,
                     leftOut,
                     span);
         }
@@ -78,6 +81,7 @@ public sealed interface DdlStatement extends Statement {
                     withData,
                     comment,
                     collation,
+                    partitioning,
                     leftOut,
                     span);
         }
@@ -99,6 +103,10 @@ public sealed interface DdlStatement extends Statement {
             }
         }
     }
+
+    /** A part of a table that is partitioned. */
+    record CreatePartition(QualifiedName name, QualifiedName table, Partitioning.Partition partition, Span span)
+            implements DdlStatement {}
 
     /**
      * A column that gets a value whenever another column of its row changes.
@@ -230,6 +238,23 @@ public sealed interface DdlStatement extends Statement {
 
     /** A comment on an object; for a column the name ends in the column's. */
     record Comment(String kind, QualifiedName name, Optional<String> text, Span span) implements DdlStatement {}
+
+    /** A role that holds rights for those who are members of it. */
+    record CreateRole(Name name, boolean ifNotExists, Span span) implements DdlStatement {}
+
+    /**
+     * Members of roles, new ones or former ones.
+     *
+     * @param members as the grantees of {@link Grant}
+     * @param mayGrant true where they may make others members
+     */
+    record RoleMembers(boolean revoke, List<Name> roles, List<String> members, boolean mayGrant, Span span)
+            implements DdlStatement {
+        public RoleMembers {
+            roles = List.copyOf(roles);
+            members = List.copyOf(members);
+        }
+    }
 
     /**
      * Rights given or taken. Privileges are as written.

@@ -29,6 +29,15 @@ public sealed interface Expr {
             return new Literal(LiteralKind.STRING, text, Span.NONE);
         }
 
+        /** True for a text of at least one digit and at most so many. */
+        public boolean isDigits(int longest) {
+            boolean digits = !text.isEmpty() && text.length() <= longest;
+            for (int i = 0; digits && i < text.length(); i++) {
+                digits = text.charAt(i) >= '0' && text.charAt(i) <= '9';
+            }
+            return digits;
+        }
+
         /** NULL. */
         public static Literal ofNull() {
             return new Literal(LiteralKind.NULL, "", Span.NONE);
@@ -98,6 +107,17 @@ public sealed interface Expr {
         /** The function's name without schema, in lower case. */
         public String function() {
             return name.last().key();
+        }
+
+        /** True for a function of one of these names, ours or the dialect's. */
+        public boolean isAny(String... functions) {
+            String function = function();
+            for (String one : functions) {
+                if (one.equals(function)) {
+                    return true;
+                }
+            }
+            return false;
         }
 
         /** True for this canonical function. */

@@ -67,7 +67,7 @@ COMMENT ON COLUMN TELESCOPE.NAME IS 'name';
 GRANT SELECT, INSERT ON TELESCOPE TO APP;
 -- RC0602 by hand: No counterpart on the target: the right CONTROL
 -- GRANT CONTROL ON TABLE TELESCOPE TO ROLE R
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT USE OF TABLESPACE TS1 TO PUBLIC
 INSERT INTO TELESCOPE (NAME, D, T, CREATED)
 VALUES 
@@ -222,7 +222,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 36:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 38:1: RC0604 adapted: Client command left out: LABEL ON TABLE TELESCOPE IS 'x'
 -- 42:1: RC0602 by hand: No counterpart on the target: the right CONTROL
--- 43:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- 43:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 45:16: RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- 46:49: RC0605 adapted: Hint left out: OPTIMIZE FOR 5 ROWS
 -- 46:69: RC0605 adapted: Hint left out: WITH UR

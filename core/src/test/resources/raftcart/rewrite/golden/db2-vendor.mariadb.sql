@@ -109,16 +109,14 @@ CREATE TEMPORARY TABLE T2 (
 -- CREATE FUNCTION TAN2 (X DOUBLE) RETURNS DOUBLE LANGUAGE SQL CONTAINS SQL NO EXTERNAL ACTION DETERMINISTIC RETURN SIN(X)/COS(X)
 -- RC0602 by hand: No counterpart on the target: variable
 -- CREATE VARIABLE V1 INTEGER DEFAULT 5
--- RC0602 by hand: No counterpart on the target: role
--- CREATE ROLE R1
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
--- GRANT ROLE R1 TO USER BOB
+CREATE ROLE R1;
+GRANT R1 TO BOB;
 GRANT SELECT, INSERT ON KESTREL.STAR TO ANN WITH GRANT OPTION;
 -- RC0602 by hand: No counterpart on the target: the right CREATEIN on a schema
 -- GRANT CREATEIN ON SCHEMA KESTREL TO PUBLIC
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT CONNECT ON DATABASE TO PUBLIC
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT USE OF TABLESPACE TS32 TO PUBLIC
 -- RC0602 by hand: No counterpart on the target: the right USAGE on a sequence
 -- GRANT USAGE ON SEQUENCE S TO PUBLIC
@@ -204,11 +202,9 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 103:1: RC0603 by hand: Code is not translated: trigger
 -- 108:1: RC0603 by hand: Code is not translated: function
 -- 109:1: RC0602 by hand: No counterpart on the target: variable
--- 110:1: RC0602 by hand: No counterpart on the target: role
--- 111:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
 -- 113:1: RC0602 by hand: No counterpart on the target: the right CREATEIN on a schema
 -- 114:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
--- 115:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- 115:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 116:1: RC0602 by hand: No counterpart on the target: the right USAGE on a sequence
 -- 117:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KESTREL . STAR WITH DISTRIBUTION AND DETAILED INDEXES ALL
 -- 118:1: RC0604 adapted: Client command left out: REORG TABLE KESTREL . STAR

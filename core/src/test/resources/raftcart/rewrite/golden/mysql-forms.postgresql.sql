@@ -176,7 +176,6 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 9:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
 -- 9:1: RC0502 adapted: Storage clauses left out: DEFAULT CHARSET = utf8mb4
 -- 9:1: RC0502 adapted: Storage clauses left out: COLLATE = utf8mb4_unicode_ci ROW_FORMAT = DYNAMIC
--- 9:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (id) (PARTITION p0 VALUES LESS THAN ( 10))
 -- 10:3: RC0108 check: Unsigned 64-bit key becomes a signed one: id: bigint for an unsigned 64-bit identity
 -- 11:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET latin1
 -- 11:3: RC0612 check: Comparison may ignore case on the source: name
@@ -194,6 +193,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 21:23: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 21:92: RC0627 check: Said in other words, with a difference: a full-text or spatial index is left out
 -- 21:117: RC0627 check: Said in other words, with a difference: a full-text or spatial index is left out
+-- 9:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (id)): on the target each unique key has to name id, and (name) does not
 -- 24:1: RC0604 adapted: Client command left out: LOCK TABLES `telescope` WRITE
 -- 25:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
 -- 26:76: RC0614 adapted: Condition made explicit: 1 for a truth value

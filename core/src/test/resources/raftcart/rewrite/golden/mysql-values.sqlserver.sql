@@ -55,10 +55,29 @@ SELECT
     (a ^ 2)
 FROM frame;
 SELECT '#' + CAST(id AS nvarchar(max)) + ' ' + s, CONCAT_WS(', ', s, e) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function substring_before with 3 argument(s) has no counterpart in sqlserver
--- SELECT LEFT(s, 3), RIGHT(s, 2), SUBSTRING_INDEX(s, '-', 1), SUBSTRING_INDEX(s, '-', -1), LPAD(id, 6, '0'), REPEAT('x', a), REVERSE(s), UCASE(s), LENGTH(s), CHAR_LENGTH(s) FROM frame
--- RC0602 by hand: No counterpart on the target: the function full_years with 2 argument(s) has no counterpart in sqlserver
--- SELECT TIMESTAMPDIFF(YEAR, d, CURDATE()), DATEDIFF(dt, d), DATE_ADD(d, INTERVAL a DAY), LAST_DAY(d), DAYOFWEEK(d), WEEKDAY(d), QUARTER(d), UNIX_TIMESTAMP(dt), FROM_UNIXTIME(a) FROM frame
+SELECT
+    LEFT(s, 3),
+    RIGHT(s, 2),
+    SUBSTRING(s, 1, CHARINDEX('-', s + '-') - 1),
+    RIGHT(s, CHARINDEX(REVERSE('-'), REVERSE(s) + REVERSE('-')) - 1),
+    RIGHT(REPLICATE('0', 6) + LEFT(id, 6), 6),
+    REPLICATE('x', a),
+    REVERSE(s),
+    UPPER(s),
+    DATALENGTH(s),
+    LEN(s)
+FROM frame;
+SELECT
+    (DATEDIFF(year, d, CAST(GETDATE() AS DATE)) - CASE WHEN d <= CAST(GETDATE() AS DATE) AND SUBSTRING(CONVERT(varchar(27), CAST(d AS datetime2), 126), 6, 22) > SUBSTRING(CONVERT(varchar(27), CAST(CAST(GETDATE() AS DATE) AS datetime2), 126), 6, 22) THEN 1 WHEN d > CAST(GETDATE() AS DATE) AND SUBSTRING(CONVERT(varchar(27), CAST(d AS datetime2), 126), 6, 22) < SUBSTRING(CONVERT(varchar(27), CAST(CAST(GETDATE() AS DATE) AS datetime2), 126), 6, 22) THEN -1 ELSE 0 END),
+    DATEDIFF(day, d, dt),
+    DATEADD(day, a, d),
+    EOMONTH(d),
+    (DATEDIFF(day, '19000107', d) % 7 + 1),
+    (DATEDIFF(day, '19000101', d) % 7),
+    DATEPART(quarter, d),
+    (DATEDIFF_BIG(microsecond, '19700101', dt) * 0.000001),
+    DATEADD(second, a, CAST('1970-01-01 00:00:00 +00:00' AS DATETIMEOFFSET))
+FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- SELECT STR_TO_DATE('31.01.2026', '%d.%m.%Y'), TIME(dt), DATE(dt), HOUR(dt), MAKETIME(1, 2, 3), SEC_TO_TIME(3600) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function json_unquote with 1 argument(s) has no counterpart in sqlserver
@@ -198,8 +217,22 @@ BEGIN TRANSACTION;
 -- 22:17: RC0615 adapted: Division kept: rounded as on the source
 -- 22:43: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 22:42: RC0614 adapted: Condition made explicit: a condition as a value
--- 24:1: RC0602 by hand: No counterpart on the target: the function substring_before with 3 argument(s) has no counterpart in sqlserver
--- 25:1: RC0602 by hand: No counterpart on the target: the function full_years with 2 argument(s) has no counterpart in sqlserver
+-- 24:33: RC0609 adapted: Said in other words: substring_before in other words
+-- 24:61: RC0609 adapted: Said in other words: substring_before in other words
+-- 24:136: RC0608 adapted: Function spelled otherwise: UCASE means upper
+-- 24:146: RC0608 adapted: Function spelled otherwise: LENGTH means octet_length
+-- 24:90: RC0607 check: Function with a difference: lpad_with: the fill should be one character
+-- 24:108: RC0607 check: Function with a difference: repeat: a negative count gives NULL
+-- 24:157: RC0607 check: Function with a difference: char_length: trailing blanks do not count
+-- 25:8: RC0608 adapted: Function spelled otherwise: TIMESTAMPDIFF means full_years
+-- 25:43: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
+-- 25:102: RC0608 adapted: Function spelled otherwise: DAYOFWEEK means day_of_week_sunday_1
+-- 25:116: RC0608 adapted: Function spelled otherwise: WEEKDAY means day_of_week_monday_0
+-- 25:128: RC0608 adapted: Function spelled otherwise: QUARTER means extract_quarter
+-- 25:140: RC0607 check: Function with a difference: extract_epoch: the source counts from 1970 in UTC by the zone of its session
+-- 25:140: RC0608 adapted: Function spelled otherwise: UNIX_TIMESTAMP means extract_epoch
+-- 25:160: RC0608 adapted: Function spelled otherwise: FROM_UNIXTIME means timestamp_of_epoch
+-- 25:160: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off
 -- 26:1: RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- 27:1: RC0602 by hand: No counterpart on the target: the function json_unquote with 1 argument(s) has no counterpart in sqlserver
 -- 28:96: RC0607 check: Function with a difference: sqrt: a negative number gives NULL on the source
@@ -241,7 +274,6 @@ BEGIN TRANSACTION;
 -- 63:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
 -- 66:30: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
 -- 66:1: RC0502 adapted: Storage clauses left out: AFTER a
--- 66:130: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 67:1: RC0403 adapted: Index on the beginning of a column: the whole column
 -- 69:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 70:1: RC0604 adapted: Client command left out: SET NAMES utf8mb4

@@ -109,6 +109,10 @@ GROUP BY s.star_id, s.first_name;
 CREATE TABLE p (
     id int,
     d date
+)
+PARTITION BY RANGE COLUMNS (d) (
+    PARTITION p0 VALUES LESS THAN ('1991-01-01'),
+    PARTITION p1 VALUES LESS THAN (MAXVALUE)
 );
 ALTER TABLE star ADD CONSTRAINT star_ibfk_1 FOREIGN KEY (a) REFERENCES b (id) ON DELETE CASCADE;
 ALTER TABLE star MODIFY COLUMN star_id int AUTO_INCREMENT NOT NULL;
@@ -185,7 +189,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 94:1: RC0603 by hand: Code is not translated: trigger
 -- 99:1: RC0603 by hand: Code is not translated: procedure
 -- 113:1: RC0603 by hand: Code is not translated: event
--- 114:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (year ( d)) (PARTITION p0 VALUES LESS THAN ( 1991) , PARTITION p1 VALUES LESS THAN MAXVALUE)
+-- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
 -- 117:1: RC0502 adapted: Storage clauses left out: AFTER z
 -- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
 -- 120:1: RC0602 by hand: No counterpart on the target: SOURCE

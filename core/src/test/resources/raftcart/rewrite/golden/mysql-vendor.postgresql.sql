@@ -118,7 +118,11 @@ GROUP BY s.star_id, s.first_name, s.kind, s.active;
 CREATE TABLE p (
     id integer,
     d date
-);
+)
+PARTITION BY RANGE (d);
+CREATE TABLE p_p0 PARTITION OF p FOR VALUES FROM (MINVALUE) TO (DATE '1991-01-01');
+CREATE TABLE p_p1 PARTITION OF p FOR VALUES FROM (DATE '1991-01-01') TO (MAXVALUE);
+CREATE TABLE p_rest PARTITION OF p DEFAULT;
 ALTER TABLE star ADD CONSTRAINT star_ibfk_1 FOREIGN KEY (a) REFERENCES b (id) ON DELETE CASCADE;
 ALTER TABLE star ALTER COLUMN star_id TYPE integer;
 ALTER TABLE star ALTER COLUMN star_id SET NOT NULL;
@@ -237,7 +241,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 94:1: RC0603 by hand: Code is not translated: trigger
 -- 99:1: RC0603 by hand: Code is not translated: procedure
 -- 113:1: RC0603 by hand: Code is not translated: event
--- 114:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (year ( d)) (PARTITION p0 VALUES LESS THAN ( 1991) , PARTITION p1 VALUES LESS THAN MAXVALUE)
+-- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
 -- 117:1: RC0502 adapted: Storage clauses left out: AFTER z
 -- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
 -- 118:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text

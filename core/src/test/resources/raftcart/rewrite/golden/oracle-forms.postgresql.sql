@@ -25,7 +25,10 @@ CREATE TABLE obs_event (
     code character varying(20),
     flag numeric(1,0) DEFAULT 0,
     CONSTRAINT ev_pk PRIMARY KEY (event_id, at_time)
-);
+)
+PARTITION BY RANGE (at_time);
+CREATE TABLE obs_event_p0 PARTITION OF obs_event FOR VALUES FROM (MINVALUE) TO (TIMESTAMP '2020-01-01 00:00:00');
+CREATE TABLE obs_event_p1 PARTITION OF obs_event FOR VALUES FROM (TIMESTAMP '2020-01-01 00:00:00') TO (MAXVALUE);
 CREATE TEMPORARY TABLE tmp_ids (
     id numeric
 );
@@ -273,7 +276,8 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 18:3: RC0502 adapted: Storage clauses left out: USING INDEX (CREATE UNIQUE INDEX kro . telescope_pk ON kro . telescope ( telescope_id) TABLESPACE kro_idx PCTFREE 10)
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 19:3: RC0502 adapted: Storage clauses left out: TABLESPACE kro_idx
--- 27:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (at_time) INTERVAL (NUMTOYMINTERVAL ( 1 , 'MONTH')) (PARTITION p0 VALUES LESS THAN ( TO_DATE ( '2020-01-01' , 'YYYY-MM-DD')) , PARTITION p1 VALUES LESS THAN ( MAXVALUE))
+-- 27:1: RC0627 check: Said in other words, with a difference: left out of the partitions: INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
+-- 27:1: RC0609 adapted: Said in other words: the partitions by RANGE (at_time) INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
 -- 38:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 38:1: RC0502 adapted: Storage clauses left out: TABLESPACE users
 -- 38:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
@@ -298,7 +302,8 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 70:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 71:8: RC0609 adapted: Said in other words: decode in other words
 -- 71:39: RC0609 adapted: Said in other words: if_null_else in other words
--- 71:123: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
+-- 71:123: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
+-- 71:181: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 72:14: RC0609 adapted: Said in other words: the order of the aggregate as that of its window
 -- 72:14: RC0609 adapted: Said in other words: values put together as texts
 -- 73:16: RC0609 adapted: Said in other words: ROWNUM as a limit

@@ -388,9 +388,10 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 39:13: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 39:10: RC0609 adapted: Said in other words: days added to a date
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
--- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
+-- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 47:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
 -- 48:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
+-- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 50:1: RC0602 by hand: No counterpart on the target: the function next_day with 2 argument(s) has no counterpart in mariadb
 -- 54:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 55:10: RC0615 adapted: Division kept: with more digits than the target gives by itself

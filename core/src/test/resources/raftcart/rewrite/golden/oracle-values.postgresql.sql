@@ -329,7 +329,8 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 39:13: RC0615 adapted: Division kept: with its fraction
 -- 39:10: RC0609 adapted: Said in other words: days added to a date
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
--- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
+-- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
+-- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 57:8: RC0606 check: Function is not in the dictionary: REMAINDER
 -- 63:8: RC0609 adapted: Said in other words: greatest in other words
 -- 64:8: RC0609 adapted: Said in other words: least in other words

@@ -12,9 +12,9 @@
 --               QUOTA UNLIMITED ON &tbs
 -- RC0602 by hand: No counterpart on the target: ALTER USER
 -- ALTER USER obs TEMPORARY TABLESPACE temp
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT CREATE SESSION, CREATE VIEW, ALTER SESSION, CREATE SEQUENCE TO obs
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT CREATE SYNONYM, CREATE DATABASE LINK, RESOURCE , UNLIMITED TABLESPACE TO obs
 
 -- RC0602 by hand: No counterpart on the target: the right EXECUTE
@@ -155,7 +155,11 @@ CREATE TABLE sales (
     prod_id numeric NOT NULL,
     time_id timestamp(0) without time zone NOT NULL,
     amount_sold numeric(10,2)
-);
+)
+PARTITION BY RANGE (time_id);
+CREATE TABLE sales_sales_1995 PARTITION OF sales FOR VALUES FROM (MINVALUE) TO (DATE '1996-01-01');
+CREATE TABLE sales_sales_h1_1997 PARTITION OF sales FOR VALUES FROM (DATE '1996-01-01') TO (DATE '1997-07-01');
+CREATE TABLE sales_sales_max PARTITION OF sales FOR VALUES FROM (DATE '1997-07-01') TO (MAXVALUE);
 -- RC0602 by hand: No counterpart on the target: an external table
 -- CREATE TABLE ext_tab (id NUMBER, nm VARCHAR2(10))
 -- ORGANIZATION EXTERNAL (
@@ -248,8 +252,8 @@ INSERT INTO region VALUES (6, 'b');
 -- 26:1: RC0602 by hand: No counterpart on the target: user
 -- 28:1: RC0602 by hand: No counterpart on the target: ALTER USER
 -- 30:1: RC0602 by hand: No counterpart on the target: ALTER USER
--- 31:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
--- 32:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- 31:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
+-- 32:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 34:1: RC0604 adapted: Client command left out: CONNECT sys/&pass_sys@&connect_string AS SYSDBA;
 -- 35:1: RC0602 by hand: No counterpart on the target: the right EXECUTE
 -- 37:1: RC0604 adapted: Client command left out: CONNECT obs/&pass@&connect_string
@@ -293,7 +297,9 @@ INSERT INTO region VALUES (6, 'b');
 -- 198:36: RC0602 by hand: No counterpart on the target: a type of this kind
 -- 207:7: RC0602 by hand: No counterpart on the target: a table within a table
 -- 208:1: RC0502 adapted: Storage clauses left out: PCTFREE 5 NOLOGGING
--- 208:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (time_id) (PARTITION sales_1995 VALUES LESS THAN ( TO_DATE ( '01-JAN-1996' , 'DD-MON-YYYY')) , PARTITION sales_h1_1997 VALUES LESS THAN ( TO_DATE ( '01-JUL-1997' , 'DD-MON-YYYY')) TABLESPACE &tbs , PARTITION sales_max VALUES LESS THAN ( MAXVALUE))
+-- 214:42: RC0609 adapted: Said in other words: the date that the mask reads: 1996-01-01
+-- 215:45: RC0609 adapted: Said in other words: the date that the mask reads: 1997-07-01
+-- 208:1: RC0609 adapted: Said in other words: the partitions by RANGE (time_id)
 -- 218:1: RC0602 by hand: No counterpart on the target: an external table
 -- 230:1: RC0502 adapted: Storage clauses left out: PCTFREE 5 BUILD IMMEDIATE REFRESH FORCE ENABLE QUERY REWRITE
 -- 241:26: RC0602 by hand: No counterpart on the target: a materialized view log

@@ -72,9 +72,9 @@ SELECT * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC LI
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
--- RC0602 by hand: No counterpart on the target: the function series with 2 argument(s) has no counterpart in mariadb
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT generate_series(1, 5)
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT g FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') g
@@ -190,8 +190,8 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 19:1: RC0602 by hand: No counterpart on the target: the function series with 2 argument(s) has no counterpart in mariadb
+-- 18:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 19:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 20:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 21:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
 -- 22:1: RC0602 by hand: No counterpart on the target: FULL JOIN cannot be said in mariadb
@@ -231,4 +231,4 @@ CREATE TABLE p (
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
 -- 59:1: RC0502 adapted: Storage clauses left out: the comment on frame.a
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
--- 62:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d)
+-- 62:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (d)): no partitions are known here

@@ -78,9 +78,9 @@ SELECT * FROM frame ORDER BY a NULLS LAST, s DESC NULLS LAST FETCH FIRST 5 ROWS 
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
--- RC0602 by hand: No counterpart on the target: the function series with 2 argument(s) has no counterpart in oracle
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT generate_series(1, 5)
 SELECT g FROM TABLE(generate_series(DATE '2026-01-01', '2026-01-31', '1 day')) g;
 SELECT frame.id, x.c
@@ -226,8 +226,8 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in oracle
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 19:1: RC0602 by hand: No counterpart on the target: the function series with 2 argument(s) has no counterpart in oracle
+-- 18:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 19:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 20:15: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)
 -- 24:40: RC0609 adapted: Said in other words: the expression for its place in GROUP BY
 -- 26:15: RC0609 adapted: Said in other words: the names of columns inside of the query
@@ -272,4 +272,4 @@ CREATE TABLE p (
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
--- 62:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d)
+-- 62:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (d)): no partitions are known here

@@ -74,9 +74,10 @@ SELECT TOP 5 * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s D
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
-SELECT generate_series(1, 5);
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- SELECT generate_series(1, 5)
 SELECT g FROM generate_series(CAST('2026-01-01' AS date), '2026-01-31', '1 day') g;
 SELECT frame.id, x.c
 FROM frame
@@ -263,7 +264,8 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 18:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 19:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 20:15: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)
 -- 21:33: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 22:21: RC0609 adapted: Said in other words: a join by names of columns with its condition
@@ -310,4 +312,4 @@ CREATE TABLE p (
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
 -- 59:1: RC0502 adapted: Storage clauses left out: the comment on frame.a
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
--- 62:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d)
+-- 62:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (d)): the target has no partitions of this kind

@@ -83,7 +83,7 @@ CREATE TABLE payment_p2022_01 (
     payment_id number(10) NOT NULL,
     payment_date timestamp(6) with time zone NOT NULL
 );
--- RC0602 by hand: No counterpart on the target: a partition that joins or leaves its table
+-- RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
 -- ALTER TABLE ONLY public.payment ATTACH PARTITION public.payment_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
 -- RC0602 by hand: No counterpart on the target: a table that inherits
 -- CREATE TABLE public.kid (a int) INHERITS (public.actor)
@@ -227,10 +227,10 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 81:5: RC0502 adapted: Storage clauses left out: STORED: the value is computed at reading
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL
--- 87:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (payment_date)
+-- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (payment_date)): no partitions are known here
 -- 87:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 92:1: RC0609 adapted: Said in other words: the schema public is left out
--- 96:33: RC0602 by hand: No counterpart on the target: a partition that joins or leaves its table
+-- 96:1: RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
 -- 97:42: RC0602 by hand: No counterpart on the target: a table that inherits
 -- 101:5: RC0606 check: Function is not in the dictionary: public.group_concat
 -- 101:78: RC0606 check: Function is not in the dictionary: public.group_concat

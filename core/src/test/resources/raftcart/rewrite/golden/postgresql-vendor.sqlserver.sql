@@ -84,7 +84,7 @@ CREATE TABLE dbo.payment_p2022_01 (
     payment_id int NOT NULL,
     payment_date datetimeoffset(6) NOT NULL
 );
--- RC0602 by hand: No counterpart on the target: a partition that joins or leaves its table
+-- RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
 -- ALTER TABLE ONLY public.payment ATTACH PARTITION public.payment_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
 -- RC0602 by hand: No counterpart on the target: a table that inherits
 -- CREATE TABLE public.kid (a int) INHERITS (public.actor)
@@ -229,10 +229,10 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 68:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL
--- 87:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (payment_date)
+-- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (payment_date)): the target has no partitions of this kind
 -- 87:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 92:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 96:33: RC0602 by hand: No counterpart on the target: a partition that joins or leaves its table
+-- 96:1: RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
 -- 97:42: RC0602 by hand: No counterpart on the target: a table that inherits
 -- 101:5: RC0606 check: Function is not in the dictionary: public.group_concat
 -- 101:78: RC0606 check: Function is not in the dictionary: public.group_concat

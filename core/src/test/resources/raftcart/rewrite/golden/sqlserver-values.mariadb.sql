@@ -418,6 +418,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
 -- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
+-- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
 -- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 114:8: RC0608 adapted: Function spelled otherwise: JSON_MODIFY means json_set
 -- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source

@@ -57,7 +57,7 @@ SELECT CAST(a AS varchar2(30 char)) FROM frame;
 SELECT TIMESTAMP '2026-01-31 00:00:00' FROM frame;
 SELECT CAST(s AS char(5 char)) FROM frame;
 SELECT (dt + NUMTODSINTERVAL(7, 'DAY')) FROM frame;
-SELECT ADD_MONTHS(d, -1) FROM frame;
+SELECT LEAST(ADD_MONTHS(d, -1), ADD_MONTHS(TRUNC(d, 'MM'), -1) + (d - TRUNC(d, 'MM'))) FROM frame;
 SELECT dt + NUMTODSINTERVAL(1, 'DAY') FROM frame;
 -- RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- SELECT dt - 0.5 FROM frame
@@ -75,7 +75,8 @@ SELECT TO_NUMBER(TO_CHAR(d, 'Q')) FROM frame;
 SELECT TO_CHAR(d, 'FMMonth') FROM frame;
 SELECT TO_CHAR(d, 'FMDay') FROM frame;
 SELECT LAST_DAY(d) FROM frame;
-SELECT LAST_DAY(ADD_MONTHS(d, 1)) FROM frame;
+SELECT TRUNC(LAST_DAY(LEAST(ADD_MONTHS(d, 1), ADD_MONTHS(TRUNC(d, 'MM'), 1) + (d - TRUNC(d, 'MM')))))
+FROM frame;
 SELECT TO_DATE(2026 || '-' || a || '-' || 1, 'YYYY-MM-DD') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in oracle
 -- SELECT DATETIMEFROMPARTS(2026, 1, 2, 3, 4, 5, 0) FROM frame
@@ -417,7 +418,6 @@ FROM frame;
 -- 34:8: RC0609 adapted: Said in other words: cut as on the source
 -- 38:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
--- 39:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
 -- 41:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 43:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
@@ -432,7 +432,6 @@ FROM frame;
 -- 51:8: RC0608 adapted: Function spelled otherwise: DATENAME means day_name
 -- 52:8: RC0608 adapted: Function spelled otherwise: EOMONTH means last_day
 -- 53:8: RC0609 adapted: Said in other words: last_day_after in other words
--- 1:1: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day
 -- 54:8: RC0608 adapted: Function spelled otherwise: DATEFROMPARTS means make_date
 -- 55:1: RC0602 by hand: No counterpart on the target: the function make_timestamp with 6 argument(s) has no counterpart in oracle
 -- 56:8: RC0608 adapted: Function spelled otherwise: DATETRUNC means trunc_month

@@ -108,7 +108,7 @@ SELECT * FROM Survey.Star;
 -- RC0602 by hand: No counterpart on the target: ALTER ROLE
 -- ALTER ROLE [db_owner] ADD MEMBER [reader]
 GRANT SELECT ON Survey.Star TO reader;
--- RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT EXECUTE TO [reader]
 -- RC0602 by hand: No counterpart on the target: DENY
 -- DENY DELETE ON OBJECT::[Survey].[Star] TO [reader]
@@ -205,7 +205,7 @@ ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
 -- 165:1: RC0602 by hand: No counterpart on the target: user
 -- 167:1: RC0602 by hand: No counterpart on the target: sp_addrolemember, a procedure of the engine
 -- 169:1: RC0602 by hand: No counterpart on the target: ALTER ROLE
--- 173:1: RC0602 by hand: No counterpart on the target: GRANT of roles or system rights
+-- 173:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 175:1: RC0602 by hand: No counterpart on the target: DENY
 -- 177:1: RC0602 by hand: No counterpart on the target: sp_bindefault, a procedure of the engine
 -- 179:1: RC0602 by hand: No counterpart on the target: default

@@ -16,6 +16,7 @@ import raftcart.catalog.Catalog;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Partitioning;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
@@ -26,6 +27,8 @@ import raftcart.engines.jdbc.Query;
 final class MariaDbCatalogReader {
     private final Connection connection;
     private final Dialect dialect;
+    private static final String PARTITIONED = "partitioned";
+
     private final String schema;
 
     MariaDbCatalogReader(Connection connection, Dialect dialect, String schema) {
@@ -47,7 +50,11 @@ final class MariaDbCatalogReader {
             String engine,
             String options,
             String type,
-            Optional<BigInteger> next) {}
+            Optional<BigInteger> next) {
+        private boolean partitioned() {
+            return options.contains(PARTITIONED);
+        }
+    }
 
     Catalog read(String version) throws SQLException {
         List<Listed> listed = listed();
@@ -59,9 +66,12 @@ final class MariaDbCatalogReader {
         Map<String, List<Column>> columnsByTable = columns.read();
         MariaDbKeys keys = new MariaDbKeys(connection, schema);
         keys.read();
+        boolean divided = listed.stream().anyMatch(Listed::partitioned);
+        Map<String, Partitioning> partitions = divided ? new MariaDbPartitions(connection, schema).read() : Map.of();
         List<Table> tables = listed.stream()
                 .filter(l -> l.type().matches("BASE TABLE|SYSTEM VERSIONED"))
-                .map(l -> table(l, columnsByTable, columns.invisible(l.name()), keys, checks, json))
+                .map(l -> table(
+                        l, columnsByTable, columns.invisible(l.name()), keys, checks, json, partitions.get(l.name())))
                 .toList();
         Schema read = new Schema(
                 schema,
@@ -99,7 +109,8 @@ final class MariaDbCatalogReader {
             List<String> invisible,
             MariaDbKeys keys,
             Map<String, List<CheckConstraint>> checks,
-            Set<String> json) {
+            Set<String> json,
+            Partitioning partitioning) {
         String name = listed.name();
         List<CheckConstraint> kept = checks.getOrDefault(name, List.of()).stream()
                 .filter(c -> !isJsonCheck(c) || !json.contains(name + "." + c.name()))
@@ -113,6 +124,7 @@ final class MariaDbCatalogReader {
                 kept,
                 keys.indexes(name),
                 listed.comment(),
+                Optional.ofNullable(partitioning),
                 physical(listed, invisible),
                 listed.rows(),
                 listed.bytes());
@@ -124,8 +136,9 @@ final class MariaDbCatalogReader {
         if (!listed.engine().isEmpty() && !listed.engine().equals("InnoDB")) {
             clauses.add("ENGINE=" + listed.engine());
         }
-        if (!listed.options().isBlank()) {
-            clauses.add(listed.options().strip());
+        String options = listed.options().replace(PARTITIONED, "").strip();
+        if (!options.isEmpty()) {
+            clauses.add(options);
         }
         if (listed.type().equals("SYSTEM VERSIONED")) {
             clauses.add("WITH SYSTEM VERSIONING (the history stays behind)");

@@ -128,6 +128,26 @@ final class MariaDbCodeReader {
         roles(grants.stream().map(Grant::grantee).distinct().toList());
     }
 
+    /** Who is in a role, but for those who are because they made it. */
+    private void members(String role) throws SQLException {
+        objects.addAll(Query.list(
+                connection,
+                "SELECT User, Host, Admin_option FROM mysql.roles_mapping WHERE Role = ?"
+                        + " AND User <> SUBSTRING_INDEX(USER(), '@', 1) AND User <> 'root' ORDER BY 1, 2",
+                row -> {
+                    String host = row.getString("Host").isEmpty()
+                            ? ""
+                            : "@'" + row.getString("Host").replace("'", "''") + "'";
+                    String admin = row.getString("Admin_option").equals("Y") ? " WITH ADMIN OPTION" : "";
+                    return new CodeObject(
+                            ObjectKind.GRANT,
+                            new ObjectName(schema, row.getString("User") + " in " + role),
+                            "GRANT " + dialect.identifiers().quote(role) + " TO "
+                                    + dialect.identifiers().quote(row.getString("User")) + host + admin + ";");
+                },
+                role));
+    }
+
     private void roles(List<String> grantees) {
         try {
             for (String role : Query.list(
@@ -139,6 +159,7 @@ final class MariaDbCodeReader {
                             ObjectKind.ROLE,
                             new ObjectName("", role),
                             "CREATE ROLE " + dialect.identifiers().quote(role) + ";"));
+                    members(role);
                 }
             }
         } catch (SQLException e) {

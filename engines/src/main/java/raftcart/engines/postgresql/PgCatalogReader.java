@@ -5,12 +5,15 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Partitioning;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
@@ -73,25 +76,44 @@ final class PgCatalogReader {
     }
 
     private List<Table> tables(PgColumns columns, PgKeys keys) throws SQLException {
+        Map<Long, List<Partitioning.Partition>> partitions = partitions();
         return Query.list(
                 connection,
                 "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
                         + " greatest(c.reltuples, 0)::bigint AS rows, pg_table_size(c.oid) AS bytes,"
                         + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
+                        + " EXISTS (SELECT FROM pg_inherits i JOIN pg_class p ON p.oid = i.inhrelid"
+                        + " WHERE i.inhparent = c.oid AND p.relkind = 'p') AS divided_again,"
                         + " (SELECT string_agg(i.inhparent::regclass::text, ', ') FROM pg_inherits i"
                         + " WHERE i.inhrelid = c.oid) AS parents"
                         + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + USER_SCHEMAS + "AND"
                         + String.format(NOT_OF_EXTENSION, "c") + "ORDER BY n.nspname, c.relname",
-                row -> table(row, columns, keys));
+                row -> table(row, columns, keys, partitions));
     }
 
-    private static Table table(ResultSet row, PgColumns columns, PgKeys keys) throws SQLException {
+    /** The parts of partitioned tables; of a part that is divided again, no more than its own bounds. */
+    private Map<Long, List<Partitioning.Partition>> partitions() throws SQLException {
+        Map<Long, List<Partitioning.Partition>> partitions = new HashMap<>();
+        Query.list(
+                connection,
+                "SELECT i.inhparent, c.relname, pg_get_expr(c.relpartbound, c.oid) AS bounds"
+                        + " FROM pg_inherits i JOIN pg_class c ON c.oid = i.inhrelid"
+                        + " WHERE c.relispartition AND c.relkind IN ('r', 'p') ORDER BY c.relname",
+                row -> partitions
+                        .computeIfAbsent(row.getLong("inhparent"), k -> new ArrayList<>())
+                        .add(new Partitioning.Partition(row.getString("relname"), row.getString("bounds"))));
+        return partitions;
+    }
+
+    private static Table table(
+            ResultSet row, PgColumns columns, PgKeys keys, Map<Long, List<Partitioning.Partition>> partitions)
+            throws SQLException {
         long oid = row.getLong("oid");
         List<String> physical = new ArrayList<>(keys.indexOptions(oid));
-        if ("p".equals(row.getString("relkind"))) {
-            physical.add("PARTITION BY " + row.getString("partition_key"));
+        if (row.getBoolean("divided_again")) {
+            physical.add("partitions of its partitions");
         }
         if ("u".equals(row.getString("relpersistence"))) {
             physical.add("UNLOGGED");
@@ -111,6 +133,8 @@ final class PgCatalogReader {
                 keys.checks(oid),
                 keys.indexes(oid),
                 Query.orEmpty(row, "comment"),
+                Optional.ofNullable(row.getString("partition_key"))
+                        .map(k -> new Partitioning(k, partitions.getOrDefault(oid, List.of()))),
                 physical,
                 row.getLong("rows"),
                 row.getLong("bytes"));

@@ -49,6 +49,11 @@ final class PgCodeReader {
                         + " JOIN pg_class c ON c.oid = t.typrelid AND c.relkind = 'c' WHERE"
                         + PgCatalogReader.USER_SCHEMAS
                         + "ORDER BY 1, 2");
+        grants();
+    }
+
+    /** Rights on tables and views, and who holds them by being in a role. */
+    private void grants() throws SQLException {
         add(
                 ObjectKind.GRANT,
                 "SELECT n.nspname, g.grantee::regrole || ' on ' || c.relname, format('GRANT %s ON %I.%I TO %s;',"
@@ -57,6 +62,14 @@ final class PgCodeReader {
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(c.relacl) g"
                         + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
                         + "GROUP BY n.nspname, c.relname, g.grantee ORDER BY 1, 2");
+        add(
+                ObjectKind.GRANT,
+                "SELECT min(n.nspname), m.rolname || ' in ' || r.rolname, format('GRANT %I TO %I', r.rolname, m.rolname)"
+                        + " || CASE WHEN a.admin_option THEN ' WITH ADMIN OPTION;' ELSE ';' END FROM pg_auth_members a"
+                        + " JOIN pg_roles r ON r.oid = a.roleid JOIN pg_roles m ON m.oid = a.member"
+                        + " JOIN pg_class c ON true JOIN pg_namespace n ON n.oid = c.relnamespace,"
+                        + " LATERAL aclexplode(c.relacl) g WHERE g.grantee = r.oid AND" + PgCatalogReader.USER_SCHEMAS
+                        + "GROUP BY r.rolname, m.rolname, a.admin_option ORDER BY 1, 2");
     }
 
     private void views(String kind, ObjectKind objectKind, String words) throws SQLException {

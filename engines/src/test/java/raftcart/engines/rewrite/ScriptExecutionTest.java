@@ -33,7 +33,9 @@ class ScriptExecutionTest {
             "postgresql",
                     Pattern.compile(
                             "(?s)(42601|0A000(?!.*cannot alter type)|42P16|42P17|42611|42704.*type \"|42939|22P02|22007).*"),
-            "mariadb", Pattern.compile("(?s)(?!.* in a DEFAULT ).*(syntax|1064|Unknown data type|not supported).*"),
+            "mariadb",
+                    Pattern.compile(
+                            "(?s)(?!.* in a DEFAULT )(\\S+ 1064 .*|.*(syntax|Unknown data type|not supported).*)"),
             "sqlite", Pattern.compile("(?s).*(syntax error|unrecognized token|incomplete input|not supported).*"),
             "h2", Pattern.compile("(?s)(42000|42001|HYC00|HY004).*"),
             "hsqldb", Pattern.compile("(?s)(42581|42582|0A501|42583|42584|42509).*"),

@@ -1,0 +1,204 @@
+-- to: mariadb oracle
+CREATE TABLE t (
+    code varchar(8),
+    p decimal(10,2),
+    v int
+) COLLATE utf8mb4_nopad_bin;
+CREATE TABLE s (
+    id int AUTO_INCREMENT NOT NULL PRIMARY KEY,
+    code varchar(8) UNIQUE,
+    at datetime(6) DEFAULT (UTC_TIMESTAMP(6)),
+    tags json,
+    doc json,
+    ok tinyint(1) DEFAULT TRUE,
+    price decimal(10,2),
+    u uuid DEFAULT (UUID())
+) COLLATE utf8mb4_nopad_bin;
+INSERT INTO s (code, ok)
+VALUES ('a', TRUE), ('b', FALSE)
+ON DUPLICATE KEY UPDATE ok = VALUES(ok), price = s.price + 1
+RETURNING id;
+SELECT code, at
+FROM (
+    SELECT
+        code AS code,
+        at AS at,
+        ROW_NUMBER() OVER (PARTITION BY code ORDER BY CASE WHEN code IS NULL THEN 1 ELSE 0 END, code, CASE WHEN at IS NULL THEN 0 ELSE 1 END, at DESC) AS row_rank_
+    FROM s
+) ranked_
+WHERE row_rank_ = 1
+ORDER BY CASE WHEN code IS NULL THEN 1 ELSE 0 END, code, CASE WHEN at IS NULL THEN 0 ELSE 1 END, at DESC;
+SELECT
+    COUNT(CASE WHEN ok THEN 1 END),
+    CAST(AVG(CAST(price AS decimal(65,30))) AS decimal(10,1)),
+    GROUP_CONCAT(code ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at SEPARATOR ', ')
+FROM s
+WHERE at >= UTC_TIMESTAMP(6) - INTERVAL 1 DAY;
+SELECT CAST(DATE_FORMAT(at, '%Y-%m-01') AS DATETIME), COUNT(*)
+FROM s
+GROUP BY 1
+ORDER BY 1 DESC
+LIMIT 10
+OFFSET 5;
+-- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
+-- SELECT code FROM s WHERE code ILIKE '%x%' AND code NOT SIMILAR TO '(a|b)%' AND code ~* '^k'
+SELECT CAST(price AS decimal(65,30)) / 3, 7 DIV 2, 7 % 2, POWER(2, 3), SQRT(16), ABS(-5), 7 DIV 2
+FROM s;
+SELECT
+    7 DIV 2,
+    CAST(7.0 AS decimal(65,30)) / 2,
+    (-7) DIV 2,
+    ROUND(2.5),
+    ROUND(CAST(2.5 AS double)),
+    TRUNCATE(-2.7, 0),
+    CEIL(-2.2),
+    (7 DIV 2),
+    MOD(-7, 3)
+FROM s;
+SELECT
+    CONCAT(COALESCE(code, 'none'), ' ', id),
+    CONCAT(code, NULL),
+    CONCAT(COALESCE(code, ''), COALESCE(CAST(NULL AS char), ''), 'x')
+FROM s;
+SELECT
+    (TIMESTAMPDIFF(MICROSECOND, '1970-01-01', at) * 0.000001),
+    (DAYOFWEEK(at) - 1),
+    DATE_FORMAT(at, '%Y-%m-%d %H:%i'),
+    CAST(at AS date),
+    at + INTERVAL 2 HOUR,
+    age(at)
+FROM s;
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- SELECT generate_series(1, 5)
+-- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
+-- SELECT d::date FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') d
+-- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
+-- SELECT s.*, t.v FROM s CROSS JOIN LATERAL (SELECT max(price) v FROM s x WHERE x.code = s.code) t
+WITH RECURSIVE r AS (SELECT 1 AS n UNION ALL SELECT n + 1 FROM r WHERE n < 5) SELECT * FROM r;
+UPDATE s
+CROSS JOIN t
+SET s.price = t.p
+WHERE t.code = s.code AND s.ok;
+DELETE FROM s WHERE EXISTS (SELECT 1 FROM t WHERE t.code = s.code) RETURNING s.id;
+SELECT * FROM s WHERE ok IS NOT TRUE AND NOT ok;
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- SELECT * FROM s WHERE id = ANY(ARRAY[1,2,3]) AND 'x' = ANY(tags)
+-- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- SELECT doc->>'a', doc#>>'{a,b}', doc @> '{"a":1}', doc ? 'a', jsonb_array_length(doc->'x') FROM s
+SELECT
+    ROW_NUMBER() OVER (PARTITION BY code ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at) AS rn,
+    LAG(price) OVER (ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at),
+    SUM(price) OVER (ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at ROWS BETWEEN 2 PRECEDING AND CURRENT ROW)
+FROM s;
+SELECT
+    CASE WHEN ok THEN 1 ELSE 0 END,
+    CAST(ok AS signed),
+    CAST(ok AS char),
+    CAST(price > 1 AS signed)
+FROM s;
+SELECT *
+FROM s
+WHERE (code, id) > ('a', 5)
+ORDER BY CASE WHEN code IS NULL THEN 1 ELSE 0 END, code, id
+LIMIT 10;
+-- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
+-- SELECT left(code, 2), right(code, 2), substr(code, 2), substring(code from 2 for 3), position('a' in code), strpos(code, 'a'), lpad(code, 5, '0'), initcap(code), reverse(code), split_part(code, '-', 2), translate(code, 'ab', 'xy'), regexp_replace(code, '[0-9]+', '', 'g'), md5(code), length(code), octet_length(code), chr(65), ascii('A'), repeat('x', 3), overlay(code placing 'z' from 1), trim(both 'x' from code), quote_literal(code) FROM s
+SELECT NEXTVAL(s_id_seq), LASTVAL(s_id_seq), LAST_INSERT_ID();
+SELECT
+    CURRENT_TIMESTAMP(6),
+    CURRENT_TIMESTAMP(6),
+    CURRENT_DATE,
+    SYSDATE(6),
+    statement_timestamp(),
+    LOCALTIMESTAMP(6),
+    CURRENT_USER(),
+    VERSION();
+-- RC0602 by hand: No counterpart on the target: a difference of times
+-- SELECT max(at) - min(at), date '2026-01-31' + 1, date '2026-03-01' - date '2026-02-01', at - interval '1 month' FROM s GROUP BY at
+SELECT
+    DATE '2026-01-31' + INTERVAL 1 MONTH,
+    CAST(CONCAT(2026, '-', 1, '-', 31) AS DATE),
+    DATE '2026-01-31',
+    FROM_UNIXTIME(0),
+    WEEK(at, 3)
+FROM s;
+SELECT 'a' < 'B', 'a' = 'A', '' IS NULL, NULL = NULL, 1 <> 1.0, TRUE = TRUE;
+SELECT 1, LEAST(2, 1), NULLIF('', ''), COALESCE(NULL, '');
+-- RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- SELECT bool_and(ok), bool_or(ok), array_agg(code), percentile_cont(0.5) WITHIN GROUP (ORDER BY price), stddev(price), variance(price), corr(price, id), mode() WITHIN GROUP (ORDER BY code) FROM s
+SELECT code, COUNT(*) FROM s GROUP BY code WITH ROLLUP HAVING COUNT(*) > 1;
+SELECT code FROM s EXCEPT ALL SELECT code FROM t;
+SELECT code FROM s INTERSECT SELECT code FROM t ORDER BY 1;
+SELECT * FROM s;
+-- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- SELECT * FROM s TABLESAMPLE BERNOULLI (10)
+SELECT * FROM s LIMIT 1 FOR UPDATE SKIP LOCKED;
+SELECT x.*
+FROM (
+    SELECT 1 AS n, 'a' AS c
+    UNION ALL
+    SELECT 2 AS n, 'b' AS c
+) x;
+SELECT
+    'a
+b',
+    'it''s',
+    'A',
+    B'101',
+    X'1F',
+    1e3,
+    1000;
+-- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- ALTER TABLE s ADD COLUMN z int NOT NULL DEFAULT 0, ALTER COLUMN price TYPE numeric(12,4), ALTER COLUMN code DROP NOT NULL, DROP COLUMN u, RENAME COLUMN ok TO good
+
+-- findings
+-- 3:64: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
+-- 3:94: RC0115 check: Array becomes a JSON array: tags: array as json
+-- 3:107: RC0118 check: JSON without the source's own comparison: doc: jsonb as json
+-- 3:179: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
+-- 4:52: RC0614 adapted: Condition made explicit: f for a truth value
+-- 4:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
+-- 5:52: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 5:58: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 5:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
+-- 6:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
+-- 6:36: RC0615 adapted: Division kept: an average with all of its digits
+-- 6:94: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
+-- 8:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
+-- 9:14: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 9:21: RC0615 adapted: Division kept: without a fraction
+-- 10:10: RC0615 adapted: Division kept: without a fraction
+-- 10:19: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 10:27: RC0615 adapted: Division kept: without a fraction
+-- 11:59: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
+-- 12:66: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is %Y-%m-%d %H:%i
+-- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
+-- 13:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 14:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
+-- 15:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
+-- 17:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
+-- 18:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 20:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 21:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- 22:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 22:88: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 22:119: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 23:51: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 24:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 25:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
+-- 26:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
+-- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
+-- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
+-- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
+-- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
+-- 30:72: RC0614 adapted: Condition made explicit: t beside a truth value
+-- 31:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 31:27: RC0609 adapted: Said in other words: least_skip_nulls in other words
+-- 31:40: RC0612 check: Comparison may ignore case on the source: nullif
+-- 32:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- 37:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
+-- 41:1: RC0502 adapted: Storage clauses left out: the comment on s.code
+-- 42:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
