@@ -61,6 +61,8 @@ public enum SqlFeature {
     SELECT_WITHOUT_FROM,
     TABLE_SAMPLE,
     FOR_UPDATE,
+    /** The lock that reading takes is said with each table. */
+    LOCKS_AT_TABLES,
     SKIP_LOCKED,
     ARRAYS,
     /** Parts of JSON documents are named one by one by {@code ->}. */
@@ -105,6 +107,8 @@ public enum SqlFeature {
     /** Indexes of other kinds than sorted ones may be named by their method. */
     INDEX_METHODS,
     RETURNING,
+    /** A query may read the rows of a change: FROM FINAL TABLE (INSERT ...). */
+    CHANGES_AS_TABLES,
     /** RETURNING stands in UPDATE as well. */
     UPDATE_RETURNING,
     OUTPUT,
@@ -353,6 +357,18 @@ public enum SqlFeature {
     SELECT_INTO,
     /** A number sign before its name makes a table temporary. */
     TEMPORARY_BY_NAME,
+    /** A change of a column is its whole definition: what it does not say is gone. */
+    COLUMNS_CHANGE_AS_A_WHOLE,
+    /** A change of a column's type says NOT NULL too, or NULL is allowed from then on. */
+    COLUMNS_CHANGE_WITH_NOT_NULL,
+    /** Who may SELECT from a sequence may draw numbers from it. */
+    SEQUENCES_GIVE_TO_SELECT,
+    /** Who may INSERT into a sequence may draw numbers from it. */
+    SEQUENCES_GIVE_TO_INSERT,
+    /** Who may UPDATE a sequence may draw numbers from it. */
+    SEQUENCES_GIVE_TO_UPDATE,
+    /** A temporary table is in a schema of its own, which its name must not say. */
+    TEMPORARY_WITHOUT_SCHEMA,
     /** A view may be made only if it is not there. */
     VIEW_IF_NOT_EXISTS,
     /** A column that is added without a default and refuses NULL gets 0 or an empty text in the rows that are there. */
@@ -492,6 +508,8 @@ public enum SqlFeature {
     CASTS_BOOLEANS_TO_INT,
     /** A cast to a text type with a length cuts what is longer. */
     CASTS_CUT_TEXTS,
+    /** A sum of whole numbers of 32 bits is one, and overflows beyond them. */
+    SUMS_KEEP_TYPE,
     /** The average of whole numbers is whole. */
     WHOLE_AVERAGES,
     /** An average has as many digits behind the point as what it is taken of. */

@@ -1,6 +1,7 @@
 package raftcart.dialect;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import raftcart.catalog.Column;
 import raftcart.sql.tree.TypeName;
@@ -31,6 +32,14 @@ public interface TypeTable {
      */
     default Optional<String> exactTexts() {
         return Optional.empty();
+    }
+
+    /**
+     * For engines whose whole numbers are decimal ones: the names of types, each with the number of digits up to which a
+     * column of it without a fraction holds whole numbers for all that is known. Empty elsewhere.
+     */
+    default Map<String, Integer> wholeColumns() {
+        return Map.of();
     }
 
     /** The type to name in a CAST; may be wider than that of a column. */

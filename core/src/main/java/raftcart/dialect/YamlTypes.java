@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.math.BigInteger;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +26,8 @@ import raftcart.type.ValueChoices;
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
  * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
+ * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
+ * holds whole numbers.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
@@ -40,6 +43,8 @@ public final class YamlTypes implements TypeTable {
 
     private final Map<String, JsonNode> read = new HashMap<>();
     private final Map<String, JsonNode> write = new HashMap<>();
+
+    private final Map<String, Integer> wholeColumns = new HashMap<>();
 
     private Optional<String> exactTexts = Optional.empty();
     private boolean unsignedNumbers;
@@ -63,10 +68,15 @@ public final class YamlTypes implements TypeTable {
                 types.read.putAll(base.read);
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
+                types.wholeColumns.putAll(base.wholeColumns);
             }
             if (document.has("exact texts")) {
                 types.exactTexts = Optional.of(document.get("exact texts").asText());
             }
+            document.path("whole columns")
+                    .properties()
+                    .forEach(
+                            f -> types.wholeColumns.put(f.getKey(), f.getValue().asInt()));
             types.unsignedNumbers |= document.path("unsigned numbers").asBoolean();
             document.path("read").properties().forEach(f -> {
                 checked(file, f.getKey(), f.getValue().asText().split("[ ,]+")[0], READ);
@@ -115,6 +125,11 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public Map<String, Integer> wholeColumns() {
+                return base.wholeColumns();
+            }
+
+            @Override
             public Optional<String> exactTexts() {
                 return YamlTypes.this.exactTexts.or(base::exactTexts);
             }
@@ -129,6 +144,11 @@ public final class YamlTypes implements TypeTable {
     @Override
     public Optional<String> exactTexts() {
         return exactTexts;
+    }
+
+    @Override
+    public Map<String, Integer> wholeColumns() {
+        return Collections.unmodifiableMap(wholeColumns);
     }
 
     @Override

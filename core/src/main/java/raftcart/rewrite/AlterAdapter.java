@@ -25,11 +25,13 @@ final class AlterAdapter {
     private final QueryAdapter adapter;
     private final StructureAdapter structure;
     private final ColumnAdapter columns;
+    private final ColumnChanges changes;
 
     AlterAdapter(QueryAdapter adapter, StructureAdapter structure) {
         this.adapter = adapter;
         this.structure = structure;
         this.columns = new ColumnAdapter(adapter);
+        this.changes = new ColumnChanges(adapter);
     }
 
     List<Statement> alter(DdlStatement.AlterTable alter) {
@@ -41,6 +43,7 @@ final class AlterAdapter {
         List<Statement> before = new ArrayList<>();
         for (AlterAction action : alter.actions()) {
             ownIndex(action, alter).ifPresent(before::add);
+            List<AlterAction> whole = adapter.same() ? List.of(action) : changes.whole(action, alter);
             remember(action, alter, tables);
             if (adapter.same()) {
                 actions.add(action);
@@ -52,7 +55,7 @@ final class AlterAdapter {
             } else if (action instanceof AlterAction.Physical physical) {
                 adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
             } else {
-                adapted(action, alter, tables, actions, after);
+                whole.forEach(a -> adapted(a, alter, tables, actions, after));
             }
         }
         if (actions.isEmpty()) {
@@ -97,6 +100,7 @@ final class AlterAdapter {
     }
 
     private void remember(AlterAction action, DdlStatement.AlterTable alter, TableAdapter tables) {
+        changes.remember(action, alter);
         if (action instanceof AlterAction.AddColumn add) {
             adapter.knowledge.addColumn(alter.name(), tables.known(add.column(), Optional.empty()));
             tables.remember(add.column(), alter.name());
@@ -104,6 +108,16 @@ final class AlterAdapter {
         if (action instanceof AlterAction.ChangeColumn change) {
             adapter.knowledge.addColumn(alter.name(), tables.known(change.definition(), Optional.empty()));
             tables.remember(change.definition(), alter.name());
+        }
+        boolean retyped = action instanceof AlterAction.SetType || action instanceof AlterAction.SetNullable;
+        if (retyped) {
+            Name name = action instanceof AlterAction.SetType set
+                    ? set.column()
+                    : ((AlterAction.SetNullable) action).column();
+            adapter.knowledge
+                    .definitions()
+                    .of(alter.name(), name)
+                    .ifPresent(d -> adapter.knowledge.addColumn(alter.name(), tables.known(d, Optional.empty())));
         }
         if (action instanceof AlterAction.AddIdentity add) {
             adapter.knowledge.addNumbered(
@@ -193,6 +207,8 @@ final class AlterAdapter {
                 && add.constraint().kind() == ConstraintKind.INDEX) {
             addIndex(add.constraint(), alter, after);
         } else if (action instanceof AlterAction.AddConstraint add) {
+            new KeyTypes(adapter).retyped(add.constraint(), alter.name()).forEach(r -> changes.whole(r, alter)
+                    .forEach(a -> adapted(a, alter, tables, actions, after)));
             notNull(add.constraint(), alter, actions);
             new ConstraintAdapter(adapter)
                     .constraint(new IndexNames(adapter).key(add.constraint(), alter.name()))
@@ -262,11 +278,11 @@ final class AlterAdapter {
         ColumnDefinition column = columns.column(add.column(), none, more);
         Optional<Expr> filled = filled(add.column());
         if (filled.isPresent()) {
-            column = column.withDefault(filled.get());
+            column = column.withDefault(filled);
         }
         boolean apart = column.notNull().orElse(false) && !has(SqlFeature.ADD_COLUMN_NOT_NULL);
         actions.add(new AlterAction.AddColumn(
-                apart ? column.nullable() : column,
+                apart ? column.withNotNull(Optional.empty()) : column,
                 add.ifNotExists() && structure.canSayIf(SqlFeature.PARTS_IF_NOT_EXISTS, alter)));
         if (apart) {
             actions.add(new AlterAction.SetNullable(column.name(), false));
@@ -388,20 +404,7 @@ final class AlterAdapter {
             return new AlterAction.ChangeColumn(change.column(), changed(change.definition(), none, tables));
         }
         if (action instanceof AlterAction.SetType set) {
-            ColumnDefinition column = new ColumnDefinition(
-                    set.column(),
-                    Optional.of(set.type()),
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    false,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    List.of(),
-                    List.of(),
-                    alter.span());
+            ColumnDefinition column = ColumnDefinition.of(set.column(), set.type(), Optional.empty(), alter.span());
             return new AlterAction.SetType(
                     set.column(),
                     columns.column(column, none, new ArrayList<>()).type().orElseThrow(),

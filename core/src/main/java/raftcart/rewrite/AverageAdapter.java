@@ -26,6 +26,9 @@ final class AverageAdapter {
 
     /** The call in the target's terms, whose arguments are adapted already. */
     Expr average(Expr.Call adapted, Expr.Call call) {
+        if (adapted.is("sum")) {
+            return sum(adapted, call);
+        }
         if (!AVERAGES.contains(adapted.function())) {
             return adapted;
         }
@@ -61,6 +64,23 @@ final class AverageAdapter {
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
         return sourceCuts ? rounded(full, call, kind, four) : full;
+    }
+
+    /** The sum of a column of whole numbers, with room for it where the target gives it none by itself. */
+    private Expr sum(Expr.Call adapted, Expr.Call call) {
+        boolean narrow = adapter.to.has(SqlFeature.SUMS_KEEP_TYPE)
+                && !adapter.from.has(SqlFeature.SUMS_KEEP_TYPE)
+                && adapter.facts(call.arguments().get(0))
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Int i && i.bits() <= 32)
+                        .isPresent();
+        if (!narrow) {
+            return adapted;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a sum of whole numbers with 64 bits");
+        Expr wide = new Expr.Cast(
+                adapted.arguments().get(0), adapter.castType(new LogicalType.Int(64, false)), false, call.span());
+        return new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
     }
 
     private boolean isLostOnTarget() {

@@ -95,14 +95,16 @@ final class ColumnAdapter {
         ColumnDefinition column = numberedBySequence(ofDomain(given));
         boolean altered = !table.columns().contains(given);
         leftOut(column, table, altered);
-        Optional<LogicalType> type =
-                column.type().map(adapter.finder::type).or(() -> !altered ? missingType(column) : Optional.empty());
+        Optional<LogicalType> type = ColumnFactory.type(column, adapter)
+                .map(t -> new KeyTypes(adapter).following(t, column, table.constraints()))
+                .or(() -> !altered ? missingType(column) : Optional.empty());
+        ColumnFactory.sayWhole(column, adapter);
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key
                 || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
         if (column.identity().isPresent()) {
-            type = type.map(this::whole);
+            type = type.map(this::numberedType);
         }
         Optional<LogicalType> known = type;
         Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
@@ -189,25 +191,7 @@ final class ColumnAdapter {
                 FindingCode.SYNTAX_ADAPTED,
                 span,
                 "NOT NULL for " + column.name().text() + " of the key");
-        return definition(column.name(), type, Optional.empty(), span);
-    }
-
-    private static ColumnDefinition definition(
-            Name name, TypeName type, Optional<IdentityOptions> identity, Span span) {
-        return new ColumnDefinition(
-                name,
-                Optional.of(type),
-                Optional.of(true),
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                identity,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of(),
-                span);
+        return ColumnDefinition.of(column.name(), type, Optional.of(true), span);
     }
 
     /** A column that is known, as one that is numbered. */
@@ -216,11 +200,12 @@ final class ColumnAdapter {
                 .filter(t -> t instanceof LogicalType.Int i && i.bits() <= 32
                         || t instanceof LogicalType.Decimal d && d.precision() > 0 && d.precision() <= 9)
                 .isPresent();
-        return definition(column.name(), TypeName.of(small ? "integer" : "bigint"), Optional.of(options), span);
+        return ColumnDefinition.of(column.name(), TypeName.of(small ? "integer" : "bigint"), Optional.of(true), span)
+                .withIdentity(options);
     }
 
-    /** The whole numbers for a column that the engine numbers. */
-    private LogicalType whole(LogicalType type) {
+    /** The type of a numbered column on the target; engines divide whole numbers otherwise than decimal ones. */
+    LogicalType numberedType(LogicalType type) {
         boolean decimal = type instanceof LogicalType.Decimal d && d.precision() > 0 && d.scale() == 0;
         if (decimal && has(SqlFeature.DECIMAL_IDENTITIES)) {
             return type;

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.WholeColumns;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
@@ -24,6 +25,20 @@ public final class ColumnFactory {
                 column.collation().or(() -> collationOfTable).orElse("").toLowerCase(Locale.ROOT);
         boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
         return TableAdapter.saysItIgnoresCase(column) || language.has(SqlFeature.IGNORES_CASE) && !binary;
+    }
+
+    /** The type of a column; whole numbers are such on the target even where the source has decimal ones only. */
+    static Optional<LogicalType> type(ColumnDefinition column, ExprAdapter adapter) {
+        return column.type()
+                .map(t -> WholeColumns.type(t, adapter.finder.type(t), adapter.from.types(), adapter.to.types()));
+    }
+
+    /** Says of a column of decimal numbers that it becomes whole ones, where some may be lost. */
+    static void sayWhole(ColumnDefinition column, ExprAdapter adapter) {
+        column.type()
+                .flatMap(t -> WholeColumns.note(t, adapter.finder.type(t), adapter.from.types(), adapter.to.types()))
+                .ifPresent(
+                        n -> adapter.note(n.code(), column.span(), column.name().text() + ": " + n.detail()));
     }
 
     /** The default, with that of the type in the place of a bare WITH DEFAULT. */

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -20,6 +21,11 @@ import raftcart.type.LogicalType;
 final class FunctionArguments {
     /** Functions that put their third argument in the place of what they find. */
     private static final Set<String> REPLACING = Set.of("replace", "regexp_replace", "regexp_replace_all");
+
+    /** Functions that read a date or time in a text. */
+    private static final Set<String> DATES_OF_ANY = Set.of("date_of", "time_of", "timestamp_of");
+
+    private static final Pattern CLOCK = Pattern.compile("\\d{1,2}[:.]\\d\\d([:.]\\d\\d(\\.\\d+)?)?");
 
     private final ExprAdapter adapter;
 
@@ -67,8 +73,17 @@ final class FunctionArguments {
     }
 
     private Expr argument(Expr argument, ValueKind wanted, Expr.Call call) {
+        if (DATES_OF_ANY.contains(call.function()) && argument instanceof Expr.Literal text) {
+            return adapter.expr(
+                    text.kind() == LiteralKind.STRING && adapter.from.has(SqlFeature.DATES_BY_DOTS)
+                            ? new DateAdapter(adapter).asRead(text, ValueKind.DATE)
+                            : text);
+        }
         if (wanted.isDate()) {
             return date(argument);
+        }
+        if (wanted == ValueKind.TIME) {
+            return time(argument);
         }
         if (wanted.isNumber() && adapter.kind(argument).isDate() && !new DateAdapter(adapter).numbersAreDatesOnBoth()) {
             throw new Untranslatable(call.function() + " of a date");
@@ -94,8 +109,28 @@ final class FunctionArguments {
         if (!constant) {
             return adapter.expr(new DateAdapter(adapter).fromText(argument));
         }
-        Expr.Literal literal = (Expr.Literal) argument;
+        if (isClock(argument)) {
+            return time(argument);
+        }
+        Expr.Literal literal = new DateAdapter(adapter).asRead((Expr.Literal) argument, ValueKind.DATE);
         return DateAdapter.typed(literal, literal.text().strip().length() > 10 ? ValueKind.TIMESTAMP : ValueKind.DATE);
+    }
+
+    /** {@code 22:15} and, where the source reads that, {@code 22.15.00}. */
+    private boolean isClock(Expr argument) {
+        String text = argument instanceof Expr.Literal l && l.kind() == LiteralKind.STRING ? l.text() : "";
+        return CLOCK.matcher(text).matches() && (text.indexOf(':') > 0 || adapter.from.has(SqlFeature.DATES_BY_DOTS));
+    }
+
+    /** A text as a constant of a time of day where that is wanted. */
+    private Expr time(Expr argument) {
+        if (!isClock(argument)) {
+            return adapter.expr(argument);
+        }
+        Expr.Literal literal = DateAdapter.usual((Expr.Literal) argument);
+        return adapter.to.has(SqlFeature.TYPED_DATES)
+                ? new Expr.Literal(LiteralKind.TIME, literal.text(), literal.span())
+                : literal;
     }
 
     private static boolean isText(Expr e, String text) {

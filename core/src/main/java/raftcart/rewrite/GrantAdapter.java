@@ -1,7 +1,9 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -36,6 +38,20 @@ final class GrantAdapter {
             adapter.note(FindingCode.PRIVILEGE, grant.span(), "no right is needed to reach a schema");
             return List.of();
         }
+        Optional<List<String>> uses = rightsOfUse(adapter.to);
+        if (grant.kind().equals("SEQUENCE") && uses.isPresent() && adapter.to.has(SqlFeature.SEQUENCES)) {
+            return List.of(onSequence(grant, "", uses.get()));
+        }
+        boolean sequence = grant.kind().isEmpty()
+                && uses.isEmpty()
+                && adapter.to.has(SqlFeature.SCHEMA_GRANTS)
+                && grant.objects().stream().allMatch(adapter.knowledge::isSequence)
+                && rightsOfUse(adapter.from)
+                        .filter(grant.privileges()::containsAll)
+                        .isPresent();
+        if (sequence) {
+            return List.of(onSequence(grant, "SEQUENCE", List.of("USAGE")));
+        }
         sayLaterTables(grant);
         List<String> kept = grant.privileges().stream()
                 .map(p -> renamed(p, grant.kind()))
@@ -59,6 +75,33 @@ final class GrantAdapter {
                 grantees(grant.grantees(), grant.span()),
                 grant.withGrant(),
                 grant.span()));
+    }
+
+    /** The rights on a sequence by which one may draw numbers from it, where it is not USAGE. */
+    private static Optional<List<String>> rightsOfUse(Language language) {
+        if (language.has(SqlFeature.SEQUENCES_GIVE_TO_SELECT)) {
+            return Optional.of(List.of("SELECT"));
+        }
+        if (language.has(SqlFeature.SEQUENCES_GIVE_TO_INSERT)) {
+            return Optional.of(List.of("SELECT", "INSERT"));
+        }
+        return language.has(SqlFeature.SEQUENCES_GIVE_TO_UPDATE) ? Optional.of(List.of("UPDATE")) : Optional.empty();
+    }
+
+    private DdlStatement.Grant onSequence(DdlStatement.Grant grant, String kind, List<String> rights) {
+        boolean more = grant.kind().equals("SEQUENCE") && grant.privileges().equals(List.of("SELECT"));
+        adapter.note(
+                more ? FindingCode.PRIVILEGE : FindingCode.SYNTAX_ADAPTED,
+                grant.span(),
+                "the right to draw numbers from a sequence" + (more ? ", for that to read its last one" : ""));
+        return new DdlStatement.Grant(
+                grant.revoke(),
+                rights,
+                kind,
+                grant.objects(),
+                grantees(grant.grantees(), grant.span()),
+                grant.withGrant(),
+                grant.span());
     }
 
     /** Members of roles, without their hosts where the target knows none. */

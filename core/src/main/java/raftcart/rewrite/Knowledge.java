@@ -25,12 +25,14 @@ public final class Knowledge {
     private final Map<String, List<String>> enumerations = new HashMap<>();
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
+    private final Set<String> sequences = new HashSet<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
     private final Map<String, List<KnownIndex>> indexesOf = new HashMap<>();
     private final Set<String> writtenIndexes = new HashSet<>();
-    private final Set<String> temporary = new HashSet<>();
+    private final Map<String, QualifiedName> temporary = new HashMap<>();
     private final Map<String, Name> addresses = new HashMap<>();
+    private final KnownDefinitions definitions = new KnownDefinitions();
 
     /**
      * A column that the engine numbers.
@@ -84,6 +86,11 @@ public final class Knowledge {
         record Named(String name, KnownTable table) {}
     }
 
+    /** How columns were defined, in the source's own words. */
+    KnownDefinitions definitions() {
+        return definitions;
+    }
+
     /** All tables. */
     List<KnownTable.Named> tables() {
         return tables.entrySet().stream()
@@ -118,11 +125,18 @@ public final class Knowledge {
 
     /** Remembers that a table is temporary. */
     void addTemporary(QualifiedName table) {
-        temporary.add(key(table));
+        temporary.put(key(table), table);
     }
 
     boolean isTemporary(QualifiedName table) {
-        return !temporary.isEmpty() && table.parts().size() == 1 && temporary.contains(key(table));
+        if (temporary.isEmpty()) {
+            return false;
+        }
+        QualifiedName known = temporary.get(key(table));
+        return known != null
+                && (table.parts().size() == 1
+                        || known.parts().size() == table.parts().size()
+                                && known.parts().get(0).matches(table.parts().get(0)));
     }
 
     /** Remembers a further column of a table that is known. */
@@ -223,6 +237,15 @@ public final class Knowledge {
     /** Remembers a domain. */
     void addDomain(DdlStatement.CreateDomain domain) {
         domains.put(key(domain.name()), domain);
+    }
+
+    /** Remembers a sequence. */
+    void addSequence(QualifiedName name) {
+        sequences.add(key(name));
+    }
+
+    boolean isSequence(QualifiedName name) {
+        return sequences.contains(key(name));
     }
 
     /** Remembers that there is a routine of this name. */

@@ -55,6 +55,7 @@ final class StructureAdapter {
             return new ViewAdapter(adapter, this).view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
+            adapter.knowledge.addSequence(sequence.name());
             if (!adapter.same() && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY)) {
                 return ofColumn(sequence);
             }

@@ -60,6 +60,8 @@ final class TableAdapter {
                 .columns(q, adapter.scope)
                 .forEach(c -> known.add(new KnownColumn(Name.of(c.name()), c.type(), c.notNull(), c.ignoresCase()))));
         adapter.knowledge.add(table.name(), known, keys(table));
+        adapter.knowledge.definitions().add(table);
+        follow(table);
         adapter.scope = new Scope(Optional.of(adapter.scope));
         Relation.of(table.name().last().text(), table.name(), adapter.knowledge).ifPresent(adapter.scope::add);
         rememberAddress(table);
@@ -100,6 +102,19 @@ final class TableAdapter {
         return all;
     }
 
+    /** Columns that refer to numbers, of this table too, are what those are. */
+    private void follow(CreateTable table) {
+        KeyTypes types = new KeyTypes(adapter);
+        for (ColumnDefinition column : table.columns()) {
+            KnownColumn known = known(column, table.collation());
+            known.type()
+                    .flatMap(t -> types.leading(t, column, table.constraints()))
+                    .ifPresent(t -> adapter.knowledge.addColumn(
+                            table.name(),
+                            new KnownColumn(known.name(), Optional.of(t), known.notNull(), known.ignoresCase())));
+        }
+    }
+
     /** SQLite's INTEGER PRIMARY KEY is another name of the row's address; other names of the type will not do. */
     private void rememberAddress(CreateTable table) {
         List<List<Name>> keys = keys(table);
@@ -137,7 +152,8 @@ final class TableAdapter {
         boolean notNull = key || column.notNull().orElse(false);
         return new KnownColumn(
                 column.name(),
-                column.type().map(adapter.finder::type),
+                ColumnFactory.type(column, adapter)
+                        .map(t -> column.identity().isPresent() ? columns.numberedType(t) : t),
                 notNull,
                 ColumnFactory.ignoresCase(column, ofTable, adapter.from));
     }
@@ -145,7 +161,7 @@ final class TableAdapter {
     /** True where the column says itself that its texts compare without regard to case. */
     static boolean saysItIgnoresCase(ColumnDefinition column) {
         String collation = column.collation().orElse("").toLowerCase(Locale.ROOT);
-        return collation.matches(".*(nocase|_ci\\b|_ci_).*")
+        return collation.matches(".*(nocase|[-_]ci\\b|_ci_).*")
                 || column.type()
                         .filter(t -> t.name().matches("citext|varchar_ignorecase"))
                         .isPresent();
@@ -362,6 +378,9 @@ final class TableAdapter {
                     table.span(),
                     "the rows stay after the end of the transaction; delete them");
             temporary = Temporary.SESSION;
+        }
+        if (temporary != Temporary.NO && has(SqlFeature.TEMPORARY_WITHOUT_SCHEMA)) {
+            adapter.knowledge.addTemporary(table.name());
         }
         if (temporary != Temporary.NO && has(SqlFeature.TEMPORARY_BY_NAME)) {
             adapter.knowledge.addTemporary(table.name());

@@ -14,17 +14,21 @@ final class TemporaryNames {
     private TemporaryNames() {}
 
     private static boolean concerns(QualifiedName table, QueryAdapter adapter) {
-        return !adapter.same()
-                && adapter.to.has(SqlFeature.TEMPORARY_BY_NAME)
-                && adapter.knowledge.isTemporary(table)
+        boolean named = adapter.to.has(SqlFeature.TEMPORARY_BY_NAME)
                 && !table.last().text().startsWith("#");
+        boolean without = adapter.to.has(SqlFeature.TEMPORARY_WITHOUT_SCHEMA)
+                && table.parts().size() > 1;
+        return (named || without) && !adapter.same() && adapter.knowledge.isTemporary(table);
     }
 
     /** The name of a table on the target. */
     static QualifiedName of(QualifiedName table, QueryAdapter adapter) {
-        return concerns(table, adapter)
-                ? table.withLast(new Name("#" + table.last().text(), false))
-                : table;
+        if (!concerns(table, adapter)) {
+            return table;
+        }
+        Name own = table.last();
+        return new QualifiedName(
+                List.of(adapter.to.has(SqlFeature.TEMPORARY_BY_NAME) ? new Name("#" + own.text(), false) : own));
     }
 
     /** A table in FROM, which the columns go on to call by its own name. */
@@ -33,9 +37,11 @@ final class TemporaryNames {
                 || adapter.scope.commonTable(table.name()).isPresent()) {
             return table;
         }
-        Optional<TableRef.Alias> alias = table.alias()
-                .or(() -> Optional.of(new TableRef.Alias(table.name().last(), List.of(), List.of())));
-        return new TableRef.Table(of(table.name(), adapter), alias, table.sample(), table.only(), table.span());
+        Optional<TableRef.Alias> alias = !adapter.to.has(SqlFeature.TEMPORARY_BY_NAME)
+                ? table.alias()
+                : table.alias()
+                        .or(() -> Optional.of(new TableRef.Alias(table.name().last(), List.of(), List.of())));
+        return table.named(of(table.name(), adapter), alias);
     }
 
     /** A statement about temporary tables, its queries apart. */

@@ -127,7 +127,7 @@ final class ObjectRenamer extends QueryMapper {
                 missing.add(table.name());
                 return table;
             }
-            return new TableRef.Table(known.get().name(), table.alias(), table.sample(), table.only(), table.span());
+            return table.named(known.get().name(), table.alias());
         }
         if (ref instanceof TableRef.Join join && !join.using().isEmpty()) {
             List<Name> using = new ArrayList<>();

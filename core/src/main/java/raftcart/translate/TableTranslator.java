@@ -22,6 +22,7 @@ import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
+import raftcart.dialect.WholeColumns;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.plan.ColumnRule;
@@ -30,6 +31,7 @@ import raftcart.rewrite.ExpressionRewriter;
 import raftcart.rewrite.ExpressionRewriter.Result;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
 import raftcart.type.ValueChoices.OneDigitBoolean;
@@ -120,9 +122,7 @@ final class TableTranslator {
     private void chooseType(Column column) {
         boolean truth = isTruth(column);
         boolean uuid = planned.becomesUuid(source.name(), column.name());
-        LogicalType type = uuid
-                ? new LogicalType.Uuid()
-                : truth ? new LogicalType.Bool() : from.types().interpret(column, plan.values());
+        LogicalType type = uuid ? new LogicalType.Uuid() : truth ? new LogicalType.Bool() : interpreted(column);
         String name = names.column(source.name(), column.name(), columnNames);
         ColumnUse use = new ColumnUse(
                 target,
@@ -139,7 +139,8 @@ final class TableTranslator {
                 .or(() -> enumerations.choose(type, use))
                 .orElseGet(() -> to.types().choose(numbered ? whole(type) : named(type, name, object), use));
         choices.put(column.name(), choice);
-        pairs.put(column.name(), new TableExpressions.Pair(column, name, type));
+        // Whole numbers are divided otherwise than decimal ones.
+        pairs.put(column.name(), new TableExpressions.Pair(column, name, numbered ? whole(type) : type));
         if (!from.name().equals(to.name())) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
@@ -147,6 +148,19 @@ final class TableTranslator {
             notes.find(FindingCode.ONE_DIGIT_BOOLEAN, object, column.declaredType() + " of 0 and 1 as boolean");
         }
         choice.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
+    }
+
+    /** What a column is on the target, with what there is to say of it. */
+    private LogicalType interpreted(Column column) {
+        LogicalType type = from.types().interpret(column, plan.values());
+        if (from.types().wholeColumns().isEmpty() || column.declaredType().isEmpty()) {
+            return type;
+        }
+        TypeName declared =
+                TypeNameParser.parse(column.declaredType(), from.grammar().lexical());
+        WholeColumns.note(declared, type, from.types(), to.types())
+                .ifPresent(n -> notes.find(n.code(), source.name() + "." + column.name(), n.detail()));
+        return WholeColumns.type(declared, type, from.types(), to.types());
     }
 
     /** A number whose check allows 0 and 1 alone, on an engine that has no truth values. */

@@ -21,7 +21,7 @@ public final class Db2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(GrammarFeature.LABELLED_DURATIONS, GrammarFeature.CONCAT_OPERATOR),
+            Set.of(GrammarFeature.LABELLED_DURATIONS, GrammarFeature.CONCAT_OPERATOR, GrammarFeature.CHANGES_AS_TABLES),
             OperatorTable.ADDITIVE,
             Map.of(),
             Db2Calls::meaning);
@@ -39,6 +39,8 @@ public final class Db2Language {
                     SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.DECIMALS_ARE_CUT,
                     SqlFeature.WHOLE_AVERAGES,
+                    SqlFeature.CHANGES_AS_TABLES,
+                    SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,

@@ -34,6 +34,7 @@ public final class DerbyLanguage {
                     SqlFeature.DECIMALS_ARE_CUT,
                     SqlFeature.NARROW_QUOTIENTS,
                     SqlFeature.WHOLE_AVERAGES,
+                    SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.TEMPORARY_IN_SESSION,

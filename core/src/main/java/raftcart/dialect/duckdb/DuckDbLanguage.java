@@ -34,6 +34,7 @@ public final class DuckDbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INDEXES_LONG_TEXTS,
+                    SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.ZONES_TURN_TIMES,

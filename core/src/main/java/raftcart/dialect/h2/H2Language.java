@@ -26,7 +26,8 @@ public final class H2Language {
                     GrammarFeature.FRACTIONS_WITHIN_SECOND,
                     GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.REGEXP_OPERATOR,
-                    GrammarFeature.BARE_COMPUTED_COLUMNS),
+                    GrammarFeature.BARE_COMPUTED_COLUMNS,
+                    GrammarFeature.CHANGES_AS_TABLES),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
@@ -77,6 +78,7 @@ public final class H2Language {
                     SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.PLACE_0_IS_FIRST,
+                    SqlFeature.CHANGES_AS_TABLES,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -102,6 +102,8 @@ public final class MariaDbLanguage {
                     SqlFeature.CHANGE_LIMIT,
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
                     SqlFeature.IGNORES_CASE,
+                    SqlFeature.COLUMNS_CHANGE_AS_A_WHOLE,
+                    SqlFeature.SEQUENCES_GIVE_TO_INSERT,
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.CONVERTS_SILENTLY,
                     SqlFeature.LOOSE_GROUP_BY,

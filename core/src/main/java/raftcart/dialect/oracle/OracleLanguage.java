@@ -92,6 +92,7 @@ public final class OracleLanguage {
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.IDENTITY,
                     SqlFeature.PLACE_0_IS_FIRST,
+                    SqlFeature.SEQUENCES_GIVE_TO_SELECT,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.ROW_NUMBERS,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -51,6 +51,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INDEXES_LONG_TEXTS,
+                    SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
                     SqlFeature.ROWS_AMONG_COLUMNS,
                     SqlFeature.PARTITIONS_ARE_TABLES,
                     SqlFeature.LIST_PARTITION_FOR_REST,

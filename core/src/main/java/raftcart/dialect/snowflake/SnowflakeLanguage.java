@@ -34,6 +34,7 @@ public final class SnowflakeLanguage {
             Set.of(
                     GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.COLON_PATHS,
+                    GrammarFeature.KEYS_ARE_PROMISES,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.REGEXP_OF_WHOLE_TEXTS),
             OperatorTable.ADDITIVE,

@@ -48,6 +48,7 @@ public final class SqliteLanguage {
                     SqlFeature.ROUNDS_FRACTIONS_ALONE,
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.TEMPORARY_VIEWS,
+                    SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.CASTS_DECODE_BYTES,

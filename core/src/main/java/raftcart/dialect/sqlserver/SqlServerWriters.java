@@ -126,8 +126,11 @@ public final class SqlServerWriters {
         }
 
         @Override
-        protected String locking(Query.Locking locking) {
-            throw cannot("FOR UPDATE; a table hint WITH (UPDLOCK) does it");
+        protected String lockOfTable(Query.Locking lock) {
+            String waiting = lock.waiting().equals("SKIP LOCKED")
+                    ? ", READPAST"
+                    : lock.waiting().equals("NOWAIT") ? ", NOWAIT" : "";
+            return " WITH (" + (lock.strength().equals("SHARE") ? "HOLDLOCK" : "UPDLOCK") + ", ROWLOCK" + waiting + ")";
         }
     }
 

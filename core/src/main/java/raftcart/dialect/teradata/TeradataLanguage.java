@@ -28,12 +28,14 @@ public final class TeradataLanguage {
                     GrammarFeature.INTERVAL_QUALIFIERS,
                     GrammarFeature.WORD_COMPARISONS,
                     GrammarFeature.SHORT_NOW,
+                    GrammarFeature.END_COMMITS,
                     GrammarFeature.DATA_ATTRIBUTES),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.PARTS_HAVE_NO_ORDER,
+                    SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.DATES_COUNT_FROM_1900,

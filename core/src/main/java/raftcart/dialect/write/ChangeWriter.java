@@ -64,6 +64,29 @@ public class ChangeWriter {
 
     /** The statement. */
     public final String statement(Statement.Dml statement) {
+        return has(SqlFeature.CHANGES_AS_TABLES) ? readFrom(statement) : plain(statement);
+    }
+
+    /** A change whose rows are read from it as from a table. */
+    private String readFrom(Statement.Dml statement) {
+        if (statement instanceof Insert insert && !insert.returning().isEmpty()) {
+            return rowsOf("FINAL", insert.giving(List.of()), insert.returning());
+        }
+        if (statement instanceof Statement.Update update && !update.returning().isEmpty()) {
+            return rowsOf("FINAL", update.giving(List.of()), update.returning());
+        }
+        return statement instanceof Statement.Delete delete
+                        && !delete.returning().isEmpty()
+                ? rowsOf("OLD", delete.giving(List.of()), delete.returning())
+                : plain(statement);
+    }
+
+    private String rowsOf(String which, Statement.Dml change, List<QueryBody.Item> items) {
+        return "SELECT " + items.stream().map(writer.queries()::item).collect(Collectors.joining(", ")) + "\nFROM "
+                + which + " TABLE " + Layout.parentheses(plain(change));
+    }
+
+    private String plain(Statement.Dml statement) {
         if (statement instanceof Statement.QueryStatement query) {
             return queryInto(query);
         }

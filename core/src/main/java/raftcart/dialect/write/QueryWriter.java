@@ -414,7 +414,13 @@ public class QueryWriter {
         return only
                 + writer.expressions().name(table.name())
                 + table.sample().map(this::sample).orElse("")
-                + alias(table.alias());
+                + alias(table.alias())
+                + table.lock().map(this::lockOfTable).orElse("");
+    }
+
+    /** The lock of a table, where it stands there. */
+    protected String lockOfTable(Query.Locking lock) {
+        return "";
     }
 
     /** The word for a table without its heirs. */

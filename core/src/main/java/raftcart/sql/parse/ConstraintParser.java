@@ -284,6 +284,8 @@ final class ConstraintParser {
                 trailer.deferred = true;
             } else if (cursor.atWords("DISABLE", "QUERY")) {
                 physical(leftOut);
+            } else if (parsing.has(GrammarFeature.KEYS_ARE_PROMISES) && cursor.takeWords("NOT", "ENFORCED")) {
+                leftOut.add("NOT ENFORCED");
             } else if (cursor.takeWords("DISABLE") || cursor.takeWords("NOT", "ENFORCED")) {
                 trailer.disabled = true;
                 cursor.takeAny("VALIDATE", "NOVALIDATE");

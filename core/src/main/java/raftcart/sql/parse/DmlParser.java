@@ -60,10 +60,52 @@ final class DmlParser {
             return new MergeParser(parsing, this).merge(with, span);
         }
         cursor.reset(mark);
+        if (verb.isWord("SELECT") && parsing.has(GrammarFeature.CHANGES_AS_TABLES) && readsChange()) {
+            return changedRows(with.isEmpty());
+        }
         Query query = parsing.queries.query();
         Optional<SelectParser.Into> into = parsing.queries.takeInto();
         boolean temporary = into.filter(SelectParser.Into::temporary).isPresent();
         return new Statement.QueryStatement(query, into.map(SelectParser.Into::name), temporary, span);
+    }
+
+    /** True where the first FROM of a SELECT names the rows of a change. */
+    private boolean readsChange() {
+        int open = 0;
+        for (int i = 1; cursor.peek(i).kind() != TokenKind.END && open >= 0; i++) {
+            Token token = cursor.peek(i);
+            open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
+            if (open == 0 && token.isWord("FROM")) {
+                return cursor.peek(i + 1).isAnyWord("FINAL", "NEW", "OLD")
+                        && cursor.peek(i + 2).isWord("TABLE")
+                        && cursor.peek(i + 3).isSymbol("(");
+            }
+        }
+        return false;
+    }
+
+    /** {@code SELECT a FROM FINAL TABLE (INSERT ...)}, which elsewhere is an INSERT with RETURNING. */
+    private Statement changedRows(boolean alone) {
+        cursor.take();
+        List<QueryBody.Item> items = parsing.list(parsing.queries::item);
+        cursor.expectWords("FROM");
+        boolean old = cursor.take().isWord("OLD");
+        cursor.expectWords("TABLE");
+        cursor.expectSymbol("(");
+        Statement change = statement();
+        cursor.expectSymbol(")");
+        alias();
+        boolean plain = alone && (cursor.atEnd() || cursor.peek().isSymbol(";"));
+        if (plain && change instanceof Statement.Insert insert) {
+            return insert.giving(items);
+        }
+        if (plain && change instanceof Statement.Update update && !old) {
+            return update.giving(items);
+        }
+        if (plain && change instanceof Statement.Delete delete && old) {
+            return delete.giving(items);
+        }
+        throw cursor.byHand("a change whose rows are read");
     }
 
     Statement update(List<CommonTable> with, Span span) {

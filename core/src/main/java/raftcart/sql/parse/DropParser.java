@@ -80,11 +80,14 @@ final class DropParser {
     Statement truncate() {
         Span span = cursor.take().span();
         cursor.takeWords("TABLE");
+        List<String> leftOut = new ArrayList<>();
+        if (cursor.takeWords("IF", "EXISTS")) {
+            leftOut.add("IF EXISTS");
+        }
         boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
         List<QualifiedName> tables = parsing.list(parsing::qualifiedName);
         boolean restart = false;
         boolean cascade = false;
-        List<String> leftOut = new ArrayList<>();
         while (true) {
             if (cursor.takeWords("RESTART", "IDENTITY")) {
                 restart = true;
@@ -120,8 +123,11 @@ final class DropParser {
         }
         String kind = parsing.word();
         boolean known = kind.matches("TABLE|COLUMN|VIEW|INDEX|SEQUENCE|SCHEMA|DATABASE|DOMAIN|TYPE");
-        boolean columns =
-                on && !known && cursor.peek().isName() && cursor.peek(1).isSymbol("(");
+        boolean columns = on
+                && !known
+                && cursor.peek().isName()
+                && (cursor.peek(1).isSymbol("(")
+                        || cursor.peek(1).isSymbol(".") && cursor.peek(3).isSymbol("("));
         if (columns) {
             return commentsOfColumns(span);
         }

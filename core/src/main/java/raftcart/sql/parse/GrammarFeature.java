@@ -72,6 +72,10 @@ public enum GrammarFeature {
     REGEXP_OPERATOR,
     /** A regular expression behind REGEXP or RLIKE has to hold for the whole text. */
     REGEXP_OF_WHOLE_TEXTS,
+    /** FROM may name the rows of a change, as in {@code FINAL TABLE (INSERT ...)}. */
+    CHANGES_AS_TABLES,
+    /** Keys are never enforced, whether they say so or not. */
+    KEYS_ARE_PROMISES,
     /** SELECT ... INTO makes a table; elsewhere it fills variables. */
     SELECT_INTO_TABLE,
     /** LIKE takes small and capital letters for the same. */

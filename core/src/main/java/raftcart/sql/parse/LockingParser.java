@@ -1,7 +1,9 @@
 package raftcart.sql.parse;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query.Locking;
@@ -39,6 +41,21 @@ final class LockingParser {
         }
         List<QualifiedName> of = cursor.takeWords("OF") ? parsing.list(parsing::qualifiedName) : List.of();
         return Optional.of(new Locking(strength, of, waiting()));
+    }
+
+    /** The lock that is asked for among hints ("Table Hints" of Transact-SQL), which hold on to the transaction's end. */
+    static Optional<Locking> ofHints(String hints) {
+        if (hints.isBlank()) {
+            return Optional.empty();
+        }
+        Set<String> words = Set.copyOf(List.of(hints.toUpperCase(Locale.ROOT).split("\\W+")));
+        boolean update = words.contains("UPDLOCK") || words.contains("XLOCK");
+        boolean share =
+                words.contains("HOLDLOCK") || words.contains("SERIALIZABLE") || words.contains("REPEATABLEREAD");
+        String waiting = words.contains("READPAST") ? "SKIP LOCKED" : words.contains("NOWAIT") ? "NOWAIT" : "";
+        return update || share
+                ? Optional.of(new Locking(update ? "UPDATE" : "SHARE", List.of(), waiting))
+                : Optional.empty();
     }
 
     private String waiting() {

@@ -38,7 +38,10 @@ final class PostfixParser {
                 case "[" -> subscript(operand, token.span());
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
-                case "." -> operand instanceof Expr.Literal ? null : field(operand);
+                case "." ->
+                    isPart(operand)
+                            ? path(operand, token.span())
+                            : operand instanceof Expr.Literal ? null : field(operand);
                 default -> null;
             };
         }
@@ -119,22 +122,53 @@ final class PostfixParser {
         return Expr.Call.of("field", operand, Expr.Literal.string(name.text())).at(span);
     }
 
+    /** True for a part of a document, which may go on after a point. */
+    private boolean isPart(Expr operand) {
+        return parsing.has(GrammarFeature.COLON_PATHS) && operand instanceof Expr.Call c && c.is("json_get");
+    }
+
     private Expr path(Expr operand, Span span) {
         cursor.take();
-        StringBuilder path = new StringBuilder("$");
+        StringBuilder path = new StringBuilder();
         do {
-            path.append('.').append(parsing.name().text());
-            while (cursor.takeSymbol("[")) {
-                path.append('[').append(cursor.take().value()).append(']');
-                cursor.expectSymbol("]");
-            }
+            path.append(member(parsing.name().text()));
         } while (cursor.takeSymbol("."));
-        return Expr.Call.of("json_get", operand, Expr.Literal.string(path.toString()))
-                .at(span);
+        return within(operand, path.toString(), span);
+    }
+
+    /** A part of a document, or of a part of it. */
+    private static Expr within(Expr document, String path, Span span) {
+        boolean further = document instanceof Expr.Call c
+                && c.is("json_get")
+                && c.arguments().size() == 2
+                && c.arguments().get(1) instanceof Expr.Literal;
+        if (!further) {
+            return Expr.Call.of("json_get", document, Expr.Literal.string("$" + path))
+                    .at(span);
+        }
+        List<Expr> outer = ((Expr.Call) document).arguments();
+        String whole = ((Expr.Literal) outer.get(1)).text() + path;
+        return Expr.Call.of("json_get", outer.get(0), Expr.Literal.string(whole))
+                .at(document.span());
+    }
+
+    private static String member(String name) {
+        return name.matches("[A-Za-z_]\\w*") ? "." + name : ".\"" + name.replace("\"", "\\\"") + "\"";
     }
 
     private Expr subscript(Expr array, Span span) {
         cursor.take();
+        boolean constant =
+                cursor.peek().kind() == TokenKind.NUMBER || cursor.peek().isString();
+        if (parsing.has(GrammarFeature.COLON_PATHS)
+                && constant
+                && cursor.peek(1).isSymbol("]")) {
+            String path = cursor.peek().isString()
+                    ? member(parsing.string())
+                    : "[" + cursor.take().value() + "]";
+            cursor.expectSymbol("]");
+            return within(array, path, span);
+        }
         Optional<Expr> index = Optional.empty();
         if (!cursor.peek().isSymbol(":")) {
             index = Optional.of(expressions.expression());

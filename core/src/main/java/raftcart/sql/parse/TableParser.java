@@ -262,13 +262,13 @@ final class TableParser {
             throw cursor.byHand("a sample of a query");
         }
         Optional<TableRef.Sample> sample = sample();
-        hints();
+        String before = hints();
         Optional<Alias> alias = alias();
-        hints();
+        Optional<Query.Locking> lock = LockingParser.ofHints(before + " " + hints());
         if (sample.isEmpty()) {
             sample = sample();
         }
-        return new TableRef.Table(name, alias, sample, only, span);
+        return new TableRef.Table(name, alias, sample, only, lock, span);
     }
 
     private TableRef tableOf(boolean lateral, Span span) {
@@ -358,21 +358,23 @@ final class TableParser {
         return cursor.peek(1).isAnyWord(ClauseWords.LOCK_HINTS);
     }
 
-    /** Advice to the optimizer, which says nothing about meaning. */
-    private void hints() {
+    /** Advice to the optimizer, which says nothing about meaning; the locks among it do. */
+    private String hints() {
         int mark = cursor.mark();
-        passOverHints();
+        StringBuilder hints = new StringBuilder();
+        passOverHints(hints);
         cursor.noteHint(mark);
+        return hints.toString();
     }
 
-    private void passOverHints() {
+    private void passOverHints(StringBuilder hints) {
         while (true) {
             boolean with = cursor.peek().isWord("WITH") && cursor.peek(1).isSymbol("(");
             if (with) {
                 cursor.take();
-                parsing.skipParentheses();
+                hints.append(parsing.skipParentheses());
             } else if (cursor.peek().isSymbol("(") && isTableHint()) {
-                parsing.skipParentheses();
+                hints.append(parsing.skipParentheses());
             } else if (cursor.peek().isAnyWord("USE", "FORCE", "IGNORE")
                     && cursor.peek(1).isAnyWord("INDEX", "KEY")) {
                 cursor.take();

@@ -77,6 +77,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
                     with, mode, table, alias, List.of(), Optional.empty(), overriding, upsert, returning, span);
         }
 
+        /** The same, which gives these items of its rows. */
+        public Insert giving(List<QueryBody.Item> items) {
+            return new Insert(with, mode, table, alias, columns, source, overriding, upsert, items, span);
+        }
+
         /** The same with these columns named. */
         public Insert withColumns(List<Name> names) {
             return new Insert(with, mode, table, alias, names, source, overriding, upsert, returning, span);
@@ -117,7 +122,12 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             Optional<Expr> limit,
             List<QueryBody.Item> returning,
             Span span)
-            implements Dml {}
+            implements Dml {
+        /** The same, which gives these items of its rows. */
+        public Update giving(List<QueryBody.Item> items) {
+            return new Update(with, target, assignments, from, where, order, limit, items, span);
+        }
+    }
 
     /** Removed rows: those of {@code targets} among the joined tables, or of the one table. */
     record Delete(
@@ -130,7 +140,12 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             Optional<Expr> limit,
             List<QueryBody.Item> returning,
             Span span)
-            implements Dml {}
+            implements Dml {
+        /** The same, which gives these items of its rows. */
+        public Delete giving(List<QueryBody.Item> items) {
+            return new Delete(with, targets, table, using, where, order, limit, items, span);
+        }
+    }
 
     /** Rows merged into a table. */
     record Merge(

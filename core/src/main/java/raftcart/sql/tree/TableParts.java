@@ -37,66 +37,58 @@ public final class TableParts {
             leftOut = List.copyOf(leftOut);
         }
 
-        /** The same with other options for its numbers. */
-        public ColumnDefinition withIdentity(IdentityOptions options) {
+        private ColumnDefinition with(
+                Optional<TypeName> itsType,
+                Optional<Boolean> refusesNull,
+                Optional<Expr> value,
+                Optional<IdentityOptions> numbers) {
             return new ColumnDefinition(
                     name,
-                    type,
-                    notNull,
-                    defaultValue,
+                    itsType,
+                    refusesNull,
+                    value,
                     generated,
                     stored,
-                    Optional.of(options),
+                    numbers,
                     onUpdate,
                     collation,
                     comment,
                     constraints,
                     leftOut,
                     span);
+        }
+
+        /** The same with other options for its numbers. */
+        public ColumnDefinition withIdentity(IdentityOptions options) {
+            return with(type, notNull, defaultValue, Optional.of(options));
         }
 
         /** The same with numbers that come by its default. */
         public ColumnDefinition numberedBy(Expr next) {
-            return new ColumnDefinition(
-                    name,
-                    type,
-                    notNull,
-                    Optional.of(next),
-                    generated,
-                    stored,
-                    Optional.empty(),
-                    onUpdate,
-                    collation,
-                    comment,
-                    constraints,
-                    leftOut,
-                    span);
+            return with(type, notNull, Optional.of(next), Optional.empty());
         }
 
-        /** The same with this default. */
-        public ColumnDefinition withDefault(Expr value) {
-            return new ColumnDefinition(
-                    name,
-                    type,
-                    notNull,
-                    Optional.of(value),
-                    generated,
-                    stored,
-                    identity,
-                    onUpdate,
-                    collation,
-                    comment,
-                    constraints,
-                    leftOut,
-                    span);
+        /** The same with this default, or without one. */
+        public ColumnDefinition withDefault(Optional<Expr> value) {
+            return with(type, notNull, value, identity);
         }
 
-        /** The same without NOT NULL. */
-        public ColumnDefinition nullable() {
+        /** The same of another type. */
+        public ColumnDefinition withType(TypeName other) {
+            return with(Optional.of(other), notNull, defaultValue, identity);
+        }
+
+        /** The same with NOT NULL, without it, or without a word of it. */
+        public ColumnDefinition withNotNull(Optional<Boolean> refusesNull) {
+            return with(type, refusesNull, defaultValue, identity);
+        }
+
+        /** The same by another name. */
+        public ColumnDefinition named(Name other) {
             return new ColumnDefinition(
-                    name,
+                    other,
                     type,
-                    Optional.empty(),
+                    notNull,
                     defaultValue,
                     generated,
                     stored,
@@ -106,6 +98,42 @@ public final class TableParts {
                     comment,
                     constraints,
                     leftOut,
+                    span);
+        }
+
+        /** Its name and type with what is given, and nothing else. */
+        public static ColumnDefinition of(Name name, TypeName type, Optional<Boolean> notNull, Span span) {
+            return new ColumnDefinition(
+                    name,
+                    Optional.of(type),
+                    notNull,
+                    Optional.empty(),
+                    Optional.empty(),
+                    false,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(),
+                    List.of(),
+                    span);
+        }
+
+        /** The same without the keys and checks that are written with it. */
+        public ColumnDefinition alone() {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    defaultValue,
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    comment,
+                    List.of(),
+                    List.of(),
                     span);
         }
     }

@@ -9,9 +9,35 @@ public sealed interface TableRef {
     /** Where it was read. */
     Span span();
 
-    /** A table or view. The sample is empty or the percentage with its method; {@code only} without heirs. */
-    record Table(QualifiedName name, Optional<Alias> alias, Optional<Sample> sample, boolean only, Span span)
+    /**
+     * A table or view.
+     *
+     * @param sample empty or the percentage with its method
+     * @param only without heirs
+     * @param lock the lock that reading takes, where it is said with the table and not behind the query
+     */
+    record Table(
+            QualifiedName name,
+            Optional<Alias> alias,
+            Optional<Sample> sample,
+            boolean only,
+            Optional<Query.Locking> lock,
+            Span span)
             implements TableRef {
+        public Table(QualifiedName name, Optional<Alias> alias, Optional<Sample> sample, boolean only, Span span) {
+            this(name, alias, sample, only, Optional.empty(), span);
+        }
+
+        /** The same with a lock. */
+        public Table locked(Query.Locking with) {
+            return new Table(name, alias, sample, only, Optional.of(with), span);
+        }
+
+        /** The same under another name and alias. */
+        public Table named(QualifiedName other, Optional<Alias> otherAlias) {
+            return new Table(other, otherAlias, sample, only, lock, span);
+        }
+
         /** A table without more. */
         public static Table of(QualifiedName name) {
             return new Table(name, Optional.empty(), Optional.empty(), false, Span.NONE);

@@ -56,7 +56,7 @@ SELECT CHARINDEX('a', s) FROM frame;
 SELECT CHARINDEX('a', s, 3) FROM frame;
 SELECT CHARINDEX('a', s) FROM frame;
 SELECT TRIM(s) FROM frame;
-SELECT STRIP(s, L, '0') FROM frame;
+SELECT LTRIM(s, '0') FROM frame;
 SELECT LTRIM(s, '0') FROM frame;
 SELECT COALESCE(s, 'x') FROM frame;
 SELECT COALESCE(s, 'x') FROM frame;
@@ -82,13 +82,12 @@ SELECT DATEPART(quarter, d) FROM frame;
 SELECT DATENAME(month, d) FROM frame;
 SELECT DATENAME(weekday, d) FROM frame;
 SELECT EOMONTH(d) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function next_day with 2 argument(s) has no counterpart in sqlserver
--- SELECT NEXT_DAY(d, 'MON') FROM frame
+SELECT DATEADD(day, (CASE LOWER(LEFT('MON', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - DATEDIFF(day, '1899-12-31', d) % 7 + 6) % 7 + 1, d)
+FROM frame;
 SELECT DATEADD(month, 1, d) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- SELECT MONTHS_BETWEEN(d, d) FROM frame
--- RC0602 by hand: No counterpart on the target: the function seconds_of_time with 1 argument(s) has no counterpart in sqlserver
--- SELECT MIDNIGHT_SECONDS(tm) FROM frame
+SELECT ROUND(DATEDIFF(second, CAST('00:00:00' AS time), CAST(tm AS time)), 0, 1) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- SELECT HEX(s) FROM frame
 SELECT TRANSLATE(s, 'abc', 'ABC') FROM frame;
@@ -111,8 +110,8 @@ SELECT NEXT VALUE FOR sq FROM frame;
 -- SELECT XMLSERIALIZE(x AS clob) FROM frame
 SELECT CAST(ts AS DATE) FROM frame;
 SELECT CAST(ts AS TIME) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function timestamp_of_parts with 2 argument(s) has no counterpart in sqlserver
--- SELECT TIMESTAMP(d, tm) FROM frame
+SELECT DATEADD(second, DATEDIFF(second, CAST('00:00:00' AS time), tm), CAST(d AS datetime2))
+FROM frame;
 SELECT '2026-01-31 10:20:30.000000' FROM frame;
 SELECT DATEPART(microsecond, ts) FROM frame;
 SELECT DATEPART(second, ts) FROM frame;
@@ -132,8 +131,7 @@ SELECT a, s FROM frame WHERE d = '2026-01-31' OR d = '2026-01-31';
 SELECT a FROM frame WHERE c = 'abc';
 SELECT a FROM frame WHERE c LIKE 'abc';
 SELECT a FROM frame ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s;
--- RC0602 by hand: No counterpart on the target: a change whose rows are read
--- SELECT a FROM FINAL TABLE (INSERT INTO frame (a) VALUES (1))
+INSERT INTO frame (a) OUTPUT INSERTED.a VALUES (1);
 SELECT 1;
 SELECT 1, 'a'
 UNION ALL
@@ -162,8 +160,7 @@ INSERT INTO frame (a, d)
 VALUES (1, CAST(GETDATE() AS DATE)), (2, DATEADD(day, 1, CAST('2026-01-31' AS DATE)));
 SELECT a FROM frame;
 SELECT a FROM frame;
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT a FROM frame FOR UPDATE OF a WITH RS USE AND KEEP EXCLUSIVE LOCKS
+SELECT a FROM frame WITH (UPDLOCK, ROWLOCK);
 SELECT a
 FROM frame
 CROSS APPLY (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) q;
@@ -198,7 +195,6 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 39:8: RC0612 check: Comparison may ignore case on the source: locate
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim
--- 41:8: RC0606 check: Function is not in the dictionary: STRIP with these 3 argument(s)
 -- 44:8: RC0608 adapted: Function spelled otherwise: VALUE means coalesce
 -- 51:48: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 51:48: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
@@ -216,10 +212,9 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 62:8: RC0608 adapted: Function spelled otherwise: QUARTER means extract_quarter
 -- 63:8: RC0608 adapted: Function spelled otherwise: MONTHNAME means month_name
 -- 64:8: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
--- 66:1: RC0602 by hand: No counterpart on the target: the function next_day with 2 argument(s) has no counterpart in sqlserver
 -- 67:8: RC0607 check: Function with a difference: the last day of a month stays the last day
 -- 68:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
--- 69:1: RC0602 by hand: No counterpart on the target: the function seconds_of_time with 1 argument(s) has no counterpart in sqlserver
+-- 69:8: RC0607 check: Function with a difference: seconds_of_time: fractions of a second are cut off
 -- 70:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower
@@ -229,7 +224,7 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 82:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 84:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- 86:20: RC0602 by hand: No counterpart on the target: XMLSERIALIZE
--- 89:1: RC0602 by hand: No counterpart on the target: the function timestamp_of_parts with 2 argument(s) has no counterpart in sqlserver
+-- 89:8: RC0607 check: Function with a difference: timestamp_of_parts: fractions of a second are cut off
 -- 93:8: RC0609 adapted: Said in other words: greatest in other words
 -- 94:8: RC0609 adapted: Said in other words: least in other words
 -- 96:8: RC0608 adapted: Function spelled otherwise: BITAND means bit_and
@@ -238,11 +233,11 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 99:1: RC0602 by hand: No counterpart on the target: the function regexp_replace_all with 3 argument(s) has no counterpart in sqlserver
 -- 101:45: RC0605 adapted: Hint left out: WITH UR
 -- 105:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 106:15: RC0602 by hand: No counterpart on the target: a change whose rows are read
 -- 112:1: RC0602 by hand: No counterpart on the target: EXCEPT ALL cannot be said in sqlserver
 -- 113:27: RC0609 adapted: Said in other words: a query for each of the columns that it gives
 -- 118:21: RC0605 adapted: Hint left out: OPTIMIZE FOR 10 ROWS
--- 120:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 120:37: RC0605 adapted: Hint left out: WITH RS USE AND KEEP EXCLUSIVE LOCKS
+-- 120:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 121:22: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 122:28: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 123:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver

@@ -57,8 +57,9 @@ CREATE UNIQUE INDEX IX2 ON STAR (NAME);
 ALTER TABLE KESTREL.STAR ADD CONSTRAINT PK PRIMARY KEY (STARNO);
 ALTER TABLE KESTREL.STAR ADD CONSTRAINT RED FOREIGN KEY (WORKDEPT) REFERENCES KESTREL.DEPARTMENT (DEPTNO) ON DELETE SET NULL;
 ALTER TABLE KESTREL.STAR ADD CONSTRAINT NUMBER CHECK (PHONENO >= '0000' AND PHONENO <= '9999');
--- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
--- ALTER TABLE STAR ALTER COLUMN NAME SET DATA TYPE VARCHAR(40) ALTER COLUMN MID DROP NOT NULL ADD COLUMN Z INT
+ALTER TABLE STAR MODIFY COLUMN NAME varchar(40) COLLATE utf8mb4_nopad_bin DEFAULT 'x' NOT NULL;
+ALTER TABLE STAR MODIFY COLUMN MID char(1) COLLATE utf8mb4_nopad_bin DEFAULT '';
+ALTER TABLE STAR ADD COLUMN Z int;
 -- RC0602 by hand: No counterpart on the target: a table that is emptied
 -- ALTER TABLE STAR ACTIVATE NOT LOGGED INITIALLY WITH EMPTY TABLE
 ALTER SEQUENCE S RESTART WITH 5;
@@ -118,8 +119,7 @@ GRANT SELECT, INSERT ON KESTREL.STAR TO ANN WITH GRANT OPTION;
 -- GRANT CONNECT ON DATABASE TO PUBLIC
 -- RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- GRANT USE OF TABLESPACE TS32 TO PUBLIC
--- RC0602 by hand: No counterpart on the target: the right USAGE on a sequence
--- GRANT USAGE ON SEQUENCE S TO PUBLIC
+GRANT SELECT, INSERT ON S TO PUBLIC;
 -- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD FROM x.del OF DEL INSERT INTO STAR
 -- RC0602 by hand: No counterpart on the target: IMPORT
@@ -183,7 +183,8 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 58:1: RC0502 adapted: Storage clauses left out: STATISTICS
 -- 58:1: RC0502 adapted: Storage clauses left out: INCLUDE
 -- 78:22: RC0627 check: Said in other words, with a difference: a constraint that is switched off on the source is left out
--- 79:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- 79:1: RC0609 adapted: Said in other words: the whole definition of NAME
+-- 79:1: RC0609 adapted: Said in other words: the whole definition of MID
 -- 80:1: RC0502 adapted: Storage clauses left out: DATA CAPTURE CHANGES
 -- 81:1: RC0502 adapted: Storage clauses left out: LOCKSIZE ROW APPEND OFF
 -- 82:18: RC0602 by hand: No counterpart on the target: a table that is emptied
@@ -205,7 +206,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 113:1: RC0602 by hand: No counterpart on the target: the right CREATEIN on a schema
 -- 114:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 115:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
--- 116:1: RC0602 by hand: No counterpart on the target: the right USAGE on a sequence
+-- 116:1: RC0609 adapted: Said in other words: the right to draw numbers from a sequence
 -- 117:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KESTREL . STAR WITH DISTRIBUTION AND DETAILED INDEXES ALL
 -- 118:1: RC0604 adapted: Client command left out: REORG TABLE KESTREL . STAR
 -- 119:1: RC0602 by hand: No counterpart on the target: LOAD

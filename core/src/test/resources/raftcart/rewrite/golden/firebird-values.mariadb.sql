@@ -6,7 +6,7 @@ CREATE TABLE frame (
     s varchar(40),
     c char(10),
     d date,
-    tm time(0),
+    tm time(4),
     ts datetime(6),
     bl longtext,
     bo tinyint(1),
@@ -198,4 +198,5 @@ SELECT 0;
 -- 101:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 103:11: RC0502 adapted: Storage clauses left out: OR REPLACE
 -- 107:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- 108:1: RC0609 adapted: Said in other words: the whole definition of a
 -- 109:11: RC0502 adapted: Storage clauses left out: the comment on frame.a

@@ -6,7 +6,7 @@ CREATE TABLE frame (
     s character varying(40),
     c character(10),
     d date,
-    tm time(0) without time zone,
+    tm time(4) without time zone,
     ts timestamp(6) without time zone,
     bl text,
     bo boolean,

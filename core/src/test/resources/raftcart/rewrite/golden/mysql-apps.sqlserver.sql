@@ -123,8 +123,7 @@ FROM obs;
 -- SELECT JSON_EXTRACT(doc, '$.a.b'), doc->'$.a', doc->>'$.a', JSON_CONTAINS(doc, '1', '$.a'), JSON_LENGTH(doc), JSON_KEYS(doc) FROM t
 -- RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- SELECT SQL_CALC_FOUND_ROWS * FROM star LIMIT 10
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT * FROM star FORCE INDEX (PRIMARY) WHERE id > 5 FOR UPDATE
+SELECT * FROM star WITH (UPDLOCK, ROWLOCK) WHERE id > 5;
 SELECT a.x
 FROM a
 JOIN b ON a.id = b.id;
@@ -150,7 +149,7 @@ LEFT JOIN c ON a.id = c.id AND a.k = c.k;
 SELECT
     name,
     RANK() OVER (PARTITION BY kind ORDER BY mag),
-    SUM(x) OVER (PARTITION BY kind ORDER BY mag ROWS UNBOUNDED PRECEDING)
+    SUM(CAST(x AS bigint)) OVER (PARTITION BY kind ORDER BY mag ROWS UNBOUNDED PRECEDING)
 FROM star;
 SELECT * FROM (SELECT TOP 3 id FROM a ORDER BY x) part_
 UNION ALL
@@ -219,7 +218,8 @@ CREATE TABLE x (
 -- 40:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- 41:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in sqlserver
 -- 42:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
--- 43:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 43:20: RC0605 adapted: Hint left out: FORCE INDEX ( PRIMARY )
+-- 43:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 44:33: RC0609 adapted: Said in other words: a join by names of columns with its condition
 -- 45:1: RC0602 by hand: No counterpart on the target: the function bit_count with 1 argument(s) has no counterpart in sqlserver
 -- 46:13: RC0612 check: Comparison may ignore case on the source: COLLATE utf8mb4_bin left out
@@ -240,6 +240,7 @@ CREATE TABLE x (
 -- 50:17: RC0609 adapted: Said in other words: a join by names of columns with its condition
 -- 50:32: RC0609 adapted: Said in other words: a join by names of columns with its condition
 -- 51:1: RC0609 adapted: Said in other words: each window where it is named
+-- 51:29: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 54:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB CHARSET = utf8mb4
 -- 54:17: RC0117 adapted: Wider type: id: DECIMAL(20,0) for an identity of unsigned numbers
 -- 54:73: RC0627 check: Said in other words, with a difference: ON UPDATE of t is left out; write a trigger that assigns it

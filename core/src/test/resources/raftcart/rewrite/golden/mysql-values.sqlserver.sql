@@ -131,10 +131,8 @@ SELECT id FROM x
 ORDER BY id DESC;
 SELECT CASE WHEN EXISTS (SELECT 1 FROM frame WHERE a = 1) THEN 1 ELSE 0 END AS found;
 SELECT * FROM frame WHERE a = 1 AND s = 'x' OR a = 2 AND s = 'y';
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT * FROM frame FOR UPDATE
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT * FROM frame LOCK IN SHARE MODE
+SELECT * FROM frame WITH (UPDLOCK, ROWLOCK);
+SELECT * FROM frame WITH (HOLDLOCK, ROWLOCK);
 SELECT a FROM frame GROUP BY ROLLUP (a);
 SELECT s, MIN(b) AS b FROM frame GROUP BY s;
 SELECT id, s AS name FROM frame WHERE name = 'x';
@@ -161,7 +159,7 @@ UPDATE frame SET a = a + 1, b = a + 1 WHERE id = 1;
 UPDATE frame SET a = x.n FROM x WHERE x.t_id = frame.id AND x.n > 0;
 UPDATE frame
 SET a = q.sn
-FROM (SELECT t_id, SUM(n) AS sn FROM x GROUP BY t_id) q
+FROM (SELECT t_id, SUM(CAST(n AS bigint)) AS sn FROM x GROUP BY t_id) q
 WHERE q.t_id = frame.id;
 UPDATE frame SET j = JSON_MODIFY(j, '$.a', 1);
 UPDATE frame SET good = CASE WHEN NOT good = 1 THEN 1 WHEN NOT (NOT good = 1) THEN 0 END;
@@ -254,8 +252,8 @@ BEGIN TRANSACTION;
 -- 36:46: RC0609 adapted: Said in other words: a join by names of columns with its condition
 -- 40:8: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:34: RC0609 adapted: Said in other words: rows compared value by value
--- 42:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- 43:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 42:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
+-- 43:1: RC0609 adapted: Said in other words: FOR SHARE as locks of the tables
 -- 45:11: RC0622 check: Columns that are not grouped: the least b
 -- 48:1: RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
 -- 50:1: RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
@@ -267,6 +265,7 @@ BEGIN TRANSACTION;
 -- 54:24: RC0609 adapted: Said in other words: the new value of a column that was assigned before, where it is read
 -- 55:1: RC0602 by hand: No counterpart on the target: ORDER BY in a change cannot be said in sqlserver
 -- 56:1: RC0602 by hand: No counterpart on the target: an UPDATE that changes several tables
+-- 58:29: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 60:29: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 60:25: RC0614 adapted: Condition made explicit: a condition as a value
 -- 61:1: RC0602 by hand: No counterpart on the target: ORDER BY in a change cannot be said in sqlserver

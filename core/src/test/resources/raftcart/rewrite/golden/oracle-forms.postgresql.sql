@@ -19,11 +19,11 @@ CREATE TABLE kro.telescope (
 
 CREATE TABLE obs_event (
     event_id numeric NOT NULL,
-    telescope_id numeric(10,0) CONSTRAINT ev_tel_fk REFERENCES telescope (telescope_id) ON DELETE SET NULL DEFERRABLE INITIALLY DEFERRED,
+    telescope_id bigint CONSTRAINT ev_tel_fk REFERENCES telescope (telescope_id) ON DELETE SET NULL DEFERRABLE INITIALLY DEFERRED,
     at_time timestamp(6) with time zone,
     amount double precision,
     code character varying(20),
-    flag numeric(1,0) DEFAULT 0,
+    flag smallint DEFAULT 0,
     CONSTRAINT ev_pk PRIMARY KEY (event_id, at_time)
 )
 PARTITION BY RANGE (at_time);
@@ -87,7 +87,7 @@ SELECT
     (updated + 3 * INTERVAL '1 month'),
     ((EXTRACT(YEAR FROM CAST(LOCALTIMESTAMP AS timestamp)) - EXTRACT(YEAR FROM CAST(updated AS timestamp))) * 12 + EXTRACT(MONTH FROM CAST(LOCALTIMESTAMP AS timestamp)) - EXTRACT(MONTH FROM CAST(updated AS timestamp)) + CASE WHEN EXTRACT(DAY FROM CAST(LOCALTIMESTAMP AS timestamp)) = EXTRACT(DAY FROM CAST(updated AS timestamp)) OR (EXTRACT(DAY FROM CAST(LOCALTIMESTAMP AS timestamp) + INTERVAL '1 day') = 1 AND EXTRACT(DAY FROM CAST(updated AS timestamp) + INTERVAL '1 day') = 1) THEN 0 ELSE (EXTRACT(EPOCH FROM CAST(LOCALTIMESTAMP AS timestamp) - DATE_TRUNC('month', CAST(LOCALTIMESTAMP AS timestamp))) - EXTRACT(EPOCH FROM CAST(updated AS timestamp) - DATE_TRUNC('month', CAST(updated AS timestamp)))) / 2678400 END),
     CAST(DATE_TRUNC('month', updated) + INTERVAL '1 month' - INTERVAL '1 day' AS date),
-    (updated + ((CASE LOWER(LEFT('MONDAY', 3)) WHEN 'sun' THEN 0 WHEN 'mon' THEN 1 WHEN 'tue' THEN 2 WHEN 'wed' THEN 3 WHEN 'thu' THEN 4 WHEN 'fri' THEN 5 WHEN 'sat' THEN 6 END - CAST(EXTRACT(DOW FROM updated) AS integer) + 6) % 7 + 1) * INTERVAL '1 day')
+    (updated + ((CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - CAST(EXTRACT(DOW FROM updated) AS integer) + 6) % 7 + 1) * INTERVAL '1 day')
 FROM telescope;
 SELECT
     name,
@@ -233,7 +233,7 @@ SELECT
 FROM obs_event;
 SELECT
     PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY amount),
-    STATS_MODE(flag),
+    MODE() WITHIN GROUP (ORDER BY flag),
     PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY amount),
     WM_CONCAT(code),
     CORR(amount, flag)
@@ -356,7 +356,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 123:8: RC0609 adapted: Said in other words: the share as a value divided by the sum
 -- 123:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 123:110: RC0609 adapted: Said in other words: IGNORE NULLS as an array of what is not NULL
--- 124:24: RC0606 check: Function is not in the dictionary: STATS_MODE
+-- 124:24: RC0608 adapted: Function spelled otherwise: STATS_MODE means mode_of
 -- 124:95: RC0606 check: Function is not in the dictionary: WM_CONCAT
 -- 125:8: RC0608 adapted: Function spelled otherwise: GROUPING_ID means grouping
 -- 125:26: RC0606 check: Function is not in the dictionary: GROUP_ID

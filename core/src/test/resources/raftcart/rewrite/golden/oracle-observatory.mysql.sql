@@ -1,7 +1,7 @@
 -- to: postgresql mysql sqlserver
 CREATE TABLE obs_log (
-    id decimal(10,0) NOT NULL,
-    star_id decimal(10,0),
+    id bigint NOT NULL,
+    star_id bigint,
     note varchar(200),
     amount decimal(65,30),
     taken datetime(0) DEFAULT LOCALTIMESTAMP NOT NULL,
@@ -59,7 +59,7 @@ FROM (
 CREATE OR REPLACE VIEW v AS
 SELECT id FROM star;
 CREATE TABLE plate_scan (
-    id decimal(9,0) PRIMARY KEY,
+    id int PRIMARY KEY,
     raw_image longblob,
     label char(3),
     note longtext
@@ -85,7 +85,6 @@ CREATE TABLE plate_scan (
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
 -- 18:136: RC0609 adapted: Said in other words: the mask DD.MM.YYYY is %d.%m.%Y
--- 18:166: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first

@@ -1,7 +1,7 @@
 -- to: postgresql mysql sqlserver
 CREATE TABLE obs_log (
-    id numeric(10,0) NOT NULL,
-    star_id numeric(10,0) CONSTRAINT fk_star REFERENCES star (id) ON DELETE CASCADE,
+    id bigint NOT NULL,
+    star_id bigint CONSTRAINT fk_star REFERENCES star (id) ON DELETE CASCADE,
     note character varying(200),
     amount numeric,
     taken timestamp(0) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
@@ -62,7 +62,7 @@ FROM (
 CREATE OR REPLACE VIEW v AS
 SELECT id FROM star;
 CREATE TABLE plate_scan (
-    id numeric(9,0) PRIMARY KEY,
+    id integer PRIMARY KEY,
     raw_image bytea,
     label character(3),
     note text
@@ -84,7 +84,6 @@ CREATE TABLE plate_scan (
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
--- 18:166: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first

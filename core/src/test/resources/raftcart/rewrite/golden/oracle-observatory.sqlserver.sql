@@ -1,7 +1,7 @@
 -- to: postgresql mysql sqlserver
 CREATE TABLE obs_log (
-    id decimal(10,0) NOT NULL,
-    star_id decimal(10,0) CONSTRAINT fk_star REFERENCES star (id) ON DELETE CASCADE,
+    id bigint NOT NULL,
+    star_id bigint CONSTRAINT fk_star REFERENCES star (id) ON DELETE CASCADE,
     note nvarchar(200) COLLATE Latin1_General_100_BIN2,
     amount decimal(38,10),
     taken datetime2(0) DEFAULT SYSDATETIME() NOT NULL,
@@ -51,8 +51,7 @@ SELECT b FROM t2;
 -- BEGIN
 --   :NEW.id := obs_seq.NEXTVAL;
 -- END;
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT /*+ INDEX(a i) */ q'[it's]' FROM a FOR UPDATE NOWAIT
+SELECT 'it''s' FROM a WITH (UPDLOCK, ROWLOCK, NOWAIT);
 SELECT *
 FROM (
     SELECT SUM(CASE WHEN dept = 'A' THEN amt END) AS a, SUM(CASE WHEN dept = 'B' THEN amt END) AS b
@@ -61,7 +60,7 @@ FROM (
 CREATE OR ALTER VIEW v AS
 SELECT id FROM star;
 CREATE TABLE plate_scan (
-    id decimal(9,0) PRIMARY KEY,
+    id int PRIMARY KEY,
     raw_image varbinary(max),
     label nchar(3) COLLATE Latin1_General_100_BIN2,
     note nvarchar(max) COLLATE Latin1_General_100_BIN2
@@ -87,7 +86,6 @@ CREATE TABLE plate_scan (
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date
 -- 18:136: RC0609 adapted: Said in other words: the mask DD.MM.YYYY is dd.MM.yyyy
--- 18:166: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
@@ -96,7 +94,8 @@ CREATE TABLE plate_scan (
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 25:1: RC0603 by hand: Code is not translated: trigger
--- 30:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
+-- 30:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 32:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view

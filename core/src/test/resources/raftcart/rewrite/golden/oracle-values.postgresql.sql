@@ -1,7 +1,7 @@
 -- to: postgresql mariadb sqlserver
 CREATE TABLE frame (
-    id numeric(10,0) PRIMARY KEY,
-    a numeric(9,0),
+    id bigint PRIMARY KEY,
+    a integer,
     b numeric(9,2),
     n numeric,
     s character varying(40),
@@ -63,12 +63,12 @@ FROM frame;
 SELECT FLOOR(((EXTRACT(YEAR FROM CAST(LOCALTIMESTAMP AS timestamp)) - EXTRACT(YEAR FROM CAST(d AS timestamp))) * 12 + EXTRACT(MONTH FROM CAST(LOCALTIMESTAMP AS timestamp)) - EXTRACT(MONTH FROM CAST(d AS timestamp)) + CASE WHEN EXTRACT(DAY FROM CAST(LOCALTIMESTAMP AS timestamp)) = EXTRACT(DAY FROM CAST(d AS timestamp)) OR (EXTRACT(DAY FROM CAST(LOCALTIMESTAMP AS timestamp) + INTERVAL '1 day') = 1 AND EXTRACT(DAY FROM CAST(d AS timestamp) + INTERVAL '1 day') = 1) THEN 0 ELSE (EXTRACT(EPOCH FROM CAST(LOCALTIMESTAMP AS timestamp) - DATE_TRUNC('month', CAST(LOCALTIMESTAMP AS timestamp))) - EXTRACT(EPOCH FROM CAST(d AS timestamp) - DATE_TRUNC('month', CAST(d AS timestamp)))) / 2678400 END) / 12)
 FROM frame;
 SELECT CAST(DATE_TRUNC('month', d) + INTERVAL '1 month' - INTERVAL '1 day' AS date) FROM frame;
-SELECT (d + ((CASE LOWER(LEFT('MONDAY', 3)) WHEN 'sun' THEN 0 WHEN 'mon' THEN 1 WHEN 'tue' THEN 2 WHEN 'wed' THEN 3 WHEN 'thu' THEN 4 WHEN 'fri' THEN 5 WHEN 'sat' THEN 6 END - CAST(EXTRACT(DOW FROM d) AS integer) + 6) % 7 + 1) * INTERVAL '1 day')
+SELECT (d + ((CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - CAST(EXTRACT(DOW FROM d) AS integer) + 6) % 7 + 1) * INTERVAL '1 day')
 FROM frame;
 SELECT EXTRACT(YEAR FROM d) FROM frame;
 SELECT CURRENT_TIMESTAMP FROM frame;
 SELECT CURRENT_DATE FROM frame;
-SELECT a / 4 FROM frame;
+SELECT CAST(a AS numeric) / 4 FROM frame;
 SELECT a / b FROM frame;
 SELECT MOD(a, 7) FROM frame;
 SELECT REMAINDER(a, 7) FROM frame;
@@ -136,7 +136,7 @@ FROM (SELECT frame.*, DENSE_RANK() OVER (ORDER BY d DESC) AS rank_1_ FROM frame)
 SELECT CAST(a AS double precision) / NULLIF(SUM(a) OVER (), 0) FROM frame;
 SELECT STDDEV_SAMP(a) FROM frame;
 SELECT PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY a) FROM frame;
-SELECT STATS_MODE(a) FROM frame;
+SELECT MODE() WITHIN GROUP (ORDER BY a) FROM frame;
 SELECT WM_CONCAT(s) FROM frame;
 SELECT XMLTYPE(cl) FROM frame;
 SELECT CASE c WHEN 'Y' THEN 1 ELSE 0 END FROM frame;
@@ -144,15 +144,15 @@ SELECT NEXTVAL('sq') FROM frame;
 SELECT CURRVAL('sq') FROM frame;
 DROP TABLE frame;
 CREATE TABLE frame (
-    id numeric(10,0) PRIMARY KEY,
-    a numeric(9,0),
+    id bigint PRIMARY KEY,
+    a integer,
     b numeric(9,2),
     n numeric,
     s character varying(40),
     c character(3),
     d timestamp(0) without time zone,
     ts timestamp(6) without time zone,
-    p numeric(10,0)
+    p bigint
 );
 SELECT a FROM frame WHERE s = NULL;
 SELECT a FROM frame WHERE s <> 'x';
@@ -299,7 +299,7 @@ SELECT a, CASE WHEN s = 'x' THEN NULL ELSE s END FROM frame;
 SELECT COALESCE(s, '') || COALESCE(CAST(NULL AS text), '') || 'x' FROM frame;
 SELECT CHAR_LENGTH(NULL);
 SELECT (EXTRACT(EPOCH FROM MAX(d)) - EXTRACT(EPOCH FROM MIN(d))) / 86400 FROM frame;
-SELECT AVG(a), SUM(a) / COUNT(*) FROM frame;
+SELECT AVG(a), CAST(SUM(a) AS numeric) / COUNT(*) FROM frame;
 SELECT SUM(CASE WHEN c = 'Y' THEN 1 END) FROM frame;
 SELECT COUNT(DISTINCT s), COUNT(s) FROM frame;
 SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
@@ -312,7 +312,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 6:8: RC0609 adapted: Said in other words: if_null_else in other words
 -- 7:8: RC0609 adapted: Said in other words: decode in other words
 -- 8:8: RC0609 adapted: Said in other words: decode in other words
--- 9:8: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 9:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 10:8: RC0608 adapted: Function spelled otherwise: TO_CHAR means text_of
 -- 16:8: RC0620 check: Format mask with a difference: the field D has no counterpart
@@ -331,6 +330,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
 -- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
+-- 54:10: RC0615 adapted: Division kept: with its fraction
 -- 57:8: RC0606 check: Function is not in the dictionary: REMAINDER
 -- 63:8: RC0609 adapted: Said in other words: greatest in other words
 -- 64:8: RC0609 adapted: Said in other words: least in other words
@@ -365,7 +365,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 112:8: RC0609 adapted: Said in other words: the share as a value divided by the sum
 -- 112:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
--- 115:8: RC0606 check: Function is not in the dictionary: STATS_MODE
+-- 115:8: RC0608 adapted: Function spelled otherwise: STATS_MODE means mode_of
 -- 116:8: RC0606 check: Function is not in the dictionary: WM_CONCAT
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
 -- 123:31: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
@@ -414,3 +414,4 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 187:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 188:15: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 188:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
+-- 190:23: RC0615 adapted: Division kept: with its fraction

@@ -1,7 +1,7 @@
 -- to: postgresql mariadb sqlserver
 CREATE TABLE frame (
-    id decimal(10,0) PRIMARY KEY,
-    a decimal(9,0),
+    id bigint PRIMARY KEY,
+    a int,
     b decimal(9,2),
     n decimal(38,10),
     s nvarchar(40) COLLATE Latin1_General_100_BIN2,
@@ -78,12 +78,12 @@ SELECT DATEADD(month, -12, d) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- SELECT FLOOR(MONTHS_BETWEEN(SYSDATE, d) / 12) FROM frame
 SELECT EOMONTH(d) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function next_day with 2 argument(s) has no counterpart in sqlserver
--- SELECT NEXT_DAY(d, 'MONDAY') FROM frame
+SELECT DATEADD(day, (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - DATEDIFF(day, '1899-12-31', d) % 7 + 6) % 7 + 1, d)
+FROM frame;
 SELECT YEAR(d) FROM frame;
 SELECT SYSDATETIMEOFFSET() FROM frame;
 SELECT CAST(GETDATE() AS DATE) FROM frame;
-SELECT a / 4 FROM frame;
+SELECT CAST(a AS DECIMAL(38, 10)) / 4 FROM frame;
 SELECT a / b FROM frame;
 SELECT (a % 7) FROM frame;
 SELECT REMAINDER(a, 7) FROM frame;
@@ -160,11 +160,12 @@ FROM (
         DENSE_RANK() OVER (ORDER BY CASE WHEN d IS NULL THEN 0 ELSE 1 END, d DESC) AS rank_1_
     FROM frame
 ) frame;
-SELECT CAST(a AS float) / NULLIF(SUM(a) OVER (), 0) FROM frame;
+SELECT CAST(a AS float) / NULLIF(SUM(CAST(a AS bigint)) OVER (), 0) FROM frame;
 SELECT STDEV(a) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in sqlserver
 -- SELECT MEDIAN(a) FROM frame
-SELECT STATS_MODE(a) FROM frame;
+-- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
+-- SELECT STATS_MODE(a) FROM frame
 SELECT WM_CONCAT(s) FROM frame;
 SELECT XMLTYPE(cl) FROM frame;
 SELECT CASE c WHEN 'Y' THEN 1 ELSE 0 END FROM frame;
@@ -173,15 +174,15 @@ SELECT NEXT VALUE FOR sq FROM frame;
 -- SELECT sq.CURRVAL FROM frame
 DROP TABLE frame;
 CREATE TABLE frame (
-    id decimal(10,0) PRIMARY KEY,
-    a decimal(9,0),
+    id bigint PRIMARY KEY,
+    a int,
     b decimal(9,2),
     n decimal(38,10),
     s nvarchar(40) COLLATE Latin1_General_100_BIN2,
     c nchar(3) COLLATE Latin1_General_100_BIN2,
     d datetime2(0),
     ts datetime2(6),
-    p decimal(10,0)
+    p bigint
 );
 SELECT a FROM frame WHERE s = NULL;
 SELECT a FROM frame WHERE s <> 'x';
@@ -276,10 +277,8 @@ FROM (
 SELECT a FROM frame;
 -- RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- SELECT a FROM frame AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '1' HOUR)
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT a FROM frame FOR UPDATE NOWAIT
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT a FROM frame FOR UPDATE SKIP LOCKED
+SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, NOWAIT);
+SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, READPAST);
 -- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
 -- SELECT a FROM frame SAMPLE (10)
 SELECT a FROM frame ORDER BY s;
@@ -354,7 +353,8 @@ SELECT COALESCE(s, '') + COALESCE(CAST(NULL AS nvarchar(max)), '') + 'x' FROM fr
 SELECT LEN(NULL);
 SELECT ((DATEDIFF_BIG(microsecond, '19700101', MAX(d)) * 0.000001) - (DATEDIFF_BIG(microsecond, '19700101', MIN(d)) * 0.000001)) / 86400
 FROM frame;
-SELECT AVG(a), SUM(a) / COUNT(*) FROM frame;
+SELECT AVG(CAST(a AS decimal(38,10))), CAST(SUM(CAST(a AS bigint)) AS DECIMAL(38, 10)) / COUNT(*)
+FROM frame;
 SELECT SUM(CASE WHEN c = 'Y' THEN 1 END) FROM frame;
 SELECT COUNT(DISTINCT s), COUNT(s) FROM frame;
 SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
@@ -368,7 +368,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 7:8: RC0609 adapted: Said in other words: decode in other words
 -- 8:8: RC0612 check: Comparison may ignore case on the source: decode
 -- 8:8: RC0609 adapted: Said in other words: decode in other words
--- 9:8: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 9:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 10:8: RC0608 adapted: Function spelled otherwise: TO_CHAR means text_of
 -- 11:8: RC0620 check: Format mask with a difference: a number with more digits than the mask is # on the source
@@ -407,7 +406,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 47:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- 48:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
--- 50:1: RC0602 by hand: No counterpart on the target: the function next_day with 2 argument(s) has no counterpart in sqlserver
+-- 54:10: RC0615 adapted: Division kept: with its fraction
 -- 57:8: RC0606 check: Function is not in the dictionary: REMAINDER
 -- 63:8: RC0609 adapted: Said in other words: greatest in other words
 -- 64:8: RC0612 check: Comparison may ignore case on the source: least
@@ -457,9 +456,10 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 111:46: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 112:8: RC0609 adapted: Said in other words: the share as a value divided by the sum
 -- 112:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
+-- 112:8: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
 -- 114:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in sqlserver
--- 115:8: RC0606 check: Function is not in the dictionary: STATS_MODE
+-- 115:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
 -- 116:8: RC0606 check: Function is not in the dictionary: WM_CONCAT
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
 -- 120:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
@@ -489,8 +489,8 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 141:24: RC0609 adapted: Said in other words: UNPIVOT as a union
 -- 142:8: RC0605 adapted: Hint left out: /*+ INDEX(frame i1) */
 -- 143:21: RC0602 by hand: No counterpart on the target: a query on rows of another time
--- 144:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- 145:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 144:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
+-- 145:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 146:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
 -- 148:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 151:1: RC0602 by hand: No counterpart on the target: the column ROWNUM
@@ -522,3 +522,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 188:15: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 188:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 188:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
+-- 190:8: RC0615 adapted: Division kept: an average with all of its digits
+-- 190:16: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
+-- 190:23: RC0615 adapted: Division kept: with its fraction

@@ -46,7 +46,7 @@ ALTER TABLE country ADD CONSTRAINT countr_reg_fk FOREIGN KEY (region_id) REFEREN
 CREATE SEQUENCE site_seq START WITH 3300 INCREMENT BY 100 MAXVALUE 9900;
 
 CREATE TABLE observer (
-    observer_id decimal(6,0),
+    observer_id int,
     first_name varchar(20),
     last_name varchar(25) NOT NULL,
     email varchar(25) NOT NULL,
@@ -54,7 +54,7 @@ CREATE TABLE observer (
     job_id varchar(10),
     salary decimal(8,2),
     mark decimal(2,2),
-    manager_id decimal(6,0),
+    manager_id int,
     wide decimal(38,0),
     neg decimal(65,30),
     fl double,
@@ -209,17 +209,16 @@ PARTITION BY RANGE COLUMNS (time_id) (
 -- RC0602 by hand: No counterpart on the target: the index of a cluster
 -- CREATE INDEX emp_dept_index ON CLUSTER emp_dept TABLESPACE users
 CREATE TABLE OBS.EXPORTED (
-    ID decimal(10,0) NOT NULL,
+    ID bigint NOT NULL,
     NM varchar(200) DEFAULT 'n/a',
     CREATED datetime(6) DEFAULT CURRENT_TIMESTAMP(6) NOT NULL,
-    G decimal(38,10) GENERATED ALWAYS AS (ID * 2),
+    G bigint GENERATED ALWAYS AS (ID * 2),
     IDN bigint AUTO_INCREMENT NOT NULL,
     CONSTRAINT EXP_PK PRIMARY KEY (ID),
     CONSTRAINT EXP_CK CHECK (NM IS NOT NULL),
     UNIQUE (IDN)
 ) COLLATE utf8mb4_nopad_bin;
--- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
--- ALTER TABLE "OBS"."EXPORTED" MODIFY ("NM" NOT NULL ENABLE)
+ALTER TABLE OBS.EXPORTED MODIFY COLUMN NM varchar(200) COLLATE utf8mb4_nopad_bin DEFAULT 'n/a' NOT NULL;
 ALTER TABLE OBS.EXPORTED ADD CONSTRAINT FK1 FOREIGN KEY (ID) REFERENCES OBS.SITE (ID) ON DELETE CASCADE;
 ALTER TABLE OBS.SITE2 ADD CONSTRAINT P2 PRIMARY KEY (ID);
 CREATE TEMPORARY TABLE gtt (
@@ -342,7 +341,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 263:3: RC0502 adapted: Storage clauses left out: TABLESPACE "USERS"
 -- 269:3: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 1:1: RC0609 adapted: Said in other words: a key for IDN, which is numbered, of OBS.EXPORTED
--- 281:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- 281:1: RC0609 adapted: Said in other words: the whole definition of NM
 -- 283:31: RC0502 adapted: Storage clauses left out: USING INDEX OBS.EXP_PK
 -- 284:36: RC0110 check: Number without precision is bounded: id: number without precision as decimal(65,30)
 -- 285:1: RC0502 adapted: Storage clauses left out: PCTFREE 10

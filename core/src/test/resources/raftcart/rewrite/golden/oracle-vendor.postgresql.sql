@@ -46,7 +46,7 @@ ALTER TABLE country ADD CONSTRAINT countr_reg_fk FOREIGN KEY (region_id) REFEREN
 CREATE SEQUENCE site_seq START WITH 3300 INCREMENT BY 100 MAXVALUE 9900;
 
 CREATE TABLE observer (
-    observer_id numeric(6,0),
+    observer_id integer,
     first_name character varying(20),
     last_name character varying(25) NOT NULL,
     email character varying(25) NOT NULL,
@@ -54,7 +54,7 @@ CREATE TABLE observer (
     job_id character varying(10),
     salary numeric(8,2),
     mark numeric(2,2),
-    manager_id numeric(6,0),
+    manager_id integer,
     wide numeric(38,0),
     neg numeric,
     fl double precision,
@@ -203,10 +203,10 @@ GROUP BY t.calendar_month_desc;
 -- RC0602 by hand: No counterpart on the target: the index of a cluster
 -- CREATE INDEX emp_dept_index ON CLUSTER emp_dept TABLESPACE users
 CREATE TABLE OBS.EXPORTED (
-    ID numeric(10,0) NOT NULL,
+    ID bigint NOT NULL,
     NM character varying(200) DEFAULT 'n/a',
     CREATED timestamp(6) without time zone DEFAULT CURRENT_TIMESTAMP NOT NULL,
-    G numeric(38,10) GENERATED ALWAYS AS (ID * 2) STORED,
+    G bigint GENERATED ALWAYS AS (ID * 2) STORED,
     IDN bigint GENERATED ALWAYS AS IDENTITY (START WITH 1 INCREMENT BY 1 MINVALUE 1 CACHE 20) NOT NULL,
     CONSTRAINT EXP_PK PRIMARY KEY (ID),
     CONSTRAINT EXP_CK CHECK (NM IS NOT NULL)

@@ -148,8 +148,11 @@ b',
     X'1F',
     1e3,
     1000;
--- RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
--- ALTER TABLE s ADD COLUMN z int NOT NULL DEFAULT 0, ALTER COLUMN price TYPE numeric(12,4), ALTER COLUMN code DROP NOT NULL, DROP COLUMN u, RENAME COLUMN ok TO good
+ALTER TABLE s ADD COLUMN z int DEFAULT 0 NOT NULL;
+ALTER TABLE s MODIFY COLUMN price decimal(12,4);
+ALTER TABLE s MODIFY COLUMN code varchar(8) COLLATE utf8mb4_nopad_bin;
+ALTER TABLE s DROP COLUMN u;
+ALTER TABLE s RENAME COLUMN ok TO good;
 
 -- findings
 -- 3:64: RC0114 check: Instant becomes date and time in UTC: at: datetime(6) in UTC
@@ -201,4 +204,5 @@ b',
 -- 37:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
 -- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 41:1: RC0502 adapted: Storage clauses left out: the comment on s.code
--- 42:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in mariadb
+-- 42:1: RC0609 adapted: Said in other words: the whole definition of price
+-- 42:1: RC0609 adapted: Said in other words: the whole definition of code

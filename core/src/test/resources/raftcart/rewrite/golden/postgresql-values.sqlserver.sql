@@ -64,7 +64,7 @@ SELECT
     a,
     ROW_NUMBER() OVER (PARTITION BY s ORDER BY CASE WHEN ts IS NULL THEN 1 ELSE 0 END, ts),
     LAG(a) OVER (PARTITION BY s ORDER BY CASE WHEN ts IS NULL THEN 1 ELSE 0 END, ts),
-    SUM(a) OVER (PARTITION BY s)
+    SUM(CAST(a AS bigint)) OVER (PARTITION BY s)
 FROM frame;
 SELECT * FROM frame ORDER BY (SELECT NULL) OFFSET 20 ROWS FETCH NEXT 10 ROWS ONLY;
 SELECT TOP 5 * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC;
@@ -202,8 +202,7 @@ SELECT
     END,
     CASE WHEN CASE WHEN (a = 1 OR a IS NULL AND 1 IS NULL) THEN 1 ELSE 0 END = 0 THEN 1 ELSE 0 END
 FROM frame;
--- RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
--- SELECT a FROM frame FOR UPDATE OF frame SKIP LOCKED
+SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, READPAST);
 -- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
 -- SELECT * FROM frame TABLESAMPLE SYSTEM (10)
 INSERT INTO frame (a, s) OUTPUT INSERTED.id, INSERTED.tz VALUES (1, 'x');
@@ -260,6 +259,7 @@ CREATE TABLE p (
 -- 11:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 12:1: RC0609 adapted: Said in other words: each window where it is named
 -- 12:127: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 12:50: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 14:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
@@ -295,7 +295,7 @@ CREATE TABLE p (
 -- 41:40: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:53: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:82: RC0614 adapted: Condition made explicit: a condition as a value
--- 42:1: RC0602 by hand: No counterpart on the target: FOR UPDATE; a table hint WITH (UPDLOCK) does it cannot be said in sqlserver
+-- 42:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 43:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
 -- 45:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 45:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
@@ -307,6 +307,7 @@ CREATE TABLE p (
 -- 53:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in sqlserver
 -- 54:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in sqlserver
 -- 55:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
+-- 56:1: RC0609 adapted: Said in other words: the whole definition of a
 -- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves

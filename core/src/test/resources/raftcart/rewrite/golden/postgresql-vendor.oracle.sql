@@ -157,8 +157,7 @@ ALTER TABLE store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES address (address
 GRANT SELECT, INSERT ON actor TO reader;
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
--- RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
--- GRANT SELECT ON SEQUENCE public.site_id_seq TO reader
+GRANT SELECT ON site_id_seq TO reader;
 COMMENT ON COLUMN actor.first_name IS 'the name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
@@ -280,7 +279,8 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 172:1: RC0626 check: Right in other words: rights on the default schema are left out
 -- 173:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 174:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
--- 175:1: RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
+-- 175:1: RC0626 check: Right in other words: the right to draw numbers from a sequence, for that to read its last one
+-- 175:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
 -- 177:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT

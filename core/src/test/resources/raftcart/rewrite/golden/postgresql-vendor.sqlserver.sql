@@ -168,8 +168,7 @@ ALTER TABLE dbo.store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES dbo.address 
 GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
--- RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
--- GRANT SELECT ON SEQUENCE public.site_id_seq TO reader
+GRANT UPDATE ON dbo.site_id_seq TO reader;
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
 
@@ -278,7 +277,8 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- 172:1: RC0626 check: Right in other words: rights on the default schema are left out
 -- 173:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 174:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
--- 175:1: RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
+-- 175:1: RC0626 check: Right in other words: the right to draw numbers from a sequence, for that to read its last one
+-- 175:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
 -- 177:1: RC0502 adapted: Storage clauses left out: the comment on public.actor.first_name
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT

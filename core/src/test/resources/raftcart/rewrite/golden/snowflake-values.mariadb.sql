@@ -1,7 +1,7 @@
 -- to: postgresql mariadb
 CREATE TABLE frame (
     id bigint AUTO_INCREMENT,
-    a decimal(9,0),
+    a int,
     b decimal(9,2),
     s varchar(40),
     d date,
@@ -78,8 +78,7 @@ SELECT CAST(CASE
     WHEN LOWER(JSON_TYPE(JSON_EXTRACT(v, '$.items[0].id'))) <> 'null' THEN JSON_UNQUOTE(JSON_EXTRACT(v, '$.items[0].id'))
 END AS decimal(38,0))
 FROM frame;
--- RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
--- SELECT v['name'] FROM frame
+SELECT JSON_EXTRACT(v, '$.name') FROM frame;
 SELECT JSON_EXTRACT(v, '$.a.b') FROM frame;
 SELECT JSON_EXTRACT(JSON_COMPACT('{"a":1}'), '$.a') FROM frame;
 SELECT JSON_OBJECT('a', 1, 'b', 2) FROM frame;
@@ -138,7 +137,8 @@ SELECT JSON_OBJECTAGG(s, v) FROM frame;
 SELECT COUNT(CASE WHEN a > 1 THEN 1 END) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
 -- SELECT MEDIAN(a) FROM frame
-SELECT MODE(a) FROM frame;
+-- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
+-- SELECT MODE(a) FROM frame
 SELECT COUNT(DISTINCT s) FROM frame;
 SELECT MIN(s) FROM frame;
 SELECT MAX(bo) FROM frame;
@@ -213,7 +213,7 @@ DELETE FROM frame WHERE EXISTS (SELECT 1 FROM frame x WHERE x.id = frame.id);
 -- MERGE INTO frame USING (SELECT 1 id, 'a' s) x ON frame.id = x.id WHEN MATCHED AND x.s = 'd' THEN DELETE WHEN MATCHED THEN UPDATE SET s = x.s WHEN NOT MATCHED THEN INSERT (id, s) VALUES (x.id, x.s)
 DROP TABLE IF EXISTS u;
 CREATE TABLE u (
-    a decimal(38,0)
+    a bigint
 );
 CREATE TABLE w AS
 SELECT * FROM frame;
@@ -262,7 +262,6 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 44:1: RC0602 by hand: No counterpart on the target: the mask 999.00
 -- 45:8: RC0608 adapted: Function spelled otherwise: TO_VARCHAR means text_of
 -- 48:8: RC0608 adapted: Function spelled otherwise: TO_DOUBLE means float_of
--- 55:1: RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
 -- 57:8: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 58:8: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object
 -- 59:8: RC0608 adapted: Function spelled otherwise: ARRAY_CONSTRUCT means json_array
@@ -302,7 +301,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 103:8: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg
 -- 104:8: RC0609 adapted: Said in other words: count_if in other words
 -- 105:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
--- 106:8: RC0606 check: Function is not in the dictionary: MODE
+-- 106:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- 109:8: RC0608 adapted: Function spelled otherwise: BOOLOR_AGG means some
 -- 110:1: RC0602 by hand: No counterpart on the target: the function max_by with 2 argument(s) has no counterpart in mariadb
 -- 111:8: RC0609 adapted: Said in other words: the share as a value divided by the sum
@@ -336,4 +335,5 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 139:1: RC0502 adapted: Storage clauses left out: TRANSIENT
 -- 139:1: RC0502 adapted: Storage clauses left out: OR REPLACE
 -- 139:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (a) DATA_RETENTION_TIME_IN_DAYS = 1
+-- 139:38: RC0123 adapted: Decimal number as a whole number of 64 bits: a: int of 38 digits as a whole number of 64 bits
 -- 140:1: RC0627 check: Said in other words, with a difference: left out: keys and defaults of the table that is cloned
