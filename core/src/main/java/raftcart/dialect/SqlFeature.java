@@ -367,6 +367,16 @@ public enum SqlFeature {
     SEQUENCES_GIVE_TO_INSERT,
     /** Who may UPDATE a sequence may draw numbers from it. */
     SEQUENCES_GIVE_TO_UPDATE,
+    /** FROM may have a JSON_TABLE. */
+    JSON_TABLE,
+    /** A column of a JSON_TABLE that holds a document says FORMAT JSON. */
+    JSON_COLUMNS_SAY_FORMAT,
+    /** A path to the members of a list takes what is no list for a list of one ("lax mode", ISO/IEC 9075-2). */
+    JSON_PATHS_TAKE_ONE_FOR_MANY,
+    /** FROM may have an OPENJSON. */
+    OPENJSON,
+    /** A function gives the parts of a document, for a path of the standard, as rows. */
+    JSON_PATH_ROWS,
     /** A temporary table is in a schema of its own, which its name must not say. */
     TEMPORARY_WITHOUT_SCHEMA,
     /** A view may be made only if it is not there. */

@@ -70,13 +70,21 @@ final class JsonPaths {
     static Expr.Cast unquoted(Expr.Cast cast, ExprAdapter adapter) {
         boolean quoted = adapter.from.has(SqlFeature.CASTS_UNQUOTE_JSON)
                 && !adapter.to.has(SqlFeature.CASTS_UNQUOTE_JSON)
-                && cast.value() instanceof Expr.Call call
-                && call.is("json_get")
                 && KindFinder.kind(adapter.finder.type(cast.type())) != ValueKind.JSON;
-        return quoted
+        if (!quoted) {
+            return cast;
+        }
+        if (cast.value() instanceof Expr.Call call && call.is("json_get")) {
+            return new Expr.Cast(
+                    call.with("json_get_text", call.arguments()).at(cast.span()),
+                    cast.type(),
+                    cast.safe(),
+                    cast.span());
+        }
+        boolean whole = adapter.kind(cast.value()) == ValueKind.JSON && !adapter.to.has(SqlFeature.OPENJSON);
+        return whole
                 ? new Expr.Cast(
-                        ((Expr.Call) cast.value())
-                                .with("json_get_text", ((Expr.Call) cast.value()).arguments())
+                        Expr.Call.of("json_get_text", cast.value(), Expr.Literal.string("$"))
                                 .at(cast.span()),
                         cast.type(),
                         cast.safe(),

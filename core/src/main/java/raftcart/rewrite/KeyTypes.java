@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -47,6 +50,18 @@ final class KeyTypes {
                 .findFirst();
     }
 
+    /** Remembers of a table that is made now what its columns are that refer to others, or to each other. */
+    void remember(CreateTable table, Function<ColumnDefinition, KnownColumn> known) {
+        for (ColumnDefinition column : table.columns()) {
+            KnownColumn own = known.apply(column);
+            own.type()
+                    .flatMap(t -> leading(t, column, table.constraints()))
+                    .ifPresent(t -> adapter.knowledge.addColumn(
+                            table.name(),
+                            new KnownColumn(own.name(), Optional.of(t), own.notNull(), own.ignoresCase())));
+        }
+    }
+
     /** The columns that a foreign key, which comes after their table, makes whole numbers. */
     List<AlterAction> retyped(TableConstraint key, QualifiedName table) {
         List<AlterAction> actions = new ArrayList<>();
@@ -55,16 +70,15 @@ final class KeyTypes {
             return actions;
         }
         for (Name column : TableAdapter.names(key.parts())) {
-            Optional<Knowledge.KnownColumn> own = adapter.knowledge.table(table).map(t -> t.columns()
+            Optional<KnownColumn> own = adapter.knowledge.table(table).map(t -> t.columns()
                     .get(column.text().toLowerCase(Locale.ROOT)));
-            Optional<LogicalType> leading = own.flatMap(Knowledge.KnownColumn::type)
-                    .filter(KeyTypes::mayBeWhole)
-                    .flatMap(t -> leading(column, key));
+            Optional<LogicalType> leading =
+                    own.flatMap(KnownColumn::type).filter(KeyTypes::mayBeWhole).flatMap(t -> leading(column, key));
             if (leading.isPresent()) {
                 adapter.note(FindingCode.KEY_TYPE_FOLLOWS, key.span(), column.text());
-                Knowledge.KnownColumn old = own.get();
+                KnownColumn old = own.get();
                 adapter.knowledge.addColumn(
-                        table, new Knowledge.KnownColumn(old.name(), leading, old.notNull(), old.ignoresCase()));
+                        table, new KnownColumn(old.name(), leading, old.notNull(), old.ignoresCase()));
                 actions.add(new AlterAction.SetType(column, digits(leading.get()), Optional.empty()));
             }
         }
@@ -105,7 +119,7 @@ final class KeyTypes {
             return Optional.empty();
         }
         return table.map(t -> t.columns().get(columns.get(place).text().toLowerCase(Locale.ROOT)))
-                .flatMap(Knowledge.KnownColumn::type)
+                .flatMap(KnownColumn::type)
                 .filter(t -> t instanceof LogicalType.Int);
     }
 }

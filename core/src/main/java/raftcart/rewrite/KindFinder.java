@@ -443,6 +443,8 @@ final class KindFinder {
             String name = derived.alias().map(a -> a.name().text()).orElse("");
             List<Name> columns = derived.alias().map(TableRef.Alias::columns).orElse(List.of());
             scope.add(relation(name, derived.query(), columns, scope));
+        } else if (table instanceof TableRef.JsonTable json) {
+            scope.add(JsonTables.relation(json, this));
         } else {
             scope.add(new Relation(alias(table), Map.of(), false));
         }

@@ -209,8 +209,9 @@ class QueryAdapter extends ExprAdapter {
         if (dummy) {
             return List.of();
         }
-        return new ApplyAdapter(this)
+        List<TableRef> adapted = new ApplyAdapter(this)
                 .joined(select.from()).stream().map(this::table).toList();
+        return same() ? adapted : ApplyAdapter.begun(adapted);
     }
 
     private boolean isDummy(TableRef table) {
@@ -374,6 +375,9 @@ class QueryAdapter extends ExprAdapter {
             if (adapted.isPresent()) {
                 return adapted.get();
             }
+        }
+        if (table instanceof TableRef.JsonTable json && !same()) {
+            return new JsonTables(this).adapt(json);
         }
         if (table instanceof TableRef.Table named && !same()) {
             ofTheEngine(named);

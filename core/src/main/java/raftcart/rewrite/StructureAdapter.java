@@ -208,6 +208,10 @@ final class StructureAdapter {
     private List<Statement> comment(DdlStatement.Comment comment) {
         boolean table = comment.kind().equals("TABLE") && has(SqlFeature.INLINE_COMMENTS);
         boolean usual = comment.kind().matches("TABLE|COLUMN|VIEW") && has(SqlFeature.COMMENT_ON);
+        Optional<List<Statement>> ofColumn = commentOfColumn(comment);
+        if (ofColumn.isPresent()) {
+            return ofColumn.get();
+        }
         if (!table && !usual && !has(SqlFeature.COMMENT_ON_ALL)) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, comment.span(), "the comment on " + comment.name());
             return List.of();
@@ -215,6 +219,32 @@ final class StructureAdapter {
         boolean asTable = comment.kind().equals("VIEW") && has(SqlFeature.VIEWS_COMMENT_AS_TABLES);
         return List.of(
                 asTable ? new DdlStatement.Comment("TABLE", comment.name(), comment.text(), comment.span()) : comment);
+    }
+
+    /** A comment of a column that is known, as a change of the column where the target wants that. */
+    private Optional<List<Statement>> commentOfColumn(DdlStatement.Comment comment) {
+        boolean inline = comment.kind().equals("COLUMN")
+                && comment.name().parts().size() > 1
+                && has(SqlFeature.INLINE_COMMENTS)
+                && !has(SqlFeature.COMMENT_ON);
+        if (!inline) {
+            return Optional.empty();
+        }
+        QualifiedName table = new QualifiedName(comment.name().qualifier());
+        return adapter.knowledge
+                .definitions()
+                .of(table, comment.name().last())
+                .filter(d -> d.type().isPresent())
+                .map(d -> new AlterAdapter(adapter, this)
+                        .alter(new DdlStatement.AlterTable(
+                                table,
+                                false,
+                                List.of(new AlterAction.ChangeColumn(
+                                        d.name(),
+                                        d.alone()
+                                                .withComment(Optional.of(
+                                                        comment.text().orElse(""))))),
+                                comment.span())));
     }
 
     private List<Statement> type(DdlStatement.CreateType type) {

@@ -61,7 +61,7 @@ final class TableAdapter {
                 .forEach(c -> known.add(new KnownColumn(Name.of(c.name()), c.type(), c.notNull(), c.ignoresCase()))));
         adapter.knowledge.add(table.name(), known, keys(table));
         adapter.knowledge.definitions().add(table);
-        follow(table);
+        new KeyTypes(adapter).remember(table, c -> known(c, table.collation()));
         adapter.scope = new Scope(Optional.of(adapter.scope));
         Relation.of(table.name().last().text(), table.name(), adapter.knowledge).ifPresent(adapter.scope::add);
         rememberAddress(table);
@@ -100,19 +100,6 @@ final class TableAdapter {
         }
         all.addAll(adapted(table.withColumns(columns)));
         return all;
-    }
-
-    /** Columns that refer to numbers, of this table too, are what those are. */
-    private void follow(CreateTable table) {
-        KeyTypes types = new KeyTypes(adapter);
-        for (ColumnDefinition column : table.columns()) {
-            KnownColumn known = known(column, table.collation());
-            known.type()
-                    .flatMap(t -> types.leading(t, column, table.constraints()))
-                    .ifPresent(t -> adapter.knowledge.addColumn(
-                            table.name(),
-                            new KnownColumn(known.name(), Optional.of(t), known.notNull(), known.ignoresCase())));
-        }
     }
 
     /** SQLite's INTEGER PRIMARY KEY is another name of the row's address; other names of the type will not do. */

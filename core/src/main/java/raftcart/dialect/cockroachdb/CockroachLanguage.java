@@ -47,6 +47,7 @@ public final class CockroachLanguage {
             FeatureSets.without(
                     PgLanguage.create().features(),
                     SqlFeature.PARTITIONS_ARE_TABLES,
+                    SqlFeature.JSON_PATH_ROWS,
                     SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,

@@ -52,6 +52,8 @@ public final class PgLanguage {
             FeatureSets.with(
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
+                    SqlFeature.JSON_PATH_ROWS,
+                    SqlFeature.JSON_PATHS_TAKE_ONE_FOR_MANY,
                     SqlFeature.ROWS_AMONG_COLUMNS,
                     SqlFeature.PARTITIONS_ARE_TABLES,
                     SqlFeature.LIST_PARTITION_FOR_REST,

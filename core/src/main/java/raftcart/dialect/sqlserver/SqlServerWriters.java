@@ -1,5 +1,6 @@
 package raftcart.dialect.sqlserver;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -11,6 +12,7 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -159,8 +161,11 @@ public final class SqlServerWriters {
 
     /** Structure. */
     private static final class Structure extends DdlWriter {
+        private final WriterContext context;
+
         Structure(WriterContext context) {
             super(context);
+            this.context = context;
         }
 
         @Override
@@ -218,6 +223,24 @@ public final class SqlServerWriters {
         @Override
         protected String renameTable(String table, String to) {
             return "EXEC sp_rename " + string(table) + ", " + string(to);
+        }
+
+        /** "sp_addextendedproperty": descriptions are properties of this name by the custom of the engine's own tools. */
+        @Override
+        protected String comment(DdlStatement.Comment comment) {
+            List<Name> parts = context.names().apply(comment.name()).parts();
+            int own = comment.kind().equals("COLUMN") ? 2 : 1;
+            String schema =
+                    parts.size() > own ? parts.get(parts.size() - own - 1).text() : "dbo";
+            String verb = comment.text().isPresent() ? "sys.sp_addextendedproperty" : "sys.sp_dropextendedproperty";
+            String kind = comment.kind().equals("VIEW") ? "VIEW" : "TABLE";
+            String column = own == 2
+                    ? ", 'COLUMN', " + string(parts.get(parts.size() - 1).text())
+                    : "";
+            return "EXEC " + verb + " 'MS_Description', "
+                    + comment.text().map(t -> "N" + string(t) + ", ").orElse("") + "'SCHEMA', " + string(schema)
+                    + ", '" + kind + "', "
+                    + string(parts.get(parts.size() - own).text()) + column;
         }
 
         @Override

@@ -402,14 +402,15 @@ public class DdlWriter {
                 .collect(Collectors.joining(";\n"));
     }
 
-    private String comment(DdlStatement.Comment comment) {
+    /** A comment of an object. */
+    protected String comment(DdlStatement.Comment comment) {
         if (comment.kind().equals("TABLE") && !has(SqlFeature.COMMENT_ON) && has(SqlFeature.INLINE_COMMENTS)) {
             return "ALTER TABLE " + name(comment.name()) + " COMMENT = "
                     + string(comment.text().orElse(""));
         }
         require(SqlFeature.COMMENT_ON, "COMMENT ON");
-        return "COMMENT ON " + comment.kind() + " " + name(comment.name()) + " IS "
-                + comment.text().map(this::string).orElse("NULL");
+        String text = comment.text().map(this::string).orElse("NULL");
+        return "COMMENT ON " + comment.kind() + " " + name(comment.name()) + " IS " + text;
     }
 
     /** ADD COLUMN and the column. */
@@ -470,9 +471,7 @@ public class DdlWriter {
     /** Begin, commit and so on. */
     protected String transaction(Statement.Transaction transaction) {
         String name = transaction.name().map(language::write).orElse("");
-        if (transaction.name().isPresent()) {
-            require(SqlFeature.SAVEPOINTS, "a savepoint");
-        }
+        transaction.name().ifPresent(n -> require(SqlFeature.SAVEPOINTS, "a savepoint"));
         return switch (transaction.kind()) {
             case BEGIN -> begin();
             case COMMIT -> "COMMIT";

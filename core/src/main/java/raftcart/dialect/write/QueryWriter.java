@@ -400,6 +400,9 @@ public class QueryWriter {
             require(SqlFeature.TABLE_FUNCTIONS, "a function in FROM");
             return function(function);
         }
+        if (table instanceof TableRef.JsonTable json) {
+            return new JsonTableWriter(language, this::text).text(json) + alias(json.alias());
+        }
         if (table instanceof Join join) {
             return join(join);
         }
@@ -407,11 +410,7 @@ public class QueryWriter {
     }
 
     private String named(TableRef.Table table) {
-        String only = "";
-        if (table.only()) {
-            only = only();
-        }
-        return only
+        return (table.only() ? only() : "")
                 + writer.expressions().name(table.name())
                 + table.sample().map(this::sample).orElse("")
                 + alias(table.alias())

@@ -153,7 +153,7 @@ final class ColumnParser {
         }
         Reference reference = constraints.reference();
         List<String> physical = new ArrayList<>();
-        ConstraintParser.Trailer trailer = constraints.trailer(physical);
+        ConstraintParser.Trailer trailer = constraints.trailer(physical, true);
         own.add(new TableConstraint(
                 ConstraintKind.FOREIGN_KEY,
                 name,
@@ -174,7 +174,7 @@ final class ColumnParser {
         if (cursor.takeWords("ON", "CONFLICT")) {
             throw cursor.byHand("ON CONFLICT of a column");
         }
-        ConstraintParser.Trailer trailer = constraints.trailer(physical);
+        ConstraintParser.Trailer trailer = constraints.trailer(physical, true);
         own.add(new TableConstraint(
                 kind,
                 name,

@@ -270,8 +270,16 @@ final class ConstraintParser {
 
     /** When a constraint is checked and whether at all; the rest is about storage. */
     Trailer trailer(List<String> leftOut) {
+        return trailer(leftOut, false);
+    }
+
+    /** @param ofColumn true for a constraint that stands with a column, to which a comment behind it belongs */
+    Trailer trailer(List<String> leftOut, boolean ofColumn) {
         Trailer trailer = new Trailer();
         while (true) {
+            if (ofColumn && cursor.peek().isWord("COMMENT")) {
+                return trailer;
+            }
             if (cursor.atWords("ON", "CONFLICT")) {
                 throw cursor.byHand("ON CONFLICT of a key");
             }

@@ -75,7 +75,8 @@ final class TableParser {
                 return new Join(kind, left, right, Optional.empty(), columns, span);
             }
             boolean dependent = right instanceof TableRef.Function f && f.lateral()
-                    || right instanceof TableRef.Derived d && d.lateral();
+                    || right instanceof TableRef.Derived d && d.lateral()
+                    || right instanceof TableRef.JsonTable;
             if (dependent) {
                 Expr always = new Expr.Literal(LiteralKind.BOOLEAN, "true", span);
                 return new Join(kind, left, right, Optional.of(always), List.of(), span);
@@ -204,6 +205,10 @@ final class TableParser {
         if (Keywords.endsExpression(cursor.peek())) {
             throw cursor.unexpected("a table");
         }
+        JsonTableParser json = new JsonTableParser(parsing, this);
+        if (json.at()) {
+            return json.read();
+        }
         QualifiedName name = parsing.qualifiedName();
         if (cursor.peek().isSymbol("(") && !isTableHint()) {
             cursor.reset(mark);
@@ -277,6 +282,12 @@ final class TableParser {
             return inParentheses(true, span);
         }
         cursor.expectSymbol("(");
+        JsonTableParser json = new JsonTableParser(parsing, this);
+        if (json.at()) {
+            TableRef.JsonTable table = json.withoutAlias();
+            cursor.expectSymbol(")");
+            return table.named(alias());
+        }
         Expr call = parsing.expressions.expression();
         cursor.expectSymbol(")");
         return function(call, lateral, span);

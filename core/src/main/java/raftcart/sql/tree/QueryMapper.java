@@ -93,6 +93,9 @@ public class QueryMapper implements TreeMapper {
         if (table instanceof TableRef.Function f) {
             return new TableRef.Function(expr(f.call()), f.lateral(), f.ordinality(), f.alias(), f.span());
         }
+        if (table instanceof TableRef.JsonTable j) {
+            return new TableRef.JsonTable(expr(j.document()), j.path(), j.columns(), j.more(), j.alias(), j.span());
+        }
         if (table instanceof TableRef.Pivot p) {
             return new TableRef.Pivot(
                     table(p.source()), items(p.aggregates()), exprs(p.by()), items(p.values()), p.alias(), p.span());

@@ -119,6 +119,24 @@ public final class TableParts {
                     span);
         }
 
+        /** The same with another comment. */
+        public ColumnDefinition withComment(Optional<String> text) {
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    defaultValue,
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    text,
+                    constraints,
+                    leftOut,
+                    span);
+        }
+
         /** The same without the keys and checks that are written with it. */
         public ColumnDefinition alone() {
             return new ColumnDefinition(

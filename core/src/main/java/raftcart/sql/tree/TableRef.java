@@ -51,6 +51,41 @@ public sealed interface TableRef {
     record Function(Expr call, boolean lateral, boolean ordinality, Optional<Alias> alias, Span span)
             implements TableRef {}
 
+    /**
+     * The parts of a JSON document as rows ("JSON table", ISO/IEC 9075-2); it may read the tables before it.
+     *
+     * @param path what the rows are in the document
+     * @param more true where the source gives more columns than these
+     */
+    record JsonTable(
+            Expr document, String path, List<JsonColumn> columns, boolean more, Optional<Alias> alias, Span span)
+            implements TableRef {
+        public JsonTable {
+            columns = List.copyOf(columns);
+        }
+
+        /** The same under this name. */
+        public JsonTable named(Optional<Alias> other) {
+            return new JsonTable(document, path, columns, more, other, span);
+        }
+    }
+
+    /**
+     * A column of such a table.
+     *
+     * @param path what it is in the row's part of the document
+     */
+    record JsonColumn(Name name, Kind kind, Optional<TypeName> type, String path) {
+        /** Kinds of column. */
+        public enum Kind {
+            VALUE,
+            DOCUMENT,
+            EXISTS,
+            /** The number of the row, from 1. */
+            PLACE
+        }
+    }
+
     /** Two tables joined. */
     record Join(Kind kind, TableRef left, TableRef right, Optional<Expr> on, List<Name> using, Span span)
             implements TableRef {

@@ -50,6 +50,7 @@ CREATE TABLE nl (
     id int
 );
 ALTER TABLE KESTREL.STAR COMMENT = 'Stars';
+ALTER TABLE KESTREL.STAR MODIFY COLUMN SEEN date DEFAULT (CURRENT_DATE) COMMENT 'When';
 -- DDL Statements for Indexes on Table "KESTREL"."STAR"
 CREATE UNIQUE INDEX IX ON KESTREL.STAR (STARNO);
 CREATE UNIQUE INDEX IX2 ON STAR (NAME);
@@ -159,7 +160,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 45:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d) (STARTING '2020-01-01' ENDING '2020-12-31' EVERY 1 MONTH)
 -- 46:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 47:1: RC0502 adapted: Storage clauses left out: NOT LOGGED INITIALLY
--- 49:1: RC0502 adapted: Storage clauses left out: the comment on KESTREL.STAR.SEEN
+-- 49:1: RC0609 adapted: Said in other words: the whole definition of SEEN
 -- 50:1: RC0604 adapted: Client command left out: LABEL ON COLUMN KESTREL . STAR ( SEEN IS 'when' )
 -- 52:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET SYSIBM . NLS_STRING_UNITS = 'SYSTEM'
 -- 53:1: RC0502 adapted: Storage clauses left out: CLUSTER

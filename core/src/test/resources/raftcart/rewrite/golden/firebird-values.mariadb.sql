@@ -140,6 +140,7 @@ ALTER TABLE frame DROP COLUMN s;
 ALTER TABLE frame MODIFY COLUMN a bigint;
 ALTER TABLE frame RENAME COLUMN b TO bb;
 SELECT 0;
+ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x'
 
 -- findings
 -- 2:174: RC0116 check: NaN and infinity are refused: f: double
@@ -199,4 +200,4 @@ SELECT 0;
 -- 103:11: RC0502 adapted: Storage clauses left out: OR REPLACE
 -- 107:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 108:1: RC0609 adapted: Said in other words: the whole definition of a
--- 109:11: RC0502 adapted: Storage clauses left out: the comment on frame.a
+-- 109:11: RC0609 adapted: Said in other words: the whole definition of a

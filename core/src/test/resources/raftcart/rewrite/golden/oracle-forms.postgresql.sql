@@ -158,8 +158,13 @@ SELECT
     JSONB_PATH_QUERY_FIRST(CAST(notes AS jsonb), CAST('$.c' AS jsonpath))
 FROM telescope
 WHERE JSONB_PATH_EXISTS(CAST(notes AS jsonb), CAST('$.d' AS jsonpath));
--- RC0602 by hand: No counterpart on the target: JSON_TABLE
--- SELECT jt.* FROM telescope, JSON_TABLE(notes, '$[*]' COLUMNS (id NUMBER PATH '$.id', nm VARCHAR2(20) PATH '$.n')) jt
+SELECT jt.*
+FROM telescope, LATERAL (
+    SELECT
+        CAST(CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.id' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.id' AS jsonpath)) #>> '{}' END AS numeric) AS id,
+        CAST(CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.n' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.n' AS jsonpath)) #>> '{}' END AS character varying(20)) AS nm
+    FROM JSONB_PATH_QUERY(CAST(notes AS jsonb), CAST('$[*]' AS jsonpath)) WITH ORDINALITY parts_ (part_, place_)
+) jt;
 MERGE INTO telescope t
 USING (SELECT 1 AS id, 'a' AS nm) s
 ON t.telescope_id = s.id
@@ -322,7 +327,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 81:38: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 82:36: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
--- 83:39: RC0602 by hand: No counterpart on the target: JSON_TABLE
+-- 83:29: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 86:1: RC0609 adapted: Said in other words: a DELETE from the table that the query reads
 -- 87:52: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 87:15: RC0609 adapted: Said in other words: a name for the query in FROM

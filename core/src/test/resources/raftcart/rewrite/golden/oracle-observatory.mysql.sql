@@ -9,6 +9,7 @@ CREATE TABLE obs_log (
     CONSTRAINT fk_star FOREIGN KEY (star_id) REFERENCES star (id) ON DELETE CASCADE,
     CONSTRAINT pk_obs PRIMARY KEY (id)
 ) COLLATE utf8mb4_0900_bin;
+ALTER TABLE obs_log MODIFY COLUMN note varchar(200) COLLATE utf8mb4_0900_bin COMMENT 'free text';
 -- RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
 -- INSERT INTO obs_log (id, note, taken) VALUES (obs_seq.NEXTVAL, '', TO_DATE('2026-01-31 10:00:00', 'YYYY-MM-DD HH24:MI:SS'))
 SELECT a.id, b.name
@@ -73,7 +74,7 @@ CREATE TABLE plate_scan (
 -- 8:3: RC0110 check: Number without precision is bounded: amount: number without precision as decimal(65,30)
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
--- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note
+-- 13:1: RC0609 adapted: Said in other words: the whole definition of note
 -- 14:1: RC0627 check: Said in other words, with a difference: without the sequence obs_seq; a column that takes its numbers is numbered itself
 -- 15:1: RC0602 by hand: No counterpart on the target: a sequence cannot be said in mysql
 -- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN

@@ -8,6 +8,7 @@ CREATE TABLE obs_log (
     flag nchar(1) COLLATE Latin1_General_100_BIN2 DEFAULT 'N' CHECK (flag IN ('Y', 'N')),
     CONSTRAINT pk_obs PRIMARY KEY (id)
 );
+EXEC sys.sp_addextendedproperty 'MS_Description', N'free text', 'SCHEMA', 'dbo', 'TABLE', 'obs_log', 'COLUMN', 'note';
 CREATE SEQUENCE obs_seq START WITH 100 INCREMENT BY 1;
 INSERT INTO obs_log (id, note, taken)
 VALUES (NEXT VALUE FOR obs_seq, NULL, CAST('2026-01-31 10:00:00' AS datetime2(0)));
@@ -74,7 +75,6 @@ CREATE TABLE plate_scan (
 -- 8:3: RC0110 check: Number without precision is bounded: amount: number without precision as DECIMAL(38,10)
 -- 11:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 11:3: RC0502 adapted: Storage clauses left out: TABLESPACE idx
--- 13:1: RC0502 adapted: Storage clauses left out: the comment on obs_log.note
 -- 15:64: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 15:68: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 10:00:00
 -- 16:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN

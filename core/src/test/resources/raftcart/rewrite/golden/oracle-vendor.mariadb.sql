@@ -102,6 +102,7 @@ CREATE INDEX obs_rev ON observer (email);
 -- RC0602 by hand: No counterpart on the target: an index of another type
 -- CREATE INDEX sup_text_idx ON observer (lng) INDEXTYPE IS ctxsys.context PARAMETERS('nopopulate')
 ALTER TABLE region COMMENT = 'Regions table that contains region numbers and names. Contains 4 rows; references with the Countries table.';
+ALTER TABLE region MODIFY COLUMN region_id decimal(65,30) NOT NULL COMMENT 'Primary key of regions table.';
 CREATE OR REPLACE VIEW obs_details_view (observer_id, job_id, region_name) AS
 SELECT e.observer_id, e.job_id, r.region_name
 FROM observer e
@@ -301,7 +302,8 @@ INSERT INTO region VALUES (6, 'b');
 -- 148:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 149:1: RC0502 adapted: Storage clauses left out: REVERSE
 -- 150:45: RC0602 by hand: No counterpart on the target: an index of another type
--- 153:1: RC0502 adapted: Storage clauses left out: the comment on region.region_id
+-- 153:1: RC0609 adapted: Said in other words: the whole definition of region_id
+-- 48:7: RC0110 check: Number without precision is bounded: region_id: number without precision as decimal(65,30)
 -- 158:4: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 155:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
 -- 169:1: RC0603 by hand: Code is not translated: procedure

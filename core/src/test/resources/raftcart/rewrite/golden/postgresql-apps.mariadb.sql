@@ -148,9 +148,10 @@ b',
     X'1F',
     1e3,
     1000;
+ALTER TABLE s MODIFY COLUMN code varchar(8) COLLATE utf8mb4_nopad_bin COMMENT 'the code';
 ALTER TABLE s ADD COLUMN z int DEFAULT 0 NOT NULL;
 ALTER TABLE s MODIFY COLUMN price decimal(12,4);
-ALTER TABLE s MODIFY COLUMN code varchar(8) COLLATE utf8mb4_nopad_bin;
+ALTER TABLE s MODIFY COLUMN code varchar(8) COLLATE utf8mb4_nopad_bin COMMENT 'the code';
 ALTER TABLE s DROP COLUMN u;
 ALTER TABLE s RENAME COLUMN ok TO good;
 
@@ -203,6 +204,6 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 32:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- 37:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
 -- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
--- 41:1: RC0502 adapted: Storage clauses left out: the comment on s.code
+-- 41:1: RC0609 adapted: Said in other words: the whole definition of code
 -- 42:1: RC0609 adapted: Said in other words: the whole definition of price
 -- 42:1: RC0609 adapted: Said in other words: the whole definition of code

@@ -158,6 +158,7 @@ ALTER TABLE frame ADD COLUMN z int DEFAULT 0 NOT NULL;
 ALTER TABLE frame MODIFY COLUMN a bigint;
 ALTER TABLE frame DROP COLUMN x;
 ALTER TABLE frame ADD CONSTRAINT c CHECK (a > 0);
+ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x';
 CREATE SEQUENCE sq START WITH 10 INCREMENT BY 5 CACHE 20;
 GRANT SELECT, INSERT ON frame TO observers;
 CREATE TABLE p (
@@ -230,6 +231,6 @@ CREATE TABLE p (
 -- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
--- 59:1: RC0502 adapted: Storage clauses left out: the comment on frame.a
+-- 59:1: RC0609 adapted: Said in other words: the whole definition of a
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
 -- 62:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (d)): no partitions are known here

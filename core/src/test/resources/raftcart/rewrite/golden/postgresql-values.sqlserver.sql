@@ -237,6 +237,7 @@ ALTER TABLE frame ADD z int DEFAULT 0 NOT NULL;
 ALTER TABLE frame ALTER COLUMN a bigint;
 ALTER TABLE frame DROP COLUMN x;
 ALTER TABLE frame ADD CONSTRAINT c CHECK (a > 0);
+EXEC sys.sp_addextendedproperty 'MS_Description', N'x', 'SCHEMA', 'dbo', 'TABLE', 'frame', 'COLUMN', 'a';
 CREATE SEQUENCE sq START WITH 10 INCREMENT BY 5 CACHE 20;
 GRANT SELECT, INSERT ON frame TO observers;
 CREATE TABLE p (
@@ -311,6 +312,5 @@ CREATE TABLE p (
 -- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
--- 59:1: RC0502 adapted: Storage clauses left out: the comment on frame.a
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id
 -- 62:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (d)): the target has no partitions of this kind

@@ -157,6 +157,7 @@ GRANT SELECT, INSERT ON actor TO reader;
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
 -- RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
 -- GRANT SELECT ON SEQUENCE public.site_id_seq TO reader
+ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL COMMENT 'the name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
 
@@ -276,7 +277,8 @@ GRANT SELECT, INSERT ON actor TO reader;
 -- 174:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 175:1: RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
 -- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
--- 177:1: RC0502 adapted: Storage clauses left out: the comment on public.actor.first_name
+-- 177:1: RC0609 adapted: Said in other words: the whole definition of first_name
+-- 177:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT
 -- 179:1: RC0602 by hand: No counterpart on the target: REFRESH
 -- 180:1: RC0604 adapted: Client command left out: \connect other

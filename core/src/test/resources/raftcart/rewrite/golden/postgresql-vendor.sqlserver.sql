@@ -169,6 +169,7 @@ GRANT SELECT, INSERT ON dbo.actor TO reader;
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
 GRANT UPDATE ON dbo.site_id_seq TO reader;
+EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 'TABLE', 'actor', 'COLUMN', 'first_name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
 
@@ -280,7 +281,7 @@ GRANT UPDATE ON dbo.site_id_seq TO reader;
 -- 175:1: RC0626 check: Right in other words: the right to draw numbers from a sequence, for that to read its last one
 -- 175:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
--- 177:1: RC0502 adapted: Storage clauses left out: the comment on public.actor.first_name
+-- 177:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT
 -- 179:1: RC0602 by hand: No counterpart on the target: REFRESH
 -- 180:1: RC0604 adapted: Client command left out: \connect other

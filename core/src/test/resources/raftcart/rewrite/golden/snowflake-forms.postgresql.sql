@@ -60,12 +60,13 @@ SELECT
     TO_JSON(doc),
     IS_NULL_VALUE(JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.a' AS jsonpath)))
 FROM telescope;
-SELECT
-    t.id,
-    CAST((JSONB_PATH_QUERY_FIRST(CAST(f.value AS jsonb), CAST('$.nm' AS jsonpath)) #>> '{}') AS text),
-    f.index
-FROM telescope t, FLATTEN(INPUT => JSONB_PATH_QUERY_FIRST(CAST(t.doc AS jsonb), CAST('$.items' AS jsonpath)), "outer" => TRUE) f;
-SELECT f.value FROM telescope t, FLATTEN(t.a) f;
+-- RC0602 by hand: No counterpart on the target: FLATTEN with more than its input
+-- SELECT t.id, f.value:nm::STRING, f.index FROM telescope t, LATERAL FLATTEN(INPUT => t.doc:items, OUTER => TRUE) f
+SELECT f.value
+FROM telescope t, LATERAL (
+    SELECT JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$' AS jsonpath)) AS value
+    FROM JSONB_PATH_QUERY(CAST(t.a AS jsonb), CAST('$[*]' AS jsonpath)) WITH ORDINALITY parts_ (part_, place_)
+) f;
 SELECT
     CASE WHEN active THEN 1 ELSE 0 END,
     COALESCE(name, 'x'),
@@ -260,8 +261,9 @@ CALL p1();
 -- 29:189: RC0606 check: Function is not in the dictionary: TRY_PARSE_JSON
 -- 29:210: RC0606 check: Function is not in the dictionary: TO_JSON
 -- 29:224: RC0606 check: Function is not in the dictionary: IS_NULL_VALUE
--- 30:68: RC0606 check: Function is not in the dictionary: FLATTEN
--- 31:40: RC0606 check: Function is not in the dictionary: FLATTEN
+-- 30:96: RC0602 by hand: No counterpart on the target: FLATTEN with more than its input
+-- 31:40: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 31:40: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 32:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 32:27: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 32:43: RC0609 adapted: Said in other words: zero_if_null in other words

@@ -164,8 +164,8 @@ FROM (
     FROM frame
 ) ranked_
 WHERE row_rank_3 = 1;
--- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
--- SELECT f.value FROM frame, LATERAL FLATTEN(input => v:items) f
+SELECT f.value
+FROM frame, JSON_TABLE(JSON_EXTRACT(v, '$.items'), '$[*]' COLUMNS (value json PATH '$')) f;
 SELECT a AS x, a + 1 AS y FROM frame WHERE a > 1;
 -- RC0602 by hand: No counterpart on the target: a star that leaves out columns cannot be said in mariadb
 -- SELECT * EXCLUDE (a) FROM frame
@@ -314,7 +314,8 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 119:8: RC0606 check: Function is not in the dictionary: HAVERSINE
 -- 120:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 120:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
--- 121:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
+-- 121:36: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 121:36: RC0609 adapted: Said in other words: the parts of a document as rows
 -- 122:16: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 122:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 123:1: RC0602 by hand: No counterpart on the target: a star that leaves out columns cannot be said in mariadb

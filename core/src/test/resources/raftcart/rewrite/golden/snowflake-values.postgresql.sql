@@ -143,7 +143,10 @@ SELECT s, a
 FROM (SELECT s AS s, a AS a, ROW_NUMBER() OVER (PARTITION BY s ORDER BY a DESC) AS row_rank_3 FROM frame) ranked_
 WHERE row_rank_3 = 1;
 SELECT f.value
-FROM frame, FLATTEN(input => JSONB_PATH_QUERY_FIRST(CAST(v AS jsonb), CAST('$.items' AS jsonpath))) f;
+FROM frame, LATERAL (
+    SELECT JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$' AS jsonpath)) AS value
+    FROM JSONB_PATH_QUERY(CAST(JSONB_PATH_QUERY_FIRST(CAST(v AS jsonb), CAST('$.items' AS jsonpath)) AS jsonb), CAST('$[*]' AS jsonpath)) WITH ORDINALITY parts_ (part_, place_)
+) f;
 SELECT a AS x, a + 1 AS y FROM frame WHERE a > 1;
 -- RC0602 by hand: No counterpart on the target: a star that leaves out columns cannot be said in postgresql
 -- SELECT * EXCLUDE (a) FROM frame
@@ -265,7 +268,8 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 117:8: RC0606 check: Function is not in the dictionary: CURRENT_WAREHOUSE
 -- 119:8: RC0606 check: Function is not in the dictionary: HAVERSINE
 -- 120:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
--- 121:36: RC0606 check: Function is not in the dictionary: FLATTEN
+-- 121:36: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 121:36: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 122:16: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 122:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 123:1: RC0602 by hand: No counterpart on the target: a star that leaves out columns cannot be said in postgresql

@@ -111,7 +111,11 @@ SELECT
     JSONB_PATH_QUERY_FIRST(CAST(doc AS jsonb), CAST('$.b' AS jsonpath)),
     (doc IS JSON)
 FROM public.s;
-SELECT * FROM OPENJSON('[1,2]');
+SELECT *
+FROM (
+    SELECT CAST(CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$' AS jsonpath)) #>> '{}' END AS text) AS value
+    FROM JSONB_PATH_QUERY(CAST('[1,2]' AS jsonb), CAST('$[*]' AS jsonpath)) WITH ORDINALITY parts_ (part_, place_)
+) document_;
 -- RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
 -- SELECT SCOPE_IDENTITY(), @@IDENTITY, @@ROWCOUNT, DB_NAME(), SUSER_SNAME(), GETUTCDATE(), NEWID()
 SELECT
@@ -249,7 +253,8 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 25:15: RC0606 check: Function is not in the dictionary: OPENJSON
+-- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 25:15: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 26:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
 -- 27:25: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
 -- 27:44: RC0608 adapted: Function spelled otherwise: CEILING means ceil

@@ -88,8 +88,13 @@ LEFT JOIN UNNEST(STRING_TO_ARRAY(t.Name, ',')) s (value) ON 1 = 1;
 -- SELECT Name FROM Telescope FOR JSON AUTO
 CREATE TEMPORARY TABLE "#tmp" AS
 SELECT * FROM Telescope WHERE 1 = 0;
--- RC0602 by hand: No counterpart on the target: a table function with a schema of its own
--- SELECT * FROM OPENJSON(@j) WITH (id int '$.id', nm nvarchar(10) '$.n')
+SELECT *
+FROM (
+    SELECT
+        CAST(CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.id' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.id' AS jsonpath)) #>> '{}' END AS integer) AS id,
+        CAST(CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.n' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(part_ AS jsonb), CAST('$.n' AS jsonpath)) #>> '{}' END AS character varying(10)) AS nm
+    FROM JSONB_PATH_QUERY(CAST(:j AS jsonb), CAST('$[*]' AS jsonpath)) WITH ORDINALITY parts_ (part_, place_)
+) document_;
 SELECT
     CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.a' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}' END,
     JSONB_PATH_QUERY_FIRST(CAST(Notes AS jsonb), CAST('$.b' AS jsonpath)),
@@ -281,7 +286,7 @@ DROP VIEW public.vT;
 -- 78:28: RC0602 by hand: No counterpart on the target: FOR XML
 -- 79:28: RC0602 by hand: No counterpart on the target: FOR JSON
 -- 80:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
--- 81:28: RC0602 by hand: No counterpart on the target: a table function with a schema of its own
+-- 81:15: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 82:34: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 82:60: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here

@@ -36,6 +36,7 @@ ALTER TABLE Survey.Star ALTER COLUMN ModifiedDate SET DEFAULT CURRENT_TIMESTAMP(
 ALTER TABLE Survey.Star ADD CONSTRAINT FK_Star_Site_SiteID FOREIGN KEY (SiteID) REFERENCES Survey.Site (SiteID) ON DELETE SET NULL ON UPDATE CASCADE;
 ALTER TABLE Survey.Star ADD CONSTRAINT FK_Star_Old FOREIGN KEY (OldID) REFERENCES Survey.Old (OldID);
 ALTER TABLE Survey.Star ADD CONSTRAINT CK_Star_Mag CHECK (Mag >= 0.00 AND UPPER(Name) <> 'X' OR Mag IS NULL);
+ALTER TABLE Survey.Star MODIFY COLUMN StarID int AUTO_INCREMENT NOT NULL COMMENT 'Primary key for Star records.';
 ALTER TABLE Survey.Star COMMENT = 'Stars that we''ve seen.';
 -- RC0602 by hand: No counterpart on the target: a method of XML
 -- CREATE VIEW [Survey].[vBright] WITH SCHEMABINDING
@@ -169,7 +170,7 @@ ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
 -- 84:1: RC0627 check: Said in other words, with a difference: the condition on the engine's catalog is left out; the statement runs in any case
 -- 87:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT [FK_Star_Site_SiteID]
 -- 91:46: RC0627 check: Said in other words, with a difference: a check that reads the time of day is left out
--- 93:1: RC0502 adapted: Storage clauses left out: the comment on Survey.Star.StarID
+-- 93:1: RC0609 adapted: Said in other words: the whole definition of StarID
 -- 97:1: RC0502 adapted: Storage clauses left out: the comment on Survey.vBright
 -- 99:1: RC0604 adapted: Client command left out: EXEC sp_addextendedproperty
 -- 103:62: RC0602 by hand: No counterpart on the target: a method of XML

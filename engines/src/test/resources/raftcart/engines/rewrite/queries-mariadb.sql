@@ -50,3 +50,6 @@ SELECT o.id, COALESCE(o.active, 0) + 1 AS a, 1 - o.active AS b, o.active * 2.5 A
 SELECT MAX(o.active) AS a, MIN(o.active) AS b, SUM(IFNULL(o.active, 0)) AS c FROM observer o;
 SELECT o.id, IF(o.id > 2, o.active, 5) AS a, NULLIF(o.active, 0) AS b, o.active = o.id - 1 AS c FROM observer o WHERE IFNULL(o.active, 0) = 1 ORDER BY o.id;
 SELECT o.id, CASE WHEN o.id = 1 THEN o.active ELSE 0 END AS a, (o.id > 2) + o.active AS b FROM observer o ORDER BY o.id;
+SELECT j.n, j.mag, j.band, j.has FROM JSON_TABLE('[{"mag": 4.5, "band": "V"}, {"mag": null, "flux": 1}, {"band": {"x": 1}}]', '$[*]' COLUMNS (n FOR ORDINALITY, mag decimal(5,2) PATH '$.mag', band varchar(5) PATH '$.band', has int EXISTS PATH '$.flux')) AS j ORDER BY j.n;
+SELECT s.name, j.p FROM star s, JSON_TABLE(CONCAT('[', s.planets, ',', s.id, ']'), '$[*]' COLUMNS (p int PATH '$')) j ORDER BY s.id, j.p;
+SELECT s.id, j.p FROM star s LEFT JOIN JSON_TABLE('[]', '$[*]' COLUMNS (p int PATH '$')) j ON TRUE ORDER BY s.id;
