@@ -377,6 +377,10 @@ public enum SqlFeature {
     OPENJSON,
     /** A function gives the parts of a document, for a path of the standard, as rows. */
     JSON_PATH_ROWS,
+    /** The difference of two timestamps is an interval of days and parts of them. */
+    TIMESTAMPS_DIFFER_BY_INTERVALS,
+    /** CREATE TABLE AS may name keys beside its query. */
+    KEYS_BESIDE_QUERY,
     /** A temporary table is in a schema of its own, which its name must not say. */
     TEMPORARY_WITHOUT_SCHEMA,
     /** A view may be made only if it is not there. */

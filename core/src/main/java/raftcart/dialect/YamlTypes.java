@@ -36,7 +36,7 @@ public final class YamlTypes implements TypeTable {
                             + "int32 int64 int8 json number opaque seconds set text time timestamp timestamptz timetz uint16 uint24 uint32 uint64 uint8 uuid varbinary varbits varchar year")
                     .split(" "));
     private static final Set<String> WRITTEN = Set.of(
-            ("address binary bits blob bool char date decimal duration enum float32 float64 int8 int16 int24 int32 int64 "
+            ("address interval binary bits blob bool char date decimal duration enum float32 float64 int8 int16 int24 int32 int64 "
                             + "json number set text time timestamp timestamptz uint8 uint16 uint24 uint32 uint64 uuid "
                             + "varbinary varchar year array opaque")
                     .split(" "));
@@ -83,7 +83,11 @@ public final class YamlTypes implements TypeTable {
                 types.read.put(f.getKey(), f.getValue());
             });
             document.path("write").properties().forEach(f -> {
-                checked(file, f.getKey(), f.getKey().replaceFirst("^cast | in (key|identity)$", ""), WRITTEN);
+                checked(
+                        file,
+                        f.getKey(),
+                        f.getKey().replaceFirst("^cast | in (key|identity)$| of (months|days)$", ""),
+                        WRITTEN);
                 types.write.put(f.getKey(), f.getValue());
             });
         } catch (IOException e) {
@@ -221,6 +225,10 @@ public final class YamlTypes implements TypeTable {
             String sql = inKey.asText();
             return TypeChoice.of(sql, type).note(FindingCode.TEXT_KEY_LENGTH, sql);
         }
+        Optional<TypeChoice> interval = interval(type);
+        if (interval.isPresent()) {
+            return interval.get();
+        }
         JsonNode wideKey = write.get("uint64 in identity");
         if (use.identity() && wideKey != null && type instanceof LogicalType.Int i && i.unsigned() && i.bits() == 64) {
             return TypeChoice.of(wideKey.asText(), new LogicalType.Int(64, false))
@@ -233,8 +241,7 @@ public final class YamlTypes implements TypeTable {
         if (check.isPresent()) {
             return choice.note(FindingCode.INEXACT_NUMBER, sql + ": " + check.get());
         }
-        boolean bounded = type instanceof LogicalType.Decimal d && d.precision() == 0 && sql.indexOf(',') > 0;
-        if (bounded) {
+        if (type instanceof LogicalType.Decimal d && d.precision() == 0 && sql.indexOf(',') > 0) {
             return choice.note(FindingCode.UNBOUNDED_NUMBER, "number without precision as " + sql);
         }
         if (type instanceof LogicalType.Array && entry(type).isEmpty()) {
@@ -254,6 +261,19 @@ public final class YamlTypes implements TypeTable {
             return choice.note(FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)");
         }
         return ofRange(choice, type, use);
+    }
+
+    private Optional<TypeChoice> interval(LogicalType type) {
+        return type instanceof LogicalType.Opaque opaque && opaque.isInterval()
+                ? Optional.ofNullable(write.get(span(opaque.nativeName()))).map(e -> TypeChoice.of(e.asText(), type))
+                : Optional.empty();
+    }
+
+    /** The entry for a span of time: of months, of days and parts of them, or of both. */
+    private static String span(String name) {
+        return name.matches(".*(year|month).*")
+                ? "interval of months"
+                : name.equals("interval") ? name : "interval of days";
     }
 
     /** The choice with a check that refuses what an unsigned number cannot be. */

@@ -103,11 +103,8 @@ final class ColumnAdapter {
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key
                 || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
-        if (column.identity().isPresent()) {
-            type = type.map(this::numberedType);
-        }
-        Optional<LogicalType> known = type;
-        Optional<TypeName> written = type.map(t -> type(t, column, inKey, own));
+        Optional<LogicalType> known = column.identity().isPresent() ? type.map(this::numberedType) : type;
+        Optional<TypeName> written = known.map(t -> type(t, column, inKey, own));
         Optional<Expr> value =
                 column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column, table));
         boolean untyped = column.generated().isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);

@@ -180,10 +180,17 @@ final class DateAdapter {
         if (dates && sourceDays && adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
             return new Expr.Binary(BinaryOperator.SUBTRACT, to, from, binary.span());
         }
+        boolean fine = isFine(binary.left()) || isFine(binary.right());
+        boolean span = adapter.from.has(SqlFeature.DATES_HAVE_TIME) ? fine : !dates;
+        if (span
+                && adapter.from.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)
+                && adapter.to.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)) {
+            return new Expr.Binary(BinaryOperator.SUBTRACT, to, from, binary.span());
+        }
         if (!sourceDays || !dates && adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)) {
             throw new Untranslatable("a difference of times");
         }
-        if (isFine(binary.left()) || isFine(binary.right())) {
+        if (fine) {
             throw new Untranslatable("a difference of timestamps, which is an interval");
         }
         if (!dates && adapter.writes("extract_epoch")) {

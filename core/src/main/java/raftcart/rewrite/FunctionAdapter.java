@@ -403,7 +403,7 @@ final class FunctionAdapter {
         }
         List<Expr> arguments = conditionsFirst(call.function())
                 ? List.of(adapter.condition(call.arguments().get(0)))
-                : texts.arguments(adapter.exprs(call.arguments()), call, this::kindOfAdapted);
+                : texts.arguments(texts.adapted(call), call, this::kindOfAdapted);
         String function = call.function();
         if (suffix.filter().isPresent() && !to.has(SqlFeature.AGGREGATE_FILTER)) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "FILTER as a choice inside of the aggregate");

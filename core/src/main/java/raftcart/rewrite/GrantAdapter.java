@@ -38,19 +38,9 @@ final class GrantAdapter {
             adapter.note(FindingCode.PRIVILEGE, grant.span(), "no right is needed to reach a schema");
             return List.of();
         }
-        Optional<List<String>> uses = rightsOfUse(adapter.to);
-        if (grant.kind().equals("SEQUENCE") && uses.isPresent() && adapter.to.has(SqlFeature.SEQUENCES)) {
-            return List.of(onSequence(grant, "", uses.get()));
-        }
-        boolean sequence = grant.kind().isEmpty()
-                && uses.isEmpty()
-                && adapter.to.has(SqlFeature.SCHEMA_GRANTS)
-                && grant.objects().stream().allMatch(adapter.knowledge::isSequence)
-                && rightsOfUse(adapter.from)
-                        .filter(grant.privileges()::containsAll)
-                        .isPresent();
-        if (sequence) {
-            return List.of(onSequence(grant, "SEQUENCE", List.of("USAGE")));
+        Optional<DdlStatement.Grant> sequence = onSequences(grant);
+        if (sequence.isPresent()) {
+            return List.of(sequence.get());
         }
         sayLaterTables(grant);
         List<String> kept = grant.privileges().stream()
@@ -75,6 +65,22 @@ final class GrantAdapter {
                 grantees(grant.grantees(), grant.span()),
                 grant.withGrant(),
                 grant.span()));
+    }
+
+    /** Rights on sequences, where one of the engines has no right to use them by that name. */
+    private Optional<DdlStatement.Grant> onSequences(DdlStatement.Grant grant) {
+        Optional<List<String>> uses = rightsOfUse(adapter.to);
+        if (grant.kind().equals("SEQUENCE") && uses.isPresent() && adapter.to.has(SqlFeature.SEQUENCES)) {
+            return Optional.of(onSequence(grant, "", uses.get()));
+        }
+        boolean sequence = grant.kind().isEmpty()
+                && uses.isEmpty()
+                && adapter.to.has(SqlFeature.SCHEMA_GRANTS)
+                && grant.objects().stream().allMatch(adapter.knowledge::isSequence)
+                && rightsOfUse(adapter.from)
+                        .filter(grant.privileges()::containsAll)
+                        .isPresent();
+        return sequence ? Optional.of(onSequence(grant, "SEQUENCE", List.of("USAGE"))) : Optional.empty();
     }
 
     /** The rights on a sequence by which one may draw numbers from it, where it is not USAGE. */

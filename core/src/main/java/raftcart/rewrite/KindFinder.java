@@ -63,7 +63,8 @@ final class KindFinder {
     }
 
     static ValueKind kind(LogicalType type) {
-        return KINDS.getOrDefault(type.getClass(), ValueKind.UNKNOWN);
+        boolean interval = type instanceof LogicalType.Opaque o && o.isInterval();
+        return interval ? ValueKind.INTERVAL : KINDS.getOrDefault(type.getClass(), ValueKind.UNKNOWN);
     }
 
     ValueKind kind(Expr e, Scope scope) {
@@ -287,7 +288,10 @@ final class KindFinder {
     private ValueKind sum(ValueKind left, ValueKind right, Expr.Binary binary) {
         boolean minus = binary.operator() == raftcart.sql.tree.BinaryOperator.SUBTRACT;
         if (left.isDate() && right.isDate()) {
-            return minus ? ValueKind.DECIMAL : ValueKind.UNKNOWN;
+            boolean span = language.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)
+                    && !language.has(SqlFeature.DATES_HAVE_TIME)
+                    && (left == ValueKind.TIMESTAMP || right == ValueKind.TIMESTAMP);
+            return span && minus ? ValueKind.INTERVAL : minus ? ValueKind.DECIMAL : ValueKind.UNKNOWN;
         }
         if (left.isDate() || (right.isDate() && !minus)) {
             return left.isDate() ? moved(left, binary.right()) : moved(right, binary.left());

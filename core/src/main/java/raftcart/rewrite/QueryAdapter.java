@@ -383,7 +383,8 @@ class QueryAdapter extends ExprAdapter {
             ofTheEngine(named);
         }
         if (table instanceof TableRef.Table named && !same() && named.sample().isPresent()) {
-            note(FindingCode.SAMPLE_DIFFERS, named.span(), "");
+            TableRef drawn = new Samples(this).adapt(named);
+            return drawn instanceof TableRef.Derived ? table(drawn) : super.table(drawn);
         }
         if (table instanceof TableRef.Table named) {
             return super.table(TemporaryNames.of(named, this));

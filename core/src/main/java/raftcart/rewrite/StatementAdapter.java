@@ -10,6 +10,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.Span;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -67,6 +68,13 @@ final class StatementAdapter {
             List<Expr> arguments = adapter.exprs(call.arguments());
             return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
         }
+        if (statement instanceof DdlStatement.CreateTable table && keysApart(table)) {
+            List<Statement> all = new ArrayList<>(adapted(table.withoutConstraints()));
+            List<AlterAction> keys = new ArrayList<>();
+            table.constraints().forEach(c -> keys.add(new AlterAction.AddConstraint(c)));
+            all.addAll(adapted(new DdlStatement.AlterTable(table.name(), false, keys, table.span())));
+            return all;
+        }
         if (statement instanceof DdlStatement.CreateTable table) {
             return new TableAdapter(adapter).create(table);
         }
@@ -104,6 +112,15 @@ final class StatementAdapter {
             }
         }
         return all;
+    }
+
+    /** True for a table of a query with keys that the target wants apart from it. */
+    private boolean keysApart(DdlStatement.CreateTable table) {
+        return !adapter.same()
+                && table.query().isPresent()
+                && table.columns().isEmpty()
+                && !table.constraints().isEmpty()
+                && !has(SqlFeature.KEYS_BESIDE_QUERY);
     }
 
     private List<Statement> merged(Statement.Merge merge) {

@@ -25,6 +25,16 @@ final class TextAggregates {
         this.to = to;
     }
 
+    /** The arguments of an aggregate; no separator is none also where an empty text is NULL. */
+    List<Expr> adapted(Expr.Call call) {
+        List<Expr> given = call.arguments();
+        boolean none = call.is("string_agg")
+                && given.size() == 2
+                && given.get(1) instanceof Expr.Literal l
+                && l.text().isEmpty();
+        return none ? List.of(adapter.expr(given.get(0)), given.get(1)) : adapter.exprs(given);
+    }
+
     /** The order of an aggregate as that of its window, whose frame then is the whole partition. */
     CallSuffix inWindow(CallSuffix suffix, Expr.Call call) {
         boolean both = !suffix.order().isEmpty()

@@ -354,6 +354,11 @@ public sealed interface LogicalType {
             Objects.requireNonNull(nativeName, "nativeName");
         }
 
+        /** True for a span of time, which several engines have, each with its own text form. */
+        public boolean isInterval() {
+            return nativeName.startsWith("interval");
+        }
+
         @Override
         public ValueForm form() {
             return bytes ? ValueForm.BYTES : ValueForm.TEXT;

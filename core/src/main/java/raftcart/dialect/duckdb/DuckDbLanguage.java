@@ -72,6 +72,7 @@ public final class DuckDbLanguage {
                     SqlFeature.ROWID,
                     SqlFeature.CASTS_PARSE_JSON,
                     SqlFeature.INTERVAL_VALUES,
+                    SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
                     SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NEGATIVE_SUBSTRING,

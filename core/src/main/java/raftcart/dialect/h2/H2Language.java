@@ -77,6 +77,7 @@ public final class H2Language {
                     SqlFeature.QUALIFIED_INDEX_NAMES,
                     SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.INTERVAL_VALUES,
+                    SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
                     SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.CHANGES_AS_TABLES,
                     SqlFeature.NEGATIVE_SUBSTRING,

@@ -103,6 +103,7 @@ public final class MariaDbLanguage {
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
                     SqlFeature.IGNORES_CASE,
                     SqlFeature.COLUMNS_CHANGE_AS_A_WHOLE,
+                    SqlFeature.KEYS_BESIDE_QUERY,
                     SqlFeature.JSON_TABLE,
                     SqlFeature.SEQUENCES_GIVE_TO_INSERT,
                     SqlFeature.IGNORES_PADDING,

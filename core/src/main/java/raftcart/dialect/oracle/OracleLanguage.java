@@ -71,6 +71,7 @@ public final class OracleLanguage {
                     SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.INTERVAL_VALUES,
+                    SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
                     SqlFeature.NUMBERED_BY_COLON,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.NULLS_ORDER,

@@ -155,6 +155,7 @@ public final class PgLanguage {
                     SqlFeature.INDEX_METHODS,
                     SqlFeature.CASTS_PARSE_JSON,
                     SqlFeature.INTERVAL_VALUES,
+                    SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
                     SqlFeature.NUMBERED_BY_DOLLAR,
                     SqlFeature.FETCH_WITH_TIES,
                     SqlFeature.CTID,

@@ -217,6 +217,9 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
 
     @Override
     public TypeChoice visitOpaque(LogicalType.Opaque type) {
+        if (type.isInterval()) {
+            return TypeChoice.of("interval", type);
+        }
         TypeChoice choice = type.bytes()
                 ? TypeChoice.of("bytea", new LogicalType.Blob(0))
                 : TypeChoice.of("text", new LogicalType.Text(0));

@@ -3,6 +3,7 @@ package raftcart.sql.parse;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.sql.Span;
@@ -13,6 +14,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TypeName;
 
 /** Reads what may follow a value in parentheses on Teradata: a type to cast it to, a format, a title. */
 final class AttributeParser {
@@ -81,8 +83,31 @@ final class AttributeParser {
                 && cursor.peek(1).isSymbol("(")
                 && cursor.peek(2).isAnyWord("CHAR", "VARCHAR", "CHARACTER");
         if (!text) {
-            throw cursor.byHand("a FORMAT without a cast to text");
+            // What the client shows; other functions see it as well, which is left to a person.
+            return Expr.Call.of("shown_as", value, Expr.Literal.string(mask)).at(span);
         }
+        return toText(value, mask, span).orElseThrow(() -> cursor.byHand("the FORMAT '" + mask + "'"));
+    }
+
+    /** The value of an item of SELECT without the format in which the client shows it. */
+    static Optional<Expr> shown(Expr value) {
+        return value instanceof Expr.Call c && c.is("shown_as")
+                ? Optional.of(c.arguments().get(0))
+                : Optional.empty();
+    }
+
+    /** What is cast to a text is written in the format that it is shown in. */
+    static Expr asText(Expr value, TypeName type, Span span) {
+        boolean shown =
+                value instanceof Expr.Call c && c.is("shown_as") && type.name().matches("(var)?char");
+        if (!shown) {
+            return value;
+        }
+        List<Expr> parts = ((Expr.Call) value).arguments();
+        return toText(parts.get(0), ((Expr.Literal) parts.get(1)).text(), span).orElse(value);
+    }
+
+    private static Optional<Expr> toText(Expr value, String mask, Span span) {
         Matcher parts = FORMAT_PART.matcher(mask);
         StringBuilder spelled = new StringBuilder();
         int at = 0;
@@ -92,9 +117,10 @@ final class AttributeParser {
             parts.region(at, mask.length());
         }
         if (at < mask.length()) {
-            throw cursor.byHand("the FORMAT '" + mask + "'");
+            return Optional.empty();
         }
         Expr own = new Expr.Literal(LiteralKind.STRING, spelled.toString(), span);
-        return new Expr.Call(QualifiedName.of("TO_CHAR"), false, List.of(value, own), CallSuffix.NONE, span);
+        return Optional.of(
+                new Expr.Call(QualifiedName.of("TO_CHAR"), false, List.of(value, own), CallSuffix.NONE, span));
     }
 }

@@ -73,7 +73,6 @@ final class CallParser {
                     "multiset",
                     "xmlelement",
                     "xmlforest",
-                    "xmlagg",
                     "xmltable",
                     "xmlparse",
                     "xmlserialize",
@@ -84,6 +83,8 @@ final class CallParser {
                     "xmlattributes",
                     "json_table",
                     "treat" -> throw cursor.byHand(name.toUpperCase(Locale.ROOT));
+            case "xmlagg" -> new JoinedXmlParser(parsing).read(span);
+            case "case_n" -> CaseNumberParser.read(parsing, span);
             case "json_object" -> jsonObject(span);
             case "json_array" -> jsonArray(span);
             default -> ofOneEngine(name);
@@ -120,7 +121,8 @@ final class CallParser {
                     span);
         }
         cursor.expectSymbol(")");
-        return safe ? new Expr.Cast(value, type, true, span) : PostfixParser.typed(value, type, span);
+        Expr shown = AttributeParser.asText(value, type, span);
+        return safe ? new Expr.Cast(shown, type, true, span) : PostfixParser.typed(shown, type, span);
     }
 
     private Expr convert(boolean safe, Span span) {

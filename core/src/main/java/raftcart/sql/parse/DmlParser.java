@@ -143,7 +143,12 @@ final class DmlParser {
         limit = limit(limit);
         List<QueryBody.Item> returning = returning(output);
         passOverOptions();
-        return new Statement.Update(with, target, assignments, from, where, order, limit, returning, span);
+        Statement.Update update =
+                new Statement.Update(with, target, assignments, from, where, order, limit, returning, span);
+        boolean orInsert = parsing.has(GrammarFeature.SHORT_VERBS)
+                && cursor.peek().isWord("ELSE")
+                && cursor.peek(1).isAnyWord("INSERT", "INS");
+        return orInsert ? new MergeParser(parsing, this).orInsert(update) : update;
     }
 
     private static TableRef crossed(List<TableRef> tables) {

@@ -199,6 +199,11 @@ public final class ExprParser {
             return special;
         }
         boolean negated = token.isWord("NOT");
+        if (negated && cursor.peek(1).isSymbol("=") && parsing.has(GrammarFeature.WORD_COMPARISONS)) {
+            cursor.take();
+            cursor.take();
+            return new Expr.Binary(BinaryOperator.NOT_EQUAL, left, expression(OperatorTable.OTHER), span);
+        }
         Token word = negated ? cursor.peek(1) : token;
         if (!word.isAnyWord(ClauseWords.PREDICATES)) {
             return null;

@@ -98,6 +98,45 @@ final class MergeParser {
                 span));
     }
 
+    /** Teradata's UPDATE of one row that is inserted where it is not there, as a MERGE with a row of nothing. */
+    Statement orInsert(Statement.Update update) {
+        cursor.take();
+        Statement other = new InsertParser(parsing, changes).insert(List.of(), update.span());
+        boolean plain = other instanceof Statement.Insert i
+                && i.source().filter(s -> s.body() instanceof QueryBody.Values).isPresent()
+                && update.from().isEmpty()
+                && update.where().isPresent();
+        if (!plain) {
+            throw cursor.byHand("UPDATE ... ELSE INSERT of this form");
+        }
+        Statement.Insert insert = (Statement.Insert) other;
+        List<Expr> row =
+                ((QueryBody.Values) insert.source().get().body()).rows().get(0);
+        Query one = Query.of(QueryBody.Select.of(
+                List.of(new QueryBody.Item(Expr.Literal.number(1), Optional.of(Name.of("one_")))),
+                List.of(),
+                Optional.empty()));
+        TableRef source = new TableRef.Derived(one, false, Optional.of(TableRef.Alias.of("row_")), update.span());
+        return new Statement.Merge(
+                update.with(),
+                update.target(),
+                source,
+                update.where().get(),
+                List.of(
+                        of(true, false, Optional.empty(), Kind.UPDATE, update.assignments(), Optional.empty()),
+                        new MergeAction(
+                                false,
+                                false,
+                                Optional.empty(),
+                                Kind.INSERT,
+                                List.of(),
+                                insert.columns(),
+                                row,
+                                Optional.empty())),
+                List.of(),
+                update.span());
+    }
+
     private MergeAction action() {
         boolean matched = !cursor.takeWords("NOT");
         cursor.expectWords("MATCHED");

@@ -38,10 +38,7 @@ final class PostfixParser {
                 case "[" -> subscript(operand, token.span());
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
-                case "." ->
-                    isPart(operand)
-                            ? path(operand, token.span())
-                            : operand instanceof Expr.Literal ? null : field(operand);
+                case "." -> operand instanceof Expr.Literal ? null : field(operand);
                 default -> null;
             };
         }
@@ -105,6 +102,9 @@ final class PostfixParser {
     }
 
     private Expr field(Expr operand) {
+        if (isPart(operand)) {
+            return path(operand, cursor.peek().span());
+        }
         if (cursor.peek(1).kind() == TokenKind.PARAMETER) {
             throw cursor.byHand("a column of a table by its place");
         }

@@ -190,7 +190,11 @@ final class SelectParser {
                 && cursor.peek(1).isSymbol("=")) {
             throw cursor.byHand("a SELECT that assigns variables");
         }
-        Expr value = parsing.expressions.expression();
+        int mark = cursor.mark();
+        Expr given = parsing.expressions.expression();
+        Optional<Expr> shown = AttributeParser.shown(given);
+        shown.ifPresent(s -> cursor.noteHint(mark));
+        Expr value = shown.orElse(given);
         Optional<Name> named = parsing.takeNamed();
         if (named.isPresent()) {
             return new Item(value, named);

@@ -74,10 +74,7 @@ final class TableParser {
                 }
                 return new Join(kind, left, right, Optional.empty(), columns, span);
             }
-            boolean dependent = right instanceof TableRef.Function f && f.lateral()
-                    || right instanceof TableRef.Derived d && d.lateral()
-                    || right instanceof TableRef.JsonTable;
-            if (dependent) {
+            if (readsOthers(right)) {
                 Expr always = new Expr.Literal(LiteralKind.BOOLEAN, "true", span);
                 return new Join(kind, left, right, Optional.of(always), List.of(), span);
             }
@@ -94,6 +91,13 @@ final class TableParser {
             return new Join(Join.Kind.INNER, left, right, on, List.of(), span);
         }
         return new Join(kind, left, right, Optional.empty(), List.of(), span);
+    }
+
+    /** True for what may read the tables before it, and needs no condition to be joined with them. */
+    private static boolean readsOthers(TableRef table) {
+        return table instanceof TableRef.Function f && f.lateral()
+                || table instanceof TableRef.Derived d && d.lateral()
+                || table instanceof TableRef.JsonTable;
     }
 
     private static boolean needsCondition(Join.Kind kind) {
@@ -435,7 +439,7 @@ final class TableParser {
             cursor.expectSymbol(")");
         }
         boolean plain = short_ && !parentheses && !percent;
-        if (plain && amount instanceof Expr.Literal share && share.text().startsWith("0.")) {
+        if (plain && amount instanceof Expr.Literal share && share.text().matches("0?[.].*")) {
             // Teradata's share of all rows.
             String hundredths = new BigDecimal(share.text()).movePointRight(2).toPlainString();
             amount = new Expr.Literal(LiteralKind.NUMBER, hundredths, share.span());

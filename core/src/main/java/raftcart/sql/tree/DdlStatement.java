@@ -32,6 +32,24 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
+        /** The same without its keys and checks. */
+        public CreateTable withoutConstraints() {
+            return new CreateTable(
+                    name,
+                    ifNotExists,
+                    temporary,
+                    columns,
+                    List.of(),
+                    like,
+                    query,
+                    withData,
+                    comment,
+                    collation,
+                    partitioning,
+                    leftOut,
+                    span);
+        }
+
         /** The same with other columns. */
         public CreateTable withColumns(List<ColumnDefinition> others) {
             return new CreateTable(

@@ -236,7 +236,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 47:321: RC0609 adapted: Said in other words: cut as on the source
 -- 47:331: RC0609 adapted: Said in other words: cut as on the source
 -- 47:483: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
--- 49:64: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 49:93: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 61:23: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 64:15: RC0624 check: Sample drawn otherwise

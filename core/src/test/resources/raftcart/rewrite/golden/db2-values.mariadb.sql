@@ -152,8 +152,7 @@ SELECT a FROM frame FOR UPDATE;
 -- SELECT a FROM frame, LATERAL (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) AS q
 -- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
 -- SELECT frame.a FROM frame, TABLE (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) AS q
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
--- SELECT * FROM frame TABLESAMPLE BERNOULLI(10)
+SELECT * FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
 SELECT a FROM frame LIMIT 5 OFFSET 2;
 SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
 SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
@@ -190,7 +189,7 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 51:48: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 51:48: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 51:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
--- 52:14: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 52:38: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 53:36: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 54:20: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI:SS is %Y-%m-%d %H:%i:%s
 -- 55:27: RC0609 adapted: Said in other words: the mask YYYYMMDD is %Y%m%d
@@ -221,6 +220,6 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 120:1: RC0609 adapted: Said in other words: a lock of all tables without their names
 -- 121:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
 -- 122:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
--- 123:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 123:15: RC0624 check: Sample drawn otherwise
 -- 126:8: RC0608 adapted: Function spelled otherwise: DECFLOAT means number_of
 -- 126:20: RC0615 adapted: Division kept: with more digits than the target gives by itself

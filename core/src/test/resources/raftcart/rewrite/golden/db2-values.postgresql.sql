@@ -185,7 +185,7 @@ SELECT CAST(CAST(a AS text) AS numeric) / 3 FROM frame;
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim
 -- 44:8: RC0608 adapted: Function spelled otherwise: VALUE means coalesce
 -- 51:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
--- 52:14: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 52:38: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 56:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 57:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 00:00:00
 -- 58:8: RC0608 adapted: Function spelled otherwise: DAYOFWEEK means day_of_week_sunday_1

@@ -167,8 +167,7 @@ CROSS APPLY (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) q;
 SELECT frame.a
 FROM frame
 CROSS APPLY (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) q;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
--- SELECT * FROM frame TABLESAMPLE BERNOULLI(10)
+SELECT * FROM (SELECT * FROM frame WHERE RAND(CHECKSUM(NEWID())) * 100 < 10) frame;
 SELECT a FROM frame ORDER BY (SELECT NULL) OFFSET 2 ROWS FETCH NEXT 5 ROWS ONLY;
 SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
 SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
@@ -199,7 +198,7 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 51:48: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 51:48: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 51:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
--- 52:14: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 52:38: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 53:36: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 54:20: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI:SS is yyyy-MM-dd HH:mm:ss
 -- 55:27: RC0609 adapted: Said in other words: the mask YYYYMMDD is yyyyMMdd
@@ -240,5 +239,5 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 120:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 121:22: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 122:28: RC0609 adapted: Said in other words: LATERAL as APPLY
--- 123:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
+-- 123:15: RC0624 check: Sample drawn otherwise
 -- 126:8: RC0608 adapted: Function spelled otherwise: DECFLOAT means number_of

@@ -6,7 +6,7 @@ CREATE TABLE PUBLIC.TELESCOPE (
     V bytea DEFAULT '\x00'::bytea CHECK (octet_length(v) <= 10),
     B boolean DEFAULT TRUE,
     D timestamp(0) without time zone DEFAULT CURRENT_TIMESTAMP,
-    I text,
+    I interval,
     A integer[],
     CONSTRAINT U UNIQUE (NAME),
     CHECK (ID > 0)
@@ -44,7 +44,6 @@ GRANT SELECT ON TELESCOPE TO PUBLIC;
 -- 4:1: RC0604 adapted: Client command left out: the schema PUBLIC is there
 -- 5:1: RC0502 adapted: Storage clauses left out: MEMORY
 -- 5:146: RC0109 adapted: Fixed number of bytes kept by a check: V: bytea with a check for at most 10 bytes
--- 5:240: RC0111 check: Type without counterpart crosses as text: I: interval day to second as text
 -- 7:1: RC0604 adapted: Client command left out: SET TABLE PUBLIC . TELESCOPE INDEX '1 2'
 -- 8:1: RC0502 adapted: Storage clauses left out: CACHED
 -- 10:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number

@@ -11,7 +11,7 @@ CREATE TABLE kro.telescope (
     updated timestamp(0) without time zone DEFAULT LOCALTIMESTAMP,
     ext bytea DEFAULT GEN_RANDOM_UUID() CHECK (octet_length(ext) <= 16),
     doc text,
-    span text,
+    span interval,
     full_name character varying(210) GENERATED ALWAYS AS (name || ' ' || active) STORED,
     CONSTRAINT telescope_pk PRIMARY KEY (telescope_id),
     CONSTRAINT telescope_uk UNIQUE (name)
@@ -277,7 +277,6 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 14:23: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
 -- 14:23: RC0608 adapted: Function spelled otherwise: SYS_GUID means new_uuid
 -- 15:3: RC0111 check: Type without counterpart crosses as text: doc: xmltype as text
--- 16:3: RC0111 check: Type without counterpart crosses as text: span: interval day to second as text
 -- 18:3: RC0502 adapted: Storage clauses left out: USING INDEX (CREATE UNIQUE INDEX kro . telescope_pk ON kro . telescope ( telescope_id) TABLESPACE kro_idx PCTFREE 10)
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 19:3: RC0502 adapted: Storage clauses left out: TABLESPACE kro_idx

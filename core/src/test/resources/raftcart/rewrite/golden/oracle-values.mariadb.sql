@@ -278,8 +278,7 @@ SELECT a FROM frame;
 -- SELECT a FROM frame AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '1' HOUR)
 SELECT a FROM frame FOR UPDATE NOWAIT;
 SELECT a FROM frame FOR UPDATE SKIP LOCKED;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
--- SELECT a FROM frame SAMPLE (10)
+SELECT a FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
 SELECT a FROM frame ORDER BY s;
 SELECT a FROM frame ORDER BY CASE WHEN s IS NULL THEN 0 ELSE 1 END, s DESC;
 SELECT a FROM frame LIMIT 5 OFFSET 5;
@@ -474,7 +473,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 141:24: RC0609 adapted: Said in other words: UNPIVOT as a union
 -- 142:8: RC0605 adapted: Hint left out: /*+ INDEX(frame i1) */
 -- 143:21: RC0602 by hand: No counterpart on the target: a query on rows of another time
--- 146:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 146:15: RC0624 check: Sample drawn otherwise
 -- 148:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 151:17: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 152:17: RC0602 by hand: No counterpart on the target: SELECT INTO variables

@@ -279,8 +279,7 @@ SELECT a FROM frame;
 -- SELECT a FROM frame AS OF TIMESTAMP (SYSTIMESTAMP - INTERVAL '1' HOUR)
 SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, NOWAIT);
 SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, READPAST);
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
--- SELECT a FROM frame SAMPLE (10)
+SELECT a FROM (SELECT * FROM frame WHERE RAND(CHECKSUM(NEWID())) * 100 < 10) frame;
 SELECT a FROM frame ORDER BY s;
 SELECT a FROM frame ORDER BY CASE WHEN s IS NULL THEN 0 ELSE 1 END, s DESC;
 SELECT a FROM frame ORDER BY (SELECT NULL) OFFSET 5 ROWS FETCH NEXT 5 ROWS ONLY;
@@ -491,7 +490,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 143:21: RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- 144:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 145:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
--- 146:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
+-- 146:15: RC0624 check: Sample drawn otherwise
 -- 148:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 151:1: RC0602 by hand: No counterpart on the target: the column ROWNUM
 -- 152:17: RC0602 by hand: No counterpart on the target: SELECT INTO variables

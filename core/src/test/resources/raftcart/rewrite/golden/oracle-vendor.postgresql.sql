@@ -60,7 +60,7 @@ CREATE TABLE observer (
     fl double precision,
     bf double precision,
     ts timestamp(6) with time zone,
-    dur text,
+    dur interval,
     lng text,
     lr bytea,
     rid character varying(18),
@@ -265,7 +265,6 @@ INSERT INTO region VALUES (6, 'b');
 -- 45:1: RC0604 adapted: Client command left out: Prompt ******  Creating REGION table ....
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX
--- 102:7: RC0111 check: Type without counterpart crosses as text: dur: interval year to month as text
 -- 107:7: RC0111 check: Type without counterpart crosses as text: bfi: bfile as text
 -- 110:7: RC0111 check: Type without counterpart crosses as text: geo: mdsys.sdo_geometry as text
 -- 111:7: RC0111 check: Type without counterpart crosses as text: x: xmltype as text

@@ -130,8 +130,7 @@ SELECT code, COUNT(*) FROM s GROUP BY code WITH ROLLUP HAVING COUNT(*) > 1;
 SELECT code FROM s EXCEPT ALL SELECT code FROM t;
 SELECT code FROM s INTERSECT SELECT code FROM t ORDER BY 1;
 SELECT * FROM s;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
--- SELECT * FROM s TABLESAMPLE BERNOULLI (10)
+SELECT * FROM (SELECT * FROM s WHERE RAND() * 100 < 10) s;
 SELECT * FROM s LIMIT 1 FOR UPDATE SKIP LOCKED;
 SELECT x.*
 FROM (
@@ -202,7 +201,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 31:27: RC0609 adapted: Said in other words: least_skip_nulls in other words
 -- 31:40: RC0612 check: Comparison may ignore case on the source: nullif
 -- 32:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
--- 37:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 37:15: RC0624 check: Sample drawn otherwise
 -- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 41:1: RC0609 adapted: Said in other words: the whole definition of code
 -- 42:1: RC0609 adapted: Said in other words: the whole definition of price

@@ -108,8 +108,13 @@ FETCH FIRST 10 ROWS ONLY;
 -- SELECT nextval('s_id_seq'), currval('s_id_seq'), lastval()
 -- RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in oracle
 -- SELECT now(), current_timestamp, current_date, clock_timestamp(), statement_timestamp(), localtimestamp, current_user, version()
--- RC0602 by hand: No counterpart on the target: a difference of times
--- SELECT max(at) - min(at), date '2026-01-31' + 1, date '2026-03-01' - date '2026-02-01', at - interval '1 month' FROM s GROUP BY at
+SELECT
+    MAX(at) - MIN(at),
+    DATE '2026-01-31' + 1,
+    DATE '2026-03-01' - DATE '2026-02-01',
+    ADD_MONTHS(at, -1)
+FROM s
+GROUP BY at;
 SELECT
     LEAST(ADD_MONTHS(DATE '2026-01-31', 1), ADD_MONTHS(TRUNC(DATE '2026-01-31', 'MM'), 1) + (DATE '2026-01-31' - TRUNC(DATE '2026-01-31', 'MM'))),
     TO_DATE(2026 || '-' || 1 || '-' || 31, 'YYYY-MM-DD'),
@@ -187,7 +192,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 25:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
 -- 26:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
 -- 27:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in oracle
--- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 28:92: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week

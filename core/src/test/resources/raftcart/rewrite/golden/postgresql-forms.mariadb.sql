@@ -234,5 +234,5 @@ CREATE DATABASE s;
 -- 90:1: RC0604 adapted: Client command left out: REINDEX TABLE telescope
 -- 91:70: RC0602 by hand: No counterpart on the target: ORDER BY ... USING
 -- 92:25: RC0602 by hand: No counterpart on the target: XMLTABLE
--- 93:137: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 93:141: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 94:1: RC0602 by hand: No counterpart on the target: the function current_transaction has no counterpart in mariadb

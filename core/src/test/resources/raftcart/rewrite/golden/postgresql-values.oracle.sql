@@ -23,8 +23,14 @@ WHERE LOWER(tx) LIKE '%x%'
     OR REGEXP_LIKE(s, 'b$', 'i')
     OR NOT REGEXP_LIKE(s, 'c');
 SELECT CAST(a AS varchar2(4000)) || '-' || b, 'x' || NULL, s || a FROM frame;
--- RC0602 by hand: No counterpart on the target: a difference of times
--- SELECT d + 7, d - d, ts - ts, ts + interval '1 day 2 hours', age(d), now() - ts FROM frame
+SELECT
+    d + 7,
+    d - d,
+    ts - ts,
+    ts + NUMTODSINTERVAL(1, 'DAY') + NUMTODSINTERVAL(2, 'HOUR'),
+    age(d),
+    SYSTIMESTAMP - ts
+FROM frame;
 SELECT
     TRUNC(ts, 'MM'),
     (EXTRACT(DAY FROM (CAST(ts AS TIMESTAMP) - TIMESTAMP '1970-01-01 00:00:00')) * 86400 + EXTRACT(HOUR FROM (CAST(ts AS TIMESTAMP) - TIMESTAMP '1970-01-01 00:00:00')) * 3600 + EXTRACT(MINUTE FROM (CAST(ts AS TIMESTAMP) - TIMESTAMP '1970-01-01 00:00:00')) * 60 + EXTRACT(SECOND FROM (CAST(ts AS TIMESTAMP) - TIMESTAMP '1970-01-01 00:00:00'))),
@@ -213,7 +219,7 @@ CREATE TABLE p (
 -- 5:9: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 5:29: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 5:42: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 6:1: RC0602 by hand: No counterpart on the target: a difference of times
+-- 6:62: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:113: RC0608 adapted: Function spelled otherwise: date_part means extract_year
 -- 8:34: RC0613 check: Empty text and NULL: '' is NULL on the target

@@ -203,8 +203,7 @@ SELECT
     CASE WHEN CASE WHEN (a = 1 OR a IS NULL AND 1 IS NULL) THEN 1 ELSE 0 END = 0 THEN 1 ELSE 0 END
 FROM frame;
 SELECT a FROM frame WITH (UPDLOCK, ROWLOCK, READPAST);
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
--- SELECT * FROM frame TABLESAMPLE SYSTEM (10)
+SELECT * FROM (SELECT * FROM frame WHERE RAND(CHECKSUM(NEWID())) * 100 < 10) frame;
 INSERT INTO frame (a, s) OUTPUT INSERTED.id, INSERTED.tz VALUES (1, 'x');
 SET IDENTITY_INSERT frame ON;
 MERGE INTO frame
@@ -297,7 +296,7 @@ CREATE TABLE p (
 -- 41:53: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:82: RC0614 adapted: Condition made explicit: a condition as a value
 -- 42:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
--- 43:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in sqlserver
+-- 43:15: RC0624 check: Sample drawn otherwise
 -- 45:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 45:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
 -- 46:1: RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key

@@ -172,8 +172,7 @@ SELECT a AS x, a + 1 AS y FROM frame WHERE a > 1;
 -- RC0602 by hand: No counterpart on the target: a star with RENAME
 -- SELECT * RENAME (a AS b1) FROM frame
 SELECT a FROM frame LIMIT 5;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
--- SELECT a FROM frame SAMPLE (10)
+SELECT a FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
 -- RC0602 by hand: No counterpart on the target: the column $1, by its place
 -- SELECT $1, $2 FROM VALUES (1, 'a'), (2, 'b')
 SELECT a, COUNT(*) FROM frame GROUP BY a;
@@ -320,7 +319,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 122:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 123:1: RC0602 by hand: No counterpart on the target: a star that leaves out columns cannot be said in mariadb
 -- 124:10: RC0602 by hand: No counterpart on the target: a star with RENAME
--- 126:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in mariadb
+-- 126:15: RC0624 check: Sample drawn otherwise
 -- 127:1: RC0602 by hand: No counterpart on the target: the column $1, by its place
 -- 128:1: RC0609 adapted: Said in other words: GROUP BY ALL with the items that it means
 -- 129:30: RC0606 check: Function is not in the dictionary: ALL

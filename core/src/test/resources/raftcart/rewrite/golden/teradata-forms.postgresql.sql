@@ -17,7 +17,7 @@ CREATE TABLE kestrel.telescope (
     t time(0) without time zone,
     ts timestamp(6) without time zone DEFAULT CURRENT_TIMESTAMP(6),
     tz timestamp(0) with time zone,
-    iv text,
+    iv interval,
     p text,
     CONSTRAINT pk PRIMARY KEY (telescope_id),
     CHECK (aperture >= 0)
@@ -36,12 +36,11 @@ SELECT * FROM telescope ORDER BY 1 LIMIT 10;
 SELECT *
 FROM (SELECT *, ROW_NUMBER() OVER (PARTITION BY code ORDER BY d DESC) AS row_rank_2 FROM telescope) ranked_
 WHERE row_rank_2 = 1;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
--- SELECT * FROM telescope SAMPLE 10
+SELECT * FROM (SELECT * FROM telescope ORDER BY RANDOM() NULLS FIRST LIMIT 10) telescope;
 SELECT * FROM telescope TABLESAMPLE BERNOULLI (25);
 -- RC0602 by hand: No counterpart on the target: the attribute NOT of a value
 -- SELECT name, ZEROIFNULL(aperture), NULLIFZERO(aperture), NVL(name,'x'), CHARACTERS(name), CHAR_LENGTH(name), INDEX(name,'a'), POSITION('a' IN name), SUBSTRING(name FROM 2 FOR 3), SUBSTR(name, 2), TRIM(BOTH FROM name), OREPLACE(name,'a','b'), OTRANSLATE(name,'a','b'), name || 'x', UPPER(name), LOWER(name), aperture MOD 3, aperture ** 2, name (NOT CASESPECIFIC) FROM telescope
--- RC0602 by hand: No counterpart on the target: a FORMAT without a cast to text
+-- RC0602 by hand: No counterpart on the target: a cast to a FORMAT
 -- SELECT d + 7, d - DATE '2020-01-01', ADD_MONTHS(d, 3), EXTRACT(YEAR FROM d), d (FORMAT 'YYYYMMDD'), CAST(d AS FORMAT 'YYYY-MM-DD'), CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)), CURRENT_DATE, DATE, TIME, USER, LAST_DAY(d), TO_CHAR(d,'YYYY-MM'), TRUNC(d,'MM'), d + INTERVAL '1' YEAR, ts - ts DAY(4) TO SECOND, TD_DAY_OF_WEEK(d) FROM telescope
 -- RC0602 by hand: No counterpart on the target: a cast with a format
 -- SELECT CAST('20200102' AS DATE FORMAT 'YYYYMMDD'), CAST(name AS INTEGER), name (INTEGER), CASE WHEN b = 1 THEN 'x' END, COALESCE(name, 'y') FROM telescope
@@ -59,8 +58,11 @@ WHERE a.telescope_id = b.telescope_id
 -- RC0601 by hand: Statement not understood: found 'RESET', expected ')'
 -- SELECT SUM(aperture) OVER (PARTITION BY code ORDER BY d ROWS UNBOUNDED PRECEDING), COUNT(*) OVER (ORDER BY d RESET WHEN b = 1) FROM telescope
 UPDATE telescope SET name = vt.name FROM vt WHERE telescope.telescope_id = vt.telescope_id;
--- RC0602 by hand: No counterpart on the target: the clause ELSE after a statement
--- UPD telescope SET name = 'x' WHERE telescope_id = 1 ELSE INSERT INTO telescope VALUES (1, 'x')
+MERGE INTO telescope
+USING (SELECT 1 AS one_) row_
+ON telescope_id = 1
+WHEN MATCHED THEN UPDATE SET name = 'x'
+WHEN NOT MATCHED THEN INSERT VALUES (1, 'x');
 DELETE FROM telescope;
 DELETE FROM telescope WHERE d < CURRENT_DATE - 30;
 -- RC0602 by hand: No counterpart on the target: a DELETE from telescope, which is not among its tables
@@ -103,8 +105,23 @@ SELECT
     ACCOUNT,
     PROFILE
 FROM telescope;
--- RC0602 by hand: No counterpart on the target: XMLAGG
--- SELECT STRTOK(name, ',', 2), REGEXP_REPLACE(name,'a','b',1,0,'i'), REGEXP_SIMILAR(name,'a.*','i'), HASHROW(name), RANDOM(1,10), TRYCAST(name AS INTEGER), DECODE(b,1,'a','b'), GREATEST(1,2), NVL2(name,'a','b'), INSTR(name,'a'), LPAD(name,5), INITCAP(name), XMLAGG(name ORDER BY name), TO_NUMBER('5'), TO_DATE('2020-01-01','YYYY-MM-DD') FROM telescope
+SELECT
+    SPLIT_PART(name, ',', 2),
+    REGEXP_REPLACE(name, 'a', 'b', 1, 0, 'i'),
+    REGEXP_SIMILAR(name, 'a.*', 'i'),
+    HASHROW(name),
+    RANDOM(1, 10),
+    CASE WHEN name ~ '^ *[-+]?[0-9]+ *$' THEN CAST(name AS integer) END,
+    CASE b WHEN 1 THEN 'a' ELSE 'b' END,
+    CASE WHEN 1 >= 2 THEN 1 WHEN 2 > 1 THEN 2 END,
+    CASE WHEN name IS NOT NULL THEN 'a' ELSE 'b' END,
+    STRPOS(name, 'a'),
+    LPAD(name, 5),
+    INITCAP(name),
+    STRING_AGG(name, '' ORDER BY name),
+    CAST('5' AS numeric),
+    DATE '2020-01-01'
+FROM telescope;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: .LOGON host/user,pw
@@ -128,7 +145,6 @@ FROM telescope;
 -- 15:67: RC0109 adapted: Fixed number of bytes kept by a check: vb: bytea with a check for at most 100 bytes
 -- 15:84: RC0502 adapted: Storage clauses left out: c: CHARACTER SET LATIN
 -- 16:7: RC0502 adapted: Storage clauses left out: d: FORMAT 'YYYY-MM-DD'
--- 18:7: RC0111 check: Type without counterpart crosses as text: iv: interval day to second as text
 -- 18:40: RC0111 check: Type without counterpart crosses as text: p: period(date) as text
 -- 5:1: RC0502 adapted: Storage clauses left out: UNIQUE on the columns of the primary key
 -- 24:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
@@ -138,10 +154,11 @@ FROM telescope;
 -- 28:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- 29:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 29:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
--- 30:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
+-- 30:15: RC0624 check: Sample drawn otherwise
+-- 30:15: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 31:15: RC0624 check: Sample drawn otherwise
 -- 32:345: RC0602 by hand: No counterpart on the target: the attribute NOT of a value
--- 33:98: RC0602 by hand: No counterpart on the target: a FORMAT without a cast to text
+-- 33:111: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
 -- 34:1: RC0602 by hand: No counterpart on the target: a cast with a format
 -- 35:70: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
 -- 36:94: RC0612 check: Comparison may ignore case on the source: a.name
@@ -149,7 +166,6 @@ FROM telescope;
 -- 36:151: RC0612 check: Comparison may ignore case on the source: a.name
 -- 37:22: RC0602 by hand: No counterpart on the target: an order inside of RANK
 -- 38:110: RC0601 by hand: Statement not understood: found 'RESET', expected ')'
--- 40:53: RC0602 by hand: No counterpart on the target: the clause ELSE after a statement
 -- 43:1: RC0602 by hand: No counterpart on the target: a DELETE from telescope, which is not among its tables
 -- 48:1: RC0604 adapted: Client command left out: COLLECT STATISTICS COLUMN ( telescope_id ) , COLUMN ( name ) ON telescope
 -- 49:1: RC0604 adapted: Client command left out: COLLECT STATS ON telescope INDEX ( telescope_id )
@@ -163,6 +179,19 @@ FROM telescope;
 -- 68:92: RC0606 check: Function is not in the dictionary: SESSION
 -- 68:101: RC0606 check: Function is not in the dictionary: ACCOUNT
 -- 68:110: RC0606 check: Function is not in the dictionary: PROFILE
--- 69:263: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 69:8: RC0607 check: Function with a difference: split_part: the source passes over empty parts, and takes each character for a separator
+-- 69:8: RC0608 adapted: Function spelled otherwise: STRTOK means split_part
+-- 69:30: RC0606 check: Function is not in the dictionary: REGEXP_REPLACE with these 6 argument(s)
+-- 69:68: RC0606 check: Function is not in the dictionary: REGEXP_SIMILAR
+-- 69:100: RC0606 check: Function is not in the dictionary: HASHROW
+-- 69:115: RC0606 check: Function is not in the dictionary: RANDOM
+-- 69:129: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 69:155: RC0609 adapted: Said in other words: decode in other words
+-- 69:176: RC0609 adapted: Said in other words: greatest in other words
+-- 69:191: RC0609 adapted: Said in other words: if_null_else in other words
+-- 69:211: RC0612 check: Comparison may ignore case on the source: locate
+-- 69:211: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 69:285: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
+-- 69:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01
 -- 70:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
 -- 71:1: RC0604 adapted: Client command left out: .LOGOFF

@@ -30,8 +30,7 @@ SELECT CAST(d AS character(10)) FROM frame;
 -- SELECT CAST(d AS FORMAT 'YYYY-MM-DD') FROM frame
 -- RC0602 by hand: No counterpart on the target: a cast to a FORMAT
 -- SELECT CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)) FROM frame
--- RC0602 by hand: No counterpart on the target: a FORMAT without a cast to text
--- SELECT d (FORMAT 'YYYY-MM-DD') FROM frame
+SELECT d FROM frame;
 -- RC0602 by hand: No counterpart on the target: a cast with a format
 -- SELECT CAST('2026-01-31' AS DATE FORMAT 'YYYY-MM-DD') FROM frame
 SELECT DATE '2026-01-31' FROM frame;
@@ -107,10 +106,8 @@ SELECT CHR(65) FROM frame;
 SELECT ASCII(s) FROM frame;
 SELECT a, s FROM frame WHERE s = 'x';
 SELECT a FROM frame ORDER BY a NULLS FIRST LIMIT 5;
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
--- SELECT a FROM frame SAMPLE 10
--- RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
--- SELECT a FROM frame SAMPLE .10
+SELECT a FROM (SELECT * FROM frame ORDER BY RANDOM() NULLS FIRST LIMIT 10) frame;
+SELECT a FROM frame TABLESAMPLE BERNOULLI (10);
 SELECT a, s
 FROM (
     SELECT a AS a, s AS s, ROW_NUMBER() OVER (PARTITION BY s ORDER BY a NULLS FIRST) AS row_rank_3
@@ -145,8 +142,11 @@ DELETE FROM frame;
 SELECT 0; DELETE FROM frame;
 SELECT 0; INSERT INTO frame (id, a) VALUES (1, 2);
 INSERT INTO frame VALUES (1, 2, 3.0, 's', 'c', CURRENT_DATE, CURRENT_TIMESTAMP(0), 4);
--- RC0602 by hand: No counterpart on the target: the clause ELSE after a statement
--- UPDATE frame SET a = 1 WHERE id = 1 ELSE INSERT INTO frame (id, a) VALUES (1, 1)
+MERGE INTO frame
+USING (SELECT 1 AS one_) row_
+ON id = 1
+WHEN MATCHED THEN UPDATE SET a = 1
+WHEN NOT MATCHED THEN INSERT (id, a) VALUES (1, 1);
 MERGE INTO frame USING (SELECT id, a FROM frame) x ON frame.id = x.id WHEN MATCHED THEN UPDATE SET a = x.a WHEN NOT MATCHED THEN INSERT (id, a) VALUES (x.id, x.a);
 CREATE TEMPORARY TABLE v AS
 SELECT a FROM frame;
@@ -170,7 +170,7 @@ SELECT 0; COMMIT;
 -- 17:8: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
 -- 18:18: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
 -- 19:23: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- 20:30: RC0602 by hand: No counterpart on the target: a FORMAT without a cast to text
+-- 20:8: RC0605 adapted: Hint left out: d ( FORMAT 'YYYY-MM-DD' )
 -- 21:1: RC0602 by hand: No counterpart on the target: a cast with a format
 -- 23:1: RC0602 by hand: No counterpart on the target: a date as a number
 -- 25:8: RC0609 adapted: Said in other words: cut as on the source
@@ -216,8 +216,9 @@ SELECT 0; COMMIT;
 -- 83:8: RC0609 adapted: Said in other words: greatest in other words
 -- 89:32: RC0612 check: Comparison may ignore case on the source: s
 -- 90:36: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 91:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
--- 92:1: RC0602 by hand: No counterpart on the target: a sample of a table cannot be said in postgresql
+-- 91:15: RC0624 check: Sample drawn otherwise
+-- 91:15: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 92:15: RC0624 check: Sample drawn otherwise
 -- 93:64: RC0612 check: Comparison may ignore case on the source: PARTITION BY
 -- 93:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 93:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
@@ -232,7 +233,6 @@ SELECT 0; COMMIT;
 -- 106:38: RC0602 by hand: No counterpart on the target: the attribute NOT of a value
 -- 108:35: RC0609 adapted: Said in other words: cut as on the source
 -- 109:60: RC0609 adapted: Said in other words: cut as on the source
--- 114:37: RC0602 by hand: No counterpart on the target: the clause ELSE after a statement
 -- 117:1: RC0502 adapted: Storage clauses left out: MULTISET
 -- 117:1: RC0502 adapted: Storage clauses left out: NO FALLBACK
 -- 117:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
