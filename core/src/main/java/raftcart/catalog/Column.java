@@ -10,6 +10,7 @@ import raftcart.type.LogicalType;
  * @param declaredType the type as the engine prints it, such as {@code int(10) unsigned}
  * @param defaultValue the default as an expression in the engine's SQL
  * @param ignoresCase true where the column's collation holds two texts equal that differ in case alone
+ * @param collation the name of the rules by which its texts sort and compare, where the source says it; else empty
  * @param onUpdate an expression that the engine assigns at every update of the row
  */
 public record Column(
@@ -21,6 +22,7 @@ public record Column(
         Optional<Generated> generated,
         Optional<Identity> identity,
         boolean ignoresCase,
+        String collation,
         Optional<String> onUpdate,
         String comment) {
     public Column {
@@ -30,6 +32,7 @@ public record Column(
         Objects.requireNonNull(defaultValue, "defaultValue");
         Objects.requireNonNull(generated, "generated");
         Objects.requireNonNull(identity, "identity");
+        Objects.requireNonNull(collation, "collation");
         Objects.requireNonNull(onUpdate, "onUpdate");
         Objects.requireNonNull(comment, "comment");
     }

@@ -42,6 +42,11 @@ public interface TypeTable {
         return Map.of();
     }
 
+    /** True for a collation that sorts texts by the rules of one language. */
+    default boolean sortsByLanguage(String collation) {
+        return false;
+    }
+
     /** The type to name in a CAST; may be wider than that of a column. */
     String castName(LogicalType type);
 }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import raftcart.catalog.Column;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
@@ -28,6 +29,7 @@ import raftcart.type.ValueChoices;
  * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
  * holds whole numbers.
+ * {@code neutral collations} matches the names of collations that are of no one language.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
@@ -46,6 +48,7 @@ public final class YamlTypes implements TypeTable {
 
     private final Map<String, Integer> wholeColumns = new HashMap<>();
 
+    private Optional<Pattern> neutralCollations = Optional.empty();
     private Optional<String> exactTexts = Optional.empty();
     private boolean unsignedNumbers;
 
@@ -69,6 +72,11 @@ public final class YamlTypes implements TypeTable {
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
                 types.wholeColumns.putAll(base.wholeColumns);
+                types.neutralCollations = base.neutralCollations;
+            }
+            if (document.has("neutral collations")) {
+                types.neutralCollations = Optional.of(Pattern.compile(
+                        "(?i)" + document.get("neutral collations").asText()));
             }
             if (document.has("exact texts")) {
                 types.exactTexts = Optional.of(document.get("exact texts").asText());
@@ -129,6 +137,11 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public boolean sortsByLanguage(String collation) {
+                return base.sortsByLanguage(collation);
+            }
+
+            @Override
             public Map<String, Integer> wholeColumns() {
                 return base.wholeColumns();
             }
@@ -148,6 +161,14 @@ public final class YamlTypes implements TypeTable {
     @Override
     public Optional<String> exactTexts() {
         return exactTexts;
+    }
+
+    @Override
+    public boolean sortsByLanguage(String collation) {
+        return !collation.isEmpty()
+                && neutralCollations
+                        .filter(n -> !n.matcher(collation).matches())
+                        .isPresent();
     }
 
     @Override

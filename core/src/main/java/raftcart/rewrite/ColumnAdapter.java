@@ -77,16 +77,29 @@ final class ColumnAdapter {
         if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             onUpdateLeftOut(column);
         }
-        if (TableAdapter.saysItIgnoresCase(column)) {
-            if (!has(SqlFeature.IGNORES_CASE)) {
-                adapter.note(
-                        FindingCode.CASE_OF_TEXT, column.span(), column.name().text());
-            }
-        } else if (column.collation().isPresent() && !isExact(column, table)) {
+        collationLeftOut(column, table);
+    }
+
+    private void collationLeftOut(ColumnDefinition column, CreateTable table) {
+        String name = column.name().text();
+        boolean language = !adapter.same()
+                && adapter.from.types().sortsByLanguage(ColumnFactory.collation(column, Optional.empty()));
+        if (language) {
+            adapter.note(
+                    FindingCode.SORTS_BY_LANGUAGE,
+                    column.span(),
+                    name + ": " + ColumnFactory.collation(column, Optional.empty()));
+        }
+        boolean ignores = TableAdapter.saysItIgnoresCase(column);
+        if (ignores && !has(SqlFeature.IGNORES_CASE)) {
+            adapter.note(FindingCode.CASE_OF_TEXT, column.span(), name);
+        }
+        boolean said = column.collation().isPresent() && !ignores && !language && !isExact(column, table);
+        if (said) {
             adapter.note(
                     FindingCode.PHYSICAL_CLAUSES,
                     column.span(),
-                    column.name().text() + ": " + column.collation().get());
+                    name + ": " + column.collation().get());
         }
     }
 

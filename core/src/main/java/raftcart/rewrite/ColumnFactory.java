@@ -27,6 +27,15 @@ public final class ColumnFactory {
         return TableAdapter.saysItIgnoresCase(column) || language.has(SqlFeature.IGNORES_CASE) && !binary;
     }
 
+    /** The name of a column's collation, or of that of its table; empty where neither says one. */
+    public static String collation(ColumnDefinition column, Optional<String> ofTable) {
+        return column.collation()
+                .or(() -> ofTable)
+                .orElse("")
+                .replaceFirst("(?i)^collate\\s+", "")
+                .replaceAll("^['\"]|['\"]$", "");
+    }
+
     /** The type of a column; whole numbers are such on the target even where the source has decimal ones only. */
     static Optional<LogicalType> type(ColumnDefinition column, ExprAdapter adapter) {
         return column.type()

@@ -398,14 +398,14 @@ final class KindFinder {
 
     private static boolean expand(Expr.Star star, Scope scope, List<ColumnFacts> columns) {
         for (Relation relation : scope.relations()) {
-            boolean wanted = star.table()
-                    .map(t -> t.last().text().equalsIgnoreCase(relation.name()))
-                    .orElse(true);
+            boolean wanted = StarExceptions.isOf(star, relation);
             if (wanted && !relation.complete()) {
                 return false;
             }
             if (wanted) {
-                columns.addAll(relation.columns().values());
+                relation.columns().values().stream()
+                        .filter(c -> !StarExceptions.isLeftOut(star, c))
+                        .forEach(columns::add);
             }
         }
         return true;

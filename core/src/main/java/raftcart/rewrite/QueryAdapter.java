@@ -289,7 +289,14 @@ class QueryAdapter extends ExprAdapter {
     }
 
     /** A star beside other columns as one star for each table, where the target wants that. */
-    private List<Item> stars(List<Item> items, List<TableRef> from) {
+    private List<Item> stars(List<Item> given, List<TableRef> from) {
+        List<Item> items = new ArrayList<>();
+        for (Item item : given) {
+            boolean partial = !same()
+                    && item.value() instanceof Expr.Star star
+                    && !star.except().isEmpty();
+            items.addAll(partial ? new StarExceptions(this).spelled((Expr.Star) item.value()) : List.of(item));
+        }
         boolean allowed = same() || items.size() == 1 || to.has(SqlFeature.STAR_BESIDE_COLUMNS);
         if (allowed) {
             return items;

@@ -20,6 +20,7 @@ final class Columns {
                 c.generated(),
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }
@@ -34,6 +35,7 @@ final class Columns {
                 c.generated(),
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }
@@ -48,6 +50,7 @@ final class Columns {
                 c.generated(),
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }
@@ -62,6 +65,7 @@ final class Columns {
                 c.generated(),
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }
@@ -76,6 +80,7 @@ final class Columns {
                 c.generated(),
                 Optional.of(identity),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }
@@ -90,6 +95,7 @@ final class Columns {
                 c.generated(),
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 comment);
     }
@@ -104,6 +110,7 @@ final class Columns {
                 generated,
                 c.identity(),
                 c.ignoresCase(),
+                c.collation(),
                 c.onUpdate(),
                 c.comment());
     }

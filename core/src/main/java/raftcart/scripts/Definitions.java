@@ -114,6 +114,7 @@ final class Definitions {
                     changed.generated().or(old::generated),
                     changed.identity().or(old::identity),
                     typed ? changed.ignoresCase() : old.ignoresCase(),
+                    typed ? changed.collation() : old.collation(),
                     changed.onUpdate(),
                     changed.comment().isEmpty() ? old.comment() : changed.comment());
         });
@@ -169,6 +170,7 @@ final class Definitions {
                 definition.generated().map(g -> new Generated(text(g), definition.stored())),
                 definition.identity().map(Definitions::identity),
                 ColumnFactory.ignoresCase(definition, collationOfTable, language),
+                ColumnFactory.collation(definition, collationOfTable),
                 definition.onUpdate().map(this::text),
                 definition.comment().orElse(""));
     }

@@ -114,6 +114,7 @@ final class Enumerations {
                 Optional.empty(),
                 Optional.empty(),
                 ignoresCase,
+                "",
                 Optional.empty(),
                 "");
     }

@@ -198,6 +198,7 @@ final class PlannedCatalog {
                 generated,
                 numbered ? Optional.of(new Identity(1, 1, false, BigInteger.ONE)) : column.identity(),
                 column.ignoresCase(),
+                column.collation(),
                 column.onUpdate(),
                 column.comment());
     }

@@ -79,6 +79,7 @@ final class PlannedReading {
                 Optional.empty(),
                 Optional.empty(),
                 false,
+                "",
                 Optional.empty(),
                 column.comment());
     }

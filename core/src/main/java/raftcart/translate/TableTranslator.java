@@ -144,6 +144,9 @@ final class TableTranslator {
         if (!from.name().equals(to.name())) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
+        if (!from.name().equals(to.name()) && from.types().sortsByLanguage(column.collation())) {
+            notes.find(FindingCode.SORTS_BY_LANGUAGE, object, column.collation());
+        }
         if (truth) {
             notes.find(FindingCode.ONE_DIGIT_BOOLEAN, object, column.declaredType() + " of 0 and 1 as boolean");
         }
@@ -280,6 +283,7 @@ final class TableTranslator {
                 generated,
                 column.identity().filter(i -> !uuid),
                 column.ignoresCase() && to.has(SqlFeature.IGNORES_CASE),
+                "",
                 column.onUpdate().flatMap(u -> onUpdate(object, u)),
                 column.comment());
         boolean typed = uuid

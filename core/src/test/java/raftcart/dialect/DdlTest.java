@@ -40,6 +40,7 @@ class DdlTest {
                 Optional.ofNullable(generated),
                 Optional.ofNullable(identity),
                 false,
+                "",
                 Optional.empty(),
                 name.equals("note") ? "what's\\what" : "");
     }

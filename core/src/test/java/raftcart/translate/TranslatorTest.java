@@ -52,7 +52,7 @@ class TranslatorTest {
 
     private static Column column(String name, LogicalType type, boolean ignoresCase, Optional<Identity> identity) {
         Optional<String> none = Optional.empty();
-        return new Column(name, "declared", type, true, none, Optional.empty(), identity, ignoresCase, none, "");
+        return new Column(name, "declared", type, true, none, Optional.empty(), identity, ignoresCase, "", none, "");
     }
 
     private static Identity identity() {

@@ -22,6 +22,10 @@ final class MariaDbTypes implements TypeTable {
     /** "FLOAT": with a number of digits behind the point, to which values are rounded. */
     private static final Pattern ROUNDED = Pattern.compile("(?i)(?:float|double|real)\\(\\d+,(\\d+)\\).*");
 
+    /** "Supported Character Sets and Collations": those of no one language. */
+    private static final Pattern NEUTRAL =
+            Pattern.compile(".*_(general|unicode|bin|nopad|swedish|uca1400_(?!\\w+_(ai|as)).*|520|0900).*|binary|");
+
     private static final int DEFAULT_PRECISION = 10;
     private static final Map<String, Function<TypeName, LogicalType>> BY_NAME = Map.ofEntries(
             Map.entry("boolean", n -> new LogicalType.Bool()),
@@ -128,6 +132,11 @@ final class MariaDbTypes implements TypeTable {
         return taken
                 ? List.of(new TypeChoice.Note(FindingCode.ONE_DIGIT_BOOLEAN, column.declaredType() + " as boolean"))
                 : List.of();
+    }
+
+    @Override
+    public boolean sortsByLanguage(String collation) {
+        return !NEUTRAL.matcher(collation).matches();
     }
 
     @Override

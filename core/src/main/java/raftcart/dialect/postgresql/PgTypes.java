@@ -2,6 +2,7 @@ package raftcart.dialect.postgresql;
 
 import java.util.Map;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Identifiers;
 import raftcart.dialect.TypeChoice;
@@ -11,6 +12,10 @@ import raftcart.type.LogicalType;
 
 /** PostgreSQL's types ("Data Types"). */
 final class PgTypes implements TypeTable {
+    /** "Collation Support": those of no one language. */
+    private static final Pattern NEUTRAL =
+            Pattern.compile("(?i)|(pg_catalog[.])?(C|POSIX|C\\.utf-?8|ucs_basic|default|unicode|und-.*)");
+
     private static final int MICROSECONDS = 6;
     private static final Map<String, Function<TypeName, LogicalType>> BY_NAME = Map.ofEntries(
             Map.entry("boolean", n -> new LogicalType.Bool()),
@@ -71,6 +76,11 @@ final class PgTypes implements TypeTable {
         }
         Function<TypeName, LogicalType> reader = BY_NAME.get(name.name());
         return reader == null ? new LogicalType.Opaque(name.name(), false) : reader.apply(name);
+    }
+
+    @Override
+    public boolean sortsByLanguage(String collation) {
+        return !NEUTRAL.matcher(collation).matches();
     }
 
     @Override

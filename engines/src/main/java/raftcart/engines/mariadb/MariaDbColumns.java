@@ -88,6 +88,7 @@ final class MariaDbColumns {
                 generated(row.getString("GENERATION_EXPRESSION"), extra),
                 identity(row, extra),
                 !json && collation.contains("_ci"),
+                json ? "" : collation,
                 onUpdate(extra),
                 Query.orEmpty(row, "COLUMN_COMMENT"));
     }

@@ -29,11 +29,14 @@ final class PgColumns {
                     + " tn.nspname AS type_schema, t.typname AS type_name, t.typtype,"
                     + " coalesce(pg_get_expr(d.adbin, d.adrelid), CASE WHEN t.typtype = 'd' THEN pg_get_expr(t.typdefaultbin, 0)"
                     + " END) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
-                    + " q.seqstart, q.seqincrement, s.last_value"
+                    + " q.seqstart, q.seqincrement, s.last_value,"
+                    + " CASE WHEN a.attcollation <> t.typcollation THEN co.collname END AS collation,"
+                    + " coalesce(NOT co.collisdeterministic, false) AS loose"
                     + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
                     + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_type t ON t.oid = a.atttypid"
                     + " JOIN pg_namespace tn ON tn.oid = t.typnamespace"
                     + " LEFT JOIN pg_attrdef d ON d.adrelid = a.attrelid AND d.adnum = a.attnum"
+                    + " LEFT JOIN pg_collation co ON co.oid = a.attcollation"
                     + " LEFT JOIN pg_depend o ON o.refobjid = a.attrelid AND o.refobjsubid = a.attnum"
                     + " AND o.deptype IN ('a', 'i') AND o.classid = 'pg_class'::regclass"
                     + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
@@ -76,7 +79,8 @@ final class PgColumns {
                 hasDefault ? expression : Optional.empty(),
                 generated ? expression.map(e -> new Generated(e, true)) : Optional.empty(),
                 identity,
-                row.getString("type_name").equals("citext"),
+                row.getString("type_name").equals("citext") || row.getBoolean("loose"),
+                Query.orEmpty(row, "collation"),
                 Optional.empty(),
                 Query.orEmpty(row, "comment"));
     }

@@ -71,3 +71,5 @@ SELECT '{"a": {"b": [1, "x", null]}, "c d": null}'::json ->> 'c d', '{"a": {"b":
 SELECT date_trunc('quarter', taken), date_trunc('hour', taken) FROM reading ORDER BY id;
 SELECT to_char(magnitude * 1000, 'FM999,999,990.00') FROM star WHERE magnitude > 0 ORDER BY id;
 SELECT TIMESTAMPTZ '2026-07-01 10:00:00+00' AT TIME ZONE INTERVAL '2 hours', TIMESTAMPTZ '2026-07-01 10:00:00+00' AT TIME ZONE '+02:00', (TIMESTAMP '2026-07-01 10:00:00' AT TIME ZONE 'UTC') AT TIME ZONE '-03:00', timezone('+05:00'::text, timezone('UTC'::text, TIMESTAMP '2026-07-01 22:30:00'));
+SELECT id, extract(hour from taken - TIMESTAMP '2026-01-31 10:00:00'), extract(minute from taken - TIMESTAMP '2026-01-31 10:00:00') FROM reading WHERE taken - TIMESTAMP '2026-01-31 10:00:00' > interval '1 hour' ORDER BY id;
+SELECT * FROM star TABLESAMPLE BERNOULLI (100) ORDER BY id;
