@@ -37,10 +37,12 @@ import static raftcart.dialect.SqlFeature.ON_UPDATE_ACTION;
 import static raftcart.dialect.SqlFeature.ORDERED_TEXTS;
 import static raftcart.dialect.SqlFeature.PROCEDURES;
 import static raftcart.dialect.SqlFeature.QUANTIFIED_COMPARISONS;
+import static raftcart.dialect.SqlFeature.RANKS_WITHOUT_ORDER;
 import static raftcart.dialect.SqlFeature.RECURSION;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
 import static raftcart.dialect.SqlFeature.ROW_COMPARISONS;
+import static raftcart.dialect.SqlFeature.ROW_NUMBERS_WITHOUT_ORDER;
 import static raftcart.dialect.SqlFeature.ROW_VALUES;
 import static raftcart.dialect.SqlFeature.SAVEPOINTS;
 import static raftcart.dialect.SqlFeature.SCHEMAS;
@@ -60,6 +62,7 @@ import static raftcart.dialect.SqlFeature.USING_JOIN;
 import static raftcart.dialect.SqlFeature.UTC_PRESENT;
 import static raftcart.dialect.SqlFeature.VALUES_ARE_CONDITIONS;
 import static raftcart.dialect.SqlFeature.VIEW_CHECK_OPTION;
+import static raftcart.dialect.SqlFeature.WINDOWS_ORDERED_BY_CONSTANTS;
 import static raftcart.dialect.SqlFeature.WINDOW_FUNCTIONS;
 
 import java.util.EnumSet;
@@ -76,6 +79,9 @@ public final class FeatureSets {
             USING_JOIN,
             WINDOW_FUNCTIONS,
             FRAME_DISTANCES,
+            ROW_NUMBERS_WITHOUT_ORDER,
+            RANKS_WITHOUT_ORDER,
+            WINDOWS_ORDERED_BY_CONSTANTS,
             ROW_COMPARISONS,
             COMMON_TABLES,
             RECURSION,

@@ -627,6 +627,14 @@ public enum SqlFeature {
     ZONES_COUNT_WESTWARDS,
     /** A time zone has a name; distances are none. */
     ZONES_BY_NAME_ALONE,
+    /** ROW_NUMBER() needs no order of rows. */
+    ROW_NUMBERS_WITHOUT_ORDER,
+    /** Functions that rank rows or look at others, and frames, need no order of rows. */
+    RANKS_WITHOUT_ORDER,
+    /** The order of a window's rows may be a constant. */
+    WINDOWS_ORDERED_BY_CONSTANTS,
+    /** A unique identifier has a type of its own, and has to be made a text where one is wanted. */
+    UNIQUE_IDS_ARE_NO_TEXTS,
     /** Time zones have the names that Windows gives them. */
     ZONES_OF_WINDOWS,
     /** Time zones have names where the server's tables of them have been filled. */

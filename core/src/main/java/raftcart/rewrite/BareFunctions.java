@@ -5,13 +5,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
-import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.Window;
 
 /** Functions that look like columns, as they are written without parentheses. */
 final class BareFunctions {
@@ -40,7 +37,7 @@ final class BareFunctions {
                 && PSEUDO_COLUMNS.contains(word)
                 && adapter.scope.column(column.name()).isEmpty();
         if (pseudo) {
-            return pseudoColumn(word, column);
+            throw new Untranslatable("the column " + word.toUpperCase(Locale.ROOT) + " in this place");
         }
         if (isCounter(word, column)) {
             // In its own dialect the word is no name of a column, which would need quotes.
@@ -101,20 +98,5 @@ final class BareFunctions {
                 && !column.name().last().exact()
                 && word.matches("rownum|level")
                 && adapter.scope.column(column.name()).isEmpty();
-    }
-
-    /** ROWNUM counts the rows as they come; others have no counterpart. */
-    private Expr pseudoColumn(String word, Expr.Column column) {
-        if (!word.equals("rownum") || to.paging() == PagingStyle.TOP_OR_FETCH) {
-            throw new Untranslatable("the column " + word.toUpperCase(Locale.ROOT));
-        }
-        adapter.note(FindingCode.SYNTAX_CHECK, column.span(), "ROWNUM as ROW_NUMBER(): rows are counted as they come");
-        Window window = new Window(Optional.empty(), List.of(), List.of(), Optional.empty());
-        return new Expr.Call(
-                raftcart.sql.tree.QualifiedName.of("row_number"),
-                true,
-                List.of(),
-                CallSuffix.NONE.withOver(window),
-                column.span());
     }
 }

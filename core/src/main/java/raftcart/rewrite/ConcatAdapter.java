@@ -76,7 +76,7 @@ final class ConcatAdapter {
     }
 
     private Expr asText(Expr part, ValueKind kind) {
-        Expr adapted = adapter.expr(part);
+        Expr adapted = new UniqueIds(adapter).asText(part, adapter.expr(part));
         if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
             return adapted;
         }

@@ -192,7 +192,7 @@ final class FunctionAdapter {
         if (!alone) {
             return recognised.arguments();
         }
-        String separator = call.isAny("group_concat", "list") ? "," : "";
+        String separator = call.isAny("group_concat", "list", "wm_concat") ? "," : "";
         return List.of(recognised.arguments().get(0), Expr.Literal.string(separator));
     }
 
@@ -209,11 +209,11 @@ final class FunctionAdapter {
     }
 
     private Expr mapped(Expr.Call call, List<Expr> arguments) {
-        return new Expr.Call(
-                call.name(), call.canonical(), adapter.exprs(arguments), suffix(call.suffix()), call.span());
+        return new Expr.Call(call.name(), call.canonical(), adapter.exprs(arguments), suffix(call), call.span());
     }
 
-    private CallSuffix suffix(CallSuffix suffix) {
+    private CallSuffix suffix(Expr.Call call) {
+        CallSuffix suffix = call.suffix();
         if (suffix == CallSuffix.NONE) {
             return suffix;
         }
@@ -225,7 +225,7 @@ final class FunctionAdapter {
                 suffix.withinGroup(),
                 suffix.filter().map(adapter::condition),
                 suffix.nulls(),
-                suffix.over().map(new WindowAdapter(adapter)::window),
+                suffix.over().map(w -> new WindowAdapter(adapter).window(w, call.function())),
                 suffix.keep());
     }
 
@@ -316,7 +316,7 @@ final class FunctionAdapter {
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : adapter.instants.beside(call.arguments(), () -> new FunctionArguments(adapter).of(call));
-        Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call.suffix()), call.span());
+        Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call), call.span());
         if (to.functions()
                 .write(function, adapted.arguments(), this::kindOfAdapted)
                 .isPresent()) {
@@ -390,7 +390,7 @@ final class FunctionAdapter {
     private Expr aggregate(Expr.Call given, Expr.Call original) {
         Expr.Call call = new Truths(adapter).extreme(given, given.span());
         TextAggregates texts = new TextAggregates(adapter, to);
-        CallSuffix suffix = texts.inWindow(suffix(call.suffix()), call);
+        CallSuffix suffix = texts.inWindow(suffix(call), call);
         AggregateLimits.check(adapter, call, suffix);
         boolean truths = (call.function().equals("sum") || call.function().equals("avg"))
                 && adapter.kind(call.arguments().get(0)) == ValueKind.BOOLEAN

@@ -47,6 +47,9 @@ final class FunctionArguments {
             }
             // For nothing, also where an empty text is NULL.
             Expr adapted = removes ? argument : argument(argument, wanted, call);
+            if (wanted == ValueKind.TEXT) {
+                adapted = new UniqueIds(adapter).asText(argument, adapted);
+            }
             boolean alone = call.arguments().size() == 1 || !removes && areTexts(call);
             arguments.add(alone ? PlainConstants.typedNull(adapted, adapter) : adapted);
         }

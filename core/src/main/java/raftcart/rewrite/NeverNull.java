@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.UnaryOperator;
 
 /** Values that are certainly not NULL. */
@@ -19,7 +20,27 @@ final class NeverNull {
         if (e instanceof Expr.Call call && call.isAny("coalesce", "nvl", "ifnull", "isnull")) {
             return call.arguments().stream().anyMatch(a -> is(a, scope));
         }
-        return e instanceof Expr.CurrentTime || isTrueOrFalse(e);
+        if (e instanceof Expr.Subquery single) {
+            return isCount(single);
+        }
+        return isRank(e) || e instanceof Expr.CurrentTime || isTrueOrFalse(e);
+    }
+
+    /** Counts and row numbers are never NULL. */
+    private static boolean isRank(Expr e) {
+        return e instanceof Expr.Call call && call.isAny("count", "row_number", "rank", "dense_rank", "count_rows");
+    }
+
+    /** True for a query that counts all its rows, and so has a single row whatever there is. */
+    private static boolean isCount(Expr.Subquery single) {
+        return single.query().paging().isEmpty()
+                && single.query().body() instanceof QueryBody.Select select
+                && select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && select.items().size() == 1
+                && select.items().get(0).value() instanceof Expr.Call call
+                && call.isAny("count", "count_rows")
+                && call.suffix().over().isEmpty();
     }
 
     /** True for a condition that is never unknown. */

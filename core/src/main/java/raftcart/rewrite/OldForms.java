@@ -45,7 +45,10 @@ final class OldForms {
             select = joined(select);
             result = result.withBody(select);
         }
-        return adapter.lost(SqlFeature.ROW_NUMBERS) ? numbered(result, select) : result;
+        if (!adapter.lost(SqlFeature.ROW_NUMBERS)) {
+            return result;
+        }
+        return new CountedRows(adapter).rewrite(numbered(result, select));
     }
 
     static List<Expr> conjuncts(Expr condition) {
@@ -228,9 +231,20 @@ final class OldForms {
         adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "ROWNUM as a limit before rows are grouped and sorted");
         Span span = select.span();
         TableRef from = select.from().get(0);
+        Optional<Paging> paging = Optional.of(new Paging(Optional.empty(), Optional.of(limit), false, false));
+        boolean sorted =
+                from instanceof TableRef.Derived d && !d.query().order().isEmpty();
+        if (sorted) {
+            TableRef.Derived d = (TableRef.Derived) from;
+            if (where.isPresent() || d.query().paging().isPresent()) {
+                throw new Untranslatable("ROWNUM beside conditions on sorted rows");
+            }
+            TableRef first = new TableRef.Derived(d.query().withPaging(paging), d.lateral(), d.alias(), d.span());
+            return select.withFrom(List.of(first)).withWhere(Optional.empty());
+        }
         Query rows = Query.of(Select.of(
                         List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), span))), List.of(from), where))
-                .withPaging(Optional.of(new Paging(Optional.empty(), Optional.of(limit), false, false)));
+                .withPaging(paging);
         TableRef.Alias alias = new TableRef.Alias(ChangeAdapter.alias(from), List.of(), List.of());
         return select.withFrom(List.of(new TableRef.Derived(rows, false, Optional.of(alias), span)))
                 .withWhere(Optional.empty());

@@ -60,7 +60,7 @@ final class OrderAdapter {
                 || (item.nulls() != Nulls.DEFAULT && adapter.to.has(SqlFeature.NULLS_ORDER))) {
             return List.of(new OrderItem(value, item.descending(), item.nulls()));
         }
-        if (same || NeverNull.is(item.value(), adapter.scope) || isRanked(item.value())) {
+        if (same || NeverNull.is(item.value(), adapter.scope)) {
             return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
         }
         String where = sourceFirst ? "first" : "last";
@@ -80,10 +80,5 @@ final class OrderAdapter {
                 isNull, Expr.Literal.number(sourceFirst ? 0 : 1), Expr.Literal.number(sourceFirst ? 1 : 0));
         return List.of(
                 new OrderItem(rank, false, Nulls.DEFAULT), new OrderItem(value, item.descending(), Nulls.DEFAULT));
-    }
-
-    /** Counts and row numbers are never NULL. */
-    private static boolean isRanked(Expr e) {
-        return e instanceof Expr.Call call && call.isAny("count", "row_number", "rank", "dense_rank", "count_rows");
     }
 }

@@ -262,7 +262,7 @@ final class TextRules {
             adapter.note(FindingCode.PADDING, span, "a constant that ends in a blank");
         }
         for (Expr e : expressions.stream()
-                .filter(e -> !isFolded(e, expressions))
+                .filter(e -> !isFolded(e, expressions) && !isMeasure(e))
                 .flatMap(TextRules::columns)
                 .toList()) {
             Optional<ColumnFacts> facts = adapter.facts(e);
@@ -282,6 +282,12 @@ final class TextRules {
                 adapter.note(FindingCode.PADDING, span, "");
             }
         }
+    }
+
+    /** True for a number or date that a function finds in a text, which is compared as such. */
+    private boolean isMeasure(Expr e) {
+        ValueKind kind = e instanceof Expr.Call ? adapter.kind(e) : ValueKind.UNKNOWN;
+        return kind.isNumber() || kind.isDate();
     }
 
     private static String named(Expr e) {

@@ -2,18 +2,62 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
+import raftcart.sql.Span;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.Window;
 
 /** Adapts windows and their frames. */
 final class WindowAdapter {
+    private static final Set<String> RANKING = Set.of(
+            "row_number",
+            "rank",
+            "dense_rank",
+            "ntile",
+            "percent_rank",
+            "cume_dist",
+            "lag",
+            "lead",
+            "first_value",
+            "last_value");
+
     private final ExprAdapter adapter;
 
     WindowAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** The window of a function; one that ranks rows gets an order where the target wants one. */
+    Window window(Window window, String function) {
+        boolean free = function.equals("row_number")
+                ? adapter.to.has(SqlFeature.ROW_NUMBERS_WITHOUT_ORDER)
+                : adapter.to.has(SqlFeature.RANKS_WITHOUT_ORDER)
+                        || window.frame().isEmpty() && !RANKING.contains(function);
+        if (free || !window.order().isEmpty() || window.base().isPresent()) {
+            return window(window);
+        }
+        Window adapted = window(window);
+        return new Window(adapted.base(), adapted.partition(), List.of(noOrder()), adapted.frame());
+    }
+
+    /** An order in which all rows are equal. */
+    private OrderItem noOrder() {
+        boolean constants = adapter.to.has(SqlFeature.WINDOWS_ORDERED_BY_CONSTANTS);
+        Expr nothing = new Expr.Literal(LiteralKind.NULL, "NULL", Span.NONE);
+        Expr value = constants
+                ? Expr.Literal.number(1)
+                : new Expr.Subquery(
+                        Query.of(Select.of(List.of(Item.of(nothing)), List.of(), Optional.empty())), Span.NONE);
+        return new OrderItem(value, false, Nulls.DEFAULT);
     }
 
     Window window(Window window) {

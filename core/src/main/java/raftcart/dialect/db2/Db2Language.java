@@ -86,6 +86,7 @@ public final class Db2Language {
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.SELECT_WITHOUT_FROM,
             SqlFeature.TYPED_DATES,
             SqlFeature.INSERT_DEFAULT_VALUES,

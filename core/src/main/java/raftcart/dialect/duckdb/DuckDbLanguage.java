@@ -33,6 +33,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
                     SqlFeature.CASTS_MAKE_TRUTH,

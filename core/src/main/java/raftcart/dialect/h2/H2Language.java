@@ -115,6 +115,7 @@ public final class H2Language {
                     SqlFeature.CASCADE,
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.STORED_GENERATED_COLUMNS,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.SCHEMA_GRANTS,

@@ -17,6 +17,14 @@ final class OracleCalls {
 
     static Optional<CallReading.Meaning> meaning(Expr.Call call) {
         List<Expr> a = call.arguments();
+        boolean hexadecimal = !call.canonical()
+                && call.function().equals("rawtohex")
+                && a.size() == 1
+                && a.get(0) instanceof Expr.Call id
+                && id.function().equals("sys_guid");
+        if (hexadecimal) {
+            return Optional.of(CallReading.Meaning.of(Expr.Call.of("uuid_hex").at(call.span())));
+        }
         boolean constant = !call.canonical()
                 && FUNCTIONS.contains(call.function())
                 && a.size() == 2

@@ -24,7 +24,10 @@ public final class OracleLanguage {
             new LexicalRules(
                     List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES, LexicalFeature.SUBSTITUTION_VARIABLES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.NULL_CONCATENATES_AS_EMPTY, GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),
+            Set.of(
+                    GrammarFeature.CURRENT_DATE_HAS_TIME,
+                    GrammarFeature.NULL_CONCATENATES_AS_EMPTY,
+                    GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),
             OperatorTable.ADDITIVE,
             Map.of(),
             OracleCalls::meaning);
@@ -109,6 +112,8 @@ public final class OracleLanguage {
                     SqlFeature.DEFERRABLE,
                     SqlFeature.CASCADE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.RANKS_WITHOUT_ORDER,
+            SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.ROW_COMPARISONS,
             SqlFeature.BOOLEAN_CONSTANTS,
             SqlFeature.CONDITIONS_ARE_VALUES,

@@ -105,6 +105,8 @@ public final class SnowflakeLanguage {
                     SqlFeature.CASCADE,
                     SqlFeature.CREATE_TABLE_LIKE,
                     SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.RANKS_WITHOUT_ORDER,
+            SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.NULL_FOR_ZERO_DIVISION,
             SqlFeature.VIEW_CHECK_OPTION,
             SqlFeature.ROW_VALUES,

@@ -45,6 +45,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.MEMBERS_BY_ALTER_ROLE,
                     SqlFeature.AT_TIME_ZONE,
@@ -117,6 +118,9 @@ public final class SqlServerLanguage {
                     SqlFeature.PARTIAL_INDEXES,
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.RANKS_WITHOUT_ORDER,
+            SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
+            SqlFeature.WINDOWS_ORDERED_BY_CONSTANTS,
             SqlFeature.FRAME_DISTANCES,
             SqlFeature.BOOLEAN_CONSTANTS,
             SqlFeature.CONDITIONS_ARE_VALUES,

@@ -75,6 +75,8 @@ public final class TeradataLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,
                     SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.RANKS_WITHOUT_ORDER,
+            SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.FRAME_DISTANCES,
             SqlFeature.BOOLEAN_CONSTANTS,
             SqlFeature.CONDITIONS_ARE_VALUES,

@@ -72,6 +72,8 @@ public enum GrammarFeature {
     REGEXP_OPERATOR,
     /** A regular expression behind REGEXP or RLIKE has to hold for the whole text. */
     REGEXP_OF_WHOLE_TEXTS,
+    /** CURRENT_DATE has a time of day. */
+    CURRENT_DATE_HAS_TIME,
     /** FROM may name the rows of a change, as in {@code FINAL TABLE (INSERT ...)}. */
     CHANGES_AS_TABLES,
     /** Keys are never enforced, whether they say so or not. */

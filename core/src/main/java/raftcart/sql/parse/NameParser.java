@@ -69,6 +69,9 @@ final class NameParser {
             if (parsing.has(GrammarFeature.SHORT_NOW) && first.isAnyWord("DATE", "TIME")) {
                 current = first.isWord("DATE") ? CurrentKind.DATE : CurrentKind.TIME;
             }
+            if (current == CurrentKind.DATE && parsing.has(GrammarFeature.CURRENT_DATE_HAS_TIME)) {
+                current = CurrentKind.LOCAL_TIMESTAMP;
+            }
             if (current != null) {
                 return parsing.has(GrammarFeature.PRESENT_IN_UTC)
                         ? inUtc(current, span)

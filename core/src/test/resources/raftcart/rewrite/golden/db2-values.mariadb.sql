@@ -98,7 +98,7 @@ SELECT LEFT(s, 3) FROM frame;
 SELECT RIGHT(c, 3) FROM frame;
 SELECT LPAD(s, 8, '0') FROM frame;
 SELECT CAST(NULL AS signed) FROM frame;
-SELECT UUID() FROM frame;
+SELECT UNHEX(REPLACE(UUID(), '-', '')) FROM frame;
 SELECT LAST_INSERT_ID() FROM frame;
 SELECT NEXTVAL(sq) FROM frame;
 SELECT LASTVAL(sq) FROM frame;
@@ -203,7 +203,8 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower
 -- 78:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
--- 81:8: RC0608 adapted: Function spelled otherwise: GENERATE_UNIQUE means new_uuid
+-- 81:8: RC0607 check: Function with a difference: uuid_bytes: 13 bytes on the source, in the order in which they are made
+-- 81:8: RC0608 adapted: Function spelled otherwise: GENERATE_UNIQUE means uuid_bytes
 -- 82:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 86:20: RC0602 by hand: No counterpart on the target: XMLSERIALIZE
 -- 93:8: RC0608 adapted: Function spelled otherwise: MAX means greatest

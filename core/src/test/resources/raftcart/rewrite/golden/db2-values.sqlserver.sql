@@ -100,7 +100,7 @@ SELECT LEFT(s, 3) FROM frame;
 SELECT RIGHT(c, 3) FROM frame;
 SELECT RIGHT(REPLICATE('0', 8) + LEFT(s, 8), 8) FROM frame;
 SELECT CAST(NULL AS int) FROM frame;
-SELECT NEWID() FROM frame;
+SELECT CAST(NEWID() AS varbinary(16)) FROM frame;
 SELECT SCOPE_IDENTITY() FROM frame;
 SELECT NEXT VALUE FOR sq FROM frame;
 -- RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
@@ -219,7 +219,8 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower
 -- 76:8: RC0607 check: Function with a difference: insert_text: a start beyond the end of the text gives NULL
 -- 79:8: RC0607 check: Function with a difference: lpad_with: the fill should be one character
--- 81:8: RC0608 adapted: Function spelled otherwise: GENERATE_UNIQUE means new_uuid
+-- 81:8: RC0607 check: Function with a difference: uuid_bytes: 13 bytes on the source, in the order in which they are made
+-- 81:8: RC0608 adapted: Function spelled otherwise: GENERATE_UNIQUE means uuid_bytes
 -- 82:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 84:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- 86:20: RC0602 by hand: No counterpart on the target: XMLSERIALIZE

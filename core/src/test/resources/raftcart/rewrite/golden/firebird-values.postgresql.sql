@@ -81,9 +81,9 @@ SELECT (a << 2) FROM frame;
 SELECT RANDOM() FROM frame;
 SELECT NEXTVAL('g') FROM frame;
 SELECT NEXTVAL('g') FROM frame;
-SELECT GEN_UUID() FROM frame;
+SELECT DECODE(REPLACE(CAST(GEN_RANDOM_UUID() AS text), '-', ''), 'hex') FROM frame;
 SELECT CHAR_TO_UUID(s) FROM frame;
-SELECT UUID_TO_CHAR(GEN_UUID()) FROM frame;
+SELECT UUID_TO_CHAR(DECODE(REPLACE(CAST(GEN_RANDOM_UUID() AS text), '-', ''), 'hex')) FROM frame;
 SELECT HASH(s) FROM frame;
 SELECT STRING_AGG(s, ',') FROM frame;
 SELECT STRING_AGG(s, ';') FROM frame;
@@ -164,10 +164,10 @@ COMMENT ON COLUMN frame.a IS 'x'
 -- 63:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
 -- 64:8: RC0608 adapted: Function spelled otherwise: BIN_AND means bit_and
 -- 65:8: RC0608 adapted: Function spelled otherwise: BIN_SHL means shift_left
--- 69:8: RC0606 check: Function is not in the dictionary: GEN_UUID
+-- 69:8: RC0608 adapted: Function spelled otherwise: GEN_UUID means uuid_bytes
 -- 70:8: RC0606 check: Function is not in the dictionary: CHAR_TO_UUID
 -- 71:8: RC0606 check: Function is not in the dictionary: UUID_TO_CHAR
--- 71:21: RC0606 check: Function is not in the dictionary: GEN_UUID
+-- 71:21: RC0608 adapted: Function spelled otherwise: GEN_UUID means uuid_bytes
 -- 72:8: RC0606 check: Function is not in the dictionary: HASH
 -- 73:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
 -- 74:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg

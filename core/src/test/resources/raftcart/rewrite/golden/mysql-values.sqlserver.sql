@@ -64,7 +64,7 @@ SELECT
     REPLICATE('x', a),
     REVERSE(s),
     UPPER(s),
-    DATALENGTH(s),
+    DATALENGTH(CAST(s COLLATE Latin1_General_100_BIN2_UTF8 AS varchar(max))),
     LEN(s)
 FROM frame;
 SELECT

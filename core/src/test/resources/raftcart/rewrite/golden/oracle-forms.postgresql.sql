@@ -9,7 +9,7 @@ CREATE TABLE kro.telescope (
     active character(1) DEFAULT 'Y' NOT NULL CHECK (active IN ('Y', 'N')),
     created timestamp(6) without time zone DEFAULT CURRENT_TIMESTAMP NOT NULL,
     updated timestamp(0) without time zone DEFAULT LOCALTIMESTAMP,
-    ext bytea DEFAULT GEN_RANDOM_UUID() CHECK (octet_length(ext) <= 16),
+    ext bytea DEFAULT DECODE(REPLACE(CAST(GEN_RANDOM_UUID() AS text), '-', ''), 'hex') CHECK (octet_length(ext) <= 16),
     doc text,
     span interval,
     full_name character varying(210) GENERATED ALWAYS AS (name || ' ' || active) STORED,
@@ -94,7 +94,10 @@ SELECT
     STRING_AGG(CAST(code AS text), ',') OVER (PARTITION BY flag ORDER BY code ROWS BETWEEN UNBOUNDED PRECEDING AND UNBOUNDED FOLLOWING)
 FROM obs_event;
 SELECT *
-FROM (SELECT a.*, ROW_NUMBER() OVER () AS rn FROM (SELECT * FROM telescope ORDER BY name LIMIT 20) a) t_73_15
+FROM (
+    SELECT a.*, ROW_NUMBER() OVER (ORDER BY a.name) AS rn
+    FROM (SELECT * FROM telescope ORDER BY name LIMIT 20) a
+) t_73_15
 WHERE rn > 10;
 WITH RECURSIVE tree_ AS (
     SELECT
@@ -240,7 +243,7 @@ SELECT
     PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY amount),
     MODE() WITHIN GROUP (ORDER BY flag),
     PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY amount),
-    WM_CONCAT(code),
+    STRING_AGG(CAST(code AS text), ','),
     CORR(amount, flag)
 FROM obs_event;
 SELECT GROUPING(a, b), GROUP_ID() FROM t GROUP BY CUBE (a, b);
@@ -274,8 +277,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 5:3: RC0502 adapted: Storage clauses left out: telescope_id: ON NULL
 -- 5:3: RC0502 adapted: Storage clauses left out: telescope_id: ORDER
 -- 14:3: RC0109 adapted: Fixed number of bytes kept by a check: ext: bytea with a check for at most 16 bytes
--- 14:23: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
--- 14:23: RC0608 adapted: Function spelled otherwise: SYS_GUID means new_uuid
+-- 14:23: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
 -- 15:3: RC0111 check: Type without counterpart crosses as text: doc: xmltype as text
 -- 18:3: RC0502 adapted: Storage clauses left out: USING INDEX (CREATE UNIQUE INDEX kro . telescope_pk ON kro . telescope ( telescope_id) TABLESPACE kro_idx PCTFREE 10)
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
@@ -311,7 +313,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 72:14: RC0609 adapted: Said in other words: the order of the aggregate as that of its window
 -- 72:14: RC0609 adapted: Said in other words: values put together as texts
 -- 73:16: RC0609 adapted: Said in other words: ROWNUM as a limit
--- 73:28: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
+-- 73:28: RC0609 adapted: Said in other words: ROWNUM as ROW_NUMBER() in the order of the rows
 -- 73:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 74:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 74:47: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
@@ -361,7 +363,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 123:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 123:110: RC0609 adapted: Said in other words: IGNORE NULLS as an array of what is not NULL
 -- 124:24: RC0608 adapted: Function spelled otherwise: STATS_MODE means mode_of
--- 124:95: RC0606 check: Function is not in the dictionary: WM_CONCAT
+-- 124:95: RC0609 adapted: Said in other words: values put together as texts
 -- 125:8: RC0608 adapted: Function spelled otherwise: GROUPING_ID means grouping
 -- 125:26: RC0606 check: Function is not in the dictionary: GROUP_ID
 -- 126:8: RC0608 adapted: Function spelled otherwise: TO_NUMBER means parse_number

@@ -79,7 +79,7 @@ SELECT DATE_ADD(d, INTERVAL (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 1 WHEN
 FROM frame;
 SELECT YEAR(d) FROM frame;
 SELECT CURRENT_TIMESTAMP(6) FROM frame;
-SELECT CURRENT_DATE FROM frame;
+SELECT LOCALTIMESTAMP FROM frame;
 SELECT CAST(a AS decimal(65,30)) / 4 FROM frame;
 SELECT CAST(a AS decimal(65,30)) / b FROM frame;
 SELECT MOD(a, 7) FROM frame;
@@ -123,7 +123,7 @@ SELECT ASCII(s) FROM frame;
 SELECT SOUNDEX(s) FROM frame;
 SELECT HEX(x) FROM frame;
 SELECT UNHEX('ff') FROM frame;
-SELECT UUID() FROM frame;
+SELECT UNHEX(REPLACE(UUID(), '-', '')) FROM frame;
 SELECT CURRENT_USER() FROM frame;
 SELECT UID FROM frame;
 SELECT CONNECTION_ID() FROM frame;
@@ -159,7 +159,7 @@ SELECT STDDEV_SAMP(CAST(a AS decimal(65,30))) FROM frame;
 -- SELECT MEDIAN(a) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- SELECT STATS_MODE(a) FROM frame
-SELECT WM_CONCAT(s) FROM frame;
+SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;
 SELECT XMLTYPE(cl) FROM frame;
 SELECT CASE c WHEN 'Y' THEN 1 ELSE 0 END FROM frame;
 SELECT NEXTVAL(sq) FROM frame;
@@ -187,7 +187,7 @@ SELECT a FROM frame LIMIT 10;
 SELECT a FROM (SELECT * FROM frame LIMIT 1) frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a;
 SELECT *
 FROM (
-    SELECT a, ROW_NUMBER() OVER () AS rn
+    SELECT a, ROW_NUMBER() OVER (ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a) AS rn
     FROM (SELECT a FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a LIMIT 20) t_132_41
 ) t_132_15
 WHERE rn > 10;
@@ -414,8 +414,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 86:8: RC0607 check: Function with a difference: soundex: the length of the code is not limited to four characters
 -- 87:8: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
 -- 88:8: RC0608 adapted: Function spelled otherwise: HEXTORAW means bytes_of_hex
--- 89:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
--- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means new_uuid
+-- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
 -- 91:8: RC0606 check: Function is not in the dictionary: UID
 -- 92:8: RC0608 adapted: Function spelled otherwise: USERENV means connection_id
 -- 93:8: RC0606 check: Function is not in the dictionary: SYS_CONTEXT with these 2 argument(s)
@@ -440,7 +439,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 113:8: RC0615 adapted: Division kept: an average with all of its digits
 -- 114:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
 -- 115:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
--- 116:8: RC0606 check: Function is not in the dictionary: WM_CONCAT
+-- 116:8: RC0608 adapted: Function spelled otherwise: WM_CONCAT means string_agg
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
 -- 122:76: RC0110 check: Number without precision is bounded: n: number without precision as decimal(65,30)
 -- 123:31: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
@@ -452,9 +451,9 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 131:1: RC0609 adapted: Said in other words: ROWNUM as a limit before rows are grouped and sorted
 -- 131:47: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 132:16: RC0609 adapted: Said in other words: ROWNUM as a limit
+-- 132:26: RC0609 adapted: Said in other words: ROWNUM as ROW_NUMBER() in the order of the rows
 -- 132:71: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 132:41: RC0609 adapted: Said in other words: a name for the query in FROM
--- 132:26: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 132:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 133:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 134:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query

@@ -66,7 +66,7 @@ SELECT (d + ((CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WH
 FROM frame;
 SELECT EXTRACT(YEAR FROM d) FROM frame;
 SELECT CURRENT_TIMESTAMP FROM frame;
-SELECT CURRENT_DATE FROM frame;
+SELECT LOCALTIMESTAMP FROM frame;
 SELECT CAST(a AS numeric) / 4 FROM frame;
 SELECT a / b FROM frame;
 SELECT MOD(a, 7) FROM frame;
@@ -108,7 +108,7 @@ SELECT ASCII(s) FROM frame;
 -- SELECT SOUNDEX(s) FROM frame
 SELECT UPPER(ENCODE(x, 'hex')) FROM frame;
 SELECT DECODE('ff', 'hex') FROM frame;
-SELECT GEN_RANDOM_UUID() FROM frame;
+SELECT DECODE(REPLACE(CAST(GEN_RANDOM_UUID() AS text), '-', ''), 'hex') FROM frame;
 SELECT CURRENT_USER FROM frame;
 SELECT UID FROM frame;
 SELECT PG_BACKEND_PID() FROM frame;
@@ -136,7 +136,7 @@ SELECT CAST(a AS double precision) / NULLIF(SUM(a) OVER (), 0) FROM frame;
 SELECT STDDEV_SAMP(a) FROM frame;
 SELECT PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY a) FROM frame;
 SELECT MODE() WITHIN GROUP (ORDER BY a) FROM frame;
-SELECT WM_CONCAT(s) FROM frame;
+SELECT STRING_AGG(s, ',') FROM frame;
 SELECT XMLTYPE(cl) FROM frame;
 SELECT CASE c WHEN 'Y' THEN 1 ELSE 0 END FROM frame;
 SELECT NEXTVAL('sq') FROM frame;
@@ -163,7 +163,10 @@ SELECT a FROM frame WHERE DATE_TRUNC('day', d) = DATE_TRUNC('day', LOCALTIMESTAM
 SELECT a FROM frame LIMIT 10;
 SELECT a FROM (SELECT * FROM frame LIMIT 1) frame ORDER BY a;
 SELECT *
-FROM (SELECT a, ROW_NUMBER() OVER () AS rn FROM (SELECT a FROM frame ORDER BY a LIMIT 20) t_132_41) t_132_15
+FROM (
+    SELECT a, ROW_NUMBER() OVER (ORDER BY a) AS rn
+    FROM (SELECT a FROM frame ORDER BY a LIMIT 20) t_132_41
+) t_132_15
 WHERE rn > 10;
 SELECT x.a, y.s
 FROM frame x
@@ -345,8 +348,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 86:1: RC0602 by hand: No counterpart on the target: the function soundex with 1 argument(s) has no counterpart in postgresql
 -- 87:8: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
 -- 88:8: RC0608 adapted: Function spelled otherwise: HEXTORAW means bytes_of_hex
--- 89:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
--- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means new_uuid
+-- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
 -- 91:8: RC0606 check: Function is not in the dictionary: UID
 -- 92:8: RC0608 adapted: Function spelled otherwise: USERENV means connection_id
 -- 93:8: RC0606 check: Function is not in the dictionary: SYS_CONTEXT with these 2 argument(s)
@@ -364,7 +366,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 112:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
 -- 115:8: RC0608 adapted: Function spelled otherwise: STATS_MODE means mode_of
--- 116:8: RC0606 check: Function is not in the dictionary: WM_CONCAT
+-- 116:8: RC0608 adapted: Function spelled otherwise: WM_CONCAT means string_agg
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
 -- 123:31: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 125:34: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
@@ -374,8 +376,8 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 130:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 131:1: RC0609 adapted: Said in other words: ROWNUM as a limit before rows are grouped and sorted
 -- 132:16: RC0609 adapted: Said in other words: ROWNUM as a limit
+-- 132:26: RC0609 adapted: Said in other words: ROWNUM as ROW_NUMBER() in the order of the rows
 -- 132:41: RC0609 adapted: Said in other words: a name for the query in FROM
--- 132:26: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 132:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 133:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 134:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query

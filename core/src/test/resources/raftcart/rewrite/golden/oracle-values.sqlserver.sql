@@ -82,7 +82,7 @@ SELECT DATEADD(day, (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' TH
 FROM frame;
 SELECT YEAR(d) FROM frame;
 SELECT SYSDATETIMEOFFSET() FROM frame;
-SELECT CAST(GETDATE() AS DATE) FROM frame;
+SELECT SYSDATETIME() FROM frame;
 SELECT CAST(a AS DECIMAL(38, 10)) / 4 FROM frame;
 SELECT a / b FROM frame;
 SELECT (a % 7) FROM frame;
@@ -105,7 +105,7 @@ SELECT CASE WHEN LEN(s) >= 3 THEN RIGHT(s, 3) ELSE NULL END FROM frame;
 SELECT SUBSTRING(s, 1, 3) FROM frame;
 SELECT SUBSTRING(s, CHARINDEX('-', s) + 1, LEN(s)) FROM frame;
 SELECT LEN(s) FROM frame;
-SELECT DATALENGTH(s) FROM frame;
+SELECT DATALENGTH(CAST(s COLLATE Latin1_General_100_BIN2_UTF8 AS varchar(max))) FROM frame;
 SELECT RIGHT(REPLICATE('0', 8) + LEFT(a, 8), 8) FROM frame;
 SELECT LEFT(s + REPLICATE(' ', 10), 10) FROM frame;
 SELECT LTRIM(s, '0') FROM frame;
@@ -127,14 +127,13 @@ SELECT ASCII(s) FROM frame;
 SELECT SOUNDEX(s) FROM frame;
 SELECT CONVERT(VARCHAR(MAX), x, 2) FROM frame;
 SELECT CONVERT(VARBINARY(MAX), 'ff', 2) FROM frame;
-SELECT NEWID() FROM frame;
+SELECT CAST(NEWID() AS varbinary(16)) FROM frame;
 SELECT CURRENT_USER FROM frame;
 SELECT UID FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function connection_id has no counterpart in sqlserver
 -- SELECT USERENV('SESSIONID') FROM frame
 SELECT SYS_CONTEXT('USERENV', 'IP_ADDRESS') FROM frame;
--- RC0602 by hand: No counterpart on the target: the column ROWNUM
--- SELECT ROWNUM FROM frame
+SELECT ROW_NUMBER() OVER (ORDER BY (SELECT NULL)) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the column ROWID, a row's address
 -- SELECT ROWID FROM frame
 SELECT ORA_HASH(s) FROM frame;
@@ -166,7 +165,7 @@ SELECT STDEV(a) FROM frame;
 -- SELECT MEDIAN(a) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
 -- SELECT STATS_MODE(a) FROM frame
-SELECT WM_CONCAT(s) FROM frame;
+SELECT STRING_AGG(s, ',') FROM frame;
 SELECT XMLTYPE(cl) FROM frame;
 SELECT CASE c WHEN 'Y' THEN 1 ELSE 0 END FROM frame;
 SELECT NEXT VALUE FOR sq FROM frame;
@@ -195,8 +194,12 @@ FROM frame
 WHERE CAST(CAST(d AS DATE) AS DATETIME2) = CAST(CAST(SYSDATETIME() AS DATE) AS DATETIME2);
 SELECT TOP 10 a FROM frame;
 SELECT a FROM (SELECT TOP 1 * FROM frame) frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a;
--- RC0602 by hand: No counterpart on the target: the column ROWNUM
--- SELECT * FROM (SELECT a, ROWNUM rn FROM (SELECT a FROM frame ORDER BY a) WHERE ROWNUM <= 20) WHERE rn > 10
+SELECT *
+FROM (
+    SELECT a, ROW_NUMBER() OVER (ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a) AS rn
+    FROM (SELECT TOP 20 a FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a) t_132_41
+) t_132_15
+WHERE rn > 10;
 SELECT x.a, y.s
 FROM frame x
 LEFT JOIN frame y ON x.id = y.p AND y.a = 5;
@@ -284,8 +287,7 @@ SELECT a FROM frame ORDER BY s;
 SELECT a FROM frame ORDER BY CASE WHEN s IS NULL THEN 0 ELSE 1 END, s DESC;
 SELECT a FROM frame ORDER BY (SELECT NULL) OFFSET 5 ROWS FETCH NEXT 5 ROWS ONLY;
 SELECT DISTINCT a FROM frame;
--- RC0602 by hand: No counterpart on the target: the column ROWNUM
--- SELECT frame.*, ROWNUM FROM frame
+SELECT frame.*, ROW_NUMBER() OVER (ORDER BY (SELECT NULL)) FROM frame;
 -- RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- SELECT COUNT(*) INTO x FROM frame
 SELECT a
@@ -435,12 +437,11 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 84:8: RC0608 adapted: Function spelled otherwise: CHR means char_of
 -- 87:8: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
 -- 88:8: RC0608 adapted: Function spelled otherwise: HEXTORAW means bytes_of_hex
--- 89:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
--- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means new_uuid
+-- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
 -- 91:8: RC0606 check: Function is not in the dictionary: UID
 -- 92:1: RC0602 by hand: No counterpart on the target: the function connection_id has no counterpart in sqlserver
 -- 93:8: RC0606 check: Function is not in the dictionary: SYS_CONTEXT with these 2 argument(s)
--- 94:1: RC0602 by hand: No counterpart on the target: the column ROWNUM
+-- 94:8: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 95:1: RC0602 by hand: No counterpart on the target: the column ROWID, a row's address
 -- 96:8: RC0606 check: Function is not in the dictionary: ORA_HASH
 -- 97:8: RC0606 check: Function is not in the dictionary: VSIZE
@@ -459,7 +460,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
 -- 114:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in sqlserver
 -- 115:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
--- 116:8: RC0606 check: Function is not in the dictionary: WM_CONCAT
+-- 116:8: RC0608 adapted: Function spelled otherwise: WM_CONCAT means string_agg
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
 -- 120:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- 122:76: RC0110 check: Number without precision is bounded: n: number without precision as DECIMAL(38,10)
@@ -471,7 +472,11 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 130:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 131:1: RC0609 adapted: Said in other words: ROWNUM as a limit before rows are grouped and sorted
 -- 131:47: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 132:1: RC0602 by hand: No counterpart on the target: the column ROWNUM
+-- 132:16: RC0609 adapted: Said in other words: ROWNUM as a limit
+-- 132:26: RC0609 adapted: Said in other words: ROWNUM as ROW_NUMBER() in the order of the rows
+-- 132:71: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 132:41: RC0609 adapted: Said in other words: a name for the query in FROM
+-- 132:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 133:1: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 134:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 134:121: RC0611 adapted: NULLs sorted as on the source: NULLs last
@@ -492,7 +497,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 145:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 146:15: RC0624 check: Sample drawn otherwise
 -- 148:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 151:1: RC0602 by hand: No counterpart on the target: the column ROWNUM
+-- 151:17: RC0627 check: Said in other words, with a difference: ROWNUM as ROW_NUMBER(): rows are counted as they come
 -- 152:17: RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- 153:34: RC0609 adapted: Said in other words: rows looked for in a query, with EXISTS
 -- 154:29: RC0609 adapted: Said in other words: a comparison with any of some values

@@ -159,7 +159,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- findings
 -- 3:94: RC0115 check: Array becomes a JSON array: tags: array as CLOB
 -- 3:179: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
--- 3:179: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
+-- 3:179: RC0607 check: Function with a difference: new_uuid: 16 bytes, not a text with hyphens
 -- 4:1: RC0602 by hand: No counterpart on the target: an upsert of this form
 -- 5:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 6:31: RC0614 adapted: Condition made explicit: a truth value as a condition

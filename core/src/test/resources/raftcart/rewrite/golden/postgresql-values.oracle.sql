@@ -213,7 +213,7 @@ CREATE TABLE p (
 -- findings
 -- 2:177: RC0115 check: Array becomes a JSON array: arr: array as CLOB
 -- 2:203: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
--- 2:203: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
+-- 2:203: RC0607 check: Function with a difference: new_uuid: 16 bytes, not a text with hyphens
 -- 3:27: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 5:26: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
 -- 5:9: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing

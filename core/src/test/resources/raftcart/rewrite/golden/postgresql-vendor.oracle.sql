@@ -222,7 +222,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:276: RC0111 check: Type without counterpart crosses as text: cit: public.citext as CLOB
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as CLOB
 -- 68:1: RC0609 adapted: Said in other words: the schema public is left out
--- 80:247: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
+-- 80:247: RC0607 check: Function with a difference: new_uuid: 16 bytes, not a text with hyphens
 -- 81:5: RC0502 adapted: Storage clauses left out: STORED: the value is computed at reading
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL

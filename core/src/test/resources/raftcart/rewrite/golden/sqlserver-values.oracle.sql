@@ -444,7 +444,7 @@ FROM frame;
 -- 64:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 65:8: RC0609 adapted: Said in other words: choose_text in other words
 -- 70:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
--- 70:8: RC0607 check: Function with a difference: new_uuid: 32 hexadecimal digits without hyphens
+-- 70:8: RC0607 check: Function with a difference: new_uuid: 16 bytes, not a text with hyphens
 -- 71:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
 -- 72:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in oracle
 -- 73:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
