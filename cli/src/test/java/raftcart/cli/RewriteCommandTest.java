@@ -135,7 +135,9 @@ class RewriteCommandTest {
         assertThat(run.err())
                 .contains("b.sql:1:1: RC0601")
                 .contains("byte 2 is zero")
-                .contains("l.sql:2:1: RC0601")
+                .contains("l.sql:2:9: RC0601")
                 .contains("--encoding");
+        assertThat(run.out())
+                .contains("-- RC0601 by hand: the rest of " + latin + " is missing here; line 2, column 9");
     }
 }

@@ -6,7 +6,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
 import java.nio.charset.Charset;
+import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 
@@ -53,31 +56,42 @@ public final class TextSource {
                 1 << 16);
     }
 
-    /** The line, from 1, of the first bytes that are no characters of the encoding; 1 if there are none. */
-    public static int firstBadLine(InputStream bytes, Charset encoding) throws IOException {
-        BufferedInputStream in = new BufferedInputStream(bytes, 1 << 16);
-        java.io.ByteArrayOutputStream line = new java.io.ByteArrayOutputStream();
-        int number = 1;
-        for (int b = in.read(); b >= 0; b = in.read()) {
-            line.write(b);
-            if (b == '\n' || line.size() > 1 << 20) {
-                if (!isText(line.toByteArray(), encoding)) {
-                    return number;
-                }
-                number += b == '\n' ? 1 : 0;
-                line.reset();
-            }
+    /**
+     * Where a character stands.
+     *
+     * @param line from 1
+     * @param column from 1, in characters
+     */
+    public record Place(int line, int column) {
+        private static final Place START = new Place(1, 1);
+
+        private Place behind(char c) {
+            return c == '\n' ? new Place(line + 1, 1) : new Place(line, column + 1);
         }
-        return isText(line.toByteArray(), encoding) ? 1 : number;
     }
 
-    private static boolean isText(byte[] bytes, Charset encoding) {
-        try {
-            encoding.newDecoder().decode(java.nio.ByteBuffer.wrap(bytes));
-            return true;
-        } catch (java.nio.charset.CharacterCodingException e) {
-            return false; // that is the question
+    /** The place of the first bytes that are no characters of the encoding, or the end if there are none. */
+    public static Place firstBad(InputStream bytes, Charset encoding) throws IOException {
+        CharsetDecoder decoder = encoding.newDecoder();
+        ByteBuffer in = ByteBuffer.allocate(1 << 16);
+        CharBuffer out = CharBuffer.allocate(1 << 16);
+        Place place = Place.START;
+        boolean bad = false;
+        boolean end = false;
+        while (!bad && !end) {
+            int read = bytes.read(in.array(), in.position(), in.remaining());
+            end = read < 0;
+            in.position(in.position() + Math.max(read, 0));
+            in.flip();
+            bad = decoder.decode(in, out, end).isError();
+            in.compact();
+            out.flip();
+            while (out.hasRemaining()) {
+                place = place.behind(out.get());
+            }
+            out.clear();
         }
+        return place;
     }
 
     private static boolean starts(byte[] bytes, int... marks) {

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
-import java.io.Reader;
 import java.io.Writer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -121,38 +120,42 @@ final class RewriteRun {
                         ? Files.newInputStream(input.file().get())
                         : System.in;
                 Writer out = writer(input)) {
-            Reader reader = TextSource.open(bytes, encoding);
-            rewriter.rewrite(reader, out, result -> {
-                summary.add(result.outcome());
-                boolean defect = result.findings().stream().anyMatch(f -> f.code() == FindingCode.DEFECT);
-                defects += defect ? 1 : 0;
-                view.statement(input.name(), result);
-            });
-        } catch (CharacterCodingException e) {
-            unreadable(
-                    input,
-                    summary,
-                    badLine(input),
-                    "the text is not in " + encoding + "; say what it is in with --encoding");
-        } catch (TextSource.NotText e) {
-            unreadable(input, summary, 1, e.getMessage());
+            try {
+                rewriter.rewrite(TextSource.open(bytes, encoding), out, result -> {
+                    summary.add(result.outcome());
+                    boolean defect = result.findings().stream().anyMatch(f -> f.code() == FindingCode.DEFECT);
+                    defects += defect ? 1 : 0;
+                    view.statement(input.name(), result);
+                });
+            } catch (CharacterCodingException e) {
+                String reason = "the text is not in " + encoding + "; say what it is in with --encoding";
+                unreadable(input, summary, out, bad(input), reason);
+            } catch (TextSource.NotText e) {
+                unreadable(input, summary, out, new TextSource.Place(1, 1), e.getMessage());
+            }
         }
         all.add(summary);
     }
 
-    private int badLine(Input input) throws IOException {
+    private TextSource.Place bad(Input input) throws IOException {
         if (input.file().isEmpty()) {
-            return 1;
+            return new TextSource.Place(1, 1);
         }
         try (InputStream bytes = Files.newInputStream(input.file().get())) {
-            return TextSource.firstBadLine(bytes, encoding);
+            return TextSource.firstBad(bytes, encoding);
         }
     }
 
-    private void unreadable(Input input, Summary summary, int line, String reason) {
+    /** Says, in what is written too, that the rest of the text is missing from there. */
+    private void unreadable(Input input, Summary summary, Writer out, TextSource.Place place, String reason)
+            throws IOException {
         summary.add(Outcome.BY_HAND);
-        PlacedFinding finding = new PlacedFinding(FindingCode.NOT_UNDERSTOOD, line, 1, reason);
-        view.statement(input.name(), new StatementResult(line, 1, Outcome.BY_HAND, "", "", List.of(finding)));
+        PlacedFinding finding = new PlacedFinding(FindingCode.NOT_UNDERSTOOD, place.line(), place.column(), reason);
+        out.write("-- " + FindingCode.NOT_UNDERSTOOD.code() + " by hand: the rest of " + input.name()
+                + " is missing here; line " + place.line() + ", column " + place.column() + ": " + reason + "\n");
+        view.statement(
+                input.name(),
+                new StatementResult(place.line(), place.column(), Outcome.BY_HAND, "", "", List.of(finding)));
     }
 
     private Writer writer(Input input) throws IOException {
