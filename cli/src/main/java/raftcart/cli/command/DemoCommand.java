@@ -32,8 +32,8 @@ import raftcart.workspace.Workspace;
         name = "demo",
         description = {
             "Show a whole migration on servers of its own.",
-            "Starts a MariaDB and a PostgreSQL server, makes the demo database in the first, moves it to the second",
-            "and compares both. Nothing is left behind unless --keep is given."
+            "Starts a MariaDB and a PostgreSQL server, makes the demo database in the first, moves it to the second "
+                    + "and compares both. Nothing is left behind unless --keep is given."
         })
 final class DemoCommand implements Callable<Integer>, CommonOptions.Holder {
     private static final String DATABASE = "kestrel_ridge";

@@ -26,9 +26,9 @@ import raftcart.rewrite.TokenRules;
         name = "rewrite",
         description = {
             "Translate SQL text from one dialect to another, without any database.",
-            "Reads files, folders, or standard input (-); prints the translated text. What a person should look at",
-            "goes to standard error as FILE:LINE:COLUMN: CODE outcome: message. A statement that is left by hand",
-            "stands in the output as a comment with its source."
+            "Reads files, folders, or standard input (-); prints the translated text. What a person should look at "
+                    + "goes to standard error as FILE:LINE:COLUMN: CODE outcome: message. A statement that is left by "
+                    + "hand stands in the output as a comment with its source."
         },
         footer = {
             "",

@@ -260,7 +260,11 @@ class FunctionExecutionTest {
         try {
             String found = engines.rows(target, result.text(), false).get(0);
             compared++;
-            if (!found.equals(expected) && !differs) {
+            // What tells the time may have moved on, which the source then says too.
+            boolean moved = !found.equals(expected)
+                    && !differs
+                    && engines.rows(source, sql, false).get(0).equals(found);
+            if (!found.equals(expected) && !differs && !moved) {
                 failures.add(
                         source + " " + sql + " = " + expected + "; " + target + " " + result.text() + " = " + found);
             }
