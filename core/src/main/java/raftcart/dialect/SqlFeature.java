@@ -635,6 +635,8 @@ public enum SqlFeature {
     WINDOWS_ORDERED_BY_CONSTANTS,
     /** A unique identifier has a type of its own, and has to be made a text where one is wanted. */
     UNIQUE_IDS_ARE_NO_TEXTS,
+    /** Columns of a fixed length compare with each other, and with constants, as if padded. */
+    FIXED_TEXTS_COMPARE_PADDED,
     /** Time zones have the names that Windows gives them. */
     ZONES_OF_WINDOWS,
     /** Time zones have names where the server's tables of them have been filled. */

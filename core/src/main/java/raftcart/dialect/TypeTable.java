@@ -42,6 +42,11 @@ public interface TypeTable {
         return Map.of();
     }
 
+    /** True for a type whose values the engine renews at every change of a row, and which nobody else gives. */
+    default boolean renews(TypeName type) {
+        return false;
+    }
+
     /** True for a collation that sorts texts by the rules of one language. */
     default boolean sortsByLanguage(String collation) {
         return false;

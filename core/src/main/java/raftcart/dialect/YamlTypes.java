@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.math.BigInteger;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -27,18 +28,22 @@ import raftcart.type.ValueChoices;
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
  * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
+ * {@code renewed} names the types whose values the engine gives itself, and again at every change of a row.
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
  * holds whole numbers.
  * {@code neutral collations} matches the names of collations that are of no one language.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
+    /** The digits that an asterisk in their place stands for. */
+    private static final int MOST_DIGITS = 38;
+
     private static final Set<String> READ =
             Set.of(("binary bits blob bool bytes char date decimal enum fixed float float32 float64 int16 int24 "
                             + "int32 int64 int8 json number opaque seconds set text time timestamp timestamptz timetz uint16 uint24 uint32 uint64 uint8 uuid varbinary varbits varchar year")
                     .split(" "));
     private static final Set<String> WRITTEN = Set.of(
-            ("address interval binary bits blob bool char date decimal duration enum float32 float64 int8 int16 int24 int32 int64 "
+            ("address interval xml binary bits blob bool char date decimal duration enum float32 float64 int8 int16 int24 int32 int64 "
                             + "json number set text time timestamp timestamptz uint8 uint16 uint24 uint32 uint64 uuid "
                             + "varbinary varchar year array opaque")
                     .split(" "));
@@ -47,6 +52,7 @@ public final class YamlTypes implements TypeTable {
     private final Map<String, JsonNode> write = new HashMap<>();
 
     private final Map<String, Integer> wholeColumns = new HashMap<>();
+    private final Set<String> renewed = new HashSet<>();
 
     private Optional<Pattern> neutralCollations = Optional.empty();
     private Optional<String> exactTexts = Optional.empty();
@@ -72,6 +78,7 @@ public final class YamlTypes implements TypeTable {
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
                 types.wholeColumns.putAll(base.wholeColumns);
+                types.renewed.addAll(base.renewed);
                 types.neutralCollations = base.neutralCollations;
             }
             if (document.has("neutral collations")) {
@@ -81,6 +88,7 @@ public final class YamlTypes implements TypeTable {
             if (document.has("exact texts")) {
                 types.exactTexts = Optional.of(document.get("exact texts").asText());
             }
+            document.path("renewed").forEach(n -> types.renewed.add(n.asText()));
             document.path("whole columns")
                     .properties()
                     .forEach(
@@ -142,6 +150,11 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public boolean renews(TypeName type) {
+                return base.renews(type);
+            }
+
+            @Override
             public Map<String, Integer> wholeColumns() {
                 return base.wholeColumns();
             }
@@ -169,6 +182,11 @@ public final class YamlTypes implements TypeTable {
                 && neutralCollations
                         .filter(n -> !n.matcher(collation).matches())
                         .isPresent();
+    }
+
+    @Override
+    public boolean renews(TypeName type) {
+        return renewed.contains(type.name());
     }
 
     @Override
@@ -233,10 +251,13 @@ public final class YamlTypes implements TypeTable {
         };
     }
 
+    /** A scale beyond the precision, or below zero, has no twin elsewhere: the digits are those that hold the values. */
     private static LogicalType decimal(int precision, int scale) {
-        // A scale beyond the precision, or below zero, has no twin elsewhere: an unbounded number holds the values.
-        boolean odd = precision < 0 || scale < 0 || scale > precision;
-        return odd ? new LogicalType.Decimal(0, 0, false) : new LogicalType.Decimal(precision, scale, false);
+        int most = precision == TypeName.MAX ? MOST_DIGITS : precision;
+        int digits = Math.max(most - Math.min(scale, 0), scale);
+        return most == 0
+                ? new LogicalType.Decimal(0, 0, false)
+                : new LogicalType.Decimal(digits, Math.max(scale, 0), false);
     }
 
     @Override
@@ -246,9 +267,9 @@ public final class YamlTypes implements TypeTable {
             String sql = inKey.asText();
             return TypeChoice.of(sql, type).note(FindingCode.TEXT_KEY_LENGTH, sql);
         }
-        Optional<TypeChoice> interval = interval(type);
-        if (interval.isPresent()) {
-            return interval.get();
+        Optional<TypeChoice> shared = shared(type);
+        if (shared.isPresent()) {
+            return shared.get();
         }
         JsonNode wideKey = write.get("uint64 in identity");
         if (use.identity() && wideKey != null && type instanceof LogicalType.Int i && i.unsigned() && i.bits() == 64) {
@@ -284,10 +305,13 @@ public final class YamlTypes implements TypeTable {
         return ofRange(choice, type, use);
     }
 
-    private Optional<TypeChoice> interval(LogicalType type) {
-        return type instanceof LogicalType.Opaque opaque && opaque.isInterval()
-                ? Optional.ofNullable(write.get(span(opaque.nativeName()))).map(e -> TypeChoice.of(e.asText(), type))
-                : Optional.empty();
+    /** The choice for a span of time or an XML document, which some engines have, each under a name of its own. */
+    private Optional<TypeChoice> shared(LogicalType type) {
+        if (!(type instanceof LogicalType.Opaque opaque) || !opaque.isInterval() && !opaque.isXml()) {
+            return Optional.empty();
+        }
+        String key = opaque.isXml() ? "xml" : span(opaque.nativeName());
+        return Optional.ofNullable(write.get(key)).map(e -> TypeChoice.of(e.asText(), type));
     }
 
     /** The entry for a span of time: of months, of days and parts of them, or of both. */

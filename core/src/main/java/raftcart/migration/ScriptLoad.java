@@ -154,12 +154,18 @@ final class ScriptLoad {
             counts.get(rows.table()).loaded += rows.rows() > 0 ? rows.rows() : changed;
             return Optional.empty();
         } catch (SQLException e) {
-            if (!target.isRowFault(e)) {
+            if (endsLoad(e)) {
                 throw e;
             }
             connection.rollback(before);
             return Optional.of(e.getMessage());
         }
+    }
+
+    /** True for what no statement is to blame for: the connection, other transactions, the server itself. */
+    private static boolean endsLoad(SQLException e) {
+        String state = e.getSQLState() == null ? "" : e.getSQLState();
+        return state.matches("(08|40|53|57|58|XX).*");
     }
 
     private long change(String sql) throws SQLException {

@@ -361,7 +361,15 @@ final class ColumnAdapter {
                     column.span(),
                     "NOT NULL of the computed column " + column.name().text() + " is left out");
         }
-        return left ? Optional.empty() : column.notNull();
+        boolean renewed = column.type().filter(adapter.from.types()::renews).isPresent();
+        if (renewed) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    column.name().text()
+                            + " is NULL until something gives it a value, as the source did at every change");
+        }
+        return left || renewed ? Optional.empty() : column.notNull();
     }
 
     /** MariaDB computes nothing from a column that it numbers. */

@@ -20,11 +20,19 @@ public final class ColumnFactory {
     private ColumnFactory() {}
 
     /** True where two texts of the column are equal that differ in the case of their letters alone. */
-    public static boolean ignoresCase(ColumnDefinition column, Optional<String> collationOfTable, Language language) {
+    public static boolean ignoresCase(
+            ColumnDefinition column, LogicalType type, Optional<String> collationOfTable, Language language) {
         String collation =
                 column.collation().or(() -> collationOfTable).orElse("").toLowerCase(Locale.ROOT);
         boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
-        return TableAdapter.saysItIgnoresCase(column) || language.has(SqlFeature.IGNORES_CASE) && !binary;
+        return TableAdapter.saysItIgnoresCase(column)
+                || isText(type) && language.has(SqlFeature.IGNORES_CASE) && !binary;
+    }
+
+    /** True for letters; those of a unique identifier are digits. */
+    private static boolean isText(LogicalType type) {
+        boolean digits = type instanceof LogicalType.Uuid || type instanceof LogicalType.Address;
+        return KindFinder.kind(type) == ValueKind.TEXT && !digits;
     }
 
     /** The name of a column's collation, or of that of its table; empty where neither says one. */

@@ -3,7 +3,6 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
 import raftcart.dialect.PagingStyle;
@@ -27,7 +26,6 @@ import raftcart.sql.tree.TableRef;
 
 /** Changes queries so that they give on the target what they give on the source. */
 class QueryAdapter extends ExprAdapter {
-    private static final Set<String> DUMMIES = Set.of("dual", "sysibm.sysdummy1", "sysdummy1", "rdb$database");
 
     /** Common tables that parts of the query being adapted became. */
     private Optional<List<CommonTable>> hoisted = Optional.empty();
@@ -225,7 +223,7 @@ class QueryAdapter extends ExprAdapter {
         if (!(table instanceof TableRef.Table named) || named.alias().isPresent()) {
             return false;
         }
-        return isDummy(named.name().key());
+        return DummyTables.isOne(named.name(), from);
     }
 
     @Override
@@ -409,13 +407,9 @@ class QueryAdapter extends ExprAdapter {
     private void ofTheEngine(TableRef.Table table) {
         String key = table.name().key();
         boolean catalog = LanguageResources.catalogs(from.name()).matcher(key).matches();
-        if (catalog && scope.commonTable(table.name()).isEmpty() && !isDummy(key)) {
+        if (catalog && scope.commonTable(table.name()).isEmpty() && !DummyTables.isOne(table.name(), from)) {
             note(FindingCode.ENGINE_CATALOG, table.span(), table.name().toString());
         }
-    }
-
-    private boolean isDummy(String key) {
-        return key.equalsIgnoreCase(from.dummyTable()) || DUMMIES.contains(key);
     }
 
     private TableRef derived(TableRef.Derived original, TableRef.Derived adapted) {

@@ -32,6 +32,7 @@ import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
+import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
@@ -137,12 +138,11 @@ final class TableAdapter {
     KnownColumn known(ColumnDefinition column, Optional<String> ofTable) {
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean notNull = key || column.notNull().orElse(false);
+        Optional<LogicalType> type = ColumnFactory.type(column, adapter)
+                .map(t -> column.identity().isPresent() ? columns.numberedType(t) : t);
+        LogicalType perhaps = type.orElse(new LogicalType.Text(0));
         return new KnownColumn(
-                column.name(),
-                ColumnFactory.type(column, adapter)
-                        .map(t -> column.identity().isPresent() ? columns.numberedType(t) : t),
-                notNull,
-                ColumnFactory.ignoresCase(column, ofTable, adapter.from));
+                column.name(), type, notNull, ColumnFactory.ignoresCase(column, perhaps, ofTable, adapter.from));
     }
 
     /** True where the column says itself that its texts compare without regard to case. */

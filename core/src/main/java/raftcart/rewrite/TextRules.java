@@ -211,7 +211,13 @@ final class TextRules {
                 ? ValueKind.NULL
                 : adapter.kind(call.arguments().get(0));
         boolean text = first == ValueKind.TEXT || letters && first == ValueKind.UNKNOWN;
-        if (compares && differs && text) {
+        // A column that is known compares letter by letter on the target, too, as its definition says so there.
+        boolean exact = !adapter.from.has(SqlFeature.IGNORES_CASE)
+                && text
+                && adapter.facts(call.arguments().get(0))
+                        .flatMap(ColumnFacts::type)
+                        .isPresent();
+        if (compares && differs && text && !exact) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }
     }
@@ -278,10 +284,21 @@ final class TextRules {
                             .type()
                             .filter(LogicalType.Char.class::isInstance)
                             .isPresent();
-            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING)) {
-                adapter.note(FindingCode.PADDING, span, "");
+            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING) && !arePadded(expressions)) {
+                adapter.note(FindingCode.PADDING, span, named(e));
             }
         }
+    }
+
+    /** True where the target, too, compares texts of a fixed length, or such and constants, as if they were padded. */
+    private boolean arePadded(List<Expr> compared) {
+        return adapter.to.has(SqlFeature.FIXED_TEXTS_COMPARE_PADDED)
+                && compared.stream()
+                        .allMatch(e -> e instanceof Expr.Literal
+                                || adapter.facts(e)
+                                        .flatMap(ColumnFacts::type)
+                                        .filter(LogicalType.Char.class::isInstance)
+                                        .isPresent());
     }
 
     /** True for a number or date that a function finds in a text, which is compared as such. */

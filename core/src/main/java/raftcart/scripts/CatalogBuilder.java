@@ -33,6 +33,12 @@ final class CatalogBuilder {
     private static final Pattern STRUCTURAL =
             Pattern.compile("(?is)\\s*(create|alter|drop|comment|rename|grant|revoke|exec(ute)?\\s+sp_)\\b.*");
 
+    /** The changes of rows that are kept for a person one by one. */
+    private static final int MOST_CHANGES = 200;
+
+    /** The characters of such a change that are kept. */
+    private static final int LONGEST_CHANGE = 100_000;
+
     private final Language language;
     private final ObjectNames names;
     private final Definitions definitions;
@@ -42,6 +48,7 @@ final class CatalogBuilder {
     private final Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
     private final List<CodeObject> code = new ArrayList<>();
     private Optional<TableDraft> copied = Optional.empty();
+    private int changesLeft;
 
     CatalogBuilder(Language language) {
         this.language = language;
@@ -79,9 +86,28 @@ final class CatalogBuilder {
                             .filter(c -> c == '\n')
                             .count();
             Optional<String> reason = one.statement().isPresent()
-                    ? apply(one.statement().get(), text)
+                    ? RowChanges.single(one.statement().get(), language).stream()
+                            .flatMap(s -> apply(s, text).stream())
+                            .findFirst()
                     : Optional.of(one.failure().orElseThrow().reason());
-            reason.filter(r -> STRUCTURAL.matcher(text).matches()).ifPresent(r -> leave(r, text, file, line));
+            boolean structural = STRUCTURAL.matcher(text).matches();
+            boolean rows = RowChanges.WORDS.matcher(text).matches();
+            if (reason.isPresent() && structural) {
+                leave(reason.get(), text, file, line);
+            } else if (reason.isPresent() && rows) {
+                leaveRows(reason.get(), text, file, line);
+            }
+        }
+    }
+
+    /** Keeps a change of rows for a person; of very many the first ones, and how many there were. */
+    private void leaveRows(String reason, String text, String file, int line) {
+        changesLeft++;
+        String more =
+                changesLeft == MOST_CHANGES ? "; what follows of this kind is not listed, `raftcart rewrite` does" : "";
+        if (changesLeft <= MOST_CHANGES) {
+            boolean all = text.length() <= LONGEST_CHANGE;
+            leave(reason + more, all ? text : text.substring(0, LONGEST_CHANGE) + " ...", file, line);
         }
     }
 
@@ -156,8 +182,12 @@ final class CatalogBuilder {
             put(ObjectKind.GRANT, new ObjectName(names.defaultSchema(), MemberNames.of(members)), text);
         } else if (statement instanceof Statement.UseSchema use) {
             names.use(use.schema());
-        } else if (statement instanceof Statement.Insert insert) {
-            rows(insert);
+        } else if (statement instanceof Statement.Dml change) {
+            if (change instanceof Statement.Insert insert) {
+                rows(insert);
+            }
+            return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
+                    .isPresent());
         } else if (statement instanceof Statement.NotTranslated not) {
             return routine(not, text);
         }

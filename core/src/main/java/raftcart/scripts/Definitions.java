@@ -80,12 +80,20 @@ final class Definitions {
         return text(renamed);
     }
 
+    private Optional<CreateDomain> domain(TypeName type) {
+        return Optional.ofNullable(domains.get(unqualified(type)));
+    }
+
+    private static String unqualified(TypeName type) {
+        return type.name().substring(type.name().lastIndexOf('.') + 1);
+    }
+
     private LogicalType type(TypeName name) {
-        String last = name.name().substring(name.name().lastIndexOf('.') + 1);
-        CreateDomain domain = domains.get(last);
-        if (domain != null) {
-            return type(domain.type());
+        Optional<CreateDomain> domain = domain(name);
+        if (domain.isPresent()) {
+            return type(domain.get().type());
         }
+        String last = unqualified(name);
         List<String> values = enumerations.get(last);
         return values == null ? language.types().read(name) : new LogicalType.Enumeration(last, values);
     }
@@ -149,7 +157,7 @@ final class Definitions {
     }
 
     private Column column(ColumnDefinition definition, Optional<String> collationOfTable, TableDraft table) {
-        Optional<CreateDomain> domain = definition.type().map(t -> domains.get(t.name()));
+        Optional<CreateDomain> domain = definition.type().flatMap(this::domain);
         LogicalType type = definition
                 .type()
                 .map(this::type)
@@ -169,7 +177,7 @@ final class Definitions {
                 definition.identity().isPresent() ? Optional.empty() : value.map(this::text),
                 definition.generated().map(g -> new Generated(text(g), definition.stored())),
                 definition.identity().map(Definitions::identity),
-                ColumnFactory.ignoresCase(definition, collationOfTable, language),
+                ColumnFactory.ignoresCase(definition, type, collationOfTable, language),
                 ColumnFactory.collation(definition, collationOfTable),
                 definition.onUpdate().map(this::text),
                 definition.comment().orElse(""));

@@ -50,7 +50,10 @@ final class RowPieces {
         }
         StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column())
                 .statements()
-                .forEach(s -> s.statement().ifPresent(t -> taker.accept(t, file + ":" + piece.line())));
+                .forEach(s -> s.statement()
+                        .map(t -> RowChanges.single(t, language))
+                        .orElse(List.of())
+                        .forEach(t -> taker.accept(t, file + ":" + piece.line())));
     }
 
     private void lines(Piece piece, Insert into) {

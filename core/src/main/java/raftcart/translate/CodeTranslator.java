@@ -96,7 +96,7 @@ final class CodeTranslator {
     /** The same rows for the target, with its names; empty for a table that is not there. */
     Optional<Statement.Insert> renamed(Statement.Insert insert) {
         Optional<Relation> table = receiving(insert.table());
-        ObjectRenamer renamer = new ObjectRenamer(this::relation, this::sequence);
+        ObjectRenamer renamer = new ObjectRenamer(from, this::relation, this::sequence);
         Optional<Statement.Insert> renamed = table.map(t -> new Statement.Insert(
                 insert.with(),
                 insert.mode(),
@@ -170,7 +170,7 @@ final class CodeTranslator {
         }
         try {
             Statement statement = ObjectRewriter.parse(object.source(), from);
-            ObjectRenamer renamer = new ObjectRenamer(this::relation, this::sequence);
+            ObjectRenamer renamer = new ObjectRenamer(from, this::relation, this::sequence);
             Optional<Statement> renamed = renamed(statement, object, renamer);
             if (renamed.isEmpty()) {
                 return Optional.of("the text is not that of a " + object.kind().word());

@@ -25,6 +25,8 @@ import raftcart.translate.ObjectRenamer.Relation;
 /** Translates rights, for the objects by their names on the target, and makes roles of those who have them. */
 final class GrantTranslator {
     private static final String SERVER = "users and roles belong to the server; look who is to have these rights there";
+    private static final Pattern PLAIN = Pattern.compile("[A-Za-z_]\\w*");
+
     private static final Pattern COLUMNS = Pattern.compile("(.*) \\((.*)\\)");
 
     private final CodeTranslator code;
@@ -77,7 +79,7 @@ final class GrantTranslator {
 
     private ObjectRewriter.Result role(CodeObject object) {
         return new ObjectRewriter.Result(
-                List.of(to.ddl().createRole(object.name().name())), "", List.of());
+                List.of(to.ddl().createRole(role(object.name().name()))), "", List.of());
     }
 
     private ObjectRewriter.Result grant(CodeObject object) {
@@ -105,15 +107,17 @@ final class GrantTranslator {
     private ObjectRewriter.Result members(DdlStatement.RoleMembers given, CodeObject object) {
         noteHosts(given.members(), object);
         List<String> members =
-                given.members().stream().map(GrantTranslator::role).distinct().toList();
+                given.members().stream().map(this::role).distinct().toList();
+        List<Name> roles = given.roles().stream()
+                .map(r -> new Name(role(r.text()), r.exact()))
+                .toList();
         ObjectRewriter.Result result = code.rewriter()
-                .rewrite(new DdlStatement.RoleMembers(
-                        given.revoke(), given.roles(), members, given.mayGrant(), given.span()));
+                .rewrite(new DdlStatement.RoleMembers(given.revoke(), roles, members, given.mayGrant(), given.span()));
         if (!result.done()) {
             return result;
         }
         List<String> statements = new ArrayList<>();
-        Stream.concat(given.roles().stream().map(Name::text), members.stream())
+        Stream.concat(roles.stream().map(Name::text), members.stream())
                 .distinct()
                 .forEach(r -> statements.add(to.ddl().createRole(r)));
         statements.addAll(result.statements());
@@ -150,14 +154,15 @@ final class GrantTranslator {
                 privileges,
                 grant.kind(),
                 objects,
-                grant.grantees().stream().map(GrantTranslator::role).distinct().toList(),
+                grant.grantees().stream().map(this::role).distinct().toList(),
                 grant.withGrant(),
                 grant.span()));
     }
 
-    /** A grantee without the host from which it comes; a role has none. */
-    private static String role(String grantee) {
-        return grantee.replaceFirst("@.*", "");
+    /** A grantee without the host from which it comes, as a role has none; in the case of names without quotes. */
+    private String role(String grantee) {
+        String name = grantee.replaceFirst("@.*", "");
+        return PLAIN.matcher(name).matches() ? to.grammar().names().fold(name) : name;
     }
 
     /** A right on columns with their names on the target. */

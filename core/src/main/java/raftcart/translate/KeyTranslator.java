@@ -85,6 +85,7 @@ final class KeyTranslator {
 
     /** Translates unique keys and indexes; they are then found in {@link #uniqueKeys} and {@link #indexes}. */
     void translateIndexes() {
+        new NullsInKeys(from, to, notes).say(source);
         source.primaryKey().ifPresent(k -> sayExact(k.parts()));
         source.uniqueKeys().forEach(k -> sayExact(k.parts()));
         source.indexes().stream().filter(Index::unique).forEach(i -> sayExact(i.parts()));

@@ -13,6 +13,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import raftcart.catalog.ObjectName;
+import raftcart.dialect.Language;
+import raftcart.rewrite.DummyTables;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -23,6 +25,7 @@ import raftcart.sql.tree.TableRef;
 
 /** Puts the target's names of tables, columns and sequences into a query of the source. */
 final class ObjectRenamer extends QueryMapper {
+    private final Language source;
     private final Function<QualifiedName, Optional<Relation>> tables;
     private final Function<QualifiedName, QualifiedName> sequences;
     private final Deque<Map<String, Optional<Relation>>> frames = new ArrayDeque<>();
@@ -30,7 +33,10 @@ final class ObjectRenamer extends QueryMapper {
     private final Set<QualifiedName> missing = new LinkedHashSet<>();
 
     ObjectRenamer(
-            Function<QualifiedName, Optional<Relation>> tables, Function<QualifiedName, QualifiedName> sequences) {
+            Language source,
+            Function<QualifiedName, Optional<Relation>> tables,
+            Function<QualifiedName, QualifiedName> sequences) {
+        this.source = source;
         this.tables = tables;
         this.sequences = sequences;
     }
@@ -123,6 +129,9 @@ final class ObjectRenamer extends QueryMapper {
     public TableRef table(TableRef ref) {
         if (ref instanceof TableRef.Table table && !isCommon(table.name())) {
             Optional<Relation> known = tables.apply(table.name());
+            if (known.isEmpty() && DummyTables.isOne(table.name(), source)) {
+                return table;
+            }
             if (known.isEmpty()) {
                 missing.add(table.name());
                 return table;

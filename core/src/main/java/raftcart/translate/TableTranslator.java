@@ -181,6 +181,22 @@ final class TableTranslator {
         return check.expression().matches("(?i)[\"`\\[]?" + name + "[\"`\\]]? IN \\((0, 1|1, 0)\\)");
     }
 
+    /** A column to which the engine gave a value at every change of a row: none is given here, so that there is none. */
+    private boolean isRenewed(Column column) {
+        boolean renewed = !from.name().equals(to.name())
+                && !column.declaredType().isEmpty()
+                && from.types()
+                        .renews(TypeNameParser.parse(
+                                column.declaredType(), from.grammar().lexical()));
+        if (renewed) {
+            notes.find(
+                    FindingCode.SYNTAX_CHECK,
+                    source.name() + "." + column.name(),
+                    "NULL until something gives it a value, as the source did at every change");
+        }
+        return renewed;
+    }
+
     private Optional<ColumnRule> rule(Column column) {
         return plan.columns().stream()
                 .filter(r -> r.fits(source.name(), column.name(), column.declaredType()))
@@ -275,7 +291,7 @@ final class TableTranslator {
                 pair.targetName(),
                 choice.sql(),
                 choice.stored(),
-                rule(column).flatMap(ColumnRule::nullable).orElse(column.nullable()),
+                rule(column).flatMap(ColumnRule::nullable).orElseGet(() -> column.nullable() || isRenewed(column)),
                 rule(column)
                         .flatMap(ColumnRule::defaultValue)
                         .map(d -> Optional.of(d).filter(t -> !t.isBlank()))

@@ -274,12 +274,22 @@ public final class Translator {
         notes.byHand(
                 object.kind().fileWord(),
                 object.name().toString(),
-                object.source(),
+                object.kind() == ObjectKind.STATEMENT ? withoutReason(object.source()) : object.source(),
                 FindingCode.NOT_TRANSLATED,
-                object.kind() == ObjectKind.STATEMENT
-                        ? notTaken(object.source())
-                        : object.kind().word() + "s are not translated yet");
+                reason(object));
         notes.notCreated(object.kind(), object.name().toString());
+    }
+
+    private static String reason(CodeObject object) {
+        return switch (object.kind()) {
+            case STATEMENT -> notTaken(object.source());
+            case TABLE -> "a temporary table, or one made by a query: it is made by what uses it, or by hand";
+            default -> object.kind().word() + "s are not translated yet";
+        };
+    }
+
+    private static String withoutReason(String source) {
+        return source.startsWith("-- ") ? source.substring(source.indexOf('\n') + 1) : source;
     }
 
     /** Why a statement of a script was not taken into account, which stands in its first line. */

@@ -359,6 +359,11 @@ public sealed interface LogicalType {
             return nativeName.startsWith("interval");
         }
 
+        /** True for an XML document, which several engines have. */
+        public boolean isXml() {
+            return nativeName.matches("xml|(sys\\.)?xmltype");
+        }
+
         @Override
         public ValueForm form() {
             return bytes ? ValueForm.BYTES : ValueForm.TEXT;

@@ -235,4 +235,47 @@ class ScriptSourceTest {
                 .singleElement()
                 .returns(new ObjectName("OBS", "TWO"), CodeObject::name);
     }
+
+    @Test
+    void changesOfRowsThatALoadDoesNotMakeAreKept() {
+        Catalog catalog = read(
+                "oracle",
+                "CREATE TABLE star (id NUMBER(9)); CREATE TABLE moon (id NUMBER(9));\n"
+                        + "UPDATE star SET id = 1;\n" // there are no rows yet
+                        + "INSERT ALL INTO star VALUES (1) INTO star VALUES (2) INTO moon VALUES (3) SELECT * FROM dual;\n"
+                        + "UPDATE star SET id = 5 WHERE id = 1;\n"
+                        + "INSERT INTO sun VALUES (1);\n"
+                        + "INSERT INTO star VALUES (1 2);\n");
+        assertThat(table(catalog, "STAR").rowEstimate()).isEqualTo(2);
+        assertThat(table(catalog, "MOON").rowEstimate()).isEqualTo(1);
+        assertThat(code(catalog, ObjectKind.STATEMENT))
+                .extracting(c -> c.source().lines().skip(1).findFirst().orElse(""))
+                .containsExactly(
+                        "UPDATE star SET id = 5 WHERE id = 1",
+                        "INSERT INTO sun VALUES (1)",
+                        "INSERT INTO star VALUES (1 2)");
+    }
+
+    @Test
+    void typesOfUsersSayWhetherNullIsAllowed() {
+        Table star = table(
+                read(
+                        "sqlserver",
+                        "CREATE TYPE dbo.code FROM nvarchar(12) NOT NULL\nGO\n"
+                                + "CREATE TABLE dbo.star (a dbo.code, b dbo.code NULL, n int)\nGO\n"),
+                "star");
+        assertThat(star.columns())
+                .extracting(Column::name, Column::nullable, Column::ignoresCase)
+                .containsExactly(tuple("a", false, true), tuple("b", true, true), tuple("n", true, false));
+    }
+
+    @Test
+    void blanksAtTheEndOfNamesAreNoneInDb2() {
+        Catalog catalog = read(
+                "db2",
+                "CREATE TABLE \"KR      \".\"STAR\" (\"ID\" INTEGER NOT NULL);\n"
+                        + "ALTER TABLE KR.STAR ADD PRIMARY KEY (ID);");
+        assertThat(table(catalog, "STAR")).returns(new ObjectName("KR", "STAR"), Table::name);
+        assertThat(table(catalog, "STAR").primaryKey()).isPresent();
+    }
 }

@@ -159,6 +159,26 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void whatOracleInsertsWithoutATableArrives() throws Exception {
+        Path scripts = folder.resolve("dual.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id NUMBER(9) PRIMARY KEY, watts NUMBER(9));\n"
+                        + "INSERT INTO lamp SELECT 1, 10 FROM dual UNION ALL SELECT 2, 20 FROM dual;\n"
+                        + "INSERT ALL INTO lamp VALUES (3, 30) INTO lamp (id) VALUES (4) SELECT * FROM dual;\n"
+                        + "INSERT INTO lamp SELECT id + 10, watts FROM lamp;\n"
+                        + "CREATE VIEW one AS SELECT 1 AS a FROM dual;\nGRANT SELECT ON lamp TO Reader;\n");
+        Databases target = Databases.postgresql();
+        Migration migration = cross("scripts:oracle:" + scripts, target, "grants: create\n");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(loaded.loaded()).isEqualTo(8);
+        assertThat(target.ask("SELECT string_agg(id || ':' || coalesce(watts, 0), ' ' ORDER BY id) FROM lamp"))
+                .isEqualTo("1:10 2:20 3:30 4:0 11:10 12:20 13:30 14:0");
+        assertThat(target.ask("SELECT has_table_privilege('reader', 'lamp', 'SELECT')"))
+                .isEqualTo("t");
+    }
+
+    @Test
     void aDumpWithLinesOfDataArrivesAndCanBeBuiltAgain() throws Exception {
         Path dump = folder.resolve("dump.sql");
         Files.writeString(

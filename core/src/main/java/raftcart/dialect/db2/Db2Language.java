@@ -21,7 +21,11 @@ public final class Db2Language {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(GrammarFeature.LABELLED_DURATIONS, GrammarFeature.CONCAT_OPERATOR, GrammarFeature.CHANGES_AS_TABLES),
+            Set.of(
+                    GrammarFeature.LABELLED_DURATIONS,
+                    GrammarFeature.CONCAT_OPERATOR,
+                    GrammarFeature.CHANGES_AS_TABLES,
+                    GrammarFeature.NAMES_END_BEFORE_BLANKS),
             OperatorTable.ADDITIVE,
             Map.of(),
             Db2Calls::meaning);

@@ -27,6 +27,7 @@ public final class DerbyLanguage {
             CastFunctions::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.NULLS_ARE_DUPLICATES,

@@ -28,6 +28,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.CONVERTS_OR_FAILS,

@@ -32,6 +32,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.ROLE_IF_NOT_EXISTS,
                     SqlFeature.CASTS_MAKE_TRUTH,

@@ -21,6 +21,7 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

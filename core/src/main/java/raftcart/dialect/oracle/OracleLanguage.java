@@ -33,6 +33,7 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTITIONS,
                     SqlFeature.LOCKS_WITHOUT_LIMITS,
                     SqlFeature.MONTHS_MUST_HAVE_THE_DAY,

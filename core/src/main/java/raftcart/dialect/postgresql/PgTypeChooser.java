@@ -220,6 +220,9 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
         if (type.isInterval()) {
             return TypeChoice.of("interval", type);
         }
+        if (type.isXml()) {
+            return TypeChoice.of("xml", type);
+        }
         TypeChoice choice = type.bytes()
                 ? TypeChoice.of("bytea", new LogicalType.Blob(0))
                 : TypeChoice.of("text", new LogicalType.Text(0));

@@ -72,6 +72,8 @@ public enum GrammarFeature {
     REGEXP_OPERATOR,
     /** A regular expression behind REGEXP or RLIKE has to hold for the whole text. */
     REGEXP_OF_WHOLE_TEXTS,
+    /** Blanks at the end of a quoted name are no part of it. */
+    NAMES_END_BEFORE_BLANKS,
     /** CURRENT_DATE has a time of day. */
     CURRENT_DATE_HAS_TIME,
     /** FROM may name the rows of a change, as in {@code FINAL TABLE (INSERT ...)}. */

@@ -80,11 +80,15 @@ final class IndexParser {
         if (cursor.peek().isWord("INDEXTYPE")) {
             throw cursor.byHand("an index of another type");
         }
+        List<String> words = new ArrayList<>();
         while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
-            leftOut.add(
+            words.add(
                     cursor.peek().isSymbol("(")
                             ? parsing.skipParentheses()
                             : cursor.take().text());
+        }
+        if (!words.isEmpty()) {
+            leftOut.add(String.join(" ", words));
         }
     }
 

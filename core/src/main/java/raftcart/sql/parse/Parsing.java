@@ -78,9 +78,11 @@ final class Parsing {
     }
 
     Name nameOf(Token token) {
-        return token.kind() == TokenKind.WORD
-                ? Name.of(token.value())
-                : grammar.names().quoted(token.value());
+        if (token.kind() == TokenKind.WORD) {
+            return Name.of(token.value());
+        }
+        boolean padded = grammar.has(GrammarFeature.NAMES_END_BEFORE_BLANKS);
+        return grammar.names().quoted(padded ? token.value().stripTrailing() : token.value());
     }
 
     /** A name with points in it. An empty part between two points is the default schema. */

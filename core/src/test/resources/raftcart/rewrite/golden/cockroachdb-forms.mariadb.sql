@@ -30,7 +30,7 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 2:1: RC0604 adapted: Client command left out: SET CLUSTER SETTING a . b = 1
 -- 3:292: RC0601 by hand: Statement not understood: found 'STORING', expected ')'
 -- 4:1: RC0502 adapted: Storage clauses left out: LOCALITY REGIONAL BY ROW
--- 4:37: RC0111 check: Type without counterpart crosses as text: crdb_region: crdb_internal_region as longtext
+-- 4:37: RC0111 check: Type without counterpart crosses as text or bytes: crdb_region: crdb_internal_region as longtext
 -- 5:1: RC0602 by hand: No counterpart on the target: UPSERT
 -- 6:88: RC0606 check: Function is not in the dictionary: NOTHING
 -- 6:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table

@@ -14,7 +14,7 @@ CREATE TABLE KRO.TELESCOPE (
     CREATED timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
     D date DEFAULT CURRENT_DATE,
     T time(0) without time zone DEFAULT LOCALTIME,
-    DOC text,
+    DOC xml,
     FULLN character varying(210) GENERATED ALWAYS AS (NAME || ' x') STORED,
     TS timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL,
     CONSTRAINT PK PRIMARY KEY (ID),
@@ -193,27 +193,13 @@ SELECT * FROM SYSCAT.TABLES;
 -- 12:3: RC0502 adapted: Storage clauses left out: NOTES: NOT COMPACT
 -- 13:3: RC0502 adapted: Storage clauses left out: IMG: NOT LOGGED
 -- 13:3: RC0502 adapted: Storage clauses left out: IMG: INLINE LENGTH 100
--- 17:3: RC0111 check: Type without counterpart crosses as text: DOC: xml as text
 -- 19:3: RC0609 adapted: Said in other words: ON UPDATE of TS as a trigger
 -- 23:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
 -- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 28:1: RC0502 adapted: Storage clauses left out: ACTIVATE NOT LOGGED INITIALLY
--- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER
--- 29:1: RC0502 adapted: Storage clauses left out: PCTFREE
--- 29:1: RC0502 adapted: Storage clauses left out: 10
--- 29:1: RC0502 adapted: Storage clauses left out: ALLOW
--- 29:1: RC0502 adapted: Storage clauses left out: REVERSE
--- 29:1: RC0502 adapted: Storage clauses left out: SCANS
--- 29:1: RC0502 adapted: Storage clauses left out: COLLECT
--- 29:1: RC0502 adapted: Storage clauses left out: SAMPLED
--- 29:1: RC0502 adapted: Storage clauses left out: DETAILED
--- 29:1: RC0502 adapted: Storage clauses left out: STATISTICS
--- 29:1: RC0502 adapted: Storage clauses left out: COMPRESS
--- 29:1: RC0502 adapted: Storage clauses left out: NO
+-- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER PCTFREE 10 ALLOW REVERSE SCANS COLLECT SAMPLED DETAILED STATISTICS COMPRESS NO
 -- 29:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
--- 30:1: RC0502 adapted: Storage clauses left out: EXCLUDE
--- 30:1: RC0502 adapted: Storage clauses left out: NULL
--- 30:1: RC0502 adapted: Storage clauses left out: KEYS
+-- 30:1: RC0502 adapted: Storage clauses left out: EXCLUDE NULL KEYS
 -- 33:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 35:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED
 -- 35:1: RC0502 adapted: Storage clauses left out: REFRESH DEFERRED

@@ -180,9 +180,6 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 33:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 33:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
--- 37:8: RC0612 check: Comparison may ignore case on the source: locate
--- 38:8: RC0612 check: Comparison may ignore case on the source: locate
--- 39:8: RC0612 check: Comparison may ignore case on the source: locate
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim
 -- 44:8: RC0608 adapted: Function spelled otherwise: VALUE means coalesce

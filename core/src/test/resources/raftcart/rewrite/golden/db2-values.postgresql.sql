@@ -208,8 +208,6 @@ SELECT CAST(CAST(a AS text) AS numeric) / 3 FROM frame;
 -- 96:8: RC0608 adapted: Function spelled otherwise: BITAND means bit_and
 -- 100:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 101:45: RC0605 adapted: Hint left out: WITH UR
--- 103:29: RC0617 check: Trailing blanks in comparisons
--- 104:29: RC0617 check: Trailing blanks in comparisons
 -- 118:21: RC0605 adapted: Hint left out: OPTIMIZE FOR 10 ROWS
 -- 120:37: RC0605 adapted: Hint left out: WITH RS USE AND KEEP EXCLUSIVE LOCKS
 -- 120:1: RC0609 adapted: Said in other words: a lock of all tables without their names

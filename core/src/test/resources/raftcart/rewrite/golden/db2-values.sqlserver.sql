@@ -189,9 +189,6 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 33:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 34:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
--- 37:8: RC0612 check: Comparison may ignore case on the source: locate
--- 38:8: RC0612 check: Comparison may ignore case on the source: locate
--- 39:8: RC0612 check: Comparison may ignore case on the source: locate
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim
 -- 44:8: RC0608 adapted: Function spelled otherwise: VALUE means coalesce

@@ -153,7 +153,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: INLINE LENGTH 200
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: LOGGED
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: NOT COMPACT
--- 29:5: RC0111 check: Type without counterpart crosses as text: X: xml as longtext
+-- 29:5: RC0111 check: Type without counterpart crosses as text or bytes: X: xml as longtext
 -- 30:5: RC0627 check: Said in other words, with a difference: the target numbers ID from 1 and by 1, the source otherwise
 -- 1:1: RC0609 adapted: Said in other words: a key for ID, which is numbered, of KESTREL.STAR
 -- 44:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY DIMENSIONS (a , b)
@@ -163,25 +163,8 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 49:1: RC0609 adapted: Said in other words: the whole definition of SEEN
 -- 50:1: RC0604 adapted: Client command left out: LABEL ON COLUMN KESTREL . STAR ( SEEN IS 'when' )
 -- 52:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET SYSIBM . NLS_STRING_UNITS = 'SYSTEM'
--- 53:1: RC0502 adapted: Storage clauses left out: CLUSTER
--- 53:1: RC0502 adapted: Storage clauses left out: PCTFREE
--- 53:1: RC0502 adapted: Storage clauses left out: 10
--- 53:1: RC0502 adapted: Storage clauses left out: MINPCTUSED
--- 53:1: RC0502 adapted: Storage clauses left out: COMPRESS
--- 53:1: RC0502 adapted: Storage clauses left out: NO
--- 53:1: RC0502 adapted: Storage clauses left out: INCLUDE
--- 53:1: RC0502 adapted: Storage clauses left out: NULL
--- 53:1: RC0502 adapted: Storage clauses left out: KEYS
--- 53:1: RC0502 adapted: Storage clauses left out: ALLOW
--- 53:1: RC0502 adapted: Storage clauses left out: REVERSE
--- 53:1: RC0502 adapted: Storage clauses left out: SCANS
--- 58:1: RC0502 adapted: Storage clauses left out: PAGE
--- 58:1: RC0502 adapted: Storage clauses left out: SPLIT
--- 58:1: RC0502 adapted: Storage clauses left out: SYMMETRIC
--- 58:1: RC0502 adapted: Storage clauses left out: COLLECT
--- 58:1: RC0502 adapted: Storage clauses left out: SAMPLED
--- 58:1: RC0502 adapted: Storage clauses left out: DETAILED
--- 58:1: RC0502 adapted: Storage clauses left out: STATISTICS
+-- 53:1: RC0502 adapted: Storage clauses left out: CLUSTER PCTFREE 10 MINPCTUSED 10 COMPRESS NO INCLUDE NULL KEYS ALLOW REVERSE SCANS
+-- 58:1: RC0502 adapted: Storage clauses left out: PAGE SPLIT SYMMETRIC COLLECT SAMPLED DETAILED STATISTICS
 -- 58:1: RC0502 adapted: Storage clauses left out: INCLUDE
 -- 78:22: RC0627 check: Said in other words, with a difference: a constraint that is switched off on the source is left out
 -- 79:1: RC0609 adapted: Said in other words: the whole definition of NAME

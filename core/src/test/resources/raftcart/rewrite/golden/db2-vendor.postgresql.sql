@@ -31,7 +31,7 @@ CREATE TABLE KESTREL.STAR (
     DBC text,
     PIC bytea,
     TXT text,
-    X text,
+    X xml,
     ID integer GENERATED ALWAYS AS IDENTITY (START WITH 10 INCREMENT BY 10 MINVALUE 10 MAXVALUE 2147483647 CACHE 20) NOT NULL,
     "full" character varying(40) GENERATED ALWAYS AS (UPPER(NAME) || ' ' || MID) STORED
 );
@@ -163,32 +163,14 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: INLINE LENGTH 200
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: LOGGED
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: NOT COMPACT
--- 29:5: RC0111 check: Type without counterpart crosses as text: X: xml as text
 -- 44:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY DIMENSIONS (a , b)
 -- 45:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d) (STARTING '2020-01-01' ENDING '2020-12-31' EVERY 1 MONTH)
 -- 46:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
 -- 47:1: RC0502 adapted: Storage clauses left out: NOT LOGGED INITIALLY
 -- 50:1: RC0604 adapted: Client command left out: LABEL ON COLUMN KESTREL . STAR ( SEEN IS 'when' )
 -- 52:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET SYSIBM . NLS_STRING_UNITS = 'SYSTEM'
--- 53:1: RC0502 adapted: Storage clauses left out: CLUSTER
--- 53:1: RC0502 adapted: Storage clauses left out: PCTFREE
--- 53:1: RC0502 adapted: Storage clauses left out: 10
--- 53:1: RC0502 adapted: Storage clauses left out: MINPCTUSED
--- 53:1: RC0502 adapted: Storage clauses left out: COMPRESS
--- 53:1: RC0502 adapted: Storage clauses left out: NO
--- 53:1: RC0502 adapted: Storage clauses left out: INCLUDE
--- 53:1: RC0502 adapted: Storage clauses left out: NULL
--- 53:1: RC0502 adapted: Storage clauses left out: KEYS
--- 53:1: RC0502 adapted: Storage clauses left out: ALLOW
--- 53:1: RC0502 adapted: Storage clauses left out: REVERSE
--- 53:1: RC0502 adapted: Storage clauses left out: SCANS
--- 58:1: RC0502 adapted: Storage clauses left out: PAGE
--- 58:1: RC0502 adapted: Storage clauses left out: SPLIT
--- 58:1: RC0502 adapted: Storage clauses left out: SYMMETRIC
--- 58:1: RC0502 adapted: Storage clauses left out: COLLECT
--- 58:1: RC0502 adapted: Storage clauses left out: SAMPLED
--- 58:1: RC0502 adapted: Storage clauses left out: DETAILED
--- 58:1: RC0502 adapted: Storage clauses left out: STATISTICS
+-- 53:1: RC0502 adapted: Storage clauses left out: CLUSTER PCTFREE 10 MINPCTUSED 10 COMPRESS NO INCLUDE NULL KEYS ALLOW REVERSE SCANS
+-- 58:1: RC0502 adapted: Storage clauses left out: PAGE SPLIT SYMMETRIC COLLECT SAMPLED DETAILED STATISTICS
 -- 78:22: RC0627 check: Said in other words, with a difference: a constraint that is switched off on the source is left out
 -- 80:1: RC0502 adapted: Storage clauses left out: DATA CAPTURE CHANGES
 -- 81:1: RC0502 adapted: Storage clauses left out: LOCKSIZE ROW APPEND OFF
@@ -197,7 +179,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 86:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 87:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 88:8: RC0602 by hand: No counterpart on the target: objects of another database
--- 90:108: RC0617 check: Trailing blanks in comparisons
+-- 90:108: RC0617 check: Trailing blanks in comparisons: E.STARNO
 -- 91:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED
 -- 91:1: RC0502 adapted: Storage clauses left out: REFRESH IMMEDIATE ENABLE QUERY OPTIMIZATION MAINTAINED BY SYSTEM
 -- 92:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR MQT IMMEDIATE CHECKED

@@ -72,7 +72,7 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 3:142: RC0612 check: Comparison may ignore case on the source: NAME
 -- 3:187: RC0608 adapted: Function spelled otherwise: RANDOM_UUID means new_uuid
 -- 3:219: RC0120 adapted: Enumeration becomes a text: E as a text with a check
--- 3:236: RC0111 check: Type without counterpart crosses as text: G: geometry as text
+-- 3:236: RC0111 check: Type without counterpart crosses as text or bytes: G: geometry as text
 -- 3:340: RC0117 adapted: Wider type: TI: 8 bits in a smallint
 -- 5:1: RC0502 adapted: Storage clauses left out: MEMORY
 -- 6:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only

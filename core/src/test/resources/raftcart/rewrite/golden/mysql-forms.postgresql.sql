@@ -188,7 +188,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 15:84: RC0103 adapted: Year becomes a number: y: smallint with a check
 -- 16:3: RC0609 adapted: Said in other words: ON UPDATE of c as a trigger
 -- 17:55: RC0107 check: Dates that do not exist become NULL: 0000-00-00 00:00:00
--- 18:43: RC0111 check: Type without counterpart crosses as text: g: point as bytea
+-- 18:43: RC0111 check: Type without counterpart crosses as text or bytes: g: point as bytea
 -- 18:54: RC0106 adapted: Time beyond a day becomes an interval: tt: interval for hours beyond a day
 -- 21:23: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 21:92: RC0627 check: Said in other words, with a difference: a full-text or spatial index is left out
@@ -206,11 +206,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 29:1: RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
 -- 30:1: RC0502 adapted: Storage clauses left out: CONVERT TO CHARACTER SET utf8mb4
 -- 31:1: RC0502 adapted: Storage clauses left out: COMMENT 'c'
--- 31:1: RC0502 adapted: Storage clauses left out: ALGORITHM
--- 31:1: RC0502 adapted: Storage clauses left out: =
--- 31:1: RC0502 adapted: Storage clauses left out: INPLACE
--- 31:1: RC0502 adapted: Storage clauses left out: LOCK
--- 31:1: RC0502 adapted: Storage clauses left out: NONE
+-- 31:1: RC0502 adapted: Storage clauses left out: ALGORITHM = INPLACE LOCK = NONE
 -- 31:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 32:158: RC0612 check: Comparison may ignore case on the source: t.name
 -- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE

@@ -196,8 +196,8 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 28:3: RC0102 check: One-digit number becomes a boolean: active: tinyint(1) as boolean
 -- 28:40: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 30:3: RC0502 adapted: Storage clauses left out: loc: SRID 0
--- 30:3: RC0111 check: Type without counterpart crosses as text: loc: geometry as bytea
--- 31:3: RC0111 check: Type without counterpart crosses as text: g: point as bytea
+-- 30:3: RC0111 check: Type without counterpart crosses as text or bytes: loc: geometry as bytea
+-- 31:3: RC0111 check: Type without counterpart crosses as text or bytes: g: point as bytea
 -- 33:3: RC0502 adapted: Storage clauses left out: lt: CHARACTER SET utf8mb4
 -- 33:3: RC0502 adapted: Storage clauses left out: lt: COLLATE utf8mb4_bin
 -- 36:3: RC0101 adapted: Unsigned range kept by a check: big: numeric(20,0) for unsigned 64 bits

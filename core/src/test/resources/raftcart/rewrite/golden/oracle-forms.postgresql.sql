@@ -10,7 +10,7 @@ CREATE TABLE kro.telescope (
     created timestamp(6) without time zone DEFAULT CURRENT_TIMESTAMP NOT NULL,
     updated timestamp(0) without time zone DEFAULT LOCALTIMESTAMP,
     ext bytea DEFAULT DECODE(REPLACE(CAST(GEN_RANDOM_UUID() AS text), '-', ''), 'hex') CHECK (octet_length(ext) <= 16),
-    doc text,
+    doc xml,
     span interval,
     full_name character varying(210) GENERATED ALWAYS AS (name || ' ' || active) STORED,
     CONSTRAINT telescope_pk PRIMARY KEY (telescope_id),
@@ -278,7 +278,6 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 5:3: RC0502 adapted: Storage clauses left out: telescope_id: ORDER
 -- 14:3: RC0109 adapted: Fixed number of bytes kept by a check: ext: bytea with a check for at most 16 bytes
 -- 14:23: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
--- 15:3: RC0111 check: Type without counterpart crosses as text: doc: xmltype as text
 -- 18:3: RC0502 adapted: Storage clauses left out: USING INDEX (CREATE UNIQUE INDEX kro . telescope_pk ON kro . telescope ( telescope_id) TABLESPACE kro_idx PCTFREE 10)
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 19:3: RC0502 adapted: Storage clauses left out: TABLESPACE kro_idx

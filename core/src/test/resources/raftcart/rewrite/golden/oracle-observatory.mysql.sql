@@ -81,7 +81,6 @@ CREATE TABLE plate_scan (
 -- 16:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 17:1: RC0609 adapted: Said in other words: ROWNUM as a limit
 -- 17:15: RC0609 adapted: Said in other words: a name for the query in FROM
--- 18:8: RC0612 check: Comparison may ignore case on the source: decode
 -- 18:8: RC0609 adapted: Said in other words: decode in other words
 -- 18:50: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 18:75: RC0609 adapted: Said in other words: days added to a date

@@ -56,7 +56,7 @@ CREATE TABLE observer (
     mark decimal(2,2),
     manager_id int,
     wide decimal(38,0),
-    neg decimal(65,30),
+    neg int,
     fl double,
     bf double,
     ts datetime(6),
@@ -275,15 +275,14 @@ INSERT INTO region VALUES (6, 'b');
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX
 -- 65:7: RC0110 check: Number without precision is bounded: region_id: number without precision as decimal(65,30)
--- 98:7: RC0110 check: Number without precision is bounded: neg: number without precision as decimal(65,30)
 -- 99:7: RC0116 check: NaN and infinity are refused: fl: double
 -- 100:7: RC0116 check: NaN and infinity are refused: bf: double
 -- 101:7: RC0114 check: Instant becomes date and time in UTC: ts: datetime(6) in UTC
--- 102:7: RC0111 check: Type without counterpart crosses as text: dur: interval year to month as longtext
--- 107:7: RC0111 check: Type without counterpart crosses as text: bfi: bfile as longtext
--- 110:7: RC0111 check: Type without counterpart crosses as text: geo: mdsys.sdo_geometry as longtext
--- 111:7: RC0111 check: Type without counterpart crosses as text: x: xmltype as longtext
--- 112:7: RC0111 check: Type without counterpart crosses as text: a: sys.anydata as longtext
+-- 102:7: RC0111 check: Type without counterpart crosses as text or bytes: dur: interval year to month as longtext
+-- 107:7: RC0111 check: Type without counterpart crosses as text or bytes: bfi: bfile as longtext
+-- 110:7: RC0111 check: Type without counterpart crosses as text or bytes: geo: mdsys.sdo_geometry as longtext
+-- 111:7: RC0111 check: Type without counterpart crosses as text or bytes: x: xmltype as longtext
+-- 112:7: RC0111 check: Type without counterpart crosses as text or bytes: a: sys.anydata as longtext
 -- 122:7: RC0627 check: Said in other words, with a difference: name the columns of site that are meant
 -- 135:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 140:52: RC0609 adapted: Said in other words: the date that the mask reads: 2003-06-17
@@ -293,9 +292,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 146:1: RC0502 adapted: Storage clauses left out: NOLOGGING
 -- 146:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 146:1: RC0502 adapted: Storage clauses left out: TABLESPACE
--- 146:1: RC0502 adapted: Storage clauses left out: &tbs
--- 146:1: RC0502 adapted: Storage clauses left out: PARALLEL
--- 146:1: RC0502 adapted: Storage clauses left out: 4
+-- 146:1: RC0502 adapted: Storage clauses left out: &tbs PARALLEL 4
 -- 147:1: RC0502 adapted: Storage clauses left out: LOCAL
 -- 147:1: RC0502 adapted: Storage clauses left out: NOLOGGING
 -- 147:1: RC0502 adapted: Storage clauses left out: BITMAP

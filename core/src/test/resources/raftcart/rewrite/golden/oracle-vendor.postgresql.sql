@@ -56,7 +56,7 @@ CREATE TABLE observer (
     mark numeric(2,2),
     manager_id integer,
     wide numeric(38,0),
-    neg numeric,
+    neg integer,
     fl double precision,
     bf double precision,
     ts timestamp(6) with time zone,
@@ -69,7 +69,7 @@ CREATE TABLE observer (
     nc character varying(10),
     ncl text,
     geo text,
-    x text,
+    x xml,
     a text,
     CONSTRAINT obs_salary_min CHECK (salary > 0),
     CONSTRAINT obs_email_uk UNIQUE (email)
@@ -265,10 +265,9 @@ INSERT INTO region VALUES (6, 'b');
 -- 45:1: RC0604 adapted: Client command left out: Prompt ******  Creating REGION table ....
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX
--- 107:7: RC0111 check: Type without counterpart crosses as text: bfi: bfile as text
--- 110:7: RC0111 check: Type without counterpart crosses as text: geo: mdsys.sdo_geometry as text
--- 111:7: RC0111 check: Type without counterpart crosses as text: x: xmltype as text
--- 112:7: RC0111 check: Type without counterpart crosses as text: a: sys.anydata as text
+-- 107:7: RC0111 check: Type without counterpart crosses as text or bytes: bfi: bfile as text
+-- 110:7: RC0111 check: Type without counterpart crosses as text or bytes: geo: mdsys.sdo_geometry as text
+-- 112:7: RC0111 check: Type without counterpart crosses as text or bytes: a: sys.anydata as text
 -- 135:18: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 140:52: RC0609 adapted: Said in other words: the date that the mask reads: 2003-06-17
 -- 141:34: RC0606 check: Function is not in the dictionary: TO_DATE with these 3 argument(s)
@@ -276,9 +275,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 146:1: RC0502 adapted: Storage clauses left out: NOLOGGING
 -- 146:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 146:1: RC0502 adapted: Storage clauses left out: TABLESPACE
--- 146:1: RC0502 adapted: Storage clauses left out: &tbs
--- 146:1: RC0502 adapted: Storage clauses left out: PARALLEL
--- 146:1: RC0502 adapted: Storage clauses left out: 4
+-- 146:1: RC0502 adapted: Storage clauses left out: &tbs PARALLEL 4
 -- 147:1: RC0502 adapted: Storage clauses left out: LOCAL
 -- 147:1: RC0502 adapted: Storage clauses left out: NOLOGGING
 -- 147:1: RC0502 adapted: Storage clauses left out: BITMAP

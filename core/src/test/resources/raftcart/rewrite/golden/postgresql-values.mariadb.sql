@@ -174,7 +174,6 @@ CREATE TABLE p (
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:90: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is %Y-%m-%d %H:%i
 -- 7:113: RC0608 adapted: Function spelled otherwise: date_part means extract_year
--- 8:24: RC0612 check: Comparison may ignore case on the source: nullif
 -- 8:39: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
 -- 8:61: RC0609 adapted: Said in other words: least_skip_nulls in other words
 -- 9:10: RC0615 adapted: Division kept: without a fraction

@@ -252,7 +252,6 @@ CREATE TABLE p (
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:90: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is yyyy-MM-dd HH:mm
 -- 7:113: RC0608 adapted: Function spelled otherwise: date_part means extract_year
--- 8:24: RC0612 check: Comparison may ignore case on the source: nullif
 -- 10:1: RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
 -- 11:49: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 11:52: RC0611 adapted: NULLs sorted as on the source: NULLs first

@@ -202,19 +202,19 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
 -- 69:5: RC0609 adapted: Said in other words: numbers of a sequence as a column that is numbered
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as json
--- 75:5: RC0111 check: Type without counterpart crosses as text: fulltext: tsvector as longtext
--- 80:5: RC0111 check: Type without counterpart crosses as text: ip: inet as longtext
--- 80:14: RC0111 check: Type without counterpart crosses as text: m: macaddr as longtext
--- 80:25: RC0111 check: Type without counterpart crosses as text: r: int4range as longtext
--- 80:38: RC0111 check: Type without counterpart crosses as text: p: point as longtext
+-- 75:5: RC0111 check: Type without counterpart crosses as text or bytes: fulltext: tsvector as longtext
+-- 80:5: RC0111 check: Type without counterpart crosses as text or bytes: ip: inet as longtext
+-- 80:14: RC0111 check: Type without counterpart crosses as text or bytes: m: macaddr as longtext
+-- 80:25: RC0111 check: Type without counterpart crosses as text or bytes: r: int4range as longtext
+-- 80:38: RC0111 check: Type without counterpart crosses as text or bytes: p: point as longtext
 -- 80:47: RC0118 check: JSON without the source's own comparison: j: jsonb as json
--- 80:76: RC0111 check: Type without counterpart crosses as text: x: xml as longtext
--- 80:111: RC0111 check: Type without counterpart crosses as text: b: bit string as text of zeros and ones
--- 80:129: RC0111 check: Type without counterpart crosses as text: iv: interval as longtext
+-- 80:76: RC0111 check: Type without counterpart crosses as text or bytes: x: xml as longtext
+-- 80:111: RC0111 check: Type without counterpart crosses as text or bytes: b: bit string as text of zeros and ones
+-- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as longtext
 -- 80:142: RC0114 check: Instant becomes date and time in UTC: tz: datetime(6) in UTC
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
--- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as longtext
--- 80:276: RC0111 check: Type without counterpart crosses as text: cit: public.citext as longtext
+-- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as longtext
+-- 80:276: RC0111 check: Type without counterpart crosses as text or bytes: cit: public.citext as longtext
 -- 80:295: RC0116 check: NaN and infinity are refused: d: double
 -- 80:315: RC0116 check: NaN and infinity are refused: re: float
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as json

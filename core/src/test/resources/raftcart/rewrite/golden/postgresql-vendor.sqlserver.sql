@@ -56,7 +56,7 @@ CREATE TABLE dbo.actor (
     r nvarchar(max),
     p nvarchar(max),
     j nvarchar(max) DEFAULT '{}',
-    x nvarchar(max),
+    x xml,
     mo decimal(19,2),
     o bigint CHECK (o BETWEEN 0 AND 4294967295),
     ch nchar(1) COLLATE Latin1_General_100_BIN2,
@@ -214,17 +214,16 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
 -- 71:5: RC0120 adapted: Enumeration becomes a text: rating as a text with a check
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as NVARCHAR(MAX)
--- 75:5: RC0111 check: Type without counterpart crosses as text: fulltext: tsvector as NVARCHAR(MAX)
--- 80:5: RC0111 check: Type without counterpart crosses as text: ip: inet as NVARCHAR(MAX)
--- 80:14: RC0111 check: Type without counterpart crosses as text: m: macaddr as NVARCHAR(MAX)
--- 80:25: RC0111 check: Type without counterpart crosses as text: r: int4range as NVARCHAR(MAX)
--- 80:38: RC0111 check: Type without counterpart crosses as text: p: point as NVARCHAR(MAX)
--- 80:76: RC0111 check: Type without counterpart crosses as text: x: xml as NVARCHAR(MAX)
+-- 75:5: RC0111 check: Type without counterpart crosses as text or bytes: fulltext: tsvector as NVARCHAR(MAX)
+-- 80:5: RC0111 check: Type without counterpart crosses as text or bytes: ip: inet as NVARCHAR(MAX)
+-- 80:14: RC0111 check: Type without counterpart crosses as text or bytes: m: macaddr as NVARCHAR(MAX)
+-- 80:25: RC0111 check: Type without counterpart crosses as text or bytes: r: int4range as NVARCHAR(MAX)
+-- 80:38: RC0111 check: Type without counterpart crosses as text or bytes: p: point as NVARCHAR(MAX)
 -- 80:93: RC0101 adapted: Unsigned range kept by a check: o: BIGINT for unsigned 32 bits
--- 80:129: RC0111 check: Type without counterpart crosses as text: iv: interval as NVARCHAR(MAX)
+-- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as NVARCHAR(MAX)
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
--- 80:266: RC0111 check: Type without counterpart crosses as text: h: hstore as NVARCHAR(MAX)
--- 80:276: RC0111 check: Type without counterpart crosses as text: cit: public.citext as NVARCHAR(MAX)
+-- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as NVARCHAR(MAX)
+-- 80:276: RC0111 check: Type without counterpart crosses as text or bytes: cit: public.citext as NVARCHAR(MAX)
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as NVARCHAR(MAX)
 -- 68:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100

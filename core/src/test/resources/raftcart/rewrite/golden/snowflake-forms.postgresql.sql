@@ -238,7 +238,7 @@ CALL p1();
 -- 8:3: RC0119 check: Numbers may lose digits: created: timestamp(6) without time zone: fractions of a second lose 3 digit(s)
 -- 9:3: RC0119 check: Numbers may lose digits: ltz: timestamp(6) with time zone: fractions of a second lose 3 digit(s)
 -- 9:50: RC0119 check: Numbers may lose digits: t: time(6) without time zone: fractions of a second lose 3 digit(s)
--- 10:35: RC0111 check: Type without counterpart crosses as text: g: geography as text
+-- 10:35: RC0111 check: Type without counterpart crosses as text or bytes: g: geography as text
 -- 10:48: RC0109 adapted: Fixed number of bytes kept by a check: bin: bytea with a check for at most 8388608 bytes
 -- 11:3: RC0502 adapted: Storage clauses left out: NOT ENFORCED
 -- 14:1: RC0502 adapted: Storage clauses left out: TRANSIENT

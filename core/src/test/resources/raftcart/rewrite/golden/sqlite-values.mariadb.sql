@@ -106,7 +106,6 @@ SELECT 0; SELECT 0; CREATE TABLE w (
 -- 17:27: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 18:18: RC0609 adapted: Said in other words: whole_epoch in other words
 -- 20:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
--- 21:8: RC0612 check: Comparison may ignore case on the source: locate
 -- 21:8: RC0608 adapted: Function spelled otherwise: instr means locate
 -- 22:8: RC0608 adapted: Function spelled otherwise: length means char_length
 -- 23:1: RC0602 by hand: No counterpart on the target: the function printf with 2 argument(s) has no counterpart in mariadb

@@ -170,7 +170,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 39:1: RC0602 by hand: No counterpart on the target: xml
 -- 43:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
 -- 44:2: RC0502 adapted: Storage clauses left out: StarID: REPLICATION
--- 52:2: RC0111 check: Type without counterpart crosses as text: Log: xml(content [survey] . [logschema]) as text
+-- 52:2: RC0111 check: Type without counterpart crosses as text or bytes: Log: xml(content [survey] . [logschema]) as text
 -- 53:2: RC0502 adapted: Storage clauses left out: rowguid: ROWGUIDCOL
 -- 55:37: RC0609 adapted: Said in other words: + puts texts together
 -- 55:27: RC0609 adapted: Said in other words: + puts texts together
