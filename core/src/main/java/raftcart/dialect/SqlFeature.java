@@ -637,6 +637,8 @@ public enum SqlFeature {
     UNIQUE_IDS_ARE_NO_TEXTS,
     /** Columns of a fixed length compare with each other, and with constants, as if padded. */
     FIXED_TEXTS_COMPARE_PADDED,
+    /** A number of one digit, or a bit, holds what is true or not, and its type says which. */
+    NUMBERS_HOLD_TRUTH,
     /** Time zones have the names that Windows gives them. */
     ZONES_OF_WINDOWS,
     /** Time zones have names where the server's tables of them have been filled. */

@@ -437,6 +437,13 @@ final class ColumnAdapter {
         if (column.type().filter(adapter.instants::keeps).isPresent()) {
             return column.type().get();
         }
+        boolean kept = type instanceof LogicalType.Bool
+                && column.type().isPresent()
+                && adapter.from.has(SqlFeature.NUMBERS_HOLD_TRUTH)
+                && has(SqlFeature.NUMBERS_HOLD_TRUTH);
+        if (kept) {
+            return column.type().get();
+        }
         boolean listed = type instanceof LogicalType.Enumeration && !has(SqlFeature.ON_DUPLICATE_KEY);
         if (listed) {
             List<String> values = ((LogicalType.Enumeration) type).values();

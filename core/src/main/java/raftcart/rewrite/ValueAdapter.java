@@ -365,12 +365,22 @@ final class ValueAdapter {
         return fits ? new Expr.Literal(LiteralKind.BITS, bits.substring(Math.max(0, extra)), literal.span()) : literal;
     }
 
+    /** A single bit as bytes or bits, or as the character of that number, which is how dumps write it. */
+    private static boolean isBit(Expr.Literal literal) {
+        boolean bytes = literal.kind() == LiteralKind.BYTES || literal.kind() == LiteralKind.BITS;
+        return bytes ? literal.text().matches("0*1?") : literal.text().matches("[\\x00\\x01]");
+    }
+
     private Expr truth(Expr.Literal literal) {
         // Most are a single digit, which needs no pattern.
         String text = literal.text();
         boolean digit = text.equals("0") || text.equals("1");
         boolean one = digit ? text.equals("1") : ONE.matcher(text).matches();
         boolean zero = digit ? !one : !one && ZERO.matcher(text).matches();
+        if (!digit && isBit(literal)) {
+            one = literal.text().matches("0*1|\\x01");
+            zero = !one;
+        }
         boolean other = literal.kind() == LiteralKind.NUMBER && !one && !zero;
         if (other && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
             throw new Untranslatable("the number " + text + " for a truth value");

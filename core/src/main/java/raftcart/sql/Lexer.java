@@ -209,7 +209,9 @@ public final class Lexer {
     }
 
     private Token number(int start) {
-        if (peek(0) == '0' && (peek(1) == 'x' || peek(1) == 'X') && CharClass.isHexDigit(peek(2))) {
+        boolean bytesAlone = rules.has(LexicalFeature.HEX_NUMBERS_ARE_BYTES) && !CharClass.isNamePart(peek(2));
+        boolean hex = peek(0) == '0' && (peek(1) == 'x' || peek(1) == 'X');
+        if (hex && (bytesAlone || CharClass.isHexDigit(peek(2)))) { // 0x alone is no bytes at all
             position += 2;
             while (CharClass.isHexDigit(peek(0))) {
                 position++;

@@ -136,12 +136,13 @@ final class TableTranslator {
         TypeChoice choice = rule(column)
                 .flatMap(ColumnRule::type)
                 .map(this::asPlanned)
+                .or(() -> keepsTruth(type) ? Optional.of(asPlanned(column.declaredType())) : Optional.empty())
                 .or(() -> enumerations.choose(type, use))
                 .orElseGet(() -> to.types().choose(numbered ? whole(type) : named(type, name, object), use));
         choices.put(column.name(), choice);
         // Whole numbers are divided otherwise than decimal ones.
         pairs.put(column.name(), new TableExpressions.Pair(column, name, numbered ? whole(type) : type));
-        if (!from.name().equals(to.name())) {
+        if (!from.name().equals(to.name()) && !keepsTruth(type)) {
             from.types().remarks(column, plan.values()).forEach(n -> notes.find(n.code(), object, n.detail()));
         }
         if (!from.name().equals(to.name()) && from.types().sortsByLanguage(column.collation())) {
@@ -151,6 +152,13 @@ final class TableTranslator {
             notes.find(FindingCode.ONE_DIGIT_BOOLEAN, object, column.declaredType() + " of 0 and 1 as boolean");
         }
         choice.notes().forEach(n -> notes.find(n.code(), object, n.detail()));
+    }
+
+    /** A truth value whose type both engines know. */
+    private boolean keepsTruth(LogicalType type) {
+        return type instanceof LogicalType.Bool
+                && from.has(SqlFeature.NUMBERS_HOLD_TRUTH)
+                && to.has(SqlFeature.NUMBERS_HOLD_TRUTH);
     }
 
     /** What a column is on the target, with what there is to say of it. */

@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERS_HOLD_TRUTH,
                     SqlFeature.ZONES_BY_TABLES,
                     SqlFeature.GRANTEES_HAVE_HOSTS,
                     SqlFeature.GRANTS_BY_STAR,

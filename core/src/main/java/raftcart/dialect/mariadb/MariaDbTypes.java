@@ -59,7 +59,12 @@ final class MariaDbTypes implements TypeTable {
             Map.entry("blob", n -> new LogicalType.Blob(65_535)),
             Map.entry("mediumblob", n -> new LogicalType.Blob(16_777_215)),
             Map.entry("longblob", n -> new LogicalType.Blob(4_294_967_295L)),
-            Map.entry("bit", n -> new LogicalType.Bits(n.parameter(0, 1), false)),
+            // A single bit holds what is true or not, which is how drivers give it, too.
+            Map.entry(
+                    "bit",
+                    n -> n.parameter(0, 1) == 1
+                            ? new LogicalType.Bool()
+                            : new LogicalType.Bits(n.parameter(0, 1), false)),
             Map.entry("date", n -> new LogicalType.Date()),
             Map.entry("time", n -> new LogicalType.Duration(n.parameter(0, 0))),
             Map.entry("datetime", n -> new LogicalType.Timestamp(n.parameter(0, 0), false)),
@@ -112,7 +117,9 @@ final class MariaDbTypes implements TypeTable {
     @Override
     public LogicalType interpret(Column column, ValueChoices choices) {
         if (column.type() instanceof LogicalType.Bool && choices.oneDigitBoolean() == OneDigitBoolean.NUMBER) {
-            return new LogicalType.Int(8, false);
+            return column.declaredType().startsWith("bit")
+                    ? new LogicalType.Bits(1, false)
+                    : new LogicalType.Int(8, false);
         }
         if (column.type() instanceof LogicalType.Duration duration && choices.time() == TimeMeaning.TIME_OF_DAY) {
             return new LogicalType.Time(duration.precision(), false);
@@ -128,7 +135,8 @@ final class MariaDbTypes implements TypeTable {
                     FindingCode.SYNTAX_CHECK,
                     column.declaredType() + " rounds to " + rounded.group(1) + " digits, the target keeps them all"));
         }
-        boolean taken = interpret(column, choices) instanceof LogicalType.Bool;
+        boolean taken = interpret(column, choices) instanceof LogicalType.Bool
+                && !column.declaredType().startsWith("bit");
         return taken
                 ? List.of(new TypeChoice.Note(FindingCode.ONE_DIGIT_BOOLEAN, column.declaredType() + " as boolean"))
                 : List.of();

@@ -43,7 +43,7 @@ final class MariaDbValues implements ValueSql {
         String name = identifiers.quote(column.name());
         LogicalType type = column.type();
         return switch (form) {
-            case BOOLEAN -> "CAST(" + name + " AS CHAR)";
+            case BOOLEAN -> "CAST(" + name + " + 0 AS CHAR)";
             // ZEROFILL pads on output; adding nothing takes the padding away.
             case INTEGER -> decimal(name, type);
             case DECIMAL -> decimal(name, type);
@@ -58,7 +58,7 @@ final class MariaDbValues implements ValueSql {
             case BITS ->
                 type instanceof LogicalType.Bits bits
                         ? "LPAD(BIN(" + name + " + 0), " + bits.length() + ", '0')"
-                        : type instanceof LogicalType.Bool ? "CAST(" + name + " AS CHAR)" : utf8(name);
+                        : type instanceof LogicalType.Bool ? "CAST(" + name + " + 0 AS CHAR)" : utf8(name);
             case DATE -> "CAST(" + (type instanceof LogicalType.Timestamp ? "DATE(" + name + ")" : name) + " AS CHAR)";
             case TIMESTAMP ->
                 type instanceof LogicalType.Date

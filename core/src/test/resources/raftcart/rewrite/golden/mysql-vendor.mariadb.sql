@@ -53,8 +53,8 @@ DROP TABLE IF EXISTS star;
 INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
     (1, 'PEN''ELOPE
-\\', X'000000', X'00000000010100000063', B'1'),
-    (2, 'x"y', X'', X'0000000001010000', B'0');
+\\', X'000000', X'00000000010100000063', TRUE),
+    (2, 'x"y', X'', X'0000000001010000', FALSE);
 INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
 INSERT IGNORE INTO star (star_id) VALUES (1);
 COMMIT;
@@ -173,6 +173,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
+-- 63:128: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 65:10: RC0502 adapted: Storage clauses left out: ENABLE KEYS
 -- 66:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 68:1: RC0604 adapted: Client command left out: SET AUTOCOMMIT = 0

@@ -23,7 +23,7 @@ CREATE TABLE star (
     g bytea,
     j json DEFAULT NULL,
     lt text DEFAULT NULL CHECK ((lt IS JSON)),
-    b bit(1) DEFAULT B'0',
+    b boolean DEFAULT FALSE,
     b8 bit(8) DEFAULT NULL,
     big numeric(20,0) DEFAULT NULL CHECK (big BETWEEN 0 AND 18446744073709551615),
     mi integer DEFAULT NULL CHECK (mi BETWEEN 0 AND 16777215),
@@ -62,8 +62,8 @@ COMMENT ON TABLE star IS 'Stars; all';
 INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
     (1, 'PEN''ELOPE
-\', '\x000000'::bytea, '\x00000000010100000063'::bytea, B'1'),
-    (2, 'x"y', '\x'::bytea, '\x0000000001010000'::bytea, B'0');
+\', '\x000000'::bytea, '\x00000000010100000063'::bytea, TRUE),
+    (2, 'x"y', '\x'::bytea, '\x0000000001010000'::bytea, FALSE);
 INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
 INSERT INTO star (star_id) VALUES (1) ON CONFLICT DO NOTHING;
 COMMIT;
@@ -200,6 +200,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 31:3: RC0111 check: Type without counterpart crosses as text or bytes: g: point as bytea
 -- 33:3: RC0502 adapted: Storage clauses left out: lt: CHARACTER SET utf8mb4
 -- 33:3: RC0502 adapted: Storage clauses left out: lt: COLLATE utf8mb4_bin
+-- 34:22: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 36:3: RC0101 adapted: Unsigned range kept by a check: big: numeric(20,0) for unsigned 64 bits
 -- 37:3: RC0502 adapted: Storage clauses left out: mi: ZEROFILL
 -- 37:3: RC0101 adapted: Unsigned range kept by a check: mi: integer for unsigned 24 bits
@@ -217,6 +218,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
+-- 63:128: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 65:10: RC0502 adapted: Storage clauses left out: ENABLE KEYS
 -- 66:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 67:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors

@@ -50,11 +50,11 @@ final class MariaDbRowReader implements RowReader {
             case BITS ->
                 type instanceof LogicalType.Bits bits
                         ? "LPAD(BIN(" + name + " + 0), " + bits.length() + ", '0')"
-                        : text(name, type);
+                        : type instanceof LogicalType.Bool ? "CAST(" + name + " + 0 AS CHAR)" : text(name, type);
             // FLOAT is printed with six digits; the double of the same value is printed with all that it has.
             case FLOATING -> "CAST(CAST(" + name + " AS DOUBLE) AS CHAR)";
-            case INTEGER, DECIMAL -> "CAST(" + name + " + 0 AS CHAR)";
-            case BOOLEAN, DATE, TIME, DURATION, TIMESTAMP, INSTANT -> "CAST(" + name + " AS CHAR)";
+            case BOOLEAN, INTEGER, DECIMAL -> "CAST(" + name + " + 0 AS CHAR)";
+            case DATE, TIME, DURATION, TIMESTAMP, INSTANT -> "CAST(" + name + " AS CHAR)";
         };
     }
 

@@ -228,6 +228,7 @@ COMMENT ON TABLE "public"."order" IS 'Orders for the workshop; its author liked 
 -- RC0105 adapted: kestrel_ridge.telescopes.mount: type telescopes_mount
 -- RC0104 adapted: kestrel_ridge.telescopes.features: character varying(32) with a check
 -- RC0107 check: kestrel_ridge.telescopes.first_light: impossible dates as NULL
+-- RC0614 adapted: kestrel_ridge.telescopes.powered: 1 for a truth value
 -- RC0401 adapted: kestrel_ridge.telescopes.telescopes_code: unique on lower(code)
 -- RC0402 check: kestrel_ridge.telescopes: code, name, mount, features
 CREATE TABLE "public"."telescopes" (
@@ -240,7 +241,7 @@ CREATE TABLE "public"."telescopes" (
     "mount" "public"."telescopes_mount" DEFAULT 'equatorial' NOT NULL,
     "features" character varying(32) DEFAULT '' NOT NULL,
     "first_light" date,
-    "powered" bit(1) DEFAULT B'1' NOT NULL,
+    "powered" boolean DEFAULT TRUE NOT NULL,
     CONSTRAINT "telescopes_pkey" PRIMARY KEY ("id"),
     CONSTRAINT "telescopes_aperture_mm_range" CHECK ("aperture_mm" BETWEEN 0 AND 16777215),
     CONSTRAINT "telescopes_built_range" CHECK ("built" = 0 OR "built" BETWEEN 1901 AND 2155),

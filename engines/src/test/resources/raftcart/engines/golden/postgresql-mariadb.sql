@@ -132,7 +132,7 @@ CREATE TABLE `observatory`.`telescopes` (
     `mount` enum('equatorial','alt-azimuth','transit') NOT NULL DEFAULT 'equatorial',
     `features` varchar(32) NOT NULL DEFAULT '',
     `first_light` date NULL,
-    `powered` bit(1) NOT NULL DEFAULT B'1',
+    `powered` tinyint(1) NOT NULL DEFAULT TRUE,
     PRIMARY KEY (`id`),
     CONSTRAINT `telescopes_aperture_mm_range` CHECK (`aperture_mm` >= 0 AND `aperture_mm` <= 16777215),
     CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155)
