@@ -83,8 +83,8 @@ SELECT LAST_DAY(d) FROM frame;
 SELECT DATE_ADD(d, INTERVAL (CASE LOWER(LEFT('MON', 2)) WHEN 'su' THEN 1 WHEN 'mo' THEN 2 WHEN 'tu' THEN 3 WHEN 'we' THEN 4 WHEN 'th' THEN 5 WHEN 'fr' THEN 6 WHEN 'sa' THEN 7 END - DAYOFWEEK(d) + 6) % 7 + 1 DAY)
 FROM frame;
 SELECT DATE_ADD(d, INTERVAL 1 MONTH) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
--- SELECT MONTHS_BETWEEN(d, d) FROM frame
+SELECT (PERIOD_DIFF(EXTRACT(YEAR_MONTH FROM d), EXTRACT(YEAR_MONTH FROM d)) + CASE WHEN DAYOFMONTH(d) = DAYOFMONTH(d) OR (DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d)) AND DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d))) THEN 0 ELSE CAST(DAYOFMONTH(d) - DAYOFMONTH(d) + (TIME_TO_SEC(TIME(d)) - TIME_TO_SEC(TIME(d))) / 86400.0000000000 AS DECIMAL(30, 15)) / 31 END)
+FROM frame;
 SELECT TRUNCATE(TIME_TO_SEC(tm), 0) FROM frame;
 SELECT HEX(s) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
@@ -195,7 +195,6 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 59:8: RC0608 adapted: Function spelled otherwise: DAYOFWEEK_ISO means extract_iso_day_of_week
 -- 60:8: RC0608 adapted: Function spelled otherwise: WEEK_ISO means extract_week
 -- 67:8: RC0607 check: Function with a difference: the last day of a month stays the last day
--- 68:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
 -- 71:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower

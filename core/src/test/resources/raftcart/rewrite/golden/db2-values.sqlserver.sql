@@ -85,8 +85,8 @@ SELECT EOMONTH(d) FROM frame;
 SELECT DATEADD(day, (CASE LOWER(LEFT('MON', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - DATEDIFF(day, '1899-12-31', d) % 7 + 6) % 7 + 1, d)
 FROM frame;
 SELECT DATEADD(month, 1, d) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
--- SELECT MONTHS_BETWEEN(d, d) FROM frame
+SELECT (DATEDIFF(month, d, d) + CASE WHEN DAY(d) = DAY(d) OR (DAY(d) = DAY(EOMONTH(d)) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(d) - DAY(d) + (DATEDIFF(second, CAST(d AS date), d) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END)
+FROM frame;
 SELECT ROUND(DATEDIFF(second, CAST('00:00:00' AS time), CAST(tm AS time)), 0, 1) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- SELECT HEX(s) FROM frame
@@ -209,7 +209,6 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 63:8: RC0608 adapted: Function spelled otherwise: MONTHNAME means month_name
 -- 64:8: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
 -- 67:8: RC0607 check: Function with a difference: the last day of a month stays the last day
--- 68:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- 69:8: RC0607 check: Function with a difference: seconds_of_time: fractions of a second are cut off
 -- 70:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper

@@ -70,10 +70,10 @@ SELECT ts - INTERVAL 1 HOUR FROM frame;
 SELECT TIMESTAMPDIFF(day, ts, ts) FROM frame;
 SELECT d + INTERVAL 5 MINUTE FROM frame;
 SELECT DATE_ADD(d, INTERVAL (-12) MONTH) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
--- SELECT MONTHS_BETWEEN(SYSDATE, d) FROM frame
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
--- SELECT FLOOR(MONTHS_BETWEEN(SYSDATE, d) / 12) FROM frame
+SELECT (PERIOD_DIFF(EXTRACT(YEAR_MONTH FROM LOCALTIMESTAMP), EXTRACT(YEAR_MONTH FROM d)) + CASE WHEN DAYOFMONTH(LOCALTIMESTAMP) = DAYOFMONTH(d) OR (DAYOFMONTH(LOCALTIMESTAMP) = DAYOFMONTH(LAST_DAY(LOCALTIMESTAMP)) AND DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d))) THEN 0 ELSE CAST(DAYOFMONTH(LOCALTIMESTAMP) - DAYOFMONTH(d) + (TIME_TO_SEC(TIME(LOCALTIMESTAMP)) - TIME_TO_SEC(TIME(d))) / 86400.0000000000 AS DECIMAL(30, 15)) / 31 END)
+FROM frame;
+SELECT FLOOR(CAST((PERIOD_DIFF(EXTRACT(YEAR_MONTH FROM LOCALTIMESTAMP), EXTRACT(YEAR_MONTH FROM d)) + CASE WHEN DAYOFMONTH(LOCALTIMESTAMP) = DAYOFMONTH(d) OR (DAYOFMONTH(LOCALTIMESTAMP) = DAYOFMONTH(LAST_DAY(LOCALTIMESTAMP)) AND DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d))) THEN 0 ELSE CAST(DAYOFMONTH(LOCALTIMESTAMP) - DAYOFMONTH(d) + (TIME_TO_SEC(TIME(LOCALTIMESTAMP)) - TIME_TO_SEC(TIME(d))) / 86400.0000000000 AS DECIMAL(30, 15)) / 31 END) AS decimal(65,30)) / 12)
+FROM frame;
 SELECT LAST_DAY(d) FROM frame;
 SELECT DATE_ADD(d, INTERVAL (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 1 WHEN 'mo' THEN 2 WHEN 'tu' THEN 3 WHEN 'we' THEN 4 WHEN 'th' THEN 5 WHEN 'fr' THEN 6 WHEN 'sa' THEN 7 END - DAYOFWEEK(d) + 6) % 7 + 1 DAY)
 FROM frame;
@@ -387,8 +387,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 39:10: RC0609 adapted: Said in other words: days added to a date
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
 -- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
--- 47:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
--- 48:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
+-- 48:41: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 54:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 55:10: RC0615 adapted: Division kept: with more digits than the target gives by itself

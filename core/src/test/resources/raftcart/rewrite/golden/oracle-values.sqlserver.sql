@@ -73,10 +73,10 @@ SELECT DATEADD(hour, -1, ts) FROM frame;
 SELECT (DATEDIFF(second, ts, ts) / 86400) FROM frame;
 SELECT DATEADD(minute, 5, d) FROM frame;
 SELECT DATEADD(month, -12, d) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
--- SELECT MONTHS_BETWEEN(SYSDATE, d) FROM frame
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
--- SELECT FLOOR(MONTHS_BETWEEN(SYSDATE, d) / 12) FROM frame
+SELECT (DATEDIFF(month, d, SYSDATETIME()) + CASE WHEN DAY(SYSDATETIME()) = DAY(d) OR (DAY(SYSDATETIME()) = DAY(EOMONTH(SYSDATETIME())) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(SYSDATETIME()) - DAY(d) + (DATEDIFF(second, CAST(SYSDATETIME() AS date), SYSDATETIME()) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END)
+FROM frame;
+SELECT FLOOR((DATEDIFF(month, d, SYSDATETIME()) + CASE WHEN DAY(SYSDATETIME()) = DAY(d) OR (DAY(SYSDATETIME()) = DAY(EOMONTH(SYSDATETIME())) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(SYSDATETIME()) - DAY(d) + (DATEDIFF(second, CAST(SYSDATETIME() AS date), SYSDATETIME()) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END) / 12)
+FROM frame;
 SELECT EOMONTH(d) FROM frame;
 SELECT DATEADD(day, (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - DATEDIFF(day, '1899-12-31', d) % 7 + 6) % 7 + 1, d)
 FROM frame;
@@ -403,8 +403,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 39:10: RC0609 adapted: Said in other words: days added to a date
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
 -- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
--- 47:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
--- 48:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in sqlserver
 -- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 54:10: RC0615 adapted: Division kept: with its fraction
 -- 57:8: RC0606 check: Function is not in the dictionary: REMAINDER

@@ -105,8 +105,24 @@ SELECT CASE WHEN bo THEN 'y' ELSE 'n' END, CAST(bo AS signed), NOT bo, bo = TRUE
 FROM frame;
 -- RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
 -- SELECT split_part(s, '-', 1), position('a' in s), strpos(s, 'a'), substring(s from 2 for 3), substring(s from '[0-9]+'), left(s, -1), right(s, 2), initcap(s), lpad(s, 5), repeat(s, 2), translate(s, 'ab', 'xy'), trim(both 'x' from s), btrim(s), md5(s), length(s), reverse(s), regexp_replace(s, 'a', 'b', 'g'), concat(s, NULL, a), concat_ws('-', s, a), quote_literal(s), chr(65), ascii(s), format('%s-%s', s, a) FROM frame
--- RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in mariadb
--- SELECT round(b, 1), trunc(b), ceil(f), floor(f), random(), sqrt(a), power(a, 2), ln(f), log(f), exp(f), sign(a), abs(a), mod(a, 3), div(a, 2), width_bucket(a, 0, 10, 5), round(f) FROM frame
+SELECT
+    ROUND(b, 1),
+    TRUNCATE(b, 0),
+    CEIL(f),
+    FLOOR(f),
+    RAND(),
+    SQRT(a),
+    POWER(a, 2),
+    LN(f),
+    LOG10(f),
+    EXP(f),
+    SIGN(a),
+    ABS(a),
+    MOD(a, 3),
+    (a DIV 2),
+    CASE WHEN a < 0 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 0) * 5 / (10 - 0)) + 1 END,
+    ROUND(f)
+FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in mariadb
 -- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
 SELECT ts, CONVERT_TZ(tz, '+00:00', 'Europe/Berlin'), tz FROM frame;
@@ -198,7 +214,7 @@ CREATE TABLE p (
 -- 26:15: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 28:14: RC0602 by hand: No counterpart on the target: a WITH that changes rows
 -- 30:119: RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
--- 31:1: RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in mariadb
+-- 31:144: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
 -- 32:1: RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in mariadb
 -- 33:47: RC0607 check: Function with a difference: a time zone by its name: NULL on a server whose tables of time zones are empty
 -- 34:83: RC0608 adapted: Function spelled otherwise: pg_backend_pid means connection_id

@@ -171,8 +171,24 @@ SELECT
 FROM frame;
 -- RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
 -- SELECT split_part(s, '-', 1), position('a' in s), strpos(s, 'a'), substring(s from 2 for 3), substring(s from '[0-9]+'), left(s, -1), right(s, 2), initcap(s), lpad(s, 5), repeat(s, 2), translate(s, 'ab', 'xy'), trim(both 'x' from s), btrim(s), md5(s), length(s), reverse(s), regexp_replace(s, 'a', 'b', 'g'), concat(s, NULL, a), concat_ws('-', s, a), quote_literal(s), chr(65), ascii(s), format('%s-%s', s, a) FROM frame
--- RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in sqlserver
--- SELECT round(b, 1), trunc(b), ceil(f), floor(f), random(), sqrt(a), power(a, 2), ln(f), log(f), exp(f), sign(a), abs(a), mod(a, 3), div(a, 2), width_bucket(a, 0, 10, 5), round(f) FROM frame
+SELECT
+    ROUND(b, 1),
+    ROUND(b, 0, 1),
+    CEILING(f),
+    FLOOR(f),
+    RAND(CHECKSUM(NEWID())),
+    SQRT(a),
+    POWER(CAST(a AS float), 2),
+    LOG(f),
+    LOG10(f),
+    EXP(f),
+    SIGN(a),
+    ABS(a),
+    (a % 3),
+    (a / 2),
+    CASE WHEN a < 0 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 0) * 5 / (10 - 0)) + 1 END,
+    ROUND(f, 0)
+FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
 -- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
 SELECT
@@ -279,7 +295,7 @@ CREATE TABLE p (
 -- 29:75: RC0609 adapted: Said in other words: IS TRUE as a choice
 -- 29:75: RC0614 adapted: Condition made explicit: a condition as a value
 -- 30:119: RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
--- 31:1: RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in sqlserver
+-- 31:144: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
 -- 32:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
 -- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
 -- 35:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver

@@ -147,8 +147,8 @@ SELECT MAX(bo) FROM frame;
 SELECT CAST(a AS double) / NULLIF(SUM(a) OVER (), 0) FROM frame;
 SELECT CONDITIONAL_TRUE_EVENT(a > 1) OVER (ORDER BY CASE WHEN id IS NULL THEN 1 ELSE 0 END, id)
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in mariadb
--- SELECT WIDTH_BUCKET(a, 0, 10, 5) FROM frame
+SELECT CASE WHEN a < 0 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 0) * 5 / (10 - 0)) + 1 END
+FROM frame;
 SELECT CURRENT_TIMESTAMP(6) FROM frame;
 SELECT UTC_TIMESTAMP(6) FROM frame;
 SELECT CURRENT_TIMESTAMP(6) FROM frame;
@@ -300,7 +300,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 111:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 112:8: RC0606 check: Function is not in the dictionary: CONDITIONAL_TRUE_EVENT
 -- 112:53: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 113:1: RC0602 by hand: No counterpart on the target: the function width_bucket with 4 argument(s) has no counterpart in mariadb
+-- 113:8: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
 -- 117:8: RC0606 check: Function is not in the dictionary: CURRENT_WAREHOUSE
 -- 118:32: RC0607 check: Function with a difference: a time zone by its name: NULL on a server whose tables of time zones are empty
 -- 119:8: RC0606 check: Function is not in the dictionary: HAVERSINE

@@ -91,8 +91,8 @@ SELECT ROUND(b, 1) FROM frame;
 SELECT TRUNCATE(b, 1) FROM frame;
 SELECT CAST(DATE_FORMAT(d, '%Y-%m-01') AS DATETIME) FROM frame;
 SELECT LAST_DAY(d) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
--- SELECT MONTHS_BETWEEN(d, d) FROM frame
+SELECT (PERIOD_DIFF(EXTRACT(YEAR_MONTH FROM d), EXTRACT(YEAR_MONTH FROM d)) + CASE WHEN DAYOFMONTH(d) = DAYOFMONTH(d) OR (DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d)) AND DAYOFMONTH(d) = DAYOFMONTH(LAST_DAY(d))) THEN 0 ELSE CAST(DAYOFMONTH(d) - DAYOFMONTH(d) + (TIME_TO_SEC(TIME(d)) - TIME_TO_SEC(TIME(d))) / 86400.0000000000 AS DECIMAL(30, 15)) / 31 END)
+FROM frame;
 SELECT DAYOFWEEK(d) FROM frame;
 SELECT TD_WEEK_OF_YEAR(d) FROM frame;
 SELECT CAST(DATE_FORMAT(d, '%Y-%m-01') AS DATETIME) FROM frame;
@@ -208,7 +208,6 @@ SELECT 0; COMMIT;
 -- 65:8: RC0606 check: Function is not in the dictionary: QUANTILE
 -- 67:15: RC0602 by hand: No counterpart on the target: an order inside of RANK
 -- 68:8: RC0606 check: Function is not in the dictionary: CSUM
--- 74:1: RC0602 by hand: No counterpart on the target: the function months_between with 2 argument(s) has no counterpart in mariadb
 -- 75:8: RC0608 adapted: Function spelled otherwise: TD_DAY_OF_WEEK means day_of_week_sunday_1
 -- 76:8: RC0606 check: Function is not in the dictionary: TD_WEEK_OF_YEAR
 -- 77:8: RC0608 adapted: Function spelled otherwise: TD_MONTH_BEGIN means trunc_month
