@@ -23,12 +23,17 @@ final class NeverNull {
         if (e instanceof Expr.Subquery single) {
             return isCount(single);
         }
+        if (e instanceof Expr.Case choice) {
+            return choice.otherwise().filter(o -> is(o, scope)).isPresent()
+                    && choice.branches().stream().allMatch(b -> is(b.result(), scope));
+        }
         return isRank(e) || e instanceof Expr.CurrentTime || isTrueOrFalse(e);
     }
 
-    /** Counts and row numbers are never NULL. */
+    /** Counts, row numbers and numbers at random are never NULL. */
     private static boolean isRank(Expr e) {
-        return e instanceof Expr.Call call && call.isAny("count", "row_number", "rank", "dense_rank", "count_rows");
+        return e instanceof Expr.Call call
+                && call.isAny("count", "row_number", "rank", "dense_rank", "count_rows", "rand", "random");
     }
 
     /** True for a query that counts all its rows, and so has a single row whatever there is. */

@@ -151,14 +151,20 @@ final class UpsertAdapter {
             throw new Untranslatable("an upsert of " + insert.table()
                     + ", whose keys are not known; translate its CREATE TABLE in the same run");
         }
-        if (keys.size() > 1) {
+        // A key that the rows do not bring is given by the engine, or NULL, and meets no other.
+        List<Name> columns = columns(insert, table);
+        List<List<Name>> brought = keys.stream()
+                .filter(k -> k.stream().allMatch(n -> columns.stream().anyMatch(n::matches)))
+                .toList();
+        List<Name> key = brought.isEmpty() ? keys.get(0) : brought.get(0);
+        if (keys.size() > 1 && brought.size() != 1) {
             adapter.note(
                     FindingCode.UPSERT_DIFFERS,
                     insert.span(),
                     "the source looks at all keys of the table, the target at "
-                            + keys.get(0).stream().map(Name::text).collect(Collectors.joining(", ", "(", ")")));
+                            + key.stream().map(Name::text).collect(Collectors.joining(", ", "(", ")")));
         }
-        return keys.get(0);
+        return key;
     }
 
     static Expr column(Name name) {

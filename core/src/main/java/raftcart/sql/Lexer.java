@@ -259,7 +259,10 @@ public final class Lexer {
 
     private Token word(int start) {
         int length = text.length();
-        while (position < length && CharClass.isNamePart(text.charAt(position))) {
+        boolean signs = rules.has(LexicalFeature.NUMBER_SIGNS_IN_NAMES);
+        while (position < length
+                && CharClass.isNamePart(text.charAt(position))
+                && (signs || text.charAt(position) != '#')) {
             position++;
         }
         if (position == start) {

@@ -26,6 +26,8 @@ public enum LexicalFeature {
     M_VERSION_COMMENTS,
     /** Names may begin with {@code #}. */
     NUMBER_SIGN_NAMES,
+    /** Names may hold {@code #} behind their first character. */
+    NUMBER_SIGNS_IN_NAMES,
     /** {@code --} starts a comment only before a blank. */
     DASHES_BEFORE_BLANK,
     /** Hexadecimal numbers are bytes rather than integers. */

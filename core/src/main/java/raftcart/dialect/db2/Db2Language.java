@@ -10,6 +10,7 @@ import raftcart.dialect.MaskStyle;
 import raftcart.dialect.NullOrder;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
@@ -19,7 +20,7 @@ import raftcart.sql.parse.OperatorTable;
 /** DB2's SQL, version 11.5 for Linux, UNIX and Windows. */
 public final class Db2Language {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of()),
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.LABELLED_DURATIONS,

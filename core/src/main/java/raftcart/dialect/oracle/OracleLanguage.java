@@ -22,10 +22,15 @@ import raftcart.sql.script.ScriptFeature;
 public final class OracleLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(
-                    List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES, LexicalFeature.SUBSTITUTION_VARIABLES)),
+                    List.of("\"\""),
+                    Set.of(
+                            LexicalFeature.ALTERNATIVE_QUOTES,
+                            LexicalFeature.SUBSTITUTION_VARIABLES,
+                            LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.CURRENT_DATE_HAS_TIME,
+                    GrammarFeature.SHOW_IS_FOR_CLIENT,
                     GrammarFeature.NULL_CONCATENATES_AS_EMPTY,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),
             OperatorTable.ADDITIVE,

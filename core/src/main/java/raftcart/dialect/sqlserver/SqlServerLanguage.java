@@ -26,6 +26,7 @@ public final class SqlServerLanguage {
                     List.of("[]", "\"\""),
                     Set.of(
                             LexicalFeature.NUMBER_SIGN_NAMES,
+                            LexicalFeature.NUMBER_SIGNS_IN_NAMES,
                             LexicalFeature.NESTED_COMMENTS,
                             LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
             NameCase.IGNORED,

@@ -10,6 +10,7 @@ import raftcart.dialect.MaskStyle;
 import raftcart.dialect.NullOrder;
 import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
@@ -20,7 +21,7 @@ import raftcart.sql.script.ScriptFeature;
 /** Teradata's SQL, version 17. */
 public final class TeradataLanguage {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of()),
+            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.SHORT_VERBS,

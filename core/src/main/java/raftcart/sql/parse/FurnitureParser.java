@@ -189,7 +189,8 @@ final class FurnitureParser {
                     ? new Statement.UseSchema(name, database, span)
                     : new Statement.ClientCommand("USE " + name.text(), span);
         }
-        if (BY_HAND.contains(word)) {
+        boolean asks = word.equals("SHOW") && !parsing.has(GrammarFeature.SHOW_IS_FOR_CLIENT);
+        if (asks || BY_HAND.contains(word)) {
             if (word.equals("BULK")) {
                 StatementParser.skipStatement(cursor);
             }

@@ -74,6 +74,8 @@ public enum GrammarFeature {
     REGEXP_OF_WHOLE_TEXTS,
     /** Blanks at the end of a quoted name are no part of it. */
     NAMES_END_BEFORE_BLANKS,
+    /** SHOW is for the client, not a question to the engine. */
+    SHOW_IS_FOR_CLIENT,
     /** CURRENT_DATE has a time of day. */
     CURRENT_DATE_HAS_TIME,
     /** FROM may name the rows of a change, as in {@code FINAL TABLE (INSERT ...)}. */

@@ -7,6 +7,7 @@ import raftcart.sql.LexicalRules;
 
 /** The characters of a script: takes them one by one, or a whole string or comment, and counts lines and columns. */
 final class ScriptInput {
+    private final boolean signs;
     private static final int NONE = -1;
 
     private final Reader in;
@@ -23,6 +24,7 @@ final class ScriptInput {
     private int column = 1;
 
     ScriptInput(Reader in, LexicalRules rules) {
+        this.signs = rules.has(LexicalFeature.NUMBER_SIGNS_IN_NAMES);
         this.in = in;
         this.rules = rules;
     }
@@ -89,8 +91,8 @@ final class ScriptInput {
         } while (at == limit && fill(1) && isNamePart(buffer[at]) && text.length() <= ScriptReader.LONGEST);
     }
 
-    private static boolean isNamePart(char c) {
-        return c == '_' || c == '$' || c == '#' || Character.isLetterOrDigit(c);
+    private boolean isNamePart(char c) {
+        return c == '_' || c == '$' || c == '#' && signs || Character.isLetterOrDigit(c);
     }
 
     /** Takes what is up to one of three characters; a line's end is always one of them. */

@@ -20,6 +20,8 @@ INSERT IGNORE INTO telescope (id, name) VALUES (1, 'a') RETURNING NOTHING;
 -- BACKUP TO 'x'
 -- RC0602 by hand: No counterpart on the target: the settings of a zone
 -- ALTER TABLE telescope CONFIGURE ZONE USING num_replicas = 3
+-- RC0602 by hand: No counterpart on the target: SHOW
+-- SHOW RANGES FROM TABLE telescope
 DELETE FROM telescope WHERE id = 1 LIMIT 5;
 UPDATE telescope SET name = 'a' ORDER BY id LIMIT 2;
 -- RC0602 by hand: No counterpart on the target: EXPERIMENTAL
@@ -41,5 +43,5 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 11:1: RC0602 by hand: No counterpart on the target: BACKUP
 -- 12:23: RC0602 by hand: No counterpart on the target: the settings of a zone
 -- 13:1: RC0502 adapted: Storage clauses left out: SPLIT AT VALUES (1)
--- 14:1: RC0604 adapted: Client command left out: SHOW RANGES FROM TABLE telescope
+-- 14:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 17:1: RC0602 by hand: No counterpart on the target: EXPERIMENTAL

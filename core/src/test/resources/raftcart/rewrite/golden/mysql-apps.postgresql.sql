@@ -86,7 +86,7 @@ SELECT MAX(id) FROM star WHERE id NOT IN (SELECT star_id FROM obs);
 SELECT STRING_AGG(DISTINCT kind, ',' ORDER BY kind DESC NULLS LAST) FROM star;
 INSERT INTO star (name, kind)
 VALUES ('Vega', 'A')
-ON CONFLICT (id) DO UPDATE SET kind = EXCLUDED.kind, hits = star.hits + 1;
+ON CONFLICT (name) DO UPDATE SET kind = EXCLUDED.kind, hits = star.hits + 1;
 INSERT INTO star (id, name) VALUES (1, 'Vega') ON CONFLICT DO NOTHING;
 INSERT INTO star (id, name) VALUES (1, 'Vega') ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name;
 UPDATE star s SET last = o.taken FROM obs o WHERE o.star_id = s.id AND o.good = TRUE;
@@ -229,7 +229,6 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 23:8: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 23:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 23:8: RC0609 adapted: Said in other words: values put together as texts
--- 24:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 25:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 26:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)

@@ -69,8 +69,11 @@ SELECT CONCAT_WS(', ', name, NULL, kind), 'x' + NULL FROM star;
 SELECT MAX(id) FROM star WHERE id NOT IN (SELECT star_id FROM obs);
 -- RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- SELECT GROUP_CONCAT(DISTINCT kind ORDER BY kind DESC) FROM star
--- RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
--- INSERT INTO star (name, kind) VALUES ('Vega', 'A') ON DUPLICATE KEY UPDATE kind = VALUES(kind), hits = hits + 1
+MERGE INTO star
+USING (SELECT 'Vega' AS name, 'A' AS kind) new_rows_
+ON star.name = new_rows_.name
+WHEN MATCHED THEN UPDATE SET kind = new_rows_.kind, hits = star.hits + 1
+WHEN NOT MATCHED THEN INSERT (name, kind) VALUES (new_rows_.name, new_rows_.kind);
 SET IDENTITY_INSERT star ON;
 MERGE INTO star
 USING (SELECT 1 AS id, 'Vega' AS name) new_rows_
@@ -185,7 +188,7 @@ CREATE TABLE x (
 -- 20:1: RC0602 by hand: No counterpart on the target: the function substring_before with 3 argument(s) has no counterpart in sqlserver
 -- 21:1: RC0602 by hand: No counterpart on the target: the session's variable @rn
 -- 23:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
--- 24:1: RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
+-- 24:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 25:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 25:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 25:1: RC0609 adapted: Said in other words: an upsert as MERGE

@@ -132,6 +132,8 @@ SELECT ROW_NUMBER() OVER w, LAG(x, 1) OVER w, NTH_VALUE(x, 2) OVER (w ROWS UNBOU
 -- LOAD DATA LOCAL INFILE 'x.csv' INTO TABLE telescope FIELDS TERMINATED BY ','
 -- RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
 -- SELECT LAST_INSERT_ID(), ROW_COUNT(), FOUND_ROWS(), DATABASE(), USER(), CONNECTION_ID(), VERSION(), SLEEP(1), BENCHMARK(1, 1), GET_LOCK('a', 1)
+-- RC0602 by hand: No counterpart on the target: SHOW
+-- SHOW TABLES LIKE 'a%'
 -- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN SELECT 1
 -- RC0602 by hand: No counterpart on the target: a grant with a password
@@ -246,7 +248,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 60:10: RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- 61:1: RC0602 by hand: No counterpart on the target: LOAD
 -- 62:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
--- 63:1: RC0604 adapted: Client command left out: SHOW TABLES LIKE 'a%'
+-- 63:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 64:1: RC0604 adapted: Client command left out: DESCRIBE telescope
 -- 65:1: RC0602 by hand: No counterpart on the target: EXPLAIN
 -- 66:46: RC0602 by hand: No counterpart on the target: a grant with a password

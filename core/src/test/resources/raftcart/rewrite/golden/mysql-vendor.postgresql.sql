@@ -157,6 +157,8 @@ SELECT * FROM star;
 CREATE TEMPORARY TABLE IF NOT EXISTS t5 (
     id integer
 );
+-- RC0602 by hand: No counterpart on the target: SHOW
+-- show tables
 -- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN SELECT 1
 -- RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
@@ -256,7 +258,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 125:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
 -- 128:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
 -- 129:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
--- 130:1: RC0604 adapted: Client command left out: show tables
+-- 130:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 131:1: RC0604 adapted: Client command left out: describe star
 -- 132:1: RC0602 by hand: No counterpart on the target: EXPLAIN
 -- 133:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own

@@ -326,6 +326,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 80:42: RC0609 adapted: Said in other words: days added to a date
 -- 81:38: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
+-- 82:36: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 82:36: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 83:29: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 86:1: RC0609 adapted: Said in other words: a DELETE from the table that the query reads

@@ -193,6 +193,8 @@ SELECT NEXTVAL('sq');
 -- SET v = 5
 -- RC0602 by hand: No counterpart on the target: the session's variable $v
 -- SELECT $v, IDENTIFIER('x')
+-- RC0602 by hand: No counterpart on the target: SHOW
+-- SHOW TABLES
 -- RC0602 by hand: No counterpart on the target: UNDROP
 -- UNDROP TABLE telescope
 GRANT SELECT ON ALL TABLES IN SCHEMA public TO r;
@@ -310,7 +312,7 @@ CALL p1();
 -- 53:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 55:1: RC0602 by hand: No counterpart on the target: assignment to a variable
 -- 56:1: RC0602 by hand: No counterpart on the target: the session's variable $v
--- 57:1: RC0604 adapted: Client command left out: SHOW TABLES
+-- 57:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 58:1: RC0604 adapted: Client command left out: DESC TABLE telescope
 -- 59:1: RC0602 by hand: No counterpart on the target: UNDROP
 -- 61:1: RC0602 by hand: No counterpart on the target: task

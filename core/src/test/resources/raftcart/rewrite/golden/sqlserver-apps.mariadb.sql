@@ -242,6 +242,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 22:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 23:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 24:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
+-- 24:32: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 24:32: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid

@@ -288,6 +288,7 @@ DROP VIEW public.vT;
 -- 80:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 81:15: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
+-- 82:34: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 82:34: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 82:60: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
 -- 82:60: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid

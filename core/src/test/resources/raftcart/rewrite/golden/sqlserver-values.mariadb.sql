@@ -417,6 +417,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 108:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
 -- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
+-- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
 -- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid

@@ -144,7 +144,7 @@ SELECT SUBSTR(CASE WHEN s IS NOT NULL THEN ',' || s ELSE '' END || CASE WHEN n I
 FROM frame;
 SELECT STRING_ESCAPE(s, 'json') FROM frame;
 SELECT JSON_VALUE(s, '$.a.b') FROM frame;
-SELECT JSON_QUERY(s, '$.a') FROM frame;
+SELECT COALESCE(JSON_QUERY(s, '$.a'), JSON_VALUE(s, '$.a')) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
 -- SELECT ISJSON(s) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
@@ -474,6 +474,9 @@ FROM frame;
 -- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
 -- 109:8: RC0609 adapted: Said in other words: concat_ws in other words
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
+-- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
+-- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
+-- 112:8: RC0607 check: Function with a difference: json_get: a text comes without its quotes
 -- 113:1: RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
 -- 114:1: RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
 -- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source

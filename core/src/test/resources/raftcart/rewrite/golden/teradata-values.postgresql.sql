@@ -106,7 +106,7 @@ SELECT CHR(65) FROM frame;
 SELECT ASCII(s) FROM frame;
 SELECT a, s FROM frame WHERE s = 'x';
 SELECT a FROM frame ORDER BY a NULLS FIRST LIMIT 5;
-SELECT a FROM (SELECT * FROM frame ORDER BY RANDOM() NULLS FIRST LIMIT 10) frame;
+SELECT a FROM (SELECT * FROM frame ORDER BY RANDOM() LIMIT 10) frame;
 SELECT a FROM frame TABLESAMPLE BERNOULLI (10);
 SELECT a, s
 FROM (
@@ -217,7 +217,6 @@ SELECT 0; COMMIT;
 -- 89:32: RC0612 check: Comparison may ignore case on the source: s
 -- 90:36: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 91:15: RC0624 check: Sample drawn otherwise
--- 91:15: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 92:15: RC0624 check: Sample drawn otherwise
 -- 93:64: RC0612 check: Comparison may ignore case on the source: PARTITION BY
 -- 93:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
