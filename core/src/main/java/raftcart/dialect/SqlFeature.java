@@ -639,6 +639,8 @@ public enum SqlFeature {
     FIXED_TEXTS_COMPARE_PADDED,
     /** A number of one digit, or a bit, holds what is true or not, and its type says which. */
     NUMBERS_HOLD_TRUTH,
+    /** A change of a column's type may say what becomes of its values. */
+    TYPE_CHANGES_CONVERT,
     /** Time zones have the names that Windows gives them. */
     ZONES_OF_WINDOWS,
     /** Time zones have names where the server's tables of them have been filled. */

@@ -6,6 +6,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
@@ -28,6 +29,7 @@ final class ColumnChanges {
     /** The change with the rest of the definition, where one of the engines means it so. */
     List<AlterAction> whole(AlterAction action, DdlStatement.AlterTable alter) {
         if (action instanceof AlterAction.SetType set) {
+            conversion(set, alter);
             return retyped(set, alter);
         }
         if (action instanceof AlterAction.SetNullable set) {
@@ -43,6 +45,23 @@ final class ColumnChanges {
                     : completed(change, alter, change.column(), merged(change, alter));
         }
         return List.of(action);
+    }
+
+    /** Says where the values would become something else than what a cast makes of them. */
+    private void conversion(AlterAction.SetType set, DdlStatement.AlterTable alter) {
+        boolean converts = set.using().filter(u -> !isOfColumn(u, set.column())).isPresent();
+        if (converts && !adapter.same() && !adapter.to.has(SqlFeature.TYPE_CHANGES_CONVERT)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    alter.span(),
+                    "the values of " + set.column().text()
+                            + " are converted by USING on the source, which is left out");
+        }
+    }
+
+    private static boolean isOfColumn(Expr using, Name column) {
+        Expr value = using instanceof Expr.Cast cast ? cast.value() : using;
+        return value instanceof Expr.Column c && c.name().last().matches(column);
     }
 
     private List<AlterAction> retyped(AlterAction.SetType set, DdlStatement.AlterTable alter) {

@@ -50,6 +50,7 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TYPE_CHANGES_CONVERT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.INDEXES_LONG_TEXTS,
