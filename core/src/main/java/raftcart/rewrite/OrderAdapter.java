@@ -1,6 +1,8 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -8,10 +10,12 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.Truth;
 
@@ -51,6 +55,48 @@ final class OrderAdapter {
 
     /** The item with NULLs where the source puts them; {@code free} where a further expression may be sorted by. */
     List<OrderItem> item(OrderItem item, boolean free) {
+        return item(item, Optional.of(item.value()), free);
+    }
+
+    /** The items of a query's order, which may name columns of its rows by their aliases or places. */
+    List<OrderItem> ofRows(Query query, Select select) {
+        List<OrderItem> order = new ArrayList<>();
+        for (OrderItem item : query.order()) {
+            Optional<Expr> meaning = meaning(item.value(), select);
+            boolean simple = meaning.filter(m -> !(m instanceof Expr.Subquery)).isPresent();
+            order.addAll(item(item, meaning, simple && !select.distinct()));
+        }
+        return order;
+    }
+
+    /** An item of the order of several queries' rows, where nothing can be added to what they are sorted by. */
+    List<OrderItem> ofUnion(OrderItem item) {
+        boolean place = item.value() instanceof Expr.Literal;
+        return item(item, place ? Optional.empty() : Optional.of(item.value()), false);
+    }
+
+    /** What an item of the order means: a column of the rows by its alias or place, or itself; empty for an unknown place. */
+    private static Optional<Expr> meaning(Expr value, Select select) {
+        List<Item> items = select.items();
+        if (value instanceof Expr.Literal place && place.kind() == LiteralKind.NUMBER && place.isDigits(4)) {
+            int number = Integer.parseInt(place.text());
+            boolean known = number >= 1
+                    && number <= items.size()
+                    && items.stream().noneMatch(i -> i.value() instanceof Expr.Star);
+            return known ? Optional.of(items.get(number - 1).value()) : Optional.empty();
+        }
+        return value instanceof Expr.Column column && column.name().parts().size() == 1
+                ? items.stream()
+                        .filter(i -> i.alias()
+                                .filter(a -> a.matches(column.name().last()))
+                                .isPresent())
+                        .map(Item::value)
+                        .findFirst()
+                        .or(() -> Optional.of(value))
+                : Optional.of(value);
+    }
+
+    private List<OrderItem> item(OrderItem item, Optional<Expr> meaning, boolean free) {
         Expr value = adapter.expr(item.value());
         boolean sourceFirst = item.nulls() == Nulls.DEFAULT
                 ? adapter.from.nulls().first(item.descending())
@@ -60,7 +106,7 @@ final class OrderAdapter {
                 || (item.nulls() != Nulls.DEFAULT && adapter.to.has(SqlFeature.NULLS_ORDER))) {
             return List.of(new OrderItem(value, item.descending(), item.nulls()));
         }
-        if (same || NeverNull.is(item.value(), adapter.scope)) {
+        if (same || meaning.filter(m -> NeverNull.is(m, adapter.scope)).isPresent()) {
             return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
         }
         String where = sourceFirst ? "first" : "last";
@@ -68,14 +114,15 @@ final class OrderAdapter {
         if (adapter.to.has(SqlFeature.NULLS_ORDER)) {
             return List.of(new OrderItem(value, item.descending(), sourceFirst ? Nulls.FIRST : Nulls.LAST));
         }
-        if (!free || item.value() instanceof Expr.Literal) {
+        if (!free || meaning.isEmpty()) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
                     item.value().span(),
                     "NULLs come " + (sourceFirst ? "last" : "first") + " on the target, " + where + " on the source");
             return List.of(new OrderItem(value, item.descending(), Nulls.DEFAULT));
         }
-        Expr isNull = new Expr.Is(value, Truth.NULL, false, item.value().span());
+        Expr ranked = meaning.get() == item.value() ? value : adapter.expr(meaning.get());
+        Expr isNull = new Expr.Is(ranked, Truth.NULL, false, item.value().span());
         Expr rank = Expr.Case.of(
                 isNull, Expr.Literal.number(sourceFirst ? 0 : 1), Expr.Literal.number(sourceFirst ? 1 : 0));
         return List.of(

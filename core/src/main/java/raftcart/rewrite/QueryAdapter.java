@@ -157,7 +157,7 @@ class QueryAdapter extends ExprAdapter {
                 .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
-            query.order().forEach(o -> order.addAll(orders.item(placed(o, query.body()), false)));
+            query.order().forEach(o -> order.addAll(orders.ofUnion(placed(o, query.body()))));
             return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
         }
         List<TableRef> from = enter(select);
@@ -166,10 +166,7 @@ class QueryAdapter extends ExprAdapter {
             new TextRules(this).ordered(query, given.body());
             orders.refuseHidden(query, select);
         }
-        List<OrderItem> order = new ArrayList<>();
-        for (OrderItem item : query.order()) {
-            order.addAll(orders.item(item, !select.distinct() && !isAlias(item, select)));
-        }
+        List<OrderItem> order = orders.ofRows(query, select);
         Optional<Query.Locking> locking =
                 same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query));
         Query result = new Query(tables, recursive, adapted, order, paging, locking, query.span());
@@ -183,14 +180,6 @@ class QueryAdapter extends ExprAdapter {
                 && paging.limit()
                         .filter(l -> l instanceof Expr.Literal n && n.text().equals("100"))
                         .isPresent();
-    }
-
-    /** True for an item that names an alias or a place of the select list, which an expression cannot. */
-    private static boolean isAlias(OrderItem item, Select select) {
-        return item.value() instanceof Expr.Column c
-                && select.items().stream().anyMatch(i -> i.alias()
-                        .filter(a -> a.matches(c.name().last()))
-                        .isPresent());
     }
 
     /** Opens the scope of a SELECT and adapts what stands in FROM. */

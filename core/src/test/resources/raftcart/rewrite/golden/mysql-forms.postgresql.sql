@@ -118,7 +118,7 @@ SELECT * FROM telescope FOR SHARE;
 SELECT a, b FROM t1
 UNION
 (SELECT c, d FROM t2 LIMIT 3)
-ORDER BY 1
+ORDER BY 1 NULLS FIRST
 LIMIT 5;
 WITH RECURSIVE r AS (SELECT 1 AS n UNION ALL SELECT n + 1 FROM r WHERE n < 5) SELECT * FROM r;
 SELECT ROW_NUMBER() OVER w, LAG(x, 1) OVER w, NTH_VALUE(x, 2) OVER (w ROWS UNBOUNDED PRECEDING) FROM telescope WINDOW w AS (PARTITION BY kind ORDER BY id);
@@ -241,6 +241,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 49:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
 -- 50:59: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 52:37: RC0602 by hand: No counterpart on the target: a full-text search
+-- 55:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 55:21: RC0612 check: Comparison may ignore case on the source: UNION
 -- 57:138: RC0612 check: Comparison may ignore case on the source: PARTITION BY
 -- 58:25: RC0602 by hand: No counterpart on the target: a query on one partition

@@ -34,21 +34,14 @@ CREATE TABLE x (
 -- SELECT SQL_CALC_FOUND_ROWS * FROM frame WHERE good LIMIT 10, 20
 -- RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
 -- SELECT FOUND_ROWS()
-SELECT s, COUNT(*) AS c
-FROM frame
-GROUP BY s
-HAVING COUNT(*) > 1
-ORDER BY c DESC NULLS LAST
-LIMIT 5;
+SELECT s, COUNT(*) AS c FROM frame GROUP BY s HAVING COUNT(*) > 1 ORDER BY c DESC LIMIT 5;
 SELECT EXTRACT(YEAR FROM dt) AS y, EXTRACT(MONTH FROM dt) AS m, SUM(b)
 FROM frame
 GROUP BY y, m
 ORDER BY y NULLS FIRST, m NULLS FIRST;
 SELECT TO_CHAR(dt, 'YYYY-MM') AS ym, COUNT(*) FROM frame GROUP BY ym;
 SELECT * FROM frame WHERE a = 1;
-SELECT frame.*, (SELECT COUNT(*) FROM x WHERE x.t_id = frame.id) AS cnt
-FROM frame
-ORDER BY cnt DESC NULLS LAST;
+SELECT frame.*, (SELECT COUNT(*) FROM x WHERE x.t_id = frame.id) cnt FROM frame ORDER BY cnt DESC;
 SELECT frame.id, STRING_AGG(DISTINCT x.s, ', ' ORDER BY x.s NULLS FIRST)
 FROM frame
 LEFT JOIN x ON x.t_id = frame.id
@@ -242,14 +235,12 @@ BEGIN;
 -- 4:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- 5:1: RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
 -- 6:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
--- 6:66: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 7:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
 -- 7:20: RC0608 adapted: Function spelled otherwise: MONTH means extract_month
 -- 7:74: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 7:77: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 8:24: RC0609 adapted: Said in other words: the mask %Y-%m is YYYY-MM
 -- 9:21: RC0605 adapted: Hint left out: USE INDEX ( a )
--- 10:90: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 11:18: RC0612 check: Comparison may ignore case on the source: DISTINCT
 -- 11:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 11:18: RC0609 adapted: Said in other words: values put together as texts

@@ -201,6 +201,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 31:27: RC0609 adapted: Said in other words: least_skip_nulls in other words
 -- 31:40: RC0612 check: Comparison may ignore case on the source: nullif
 -- 32:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- 35:58: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 37:15: RC0624 check: Sample drawn otherwise
 -- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 41:1: RC0609 adapted: Said in other words: the whole definition of code

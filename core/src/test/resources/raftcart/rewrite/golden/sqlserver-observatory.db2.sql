@@ -14,7 +14,7 @@ INSERT INTO Star (Name, Active) VALUES ('Ridgel', FALSE);
 SELECT Name, COALESCE(Seen, CURRENT TIMESTAMP) AS Seen
 FROM Star
 WHERE Name = 'x'
-ORDER BY Seen DESC NULLS LAST
+ORDER BY Seen DESC
 FETCH FIRST 5 ROWS ONLY;
 SELECT
     Name || ' ' || LEFT(VARCHAR_FORMAT(Seen, 'YYYY-MM-DD HH24:MI:SS'), 10),
@@ -65,7 +65,6 @@ FROM Star;
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 19:91: RC0612 check: Comparison may ignore case on the source: Name
--- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 19:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
 -- 20:54: RC0609 adapted: Said in other words: length_without_padding in other words

@@ -14,7 +14,7 @@ INSERT INTO public.Star (Name, Active) VALUES ('Ridgel', FALSE);
 SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
 FROM public.Star
 WHERE Name = 'x'
-ORDER BY Seen DESC NULLS LAST
+ORDER BY Seen DESC
 LIMIT 5;
 SELECT
     Name || ' ' || LEFT(TO_CHAR(Seen, 'YYYY-MM-DD HH24:MI:SS'), 10),
@@ -62,7 +62,6 @@ FROM public.Star;
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 19:91: RC0612 check: Comparison may ignore case on the source: Name
--- 19:106: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 19:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
 -- 20:65: RC0612 check: Comparison may ignore case on the source: locate

@@ -287,7 +287,10 @@ SELECT a FROM frame;
 INSERT INTO frame (id) VALUES (DEFAULT);
 INSERT INTO frame (a) SELECT b FROM frame;
 TRUNCATE TABLE frame;
-SELECT a FROM frame UNION SELECT b FROM frame ORDER BY 1;
+SELECT a FROM frame
+UNION
+SELECT b FROM frame
+ORDER BY 1 NULLS FIRST;
 SELECT id FROM frame WHERE dt >= TIMESTAMP '2026-01-31 00:00:00';
 SELECT CAST(a AS varchar2(3 char)) || '-' || CAST(dt AS varchar2(20 char)) FROM frame;
 SELECT CAST(m AS varchar2(20 char)), CAST(fl AS varchar2(20 char)), CAST(bt AS varchar2(5 char))
@@ -556,6 +559,7 @@ FROM frame;
 -- 183:1: RC0609 adapted: Said in other words: a row of defaults by the default of one column
 -- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
 -- 186:1: RC0627 check: Said in other words, with a difference: the numbers of the table go on
+-- 187:56: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 187:21: RC0612 check: Comparison may ignore case on the source: UNION
 -- 189:36: RC0609 adapted: Said in other words: + puts texts together
 -- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways

@@ -262,7 +262,10 @@ SELECT a FROM frame;
 INSERT INTO frame DEFAULT VALUES;
 INSERT INTO frame (a) SELECT b FROM frame;
 TRUNCATE TABLE frame RESTART IDENTITY;
-SELECT a FROM frame UNION SELECT b FROM frame ORDER BY 1;
+SELECT a FROM frame
+UNION
+SELECT b FROM frame
+ORDER BY 1 NULLS FIRST;
 SELECT id FROM frame WHERE dt >= TIMESTAMP '2026-01-31 00:00:00';
 SELECT CAST(a AS character varying(3)) || '-' || CAST(dt AS character varying(20)) FROM frame;
 SELECT
@@ -507,6 +510,7 @@ FROM frame;
 -- 181:28: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 182:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
+-- 187:56: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 187:21: RC0612 check: Comparison may ignore case on the source: UNION
 -- 189:36: RC0609 adapted: Said in other words: + puts texts together
 -- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways

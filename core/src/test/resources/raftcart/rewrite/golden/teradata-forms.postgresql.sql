@@ -30,7 +30,7 @@ CREATE TEMPORARY TABLE gt (
 ) ON COMMIT DELETE ROWS;
 CREATE OR REPLACE VIEW v AS
 SELECT telescope_id, name, CAST(TO_CHAR(d, 'YYYY') AS character(4)) AS column_3 FROM telescope;
-SELECT * FROM telescope ORDER BY 1 LIMIT 10;
+SELECT * FROM telescope ORDER BY 1 NULLS FIRST LIMIT 10;
 -- RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- SELECT TOP 5 PERCENT WITH TIES * FROM telescope ORDER BY aperture
 SELECT *
@@ -153,6 +153,7 @@ FROM telescope;
 -- 25:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 26:19: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 26:96: RC0627 check: Said in other words, with a difference: the column has no name of its own and is called column_3 here; engines call it in different ways
+-- 27:38: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 28:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- 29:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 29:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
