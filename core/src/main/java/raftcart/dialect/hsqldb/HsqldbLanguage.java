@@ -12,13 +12,18 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 
 /** HSQLDB's SQL, version 2.7. */
 public final class HsqldbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of()), NameCase.UPPER, Set.of(), OperatorTable.ADDITIVE, Map.of());
+            new LexicalRules(List.of("\"\""), Set.of()),
+            NameCase.UPPER,
+            Set.of(GrammarFeature.IDENTITIES_ARE_INTEGERS),
+            OperatorTable.ADDITIVE,
+            Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,

@@ -24,6 +24,7 @@ public final class SqliteLanguage {
             new LexicalRules(List.of("\"\"", "``", "[]"), Set.of()),
             NameCase.IGNORED,
             Set.of(
+                    GrammarFeature.INTEGER_KEYS_ARE_NUMBERED,
                     GrammarFeature.REPLACE_STATEMENT,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,

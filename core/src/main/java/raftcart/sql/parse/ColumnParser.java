@@ -85,6 +85,7 @@ final class ColumnParser {
                     case "serial", "serial4" -> "integer";
                     case "bigserial", "serial8" -> "bigint";
                     case "smallserial", "serial2" -> "smallint";
+                    case "identity" -> parsing.has(GrammarFeature.IDENTITIES_ARE_INTEGERS) ? "integer" : "bigint";
                     default -> null;
                 };
         if (plain == null) {

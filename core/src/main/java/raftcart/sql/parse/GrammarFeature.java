@@ -76,6 +76,10 @@ public enum GrammarFeature {
     NAMES_END_BEFORE_BLANKS,
     /** SHOW is for the client, not a question to the engine. */
     SHOW_IS_FOR_CLIENT,
+    /** A whole number that is the primary key gets its values from the engine where rows do not bring them. */
+    INTEGER_KEYS_ARE_NUMBERED,
+    /** The type IDENTITY is a whole number of 32 bits, not 64. */
+    IDENTITIES_ARE_INTEGERS,
     /** CURRENT_DATE has a time of day. */
     CURRENT_DATE_HAS_TIME,
     /** FROM may name the rows of a change, as in {@code FINAL TABLE (INSERT ...)}. */

@@ -23,6 +23,7 @@ import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
@@ -78,6 +79,7 @@ final class TableDefinitionParser {
         if (summary) {
             return summaryTable(name, span);
         }
+        columns.replaceAll(this::numbered);
         return new CreateTable(
                 name,
                 ifNotExists,
@@ -140,6 +142,25 @@ final class TableDefinitionParser {
             }
         } while (cursor.takeSymbol(","));
         cursor.expectSymbol(")");
+    }
+
+    /** A whole number that is the primary key by itself, and no reference to another table, is numbered by some. */
+    private ColumnDefinition numbered(ColumnDefinition column) {
+        boolean numbers = parsing.has(GrammarFeature.INTEGER_KEYS_ARE_NUMBERED)
+                && has(column, ConstraintKind.PRIMARY_KEY)
+                && !has(column, ConstraintKind.FOREIGN_KEY)
+                && column.identity().isEmpty()
+                && column.type().filter(t -> t.name().equals("integer")).isPresent();
+        return numbers ? column.withIdentity(IdentityOptions.DEFAULT) : column;
+    }
+
+    /** True for a column with a constraint of its own, or with one of the table that is on it alone. */
+    private boolean has(ColumnDefinition column, ConstraintKind kind) {
+        return column.constraints().stream().anyMatch(c -> c.kind() == kind)
+                || constraints.stream()
+                        .filter(c -> c.kind() == kind && c.parts().size() == 1)
+                        .anyMatch(c -> c.parts().get(0).value() instanceof Expr.Column part
+                                && part.name().last().matches(column.name()));
     }
 
     /** Oracle's further columns in its logs. */
