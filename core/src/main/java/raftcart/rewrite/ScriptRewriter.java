@@ -6,18 +6,16 @@ import java.io.Writer;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
+import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.script.ScriptReader;
 
 /** Translates a whole script, piece by piece, from a reader to a writer. */
 public final class ScriptRewriter {
-    private static final Pattern CALL = Pattern.compile("(?is)exec(ute)?\\s.*");
-
     private final Language from;
     private final Language to;
     private final StatementRewriter statements;
@@ -112,12 +110,13 @@ public final class ScriptRewriter {
             output.dropLine();
             return;
         }
-        if (CALL.matcher(text).matches()) {
-            PlacedFinding call = new PlacedFinding(
-                    FindingCode.NO_COUNTERPART, piece.line(), piece.column(), "a procedure called by the client");
-            String commented = StatementRewriter.byHand(call, text);
+        Optional<String> effect = ClientLines.effect(text);
+        if (effect.isPresent()) {
+            PlacedFinding left =
+                    new PlacedFinding(FindingCode.NO_COUNTERPART, piece.line(), piece.column(), effect.get());
+            String commented = StatementRewriter.byHand(left, text);
             StatementResult result =
-                    new StatementResult(piece.line(), piece.column(), Outcome.BY_HAND, text, commented, List.of(call));
+                    new StatementResult(piece.line(), piece.column(), Outcome.BY_HAND, text, commented, List.of(left));
             listener.accept(result);
             output.statement(result, false);
             return;

@@ -19,6 +19,7 @@ import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.rewrite.CopyRows;
 import raftcart.sql.parse.StatementParser;
+import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.DdlStatement;
@@ -32,6 +33,9 @@ import raftcart.sql.tree.TableParts.ColumnDefinition;
 final class CatalogBuilder {
     private static final Pattern STRUCTURAL =
             Pattern.compile("(?is)\\s*(create|alter|drop|comment|rename|grant|revoke|exec(ute)?\\s+sp_)\\b.*");
+
+    /** What only asks, and leaves nothing behind. */
+    private static final Pattern QUESTION = Pattern.compile("(?is)\\s*(select|show|explain|values)\\b.*");
 
     /** The changes of rows that are kept for a person one by one. */
     private static final int MOST_CHANGES = 200;
@@ -61,9 +65,12 @@ final class CatalogBuilder {
         switch (piece.kind()) {
             case STATEMENT, ROWS -> statements(piece, file);
             case DATA -> copied.ifPresent(t -> t.rows += piece.text().lines().count());
+            case CLIENT ->
+                ClientLines.effect(piece.text())
+                        .ifPresent(e -> leaveChange(e, piece.text().strip(), file, piece.line()));
             case TOO_LONG -> leave("a statement that is too long", "", file, piece.line());
             default -> {
-                // lines for a client say nothing of the structure
+                // blanks and comments leave nothing behind
             }
         }
     }
@@ -90,18 +97,16 @@ final class CatalogBuilder {
                             .flatMap(s -> apply(s, text).stream())
                             .findFirst()
                     : Optional.of(one.failure().orElseThrow().reason());
-            boolean structural = STRUCTURAL.matcher(text).matches();
-            boolean rows = RowChanges.WORDS.matcher(text).matches();
-            if (reason.isPresent() && structural) {
+            if (reason.isPresent() && STRUCTURAL.matcher(text).matches()) {
                 leave(reason.get(), text, file, line);
-            } else if (reason.isPresent() && rows) {
-                leaveRows(reason.get(), text, file, line);
+            } else if (reason.isPresent() && !QUESTION.matcher(text).matches()) {
+                leaveChange(reason.get(), text, file, line);
             }
         }
     }
 
-    /** Keeps a change of rows for a person; of very many the first ones, and how many there were. */
-    private void leaveRows(String reason, String text, String file, int line) {
+    /** Keeps what may change rows for a person; of very many the first ones, with a word on the rest. */
+    private void leaveChange(String reason, String text, String file, int line) {
         changesLeft++;
         String more =
                 changesLeft == MOST_CHANGES ? "; what follows of this kind is not listed, `raftcart rewrite` does" : "";
@@ -185,6 +190,9 @@ final class CatalogBuilder {
         } else if (statement instanceof Statement.Dml change) {
             if (change instanceof Statement.Insert insert) {
                 rows(insert);
+            }
+            if (change instanceof Statement.QueryStatement query && query.into().isPresent()) {
+                put(ObjectKind.TABLE, names.object(query.into().get()), text);
             }
             return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
                     .isPresent());

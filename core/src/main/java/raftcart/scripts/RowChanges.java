@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.rewrite.DummyTables;
 import raftcart.sql.tree.Expr;
@@ -19,10 +18,6 @@ import raftcart.sql.tree.TableRef;
 
 /** What statements that change rows bring to a load, which takes INSERT alone. */
 final class RowChanges {
-    /** Statements that bring, change or remove rows, by their first words. */
-    static final Pattern WORDS =
-            Pattern.compile("(?is)\\s*(insert|update|delete|merge|replace|upsert|load\\s+data)\\b.*");
-
     private RowChanges() {}
 
     /** The INSERT statements of which a statement consists: itself, or one for each table that it names. */
@@ -71,6 +66,10 @@ final class RowChanges {
             return isTable.test(insert.table())
                     ? Optional.empty()
                     : Optional.of("rows for " + insert.table() + ", which is no table of the scripts");
+        }
+        if (statement instanceof Statement.CallProcedure call) {
+            return Optional.of(
+                    "what the procedure " + call.name() + " does, which it is called for here, is not known");
         }
         boolean empty = statement instanceof Statement.Update update && !holdsRows(update.target(), holdsRows)
                 || statement instanceof Statement.Delete delete && !holdsRows(delete.table(), holdsRows)

@@ -257,6 +257,30 @@ class ScriptSourceTest {
     }
 
     @Test
+    void whateverMayHaveDoneSomethingIsKept() {
+        assertThat(code(
+                        read(
+                                "oracle",
+                                "BEGIN\n EXECUTE IMMEDIATE 'CREATE TABLE moon (id NUMBER)';\nEND;\n/\n"
+                                        + "EXEC fill_all;\nCALL fill_more();\n@more.sql\nPROMPT done\nSELECT 1 FROM dual;\n"),
+                        ObjectKind.STATEMENT))
+                .extracting(c -> c.source().lines().findFirst().orElse(""))
+                .containsExactly(
+                        "-- block of code",
+                        "-- a procedure called by the client",
+                        "-- what the procedure fill_more does, which it is called for here, is not known",
+                        "-- another script, which the client runs here");
+        Catalog catalog = read(
+                "sqlserver",
+                "CREATE TABLE star (id int)\nGO\nBULK INSERT star FROM 'x.csv'\nGO\nSELECT id INTO moon FROM star\nGO\n"
+                        + "IF NOT EXISTS (SELECT 1 FROM star) INSERT INTO star VALUES (1)\nGO\nPRINT 'done'\nGO\n");
+        assertThat(code(catalog, ObjectKind.STATEMENT)).hasSize(2);
+        assertThat(code(catalog, ObjectKind.TABLE))
+                .extracting(c -> c.name().name())
+                .containsExactly("moon");
+    }
+
+    @Test
     void typesOfUsersSayWhetherNullIsAllowed() {
         Table star = table(
                 read(

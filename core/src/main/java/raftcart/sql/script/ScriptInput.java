@@ -7,11 +7,11 @@ import raftcart.sql.LexicalRules;
 
 /** The characters of a script: takes them one by one, or a whole string or comment, and counts lines and columns. */
 final class ScriptInput {
-    private final boolean signs;
     private static final int NONE = -1;
 
     private final Reader in;
     private final LexicalRules rules;
+    private final boolean signs;
     private final char[] buffer = new char[1 << 16];
     private int at;
     private int limit;

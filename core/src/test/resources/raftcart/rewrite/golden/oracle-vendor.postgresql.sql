@@ -21,6 +21,12 @@
 -- GRANT execute ON sys.dbms_stats TO obs
 
 
+-- RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- @?/demo/schema/obs/obs_cre.sql
+-- RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- @@obs_popul
+-- RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- START obs_idx
 
 
 CREATE TABLE region (
@@ -259,9 +265,9 @@ INSERT INTO region VALUES (6, 'b');
 -- 37:1: RC0604 adapted: Client command left out: CONNECT obs/&pass@&connect_string
 -- 38:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET NLS_LANGUAGE = American
 -- 39:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET NLS_TERRITORY = America
--- 41:1: RC0604 adapted: Client command left out: @?/demo/schema/obs/obs_cre.sql
--- 42:1: RC0604 adapted: Client command left out: @@obs_popul
--- 43:1: RC0604 adapted: Client command left out: START obs_idx
+-- 41:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- 42:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- 43:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here
 -- 45:1: RC0604 adapted: Client command left out: Prompt ******  Creating REGION table ....
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX

@@ -160,6 +160,8 @@ GRANT SELECT, INSERT ON actor TO reader;
 ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL COMMENT 'the name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
+-- RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- \i more.sql
 
 -- findings
 -- 6:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
@@ -282,4 +284,4 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT
 -- 179:1: RC0602 by hand: No counterpart on the target: REFRESH
 -- 180:1: RC0604 adapted: Client command left out: \connect other
--- 181:1: RC0604 adapted: Client command left out: \i more.sql
+-- 181:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here

@@ -161,6 +161,8 @@ GRANT SELECT ON site_id_seq TO reader;
 COMMENT ON COLUMN actor.first_name IS 'the name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH MATERIALIZED VIEW public.rental_by_category
+-- RC0602 by hand: No counterpart on the target: another script, which the client runs here
+-- \i more.sql
 
 -- findings
 -- 6:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
@@ -285,4 +287,4 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT
 -- 179:1: RC0602 by hand: No counterpart on the target: REFRESH
 -- 180:1: RC0604 adapted: Client command left out: \connect other
--- 181:1: RC0604 adapted: Client command left out: \i more.sql
+-- 181:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here
