@@ -91,8 +91,7 @@ final class CountedRows {
             return Optional.empty();
         }
         for (OrderItem item : rows.query().order()) {
-            Optional<Name> column =
-                    item.value() instanceof Expr.Column c ? shown(c.name().last(), select) : Optional.empty();
+            Optional<Name> column = item.value() instanceof Expr.Column c ? shown(c.name(), select) : Optional.empty();
             if (column.isEmpty()) {
                 return Optional.empty();
             }
@@ -106,17 +105,23 @@ final class CountedRows {
         return order.isEmpty() ? Optional.empty() : Optional.of(order);
     }
 
-    private static Optional<Name> shown(Name column, Select select) {
+    /** The name under which the rows show a column; empty where they do not, or several by that name. */
+    private static Optional<Name> shown(QualifiedName column, Select select) {
+        boolean plain = column.parts().size() == 1;
+        Optional<Name> found = Optional.empty();
         for (QueryBody.Item item : select.items()) {
             boolean star = item.value() instanceof Expr.Star s && s.except().isEmpty();
-            boolean named = item.alias().filter(a -> a.matches(column)).isPresent();
+            boolean named =
+                    plain && item.alias().filter(a -> a.matches(column.last())).isPresent();
             boolean own = item.alias().isEmpty()
                     && item.value() instanceof Expr.Column c
-                    && c.name().last().matches(column);
-            if (star || named || own) {
-                return Optional.of(column);
+                    && c.name().last().matches(column.last());
+            if ((star || named || own)
+                    && (found.isPresent() || !plain && select.from().size() > 1)) {
+                return Optional.empty();
             }
+            found = star || named || own ? Optional.of(column.last()) : found;
         }
-        return Optional.empty();
+        return found;
     }
 }

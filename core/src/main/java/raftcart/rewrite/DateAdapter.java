@@ -25,9 +25,10 @@ final class DateAdapter {
     private static final long SECONDS_OF_DAY = 86_400;
     /** What Teradata takes away from the digits of a date to store it as a number. */
     private static final long DATE_OF_YEAR_1900 = 19_000_000;
-    /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
+    /** How a moment looks that needs no pattern to be read. */
     private static final String PLAIN = "0000-00-00 00:00:00";
 
+    /** DB2's {@code 2026-01-31-22.15.00.000000} and {@code 22.15.00}. */
     private static final Pattern DOTTED =
             Pattern.compile("(?:(\\d{4}-\\d\\d-\\d\\d)-)?(\\d\\d)\\.(\\d\\d)\\.(\\d\\d)(\\.\\d+)?");
     /** T-SQL's {@code 20260131} and {@code 20260131 22:15}. */

@@ -87,13 +87,20 @@ final class OrderAdapter {
         }
         return value instanceof Expr.Column column && column.name().parts().size() == 1
                 ? items.stream()
-                        .filter(i -> i.alias()
-                                .filter(a -> a.matches(column.name().last()))
+                        .filter(i -> shownAs(i)
+                                .filter(n -> n.matches(column.name().last()))
                                 .isPresent())
                         .map(Item::value)
                         .findFirst()
                         .or(() -> Optional.of(value))
                 : Optional.of(value);
+    }
+
+    private static Optional<Name> shownAs(Item item) {
+        return item.alias()
+                .or(() -> item.value() instanceof Expr.Column c
+                        ? Optional.of(c.name().last())
+                        : Optional.empty());
     }
 
     private List<OrderItem> item(OrderItem item, Optional<Expr> meaning, boolean free) {

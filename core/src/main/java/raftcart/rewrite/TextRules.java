@@ -215,7 +215,7 @@ final class TextRules {
         boolean exact = !adapter.from.has(SqlFeature.IGNORES_CASE)
                 && text
                 && adapter.facts(call.arguments().get(0))
-                        .flatMap(ColumnFacts::type)
+                        .filter(f -> !f.ignoresCase() && f.type().isPresent())
                         .isPresent();
         if (compares && differs && text && !exact) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());

@@ -7,8 +7,6 @@ import raftcart.type.LogicalType;
 
 /** Unique identifiers where a text is wanted, which the engines that have a type for them do not take for one. */
 final class UniqueIds {
-    private static final int LENGTH = 36;
-
     private final ExprAdapter adapter;
 
     UniqueIds(ExprAdapter adapter) {
@@ -22,7 +20,7 @@ final class UniqueIds {
             return adapted;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, source.span(), "a unique identifier as a text");
-        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(LENGTH)), false, source.span());
+        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, source.span());
     }
 
     private boolean isId(Expr source, Expr adapted) {

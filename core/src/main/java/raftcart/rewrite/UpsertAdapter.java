@@ -10,6 +10,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
@@ -20,6 +21,7 @@ import raftcart.sql.tree.Statement.Assignment;
 import raftcart.sql.tree.Statement.Insert;
 import raftcart.sql.tree.Statement.MergeAction;
 import raftcart.sql.tree.Statement.Upsert;
+import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableRef;
 
 /** Brings the ways of inserting rows that may be there already into each other. */
@@ -151,10 +153,11 @@ final class UpsertAdapter {
             throw new Untranslatable("an upsert of " + insert.table()
                     + ", whose keys are not known; translate its CREATE TABLE in the same run");
         }
-        // A key that the rows do not bring is given by the engine, or NULL, and meets no other.
+        // A key that the rows do not bring, and that has no default, is numbered or NULL, and meets no other.
         List<Name> columns = columns(insert, table);
         List<List<Name>> brought = keys.stream()
-                .filter(k -> k.stream().allMatch(n -> columns.stream().anyMatch(n::matches)))
+                .filter(k -> k.stream()
+                        .allMatch(n -> columns.stream().anyMatch(n::matches) || hasDefault(insert.table(), n)))
                 .toList();
         List<Name> key = brought.isEmpty() ? keys.get(0) : brought.get(0);
         if (keys.size() > 1 && brought.size() != 1) {
@@ -165,6 +168,15 @@ final class UpsertAdapter {
                             + key.stream().map(Name::text).collect(Collectors.joining(", ", "(", ")")));
         }
         return key;
+    }
+
+    private boolean hasDefault(QualifiedName table, Name column) {
+        return adapter.knowledge
+                .definitions()
+                .of(table, column)
+                .flatMap(TableParts.ColumnDefinition::defaultValue)
+                .filter(d -> !(d instanceof Expr.Literal l && l.kind() == LiteralKind.NULL))
+                .isPresent();
     }
 
     static Expr column(Name name) {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -24,6 +25,9 @@ import raftcart.type.LogicalType;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
+    /** A single bit in two or in sixteen digits, or as no byte at all. */
+    private static final Set<String> BIT = Set.of("", "0", "1", "00", "01");
+
     private static final Pattern ONE = Pattern.compile("(?i)0*1|t|true|y|yes|on");
     private static final Pattern ZERO = Pattern.compile("(?i)0+|f|false|n|no|off");
     private static final Pattern ZERO_DATE = Pattern.compile("0000-00-00([ T][0:.]+)?");
@@ -366,9 +370,12 @@ final class ValueAdapter {
     }
 
     /** A single bit as bytes or bits, or as the character of that number, which is how dumps write it. */
-    private static boolean isBit(Expr.Literal literal) {
-        boolean bytes = literal.kind() == LiteralKind.BYTES || literal.kind() == LiteralKind.BITS;
-        return bytes ? literal.text().matches("0*1?") : literal.text().matches("[\\x00\\x01]");
+    private static Optional<Boolean> bit(Expr.Literal literal) {
+        String text = literal.text();
+        if (literal.kind() == LiteralKind.BYTES || literal.kind() == LiteralKind.BITS) {
+            return text.length() <= 2 && BIT.contains(text) ? Optional.of(text.endsWith("1")) : Optional.empty();
+        }
+        return text.length() == 1 && text.charAt(0) <= 1 ? Optional.of(text.charAt(0) == 1) : Optional.empty();
     }
 
     private Expr truth(Expr.Literal literal) {
@@ -377,8 +384,9 @@ final class ValueAdapter {
         boolean digit = text.equals("0") || text.equals("1");
         boolean one = digit ? text.equals("1") : ONE.matcher(text).matches();
         boolean zero = digit ? !one : !one && ZERO.matcher(text).matches();
-        if (!digit && isBit(literal)) {
-            one = literal.text().matches("0*1|\\x01");
+        Optional<Boolean> bit = digit ? Optional.empty() : bit(literal);
+        if (bit.isPresent()) {
+            one = bit.get();
             zero = !one;
         }
         boolean other = literal.kind() == LiteralKind.NUMBER && !one && !zero;

@@ -25,10 +25,10 @@ import raftcart.engines.jdbc.Query;
 
 /** Reads one database through information_schema, with a fixed number of queries for all tables together. */
 final class MariaDbCatalogReader {
-    private final Connection connection;
-    private final Dialect dialect;
     private static final String PARTITIONED = "partitioned";
 
+    private final Connection connection;
+    private final Dialect dialect;
     private final String schema;
 
     MariaDbCatalogReader(Connection connection, Dialect dialect, String schema) {
