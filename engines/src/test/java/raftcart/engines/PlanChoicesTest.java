@@ -3,6 +3,7 @@ package raftcart.engines;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import raftcart.move.TableResult;
@@ -104,6 +105,31 @@ class PlanChoicesTest {
                     .doesNotContain(exact ? "RC0401" : "RC0408");
             target.run("INSERT INTO star VALUES ('VEGA') ON CONFLICT DO NOTHING");
             assertThat(target.ask("SELECT count(*) FROM star")).isEqualTo(exact ? "2" : "1");
+        }
+    }
+
+    /** A single bit is a truth value or a bit, and either way what it was. */
+    @Test
+    void bitsAreTruthValuesOrBits() throws Exception {
+        Databases mariadb = Databases.mariadb();
+        mariadb.run(
+                "CREATE TABLE lamp (id INT PRIMARY KEY, lit BIT(1) NOT NULL DEFAULT b'1', dim TINYINT(1), flags BIT(3))",
+                "INSERT INTO lamp VALUES (1, b'1', 1, b'101'), (2, b'0', 0, NULL), (3, DEFAULT, NULL, b'0')");
+        for (String choice : List.of("boolean", "number")) {
+            Databases target = Databases.postgresql();
+            MigrationRun run = MigrationRun.of(
+                    folder.resolve(choice),
+                    mariadb.endpoint(),
+                    target.endpoint(),
+                    "values: {one-digit-boolean: " + choice + "}\n");
+            assertThat(run.loaded.refused()).isZero();
+            assertThat(run.verified.tables()).allMatch(TableVerdict::same);
+            boolean truths = choice.equals("boolean");
+            target.run("INSERT INTO lamp (id) VALUES (4)");
+            assertThat(
+                            target.ask(
+                                    "SELECT string_agg(lit::text || '/' || coalesce(dim::text, '-'), ' ' ORDER BY id) FROM lamp"))
+                    .isEqualTo(truths ? "true/true false/false true/- true/-" : "1/1 0/0 1/- 1/-");
         }
     }
 
