@@ -6,6 +6,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
@@ -30,6 +31,7 @@ final class LikeAdapter {
             }
             return ranges(like, l);
         }
+        sayExact(like);
         boolean onSource = ignoresCase(like);
         if (!onSource || !adapter.to.has(SqlFeature.LIKE_IGNORES_CASE)) {
             new TextRules(adapter).compared(List.of(like.value(), like.pattern()), like.span());
@@ -60,6 +62,24 @@ final class LikeAdapter {
                     FindingCode.SYNTAX_ADAPTED, like.span(), "the case of letters counts in LIKE as on the source");
         }
         return new Expr.Like(asText(like.value()), pattern, escape, ignores, like.negated(), like.span());
+    }
+
+    /** Says where GLOB, for which the case of letters counts even in columns that ignore it, meets such a column. */
+    private void sayExact(Expr.Like like) {
+        boolean exact = !same()
+                && !like.ignoreCase()
+                && adapter.from.grammar().has(GrammarFeature.LIKE_IGNORES_CASE)
+                && adapter.to.has(SqlFeature.IGNORES_CASE);
+        boolean ignores = exact
+                && TextRules.columns(like.value())
+                        .map(adapter::facts)
+                        .anyMatch(f -> f.map(Scope.ColumnFacts::ignoresCase).orElse(true));
+        if (ignores) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    like.span(),
+                    "GLOB minds the case of letters, LIKE of this column does not");
+        }
     }
 
     /** A number as the text that LIKE wants, where the target does not make it one itself. */
