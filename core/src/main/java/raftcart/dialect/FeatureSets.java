@@ -28,6 +28,7 @@ import static raftcart.dialect.SqlFeature.GRANTS;
 import static raftcart.dialect.SqlFeature.INDEX_IF_NOT_EXISTS;
 import static raftcart.dialect.SqlFeature.INSERT_DEFAULT_VALUES;
 import static raftcart.dialect.SqlFeature.INTERSECT;
+import static raftcart.dialect.SqlFeature.ISO_TEXTS_ARE_DATES;
 import static raftcart.dialect.SqlFeature.JSON_COLUMNS_PARSE;
 import static raftcart.dialect.SqlFeature.LIMIT_IN_SUBQUERY;
 import static raftcart.dialect.SqlFeature.MERGE_FROM_QUERY;
@@ -62,6 +63,7 @@ import static raftcart.dialect.SqlFeature.USING_JOIN;
 import static raftcart.dialect.SqlFeature.UTC_PRESENT;
 import static raftcart.dialect.SqlFeature.VALUES_ARE_CONDITIONS;
 import static raftcart.dialect.SqlFeature.VIEW_CHECK_OPTION;
+import static raftcart.dialect.SqlFeature.VIEW_LOCAL_CHECK;
 import static raftcart.dialect.SqlFeature.WINDOWS_ORDERED_BY_CONSTANTS;
 import static raftcart.dialect.SqlFeature.WINDOW_FUNCTIONS;
 
@@ -111,6 +113,8 @@ public final class FeatureSets {
             EXPRESSION_DEFAULTS,
             ALTER_COLUMN,
             VIEW_CHECK_OPTION,
+            VIEW_LOCAL_CHECK,
+            ISO_TEXTS_ARE_DATES,
             STORED_GENERATED_COLUMNS,
             SEQUENCE_CACHE,
             TABLE_FUNCTIONS,

@@ -100,6 +100,14 @@ public enum SqlFeature {
     /** AS may stand, or not, before the name of a table. */
     FREE_AS,
     ALTER_SEQUENCE,
+    /** A sequence counts through all of its type's range, from its least number on, unless bounds are said. */
+    SEQUENCES_TAKE_ALL,
+    /** A sequence begins with 0. */
+    SEQUENCES_FROM_ZERO,
+    /** A text such as {@code 2026-01-31} is read as a date beside one, whatever the settings are. */
+    ISO_TEXTS_ARE_DATES,
+    /** A sequence has 32 bits where its type is not said. */
+    SEQUENCES_ARE_INTEGER,
     /** A hidden column rowid tells rows apart. */
     ROWID,
     /** A number that is cast to bits gives its bits. */
@@ -187,6 +195,8 @@ public enum SqlFeature {
     OR_REPLACE_VIEW,
     MATERIALIZED_VIEWS,
     VIEW_CHECK_OPTION,
+    /** WITH LOCAL CHECK OPTION, and WITH CASCADED CHECK OPTION by its name. */
+    VIEW_LOCAL_CHECK,
     VIEW_READ_ONLY,
     COMMENT_ON,
     /** Comments are written with the column and table. */

@@ -32,7 +32,6 @@ final class Expansions {
                     case "decode" -> decode(a, call);
                     case "if_null_else" ->
                         Expr.Case.of(new Expr.Is(a.get(0), Truth.NULL, true, call.span()), a.get(1), a.get(2));
-                    case "is_null" -> new Expr.Is(a.get(0), Truth.NULL, false, call.span());
                     case "zero_if_null" -> Expr.Call.of("coalesce", a.get(0), Expr.Literal.number(0));
                     case "null_if_zero" -> Expr.Call.of("nullif", a.get(0), Expr.Literal.number(0));
                     case "square" -> new Expr.Binary(BinaryOperator.MULTIPLY, a.get(0), a.get(0), call.span());

@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -28,6 +29,10 @@ import raftcart.type.LogicalType;
 
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
+    /** Functions that are written as comparisons, which some engines do not take for values. */
+    private static final Set<String> PREDICATES =
+            Set.of("starts_with", "ends_with", "contains", "contains_ignoring_case", "json_exists", "regexp_like");
+
     private static final Pattern ISO_DATE = Pattern.compile("\\d{4}-\\d{1,2}-\\d{1,2}");
 
     final Language from;
@@ -104,7 +109,10 @@ class ExprAdapter extends QueryMapper {
         Expr adapted = adapt(e);
         askedForTrue = before;
         boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
-        if (KindFinder.isCondition(e) && number) {
+        boolean asks = adapted instanceof Expr.Call call
+                && PREDICATES.contains(call.function())
+                && !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+        if (KindFinder.isCondition(e) && number || asks) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");
             adapted = asNumber(adapted, e.span());
         }
@@ -330,6 +338,10 @@ class ExprAdapter extends QueryMapper {
                     FindingCode.IMPLICIT_CAST,
                     literal.span(),
                     "'" + literal.text() + "' as a date: write it as year-month-day");
+        }
+        if (literal.kind() == LiteralKind.BITS
+                && from.has(SqlFeature.UNSIGNED_BITS) != to.has(SqlFeature.UNSIGNED_BITS)) {
+            note(FindingCode.IMPLICIT_CAST, literal.span(), "bits, which are a number or bytes on one of the engines");
         }
         return zoned(literal);
     }

@@ -19,6 +19,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
@@ -212,13 +213,26 @@ final class FunctionAdapter {
         return new Expr.Call(call.name(), call.canonical(), adapter.exprs(arguments), suffix(call), call.span());
     }
 
+    /** True for texts put together, among which there are no NULLs, so that their place in the order does not matter. */
+    private static boolean passesOverNulls(Expr.Call call) {
+        return call.isAny("listagg", "string_agg", "group_concat")
+                && !call.arguments().isEmpty();
+    }
+
     private CallSuffix suffix(Expr.Call call) {
         CallSuffix suffix = call.suffix();
         if (suffix == CallSuffix.NONE) {
             return suffix;
         }
         List<OrderItem> order = new ArrayList<>();
-        suffix.order().forEach(o -> order.addAll(adapter.orders.item(o, !suffix.withinGroup())));
+        for (OrderItem item : suffix.order()) {
+            boolean itself = passesOverNulls(call)
+                    && item.value().equals(call.arguments().get(0));
+            order.addAll(
+                    itself
+                            ? List.of(new OrderItem(adapter.expr(item.value()), item.descending(), Nulls.DEFAULT))
+                            : adapter.orders.item(item, !suffix.withinGroup()));
+        }
         return new CallSuffix(
                 suffix.distinct(),
                 order,

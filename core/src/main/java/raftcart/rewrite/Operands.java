@@ -3,10 +3,15 @@ package raftcart.rewrite;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
 import raftcart.sql.LexicalFeature;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 
 /** What operands mean before the operator is looked at: bytes and truth values that are numbers, calls that are intervals. */
 final class Operands {
@@ -20,6 +25,8 @@ final class Operands {
             BinaryOperator.BIT_AND,
             BinaryOperator.BIT_OR,
             BinaryOperator.BIT_XOR);
+
+    private static final Pattern DATE = Pattern.compile("\\d{4}-?\\d\\d-?\\d\\d([ T]\\d\\d:\\d\\d.*)?");
 
     private final ExprAdapter adapter;
 
@@ -69,5 +76,23 @@ final class Operands {
         boolean numbers = expressions.stream()
                 .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
         return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
+    }
+
+    /** Says where a text that looks like a date stands beside a column that may hold dates, which the target reads by its settings. */
+    void perhapsDates(List<Expr> expressions) {
+        boolean unknown = adapter.lost(SqlFeature.ISO_TEXTS_ARE_DATES)
+                && expressions.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN);
+        if (!unknown) {
+            return;
+        }
+        expressions.stream()
+                .filter(e -> e instanceof Expr.Literal l
+                        && l.kind() == LiteralKind.STRING
+                        && DATE.matcher(l.text()).matches())
+                .findFirst()
+                .ifPresent(e -> adapter.note(
+                        FindingCode.TYPES_UNKNOWN,
+                        e.span(),
+                        "a text that looks like a date: beside a date write DATE '...' or TO_DATE"));
     }
 }

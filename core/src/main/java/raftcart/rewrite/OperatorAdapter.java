@@ -361,6 +361,7 @@ final class OperatorAdapter {
         if (!same()) {
             mixedKinds(expressions, kinds, span);
             new TextRules(adapter).compared(expressions, span);
+            new Operands(adapter).perhapsDates(expressions);
         }
         boolean texts = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
                 && expressions.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.TEXT);

@@ -62,11 +62,25 @@ final class OrderAdapter {
     List<OrderItem> ofRows(Query query, Select select) {
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : query.order()) {
+            if (isNothing(item)) {
+                continue;
+            }
             Optional<Expr> meaning = meaning(item.value(), select);
             boolean simple = meaning.filter(m -> !(m instanceof Expr.Subquery)).isPresent();
             order.addAll(item(item, meaning, simple && !select.distinct()));
         }
         return order;
+    }
+
+    /** True for ORDER BY NULL, which asks for no order, and which some engines refuse. */
+    private boolean isNothing(OrderItem item) {
+        boolean nothing = !adapter.from.name().equals(adapter.to.name())
+                && item.value() instanceof Expr.Literal literal
+                && literal.kind() == LiteralKind.NULL;
+        if (nothing) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), "ORDER BY NULL asks for no order");
+        }
+        return nothing;
     }
 
     /** An item of the order of several queries' rows, where nothing can be added to what they are sorted by. */

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SequenceRange;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -69,7 +70,9 @@ final class StructureAdapter {
                     sequence.alter(),
                     ifNotExists,
                     sequence.type(),
-                    adapter.same() ? sequence.options() : sequence.options().portable(),
+                    sequence.alter()
+                            ? sequence.options().portable()
+                            : range(sequence).on(adapter.to, sequence.options()),
                     sequence.restart(),
                     List.of(),
                     sequence.span()));
@@ -78,6 +81,10 @@ final class StructureAdapter {
             return schema(schema);
         }
         return further(statement);
+    }
+
+    private SequenceRange range(DdlStatement.CreateSequence sequence) {
+        return SequenceRange.of(adapter.from, sequence.type(), sequence.options());
     }
 
     private List<Statement> schema(DdlStatement.CreateSchema schema) {

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -203,7 +204,7 @@ final class TextRules {
         }
         boolean compares = COMPARING.contains(call.function());
         boolean differs = adapter.from.has(SqlFeature.IGNORES_CASE) != adapter.to.has(SqlFeature.IGNORES_CASE);
-        boolean letters = call.arguments().stream()
+        boolean letters = compared(call)
                 .anyMatch(a -> a instanceof Expr.Literal l
                         && l.kind() == LiteralKind.STRING
                         && l.text().chars().anyMatch(Character::isLetter));
@@ -220,6 +221,14 @@ final class TextRules {
         if (compares && differs && text && !exact) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }
+    }
+
+    /** The arguments that are compared; those of DECODE stand before what they give. */
+    private static Stream<Expr> compared(Expr.Call call) {
+        List<Expr> a = call.arguments();
+        return call.is("decode")
+                ? IntStream.range(1, a.size() - 1).filter(i -> i % 2 == 1).mapToObj(a::get)
+                : a.stream();
     }
 
     /** What all kinds of regular expressions mean alike: no groups with a question mark, the plainest escapes alone. */

@@ -327,22 +327,25 @@ final class ValueAdapter {
         }
         Expr.Literal literal = text
                 ? digits(given).orElseGet(() -> bits(given, wide.length()))
-                : given.kind() == LiteralKind.NUMBER ? bitsOfNumber(given, wide) : given;
+                : given.kind() == LiteralKind.NUMBER || given.kind() == LiteralKind.BYTES
+                        ? bitsOfNumber(given, wide)
+                        : given;
         // A number to MySQL, which fills it up on the left.
         int missing = literal.kind() == LiteralKind.BITS
                 ? Math.max(0, wide.length() - literal.text().length())
                 : 0;
         return missing > 0
                 ? new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span())
-                : adapter.expr(literal);
+                : literal.kind() == LiteralKind.BITS ? literal : adapter.expr(literal);
     }
 
     /** A number in a column of bits: its digits in base two. */
     private static Expr.Literal bitsOfNumber(Expr.Literal number, LogicalType.Bits type) {
-        if (!number.isDigits(20)) {
+        boolean bytes = number.kind() == LiteralKind.BYTES && !number.text().isEmpty();
+        if (!bytes && !number.isDigits(20)) {
             return number;
         }
-        String digits = new BigInteger(number.text()).toString(2);
+        String digits = new BigInteger(number.text(), bytes ? 16 : 10).toString(2);
         String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
         return new Expr.Literal(LiteralKind.BITS, bits, number.span());
     }

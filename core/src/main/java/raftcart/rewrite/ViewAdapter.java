@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -42,7 +43,7 @@ final class ViewAdapter {
         if (adapter.same()) {
             return List.of(with(view, query, view.orReplace(), view.check(), view.ifNotExists(), view.temporary()));
         }
-        structure.leftOut(view.leftOut(), view);
+        leftOut(view);
         List<Statement> all = new ArrayList<>();
         boolean replace = view.orReplace() && has(SqlFeature.OR_REPLACE_VIEW);
         if (view.orReplace() && !replace) {
@@ -64,6 +65,26 @@ final class ViewAdapter {
         return all;
     }
 
+    /** Clauses that the target goes without; whose rights the view reads with is not one of storage. */
+    private void leftOut(DdlStatement.CreateView view) {
+        for (String clause : view.leftOut()) {
+            String lower = clause.toLowerCase(Locale.ROOT);
+            if (lower.contains("invoker") || lower.contains("current_user")) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        view.span(),
+                        "the view reads with the rights of its owner, on the source with those of who asks: " + clause);
+            } else if (lower.contains("security_barrier")) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        view.span(),
+                        "functions of a query may see rows that the view does not show: " + clause);
+            } else {
+                structure.leftOut(List.of(clause), view);
+            }
+        }
+    }
+
     /** What the view says of rows that it would not show, as far as the target has that. */
     private CheckOption check(DdlStatement.CreateView view) {
         CheckOption check = view.check();
@@ -74,6 +95,13 @@ final class ViewAdapter {
         if ((check == CheckOption.LOCAL || check == CheckOption.CASCADED) && !has(SqlFeature.VIEW_CHECK_OPTION)) {
             adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
             check = CheckOption.NONE;
+        }
+        if (check == CheckOption.LOCAL && !has(SqlFeature.VIEW_LOCAL_CHECK)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    view.span(),
+                    "WITH CHECK OPTION looks at the conditions of the views below too");
+            check = CheckOption.CASCADED;
         }
         return check;
     }

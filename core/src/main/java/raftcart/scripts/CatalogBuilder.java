@@ -308,7 +308,7 @@ final class CatalogBuilder {
             Alteration.restartIdentity(tables.values(), given);
             return;
         }
-        sequences.put(name, Sequences.of(name, given, Optional.ofNullable(before)));
+        sequences.put(name, Sequences.of(name, given, Optional.ofNullable(before), language));
     }
 
     private Optional<String> drop(DdlStatement.Drop drop) {

@@ -4,6 +4,8 @@ import java.math.BigInteger;
 import java.util.Optional;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Sequence;
+import raftcart.dialect.Language;
+import raftcart.dialect.SequenceRange;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 
@@ -13,19 +15,20 @@ final class Sequences {
 
     private Sequences() {}
 
-    static Sequence of(ObjectName name, DdlStatement.CreateSequence given, Optional<Sequence> before) {
+    /** The sequence after a statement; {@code before} is what was there, where it is an ALTER. */
+    static Sequence of(
+            ObjectName name, DdlStatement.CreateSequence given, Optional<Sequence> before, Language language) {
         IdentityOptions options = given.options();
+        SequenceRange range = SequenceRange.of(language, given.type(), options);
         BigInteger increment =
-                options.increment().or(() -> before.map(Sequence::increment)).orElse(BigInteger.ONE);
-        boolean rises = increment.signum() >= 0;
-        BigInteger minimum = options.min()
-                .or(() -> before.map(Sequence::minimum))
-                .orElse(rises ? BigInteger.ONE : BigInteger.valueOf(Long.MIN_VALUE + 1));
+                options.increment().or(() -> before.map(Sequence::increment)).orElse(range.increment());
+        BigInteger minimum =
+                options.min().or(() -> before.map(Sequence::minimum)).orElse(range.min());
         BigInteger maximum = options.max()
                 .or(() -> before.map(Sequence::maximum))
-                .orElse(rises ? GREATEST : BigInteger.ONE.negate())
+                .orElse(range.max())
                 .min(GREATEST);
-        BigInteger start = options.start().or(() -> before.map(Sequence::start)).orElse(rises ? minimum : maximum);
+        BigInteger start = options.start().or(() -> before.map(Sequence::start)).orElse(range.start());
         BigInteger next = given.restart()
                 .map(BigInteger::valueOf)
                 .or(() -> before.map(Sequence::next))

@@ -204,8 +204,23 @@ public final class Lexer {
         if (lower == 'u') {
             value = quotes.unicode(value, start);
         }
+        if (lower == 'x' && rules.has(LexicalFeature.HEX_STRINGS_ARE_BITS) && isHex(value)) {
+            return token(TokenKind.BIT_STRING, start, bits(value));
+        }
         TokenKind kind = lower == 'x' ? TokenKind.HEX_STRING : lower == 'b' ? TokenKind.BIT_STRING : TokenKind.STRING;
         return token(kind, start, value);
+    }
+
+    private static boolean isHex(String digits) {
+        return digits.chars().allMatch(d -> CharClass.isHexDigit((char) d));
+    }
+
+    private static String bits(String digits) {
+        StringBuilder bits = new StringBuilder();
+        for (char digit : digits.toCharArray()) {
+            bits.append(Integer.toBinaryString(Character.digit(digit, 16) | 0x10), 1, 5);
+        }
+        return bits.toString();
     }
 
     private Token number(int start) {

@@ -32,6 +32,8 @@ public enum LexicalFeature {
     DASHES_BEFORE_BLANK,
     /** Hexadecimal numbers are bytes rather than integers. */
     HEX_NUMBERS_ARE_BYTES,
+    /** {@code X'1F'} is a string of bits, four for a digit. */
+    HEX_STRINGS_ARE_BITS,
     /** {@code &name} stands for a text that the client asks for. */
     SUBSTITUTION_VARIABLES
 }

@@ -80,6 +80,7 @@ public final class Db2Language {
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.SEQUENCES_ARE_INTEGER,
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,

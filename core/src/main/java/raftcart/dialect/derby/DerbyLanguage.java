@@ -50,6 +50,8 @@ public final class DerbyLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.SEQUENCES_TAKE_ALL,
+                    SqlFeature.SEQUENCES_ARE_INTEGER,
                     SqlFeature.UNION_ORDER_BY_PLACE,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,

@@ -73,6 +73,7 @@ public final class FirebirdLanguage {
                     SqlFeature.DATE_PLUS_DAYS,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,
                     SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.VIEW_LOCAL_CHECK,
             SqlFeature.ORDERED_TEXTS,
             SqlFeature.SELECT_WITHOUT_FROM,
             SqlFeature.ROWS_IN_INSERT,

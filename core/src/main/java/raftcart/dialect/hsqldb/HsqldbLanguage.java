@@ -68,6 +68,8 @@ public final class HsqldbLanguage {
                     SqlFeature.WHOLE_DIVISION,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.SEQUENCES_FROM_ZERO,
+                    SqlFeature.SEQUENCES_ARE_INTEGER,
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,

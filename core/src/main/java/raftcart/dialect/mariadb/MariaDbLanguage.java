@@ -161,6 +161,7 @@ public final class MariaDbLanguage {
                         GrammarFeature.TRIMS_WHOLE_TEXTS,
                         GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
                         GrammarFeature.PIPES_ARE_OR,
+                        GrammarFeature.ISNULL_ASKS,
                         GrammarFeature.EXECUTE_IS_PREPARED,
                         GrammarFeature.AMPERSANDS_ARE_AND,
                         GrammarFeature.WORD_OPERATORS,

@@ -1,5 +1,6 @@
 package raftcart.dialect.mariadb;
 
+import java.math.BigInteger;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -186,6 +187,17 @@ public final class MariaDbWriters {
             super(context);
         }
 
+        /** "CREATE SEQUENCE": the least and the greatest number of 64 bits are kept for the server itself. */
+        @Override
+        protected String sequenceOptions(IdentityOptions options) {
+            if (options.min()
+                    .filter(m -> m.equals(BigInteger.valueOf(Long.MIN_VALUE)))
+                    .isPresent()) {
+                throw cannot("a sequence from the least number of 64 bits on");
+            }
+            return super.sequenceOptions(options);
+        }
+
         @Override
         protected String identity(IdentityOptions options) {
             return "AUTO_INCREMENT";
@@ -207,7 +219,7 @@ public final class MariaDbWriters {
         }
 
         @Override
-        protected String restartIdentity(String column, java.math.BigInteger next) {
+        protected String restartIdentity(String column, BigInteger next) {
             return "AUTO_INCREMENT = " + next;
         }
 

@@ -118,6 +118,8 @@ public final class OracleLanguage {
                     SqlFeature.DEFERRABLE,
                     SqlFeature.CASCADE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.VIEW_LOCAL_CHECK,
+            SqlFeature.ISO_TEXTS_ARE_DATES,
             SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.ROW_COMPARISONS,

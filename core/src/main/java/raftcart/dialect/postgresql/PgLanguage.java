@@ -27,6 +27,7 @@ public final class PgLanguage {
                     Set.of(
                             LexicalFeature.DOLLAR_QUOTES,
                             LexicalFeature.NESTED_COMMENTS,
+                            LexicalFeature.HEX_STRINGS_ARE_BITS,
                             LexicalFeature.ESCAPE_STRINGS)),
             NameCase.LOWER,
             Set.of(

@@ -26,6 +26,7 @@ public final class SqliteLanguage {
             Set.of(
                     GrammarFeature.INTEGER_KEYS_ARE_NUMBERED,
                     GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.STRINGS_STAND_ALONE,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,
                     GrammarFeature.UNTYPED_COLUMNS,

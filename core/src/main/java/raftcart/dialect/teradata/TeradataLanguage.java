@@ -76,6 +76,8 @@ public final class TeradataLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,
                     SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.VIEW_LOCAL_CHECK,
+            SqlFeature.ISO_TEXTS_ARE_DATES,
             SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.FRAME_DISTANCES,

@@ -18,6 +18,7 @@ import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 
 /** Reads calls of functions, those with a syntax of their own too. */
@@ -66,6 +67,7 @@ final class CallParser {
             case "utc_timestamp", "getutcdate", "sysutcdatetime" -> current(CurrentKind.UTC_TIMESTAMP, span);
             case "nextval", "currval", "lastval" -> sequence(name, span);
             case "gen_id" -> generator(span);
+            case "isnull" -> parsing.has(GrammarFeature.ISNULL_ASKS) ? isNull(span) : null;
             case "grouping_id" -> null;
             case "match" -> throw cursor.byHand("a full-text search");
             case "columns" -> throw cursor.byHand("columns chosen by a pattern");
@@ -283,6 +285,13 @@ final class CallParser {
         }
         cursor.expectSymbol(")");
         return new Expr.Call(QualifiedName.of("overlay"), true, arguments, CallSuffix.NONE, span);
+    }
+
+    private Expr isNull(Span span) {
+        cursor.expectSymbol("(");
+        Expr value = expressions.expression();
+        cursor.expectSymbol(")");
+        return new Expr.Is(value, Truth.NULL, false, span);
     }
 
     private Expr current(CurrentKind kind, Span span) {

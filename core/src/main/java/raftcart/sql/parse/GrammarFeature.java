@@ -12,6 +12,8 @@ public enum GrammarFeature {
     SERIAL_IS_A_WIDE_KEY,
     /** {@code ||} joins conditions. */
     PIPES_ARE_OR,
+    /** {@code ISNULL(x)} asks whether x is NULL. */
+    ISNULL_ASKS,
     /** {@code &&} joins conditions. */
     AMPERSANDS_ARE_AND,
     /** {@code ^} is a power rather than an exclusive or. */
@@ -28,6 +30,8 @@ public enum GrammarFeature {
     MOD_OPERATOR,
     /** {@code alias = value} in a select list. */
     ALIAS_BY_EQUALS,
+    /** A string behind a string names it and does not continue it. */
+    STRINGS_STAND_ALONE,
     /** {@code value DAYS}. */
     LABELLED_DURATIONS,
     /** {@code column:path.of.fields}. */

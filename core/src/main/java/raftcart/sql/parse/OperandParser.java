@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -99,7 +100,7 @@ final class OperandParser {
     /** Strings that stand beside each other are one. */
     Expr string() {
         Token token = cursor.take();
-        if (!cursor.peek().isString()) {
+        if (!cursor.peek().isString() || parsing.has(GrammarFeature.STRINGS_STAND_ALONE)) {
             return new Expr.Literal(LiteralKind.STRING, token.value(), token.span());
         }
         StringBuilder text = new StringBuilder(token.value());
@@ -116,6 +117,14 @@ final class OperandParser {
             case "*":
                 cursor.take();
                 return new Expr.Star(Optional.empty(), names.starExceptions(), token.span());
+            case "\\":
+                if (cursor.peek(1).text().equals("N")
+                        && parsing.grammar.lexical().has(LexicalFeature.BACKSLASH_ESCAPES)) {
+                    cursor.take(); // "NULL Values": \N
+                    cursor.take();
+                    return new Expr.Literal(LiteralKind.NULL, "", token.span());
+                }
+                throw cursor.unexpected("an expression");
             case "{":
                 return escape();
             case "[":

@@ -179,7 +179,7 @@ final class SelectParser {
     Item item() {
         Token token = cursor.peek();
         if (parsing.has(GrammarFeature.ALIAS_BY_EQUALS)
-                && token.isName()
+                && (token.isName() || token.isString())
                 && cursor.peek(1).isSymbol("=")) {
             Name alias = parsing.name();
             cursor.take();

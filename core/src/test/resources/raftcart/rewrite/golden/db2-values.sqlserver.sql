@@ -192,8 +192,6 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim
 -- 44:8: RC0608 adapted: Function spelled otherwise: VALUE means coalesce
--- 51:48: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 51:48: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 51:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 52:38: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 53:36: RC0611 adapted: NULLs sorted as on the source: NULLs last

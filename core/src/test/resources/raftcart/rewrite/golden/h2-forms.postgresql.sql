@@ -69,7 +69,7 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 3:38: RC0502 adapted: Storage clauses left out: ID: NULL_TO_DEFAULT
 -- 3:38: RC0502 adapted: Storage clauses left out: ID: SEQUENCE PUBLIC.SQ
 -- 3:38: RC0502 adapted: Storage clauses left out: ID: SELECTIVITY 100
--- 3:142: RC0612 check: Comparison may ignore case on the source: NAME
+-- 3:142: RC0612 check: Comparison may ignore case on one engine: NAME
 -- 3:187: RC0608 adapted: Function spelled otherwise: RANDOM_UUID means new_uuid
 -- 3:219: RC0120 adapted: Enumeration becomes a text: E as a text with a check
 -- 3:236: RC0111 check: Type without counterpart crosses as text or bytes: G: geometry as text

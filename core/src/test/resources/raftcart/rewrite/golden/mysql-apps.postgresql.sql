@@ -83,7 +83,7 @@ FROM frame;
 -- RC0602 by hand: No counterpart on the target: the session's variable @rn
 -- SELECT id, @rn := @rn + 1 FROM star
 SELECT MAX(id) FROM star WHERE id NOT IN (SELECT star_id FROM obs);
-SELECT STRING_AGG(DISTINCT kind, ',' ORDER BY kind DESC NULLS LAST) FROM star;
+SELECT STRING_AGG(DISTINCT kind, ',' ORDER BY kind DESC) FROM star;
 INSERT INTO star (name, kind)
 VALUES ('Vega', 'A')
 ON CONFLICT (name) DO UPDATE SET kind = EXCLUDED.kind, hits = star.hits + 1;
@@ -202,7 +202,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- findings
 -- 3:52: RC0102 check: One-digit number becomes a boolean: good: tinyint(1) as boolean
 -- 9:47: RC0609 adapted: Said in other words: a choice as CASE
--- 9:1: RC0612 check: Comparison may ignore case on the source: ORDER BY
+-- 9:1: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 10:27: RC0609 adapted: Said in other words: the mask %Y-%m is YYYY-MM
 -- 10:82: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 12:56: RC0608 adapted: Function spelled otherwise: HOUR means extract_hour
@@ -211,22 +211,21 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 14:43: RC0608 adapted: Function spelled otherwise: TIMESTAMPDIFF means full_months
 -- 15:8: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:44: RC0614 adapted: Condition made explicit: a number as a condition
--- 16:34: RC0612 check: Comparison may ignore case on the source: name
--- 16:52: RC0612 check: Comparison may ignore case on the source: name
--- 17:34: RC0612 check: Comparison may ignore case on the source: a regular expression
--- 19:8: RC0612 check: Comparison may ignore case on the source: position_in_list
+-- 16:34: RC0612 check: Comparison may ignore case on one engine: name
+-- 16:52: RC0612 check: Comparison may ignore case on one engine: name
+-- 17:34: RC0612 check: Comparison may ignore case on one engine: a regular expression
+-- 19:8: RC0612 check: Comparison may ignore case on one engine: position_in_list
 -- 19:8: RC0608 adapted: Function spelled otherwise: FIND_IN_SET means position_in_list
--- 19:32: RC0612 check: Comparison may ignore case on the source: index_of_text
+-- 19:32: RC0612 check: Comparison may ignore case on one engine: index_of_text
 -- 19:32: RC0609 adapted: Said in other words: index_of_text in other words
--- 19:1: RC0612 check: Comparison may ignore case on the source: ORDER BY
--- 19:73: RC0612 check: Comparison may ignore case on the source: index_of_text
+-- 19:1: RC0612 check: Comparison may ignore case on one engine: ORDER BY
+-- 19:73: RC0612 check: Comparison may ignore case on one engine: index_of_text
 -- 19:73: RC0609 adapted: Said in other words: index_of_text in other words
 -- 19:73: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 20:8: RC0608 adapted: Function spelled otherwise: SUBSTRING_INDEX means substring_before
 -- 20:40: RC0608 adapted: Function spelled otherwise: SUBSTRING_INDEX means substring_before
 -- 21:1: RC0602 by hand: No counterpart on the target: the session's variable @rn
--- 23:8: RC0612 check: Comparison may ignore case on the source: DISTINCT
--- 23:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 23:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 23:8: RC0609 adapted: Said in other words: values put together as texts
 -- 25:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
@@ -237,7 +236,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 29:64: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 32:36: RC0625 check: Types compared as on the source: a text is compared with a number
 -- 32:50: RC0625 check: Types compared as on the source: a text is compared with a number
--- 32:50: RC0612 check: Comparison may ignore case on the source: name
+-- 32:50: RC0612 check: Comparison may ignore case on one engine: name
 -- 33:10: RC0615 adapted: Division kept: with its fraction
 -- 33:10: RC0615 adapted: Division kept: rounded as on the source
 -- 33:43: RC0615 adapted: Division kept: NULL for a division by zero
@@ -262,8 +261,8 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 42:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- 43:20: RC0605 adapted: Hint left out: FORCE INDEX ( PRIMARY )
 -- 45:1: RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql
--- 46:13: RC0612 check: Comparison may ignore case on the source: COLLATE utf8mb4_bin left out
--- 46:57: RC0612 check: Comparison may ignore case on the source: COLLATE utf8mb4_general_ci left out
+-- 46:13: RC0612 check: Comparison may ignore case on one engine: COLLATE utf8mb4_bin left out
+-- 46:57: RC0612 check: Comparison may ignore case on one engine: COLLATE utf8mb4_general_ci left out
 -- 46:57: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 47:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 47:84: RC0614 adapted: Condition made explicit: a condition as a value
@@ -281,11 +280,11 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 48:27: RC0625 check: Types compared as on the source: a text that is no number is 0 or its beginning on the source and refused on the target
 -- 48:27: RC0625 check: Types compared as on the source: a whole number below zero becomes a great one on the source
 -- 48:65: RC0625 check: Types compared as on the source: a text that is no number is 0 or its beginning on the source and refused on the target
--- 51:106: RC0612 check: Comparison may ignore case on the source: PARTITION BY
+-- 51:106: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
 -- 51:120: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 52:85: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 52:28: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 53:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
+-- 53:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
 -- 54:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB CHARSET = utf8mb4
 -- 54:17: RC0108 check: Unsigned 64-bit key becomes a signed one: id: bigint for an unsigned 64-bit identity
 -- 54:73: RC0609 adapted: Said in other words: ON UPDATE of t as a trigger
@@ -294,5 +293,5 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 54:190: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 54:193: RC0103 adapted: Year becomes a number: y: smallint with a check
 -- 54:223: RC0109 adapted: Fixed number of bytes kept by a check: v: bytea with a check for at most 16 bytes
--- 54:240: RC0612 check: Comparison may ignore case on the source: UNIQUE
+-- 54:240: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 54:262: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text

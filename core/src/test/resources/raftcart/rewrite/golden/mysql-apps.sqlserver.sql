@@ -225,8 +225,8 @@ CREATE TABLE x (
 -- 43:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 44:33: RC0609 adapted: Said in other words: a join by names of columns with its condition
 -- 45:1: RC0602 by hand: No counterpart on the target: the function bit_count with 1 argument(s) has no counterpart in sqlserver
--- 46:13: RC0612 check: Comparison may ignore case on the source: COLLATE utf8mb4_bin left out
--- 46:57: RC0612 check: Comparison may ignore case on the source: COLLATE utf8mb4_general_ci left out
+-- 46:13: RC0612 check: Comparison may ignore case on one engine: COLLATE utf8mb4_bin left out
+-- 46:57: RC0612 check: Comparison may ignore case on one engine: COLLATE utf8mb4_general_ci left out
 -- 47:84: RC0614 adapted: Condition made explicit: a condition as a value
 -- 47:91: RC0614 adapted: Condition made explicit: a number as a condition
 -- 47:97: RC0614 adapted: Condition made explicit: a number as a condition

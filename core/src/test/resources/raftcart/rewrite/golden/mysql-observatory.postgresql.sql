@@ -24,7 +24,7 @@ WHERE visible AND name LIKE 'K%'
 ORDER BY mag NULLS FIRST
 LIMIT 5
 OFFSET 10;
-SELECT name || '-' || id, STRING_AGG(DISTINCT kind, ', ' ORDER BY kind NULLS FIRST)
+SELECT name || '-' || id, STRING_AGG(DISTINCT kind, ', ' ORDER BY kind)
 FROM stars
 GROUP BY name, id;
 INSERT INTO stars (id, name)
@@ -50,15 +50,14 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 7:3: RC0102 check: One-digit number becomes a boolean: visible: tinyint(1) as boolean
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 8:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
--- 11:3: RC0612 check: Comparison may ignore case on the source: UNIQUE
+-- 11:3: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:14: RC0609 adapted: Said in other words: a choice as CASE
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
--- 15:126: RC0612 check: Comparison may ignore case on the source: name
+-- 15:126: RC0612 check: Comparison may ignore case on one engine: name
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 16:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
--- 16:31: RC0612 check: Comparison may ignore case on the source: DISTINCT
--- 16:67: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 16:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
+-- 16:31: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 16:31: RC0609 adapted: Said in other words: values put together as texts
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS

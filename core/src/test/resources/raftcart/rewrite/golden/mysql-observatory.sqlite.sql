@@ -41,7 +41,7 @@ SELECT foo(1) FROM stars;
 -- 7:3: RC0102 check: One-digit number becomes a boolean: visible: tinyint(1) as BOOLEAN
 -- 7:41: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 8:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
--- 11:3: RC0612 check: Comparison may ignore case on the source: UNIQUE
+-- 11:3: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 3:1: RC0502 adapted: Storage clauses left out: the comment on stars
 -- 14:62: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:77: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce

@@ -42,7 +42,7 @@ ORDER BY y NULLS FIRST, m NULLS FIRST;
 SELECT TO_CHAR(dt, 'YYYY-MM') AS ym, COUNT(*) FROM frame GROUP BY ym;
 SELECT * FROM frame WHERE a = 1;
 SELECT frame.*, (SELECT COUNT(*) FROM x WHERE x.t_id = frame.id) cnt FROM frame ORDER BY cnt DESC;
-SELECT frame.id, STRING_AGG(DISTINCT x.s, ', ' ORDER BY x.s NULLS FIRST)
+SELECT frame.id, STRING_AGG(DISTINCT x.s, ', ' ORDER BY x.s)
 FROM frame
 LEFT JOIN x ON x.t_id = frame.id
 GROUP BY frame.id;
@@ -231,30 +231,29 @@ BEGIN;
 -- 2:146: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 2:170: RC0609 adapted: Said in other words: ON UPDATE of ts as a trigger
 -- 2:238: RC0120 adapted: Enumeration becomes a text: e as a text with a check
--- 2:279: RC0612 check: Comparison may ignore case on the source: UNIQUE
+-- 2:279: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 4:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- 5:1: RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
--- 6:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
+-- 6:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
 -- 7:8: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
 -- 7:20: RC0608 adapted: Function spelled otherwise: MONTH means extract_month
 -- 7:74: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 7:77: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 8:24: RC0609 adapted: Said in other words: the mask %Y-%m is YYYY-MM
 -- 9:21: RC0605 adapted: Hint left out: USE INDEX ( a )
--- 11:18: RC0612 check: Comparison may ignore case on the source: DISTINCT
--- 11:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 11:18: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 11:18: RC0609 adapted: Said in other words: values put together as texts
--- 12:1: RC0612 check: Comparison may ignore case on the source: ORDER BY
--- 12:30: RC0612 check: Comparison may ignore case on the source: index_of_text
+-- 12:1: RC0612 check: Comparison may ignore case on one engine: ORDER BY
+-- 12:30: RC0612 check: Comparison may ignore case on one engine: index_of_text
 -- 12:30: RC0609 adapted: Said in other words: index_of_text in other words
 -- 12:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 12:50: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 13:29: RC0612 check: Comparison may ignore case on the source: s
--- 14:29: RC0612 check: Comparison may ignore case on the source: a regular expression
+-- 13:29: RC0612 check: Comparison may ignore case on one engine: s
+-- 14:29: RC0612 check: Comparison may ignore case on one engine: a regular expression
 -- 19:29: RC0625 check: Types compared as on the source: a text is compared with a number
 -- 19:40: RC0625 check: Types compared as on the source: a text is compared with a number
--- 19:40: RC0612 check: Comparison may ignore case on the source: s
--- 20:29: RC0612 check: Comparison may ignore case on the source: e
+-- 19:40: RC0612 check: Comparison may ignore case on one engine: s
+-- 20:29: RC0612 check: Comparison may ignore case on one engine: e
 -- 21:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 21:31: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 22:17: RC0615 adapted: Division kept: NULL for a division by zero
@@ -299,15 +298,15 @@ BEGIN;
 -- 32:74: RC0615 adapted: Division kept: rounded as on the source
 -- 32:82: RC0609 adapted: Said in other words: bit_or_of_rows in other words
 -- 33:1: RC0602 by hand: No counterpart on the target: the session's variable @r
--- 34:43: RC0612 check: Comparison may ignore case on the source: PARTITION BY
+-- 34:43: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
 -- 34:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 35:1: RC0602 by hand: No counterpart on the target: DISTINCT in the order of b, which its rows do not have
 -- 39:78: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 39:44: RC0612 check: Comparison may ignore case on the source: UNION
+-- 39:44: RC0612 check: Comparison may ignore case on one engine: UNION
 -- 40:8: RC0614 adapted: Condition made explicit: a condition as a value
 -- 45:11: RC0622 check: Columns that are not grouped: the least b
--- 45:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
--- 46:44: RC0612 check: Comparison may ignore case on the source: name
+-- 45:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
+-- 46:44: RC0612 check: Comparison may ignore case on one engine: name
 -- 50:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 52:27: RC0609 adapted: Said in other words: the next number of the column as its default
 -- 53:1: RC0627 check: Said in other words, with a difference: the rows bring numbers for id with them, which do not move its counter on; set it behind them

@@ -88,8 +88,6 @@ CREATE TABLE plate_scan (
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
--- 20:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 20:50: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 20:8: RC0607 check: Function with a difference: string_agg: the result is cut at group_concat_max_len, 1024 bytes where it is not set
 -- 21:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match

@@ -88,8 +88,6 @@ CREATE TABLE plate_scan (
 -- 18:151: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 19:1: RC0609 adapted: Said in other words: CONNECT BY as a recursive query
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
--- 20:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 20:50: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 25:1: RC0603 by hand: Code is not translated: trigger

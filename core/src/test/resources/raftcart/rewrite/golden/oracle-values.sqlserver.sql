@@ -441,8 +441,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 98:8: RC0606 check: Function is not in the dictionary: DUMP
 -- 99:8: RC0606 check: Function is not in the dictionary: NANVL
 -- 100:8: RC0609 adapted: Said in other words: not_matching in other words
--- 109:47: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 109:47: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 109:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 110:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 111:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below

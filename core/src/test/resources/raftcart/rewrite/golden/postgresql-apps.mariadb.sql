@@ -144,7 +144,7 @@ b',
     'it''s',
     'A',
     B'101',
-    X'1F',
+    B'00011111',
     1e3,
     1000;
 ALTER TABLE s MODIFY COLUMN code varchar(8) COLLATE utf8mb4_nopad_bin COMMENT 'the code';
@@ -190,6 +190,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 23:51: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
 -- 24:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 25:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
+-- 26:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
 -- 26:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
@@ -199,11 +200,13 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 30:72: RC0614 adapted: Condition made explicit: t beside a truth value
 -- 31:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
 -- 31:27: RC0609 adapted: Said in other words: least_skip_nulls in other words
--- 31:40: RC0612 check: Comparison may ignore case on the source: nullif
+-- 31:40: RC0612 check: Comparison may ignore case on one engine: nullif
 -- 32:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- 35:58: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 37:15: RC0624 check: Sample drawn otherwise
 -- 39:17: RC0609 adapted: Said in other words: the names of columns inside of the query
+-- 40:38: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines
+-- 40:46: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines
 -- 41:1: RC0609 adapted: Said in other words: the whole definition of code
 -- 42:1: RC0609 adapted: Said in other words: the whole definition of price
 -- 42:1: RC0609 adapted: Said in other words: the whole definition of code

@@ -220,11 +220,13 @@ CREATE TABLE p (
 -- 34:83: RC0608 adapted: Function spelled otherwise: pg_backend_pid means connection_id
 -- 34:101: RC0606 check: Function is not in the dictionary: inet_client_addr
 -- 34:22: RC0607 check: Function with a difference: session_user: MariaDB and MySQL put the host behind the name
+-- 35:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
 -- 35:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 35:61: RC0608 adapted: Function spelled otherwise: setval means set_sequence
+-- 35:61: RC0607 check: Function with a difference: set_sequence: a sequence goes on only, never back
 -- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
--- 37:10: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
--- 37:44: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
+-- 37:10: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
+-- 37:44: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
 -- 37:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 38:1: RC0602 by hand: No counterpart on the target: an interval as a value
 -- 42:1: RC0609 adapted: Said in other words: a lock of all tables without their names

@@ -250,8 +250,8 @@ CREATE TABLE p (
 -- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in oracle
 -- 35:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
 -- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in oracle
--- 37:10: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
--- 37:44: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
+-- 37:10: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
+-- 37:44: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
 -- 38:1: RC0602 by hand: No counterpart on the target: a bit string cannot be said in oracle
 -- 39:15: RC0609 adapted: Said in other words: rows compared value by value
 -- 39:15: RC0614 adapted: Condition made explicit: a condition as a value

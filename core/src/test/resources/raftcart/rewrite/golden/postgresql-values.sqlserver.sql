@@ -300,8 +300,8 @@ CREATE TABLE p (
 -- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
 -- 35:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
--- 37:10: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
--- 37:44: RC0612 check: Comparison may ignore case on the source: COLLATE C left out
+-- 37:10: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
+-- 37:44: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
 -- 37:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 38:1: RC0602 by hand: No counterpart on the target: an interval as a value
 -- 39:1: RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver

@@ -112,7 +112,7 @@ SELECT c.name AS category, SUM(p.amount) AS total_sales
 FROM payment p
 GROUP BY c.name
 ORDER BY SUM(p.amount) DESC;
-CREATE SEQUENCE site_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
+CREATE SEQUENCE site_id_seq START WITH 1 INCREMENT BY 1 MAXVALUE 2147483647 CACHE 1;
 CREATE TABLE site (
     id number(10) NOT NULL,
     name clob NOT NULL,

@@ -116,7 +116,7 @@ GROUP BY a.actor_id, a.first_name;
 --   GROUP BY c.name
 --   ORDER BY (sum(p.amount)) DESC
 --   WITH NO DATA
-CREATE SEQUENCE dbo.site_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
+CREATE SEQUENCE dbo.site_id_seq START WITH 1 INCREMENT BY 1 MINVALUE 1 MAXVALUE 2147483647 CACHE 1;
 CREATE TABLE dbo.site (
     id int NOT NULL,
     name nvarchar(max) COLLATE Latin1_General_100_BIN2 NOT NULL,

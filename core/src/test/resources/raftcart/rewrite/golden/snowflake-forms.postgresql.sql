@@ -236,7 +236,7 @@ CALL p1();
 -- 4:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (d , name) DATA_RETENTION_TIME_IN_DAYS = 1
 -- 4:1: RC0502 adapted: Storage clauses left out: CHANGE_TRACKING = TRUE
 -- 5:3: RC0502 adapted: Storage clauses left out: id: ORDER
--- 6:3: RC0612 check: Comparison may ignore case on the source: name
+-- 6:3: RC0612 check: Comparison may ignore case on one engine: name
 -- 8:3: RC0119 check: Numbers may lose digits: created: timestamp(6) without time zone: fractions of a second lose 3 digit(s)
 -- 9:3: RC0119 check: Numbers may lose digits: ltz: timestamp(6) with time zone: fractions of a second lose 3 digit(s)
 -- 9:50: RC0119 check: Numbers may lose digits: t: time(6) without time zone: fractions of a second lose 3 digit(s)
@@ -297,8 +297,8 @@ CALL p1();
 -- 37:15: RC0624 check: Sample drawn otherwise
 -- 38:25: RC0602 by hand: No counterpart on the target: a query on rows of another time
 -- 39:25: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
--- 39:52: RC0612 check: Comparison may ignore case on the source: name
--- 39:57: RC0612 check: Comparison may ignore case on the source: name
+-- 39:52: RC0612 check: Comparison may ignore case on one engine: name
+-- 39:57: RC0612 check: Comparison may ignore case on one engine: name
 -- 40:25: RC0609 adapted: Said in other words: UNPIVOT as a union
 -- 41:24: RC0602 by hand: No counterpart on the target: a star with RENAME
 -- 42:10: RC0602 by hand: No counterpart on the target: a star with ILIKE

@@ -286,8 +286,6 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 97:8: RC0609 adapted: Said in other words: square in other words
 -- 98:1: RC0602 by hand: No counterpart on the target: the function cbrt with 1 argument(s) has no counterpart in mariadb
 -- 100:8: RC0606 check: Function is not in the dictionary: LEAST_IGNORE_NULLS
--- 101:47: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 101:47: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
 -- 101:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 102:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- 103:8: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg

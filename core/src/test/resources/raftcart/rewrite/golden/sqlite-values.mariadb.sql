@@ -123,10 +123,10 @@ SELECT 0; SELECT 0; CREATE TABLE w (
 -- 42:8: RC0609 adapted: Said in other words: cut as on the source
 -- 43:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
 -- 44:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
--- 50:20: RC0612 check: Comparison may ignore case on the source: COLLATE NOCASE left out
+-- 50:20: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
 -- 57:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 58:1: RC0602 by hand: No counterpart on the target: RETURNING of an UPDATE cannot be said in mariadb
--- 62:32: RC0612 check: Comparison may ignore case on the source: COLLATE NOCASE left out
+-- 62:32: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
 -- 65:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 66:11: RC0604 adapted: Client command left out: PRAGMA foreign_keys = ON
 -- 67:11: RC0604 adapted: Client command left out: ATTACH DATABASE 'x' AS y

@@ -116,13 +116,13 @@ ALTER TABLE frame ALTER COLUMN id RESTART WITH 2;
 -- 42:8: RC0609 adapted: Said in other words: cut as on the source
 -- 43:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
 -- 44:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
--- 50:20: RC0612 check: Comparison may ignore case on the source: COLLATE NOCASE left out
+-- 50:20: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
 -- 54:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 55:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 56:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 60:8: RC0622 check: Columns that are not grouped: the least a
 -- 61:27: RC0614 adapted: Condition made explicit: a number as a condition
--- 62:32: RC0612 check: Comparison may ignore case on the source: COLLATE NOCASE left out
+-- 62:32: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
 -- 62:32: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 63:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 66:11: RC0604 adapted: Client command left out: PRAGMA foreign_keys = ON

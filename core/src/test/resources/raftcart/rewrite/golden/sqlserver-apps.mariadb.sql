@@ -275,7 +275,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 30:95: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 31:1: RC0609 adapted: Said in other words: the schema dbo is left out
--- 32:43: RC0612 check: Comparison may ignore case on the source: COLLATE SQL_Latin1_General_CP1_CI_AS left out
+-- 32:43: RC0612 check: Comparison may ignore case on one engine: COLLATE SQL_Latin1_General_CP1_CI_AS left out
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 33:1: RC0602 by hand: No counterpart on the target: a change of what a common table reads
 -- 34:17: RC0609 adapted: Said in other words: the names of columns inside of the query

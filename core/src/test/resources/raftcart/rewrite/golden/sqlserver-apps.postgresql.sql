@@ -63,7 +63,7 @@ FROM public.s
 CROSS JOIN LATERAL (SELECT price AS v FROM public.s t WHERE t.code = s.code ORDER BY at DESC NULLS LAST LIMIT 1) x;
 SELECT s.code, x.v
 FROM public.s
-LEFT JOIN UNNEST(STRING_TO_ARRAY(doc, ',')) x (v) ON 1 = 1;
+LEFT JOIN UNNEST(CASE WHEN doc = '' THEN '{""}' ELSE STRING_TO_ARRAY(doc, ',') END) x (v) ON 1 = 1;
 -- RC0602 by hand: No counterpart on the target: an UPDATE that assigns variables
 -- UPDATE s SET price = t.p, @x = 1 FROM dbo.s s JOIN t ON t.code = s.code
 UPDATE public.s s SET price = t.p FROM public.t t WHERE t.code = s.code AND s.ok = TRUE;
@@ -199,7 +199,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 7:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 8:31: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 8:31: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
--- 8:49: RC0612 check: Comparison may ignore case on the source: locate
+-- 8:49: RC0612 check: Comparison may ignore case on one engine: locate
 -- 8:49: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 8:98: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
 -- 8:122: RC0608 adapted: Function spelled otherwise: REPLICATE means repeat
@@ -211,8 +211,8 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 9:67: RC0609 adapted: Said in other words: choose_text in other words
 -- 9:109: RC0614 adapted: Condition made explicit: true beside a truth value
 -- 9:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 10:94: RC0612 check: Comparison may ignore case on the source: t.code
--- 10:94: RC0612 check: Comparison may ignore case on the source: s.code
+-- 10:94: RC0612 check: Comparison may ignore case on one engine: t.code
+-- 10:94: RC0612 check: Comparison may ignore case on one engine: s.code
 -- 10:112: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 10:31: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 10:1: RC0609 adapted: Said in other words: the schema dbo as public
@@ -220,20 +220,20 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 11:31: RC0609 adapted: Said in other words: APPLY as LATERAL
 -- 11:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 12:27: RC0602 by hand: No counterpart on the target: an UPDATE that assigns variables
--- 13:70: RC0612 check: Comparison may ignore case on the source: t.code
--- 13:70: RC0612 check: Comparison may ignore case on the source: s.code
+-- 13:70: RC0612 check: Comparison may ignore case on one engine: t.code
+-- 13:70: RC0612 check: Comparison may ignore case on one engine: s.code
 -- 13:92: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 13:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 14:1: RC0609 adapted: Said in other words: a change with an outer join by the keys of the rows
--- 14:45: RC0612 check: Comparison may ignore case on the source: t.code
--- 14:45: RC0612 check: Comparison may ignore case on the source: s.code
+-- 14:45: RC0612 check: Comparison may ignore case on one engine: t.code
+-- 14:45: RC0612 check: Comparison may ignore case on one engine: s.code
 -- 14:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 15:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 15:40: RC0614 adapted: Condition made explicit: 0 beside a truth value
 -- 15:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 16:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 17:68: RC0612 check: Comparison may ignore case on the source: t.code
--- 17:68: RC0612 check: Comparison may ignore case on the source: u.code
+-- 17:68: RC0612 check: Comparison may ignore case on one engine: t.code
+-- 17:68: RC0612 check: Comparison may ignore case on one engine: u.code
 -- 17:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 18:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 18:42: RC0614 adapted: Condition made explicit: 1 beside a truth value
@@ -244,7 +244,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 20:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 21:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 22:24: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
--- 1:1: RC0612 check: Comparison may ignore case on the source: GROUP BY
+-- 1:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
 -- 1:1: RC0614 adapted: Condition made explicit: 0 beside a truth value
 -- 1:1: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 22:1: RC0609 adapted: Said in other words: the schema dbo as public
@@ -271,16 +271,16 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 29:74: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
 -- 29:100: RC0606 check: Function is not in the dictionary: CHECKSUM
 -- 29:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 30:50: RC0612 check: Comparison may ignore case on the source: a.code
--- 30:50: RC0612 check: Comparison may ignore case on the source: b.code
+-- 30:50: RC0612 check: Comparison may ignore case on one engine: a.code
+-- 30:50: RC0612 check: Comparison may ignore case on one engine: b.code
 -- 30:70: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 30:70: RC0612 check: Comparison may ignore case on the source: a.code
+-- 30:70: RC0612 check: Comparison may ignore case on one engine: a.code
 -- 30:95: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 30:95: RC0612 check: Comparison may ignore case on the source: a.code
+-- 30:95: RC0612 check: Comparison may ignore case on one engine: a.code
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 31:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 32:35: RC0612 check: Comparison may ignore case on the source: code
--- 32:43: RC0612 check: Comparison may ignore case on the source: COLLATE SQL_Latin1_General_CP1_CI_AS left out
+-- 32:35: RC0612 check: Comparison may ignore case on one engine: code
+-- 32:43: RC0612 check: Comparison may ignore case on one engine: COLLATE SQL_Latin1_General_CP1_CI_AS left out
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 33:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
 -- 33:1: RC0609 adapted: Said in other words: the schema dbo as public

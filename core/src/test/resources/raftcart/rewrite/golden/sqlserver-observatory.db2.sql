@@ -52,7 +52,7 @@ FROM Star;
 -- 4:43: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 8:2: RC0612 check: Comparison may ignore case on the source: Name
+-- 8:2: RC0612 check: Comparison may ignore case on one engine: Name
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 11:2: RC0627 check: Said in other words, with a difference: the default of Token is left out; let a trigger or the application give it
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
@@ -64,11 +64,11 @@ FROM Star;
 -- 17:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 19:91: RC0612 check: Comparison may ignore case on the source: Name
+-- 19:91: RC0612 check: Comparison may ignore case on one engine: Name
 -- 19:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
 -- 20:54: RC0609 adapted: Said in other words: length_without_padding in other words
--- 20:65: RC0612 check: Comparison may ignore case on the source: locate
+-- 20:65: RC0612 check: Comparison may ignore case on one engine: locate
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 20:1: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -49,7 +49,7 @@ FROM public.Star;
 -- 2:1: RC0604 adapted: Client command left out: SET NOCOUNT ON
 -- 4:43: RC0609 adapted: Said in other words: the schema dbo as public
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
--- 8:2: RC0612 check: Comparison may ignore case on the source: Name
+-- 8:2: RC0612 check: Comparison may ignore case on one engine: Name
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 11:43: RC0608 adapted: Function spelled otherwise: newid means new_uuid
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
@@ -61,10 +61,10 @@ FROM public.Star;
 -- 17:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 19:66: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 19:20: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 19:91: RC0612 check: Comparison may ignore case on the source: Name
+-- 19:91: RC0612 check: Comparison may ignore case on one engine: Name
 -- 19:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 20:19: RC0609 adapted: Said in other words: + puts texts together
--- 20:65: RC0612 check: Comparison may ignore case on the source: locate
+-- 20:65: RC0612 check: Comparison may ignore case on one engine: locate
 -- 20:65: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 20:87: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 20:1: RC0609 adapted: Said in other words: the schema dbo as public

@@ -427,7 +427,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 116:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in mariadb
 -- 117:8: RC0607 check: Function with a difference: soundex: the length of the code is not limited to four characters
 -- 118:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
--- 119:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
+-- 119:10: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_CS_AS left out
 -- 120:8: RC0607 check: Function with a difference: the complement has a sign on one engine only
 -- 120:8: RC0607 check: Function with a difference: bit_not: the complement has no sign
 -- 123:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
@@ -468,7 +468,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- 173:43: RC0609 adapted: Said in other words: + puts texts together
 -- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
--- 175:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
+-- 175:29: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_BIN left out
 -- 179:47: RC0609 adapted: Said in other words: + puts texts together
 -- 180:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
 -- 181:1: RC0602 by hand: No counterpart on the target: texts split into rows

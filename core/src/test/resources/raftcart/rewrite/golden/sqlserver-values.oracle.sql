@@ -121,7 +121,7 @@ SELECT DBMS_RANDOM.VALUE FROM frame;
 SELECT SIGN(m) FROM frame;
 SELECT ATAN2(a, b) FROM frame;
 SELECT LISTAGG(s, ',') FROM frame;
-SELECT LISTAGG(s, ',') WITHIN GROUP (ORDER BY s DESC NULLS LAST) FROM frame;
+SELECT LISTAGG(s, ',') WITHIN GROUP (ORDER BY s DESC) FROM frame;
 SELECT COUNT(*) FROM frame;
 SELECT STDDEV_SAMP(a) FROM frame;
 SELECT VAR_POP(a) FROM frame;
@@ -400,9 +400,9 @@ FROM frame;
 -- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
 -- 14:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 14:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
--- 15:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 15:8: RC0612 check: Comparison may ignore case on one engine: locate
 -- 15:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
--- 16:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 16:8: RC0612 check: Comparison may ignore case on one engine: locate
 -- 16:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 18:8: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
 -- 19:35: RC0609 adapted: Said in other words: + puts texts together
@@ -462,7 +462,6 @@ FROM frame;
 -- 87:8: RC0609 adapted: Said in other words: power_of_whole in other words
 -- 88:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
 -- 90:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
--- 92:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 93:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
 -- 94:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
 -- 95:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop
@@ -486,14 +485,14 @@ FROM frame;
 -- 115:8: RC0609 adapted: Said in other words: is_numeric in other words
 -- 116:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in oracle
 -- 118:8: RC0606 check: Function is not in the dictionary: DIFFERENCE
--- 119:10: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_CS_AS left out
+-- 119:10: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_CS_AS left out
 -- 123:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
 -- 124:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 124:20: RC0612 check: Comparison may ignore case on the source: s
+-- 124:20: RC0612 check: Comparison may ignore case on one engine: s
 -- 125:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 125:20: RC0612 check: Comparison may ignore case on the source: s
+-- 125:20: RC0612 check: Comparison may ignore case on one engine: s
 -- 126:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
--- 126:20: RC0612 check: Comparison may ignore case on the source: s
+-- 126:20: RC0612 check: Comparison may ignore case on one engine: s
 -- 129:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
 -- 129:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 130:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
@@ -504,13 +503,13 @@ FROM frame;
 -- 133:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 134:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 135:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
--- 136:8: RC0612 check: Comparison may ignore case on the source: nullif
+-- 136:8: RC0612 check: Comparison may ignore case on one engine: nullif
 -- 136:18: RC0613 check: Empty text and NULL: '' is NULL on the target
 -- 137:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
 -- 138:31: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
 -- 141:29: RC0625 check: Types compared as on the source: a text is compared with a number
 -- 142:29: RC0625 check: Types compared as on the source: a text is compared with a number
--- 142:29: RC0612 check: Comparison may ignore case on the source: s
+-- 142:29: RC0612 check: Comparison may ignore case on one engine: s
 -- 145:27: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 146:25: RC0614 adapted: Condition made explicit: a number for a truth value
 -- 146:25: RC0614 adapted: Condition made explicit: a condition as a value
@@ -518,7 +517,7 @@ FROM frame;
 -- 147:23: RC0614 adapted: Condition made explicit: a condition as a value
 -- 148:22: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 148:38: RC0608 adapted: Function spelled otherwise: DATEADD means add_hours
--- 149:48: RC0612 check: Comparison may ignore case on the source: s
+-- 149:48: RC0612 check: Comparison may ignore case on one engine: s
 -- 149:50: RC0613 check: Empty text and NULL: '' is NULL on the target
 -- 150:39: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 151:48: RC0611 adapted: NULLs sorted as on the source: NULLs first
@@ -526,15 +525,15 @@ FROM frame;
 -- 154:24: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 156:40: RC0607 check: Function with a difference: FOR XML PATH: the source writes &, < and > of the texts as entities
 -- 157:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
--- 157:69: RC0612 check: Comparison may ignore case on the source: s
--- 157:74: RC0612 check: Comparison may ignore case on the source: s
+-- 157:69: RC0612 check: Comparison may ignore case on one engine: s
+-- 157:74: RC0612 check: Comparison may ignore case on one engine: s
 -- 158:52: RC0609 adapted: Said in other words: UNPIVOT as a union
 -- 159:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
 -- 159:1: RC0609 adapted: Said in other words: common tables as queries in FROM
--- 159:54: RC0612 check: Comparison may ignore case on the source: PARTITION BY
+-- 159:54: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
 -- 160:1: RC0609 adapted: Said in other words: a change of what a common table reads, by the rows' addresses
 -- 160:1: RC0609 adapted: Said in other words: common tables as queries in FROM
--- 160:43: RC0612 check: Comparison may ignore case on the source: s
+-- 160:43: RC0612 check: Comparison may ignore case on one engine: s
 -- 161:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 162:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 163:1: RC0602 by hand: No counterpart on the target: RETURNING cannot be said in oracle
@@ -544,12 +543,12 @@ FROM frame;
 -- 166:24: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 167:30: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
--- 173:29: RC0612 check: Comparison may ignore case on the source: s
+-- 173:29: RC0612 check: Comparison may ignore case on one engine: s
 -- 173:43: RC0609 adapted: Said in other words: + puts texts together
 -- 173:43: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
--- 175:29: RC0612 check: Comparison may ignore case on the source: COLLATE Latin1_General_BIN left out
--- 177:8: RC0612 check: Comparison may ignore case on the source: DISTINCT
+-- 175:29: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_BIN left out
+-- 177:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 179:47: RC0609 adapted: Said in other words: + puts texts together
 -- 179:47: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 180:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )
@@ -560,7 +559,7 @@ FROM frame;
 -- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
 -- 186:1: RC0627 check: Said in other words, with a difference: the numbers of the table go on
 -- 187:56: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 187:21: RC0612 check: Comparison may ignore case on the source: UNION
+-- 187:21: RC0612 check: Comparison may ignore case on one engine: UNION
 -- 189:36: RC0609 adapted: Said in other words: + puts texts together
 -- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
 -- 189:36: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
@@ -604,7 +603,7 @@ FROM frame;
 -- 208:29: RC0615 adapted: Division kept: without a fraction
 -- 209:8: RC0609 adapted: Said in other words: length_without_padding in other words
 -- 209:15: RC0615 adapted: Division kept: without a fraction
--- 210:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 210:8: RC0612 check: Comparison may ignore case on one engine: locate
 -- 210:8: RC0608 adapted: Function spelled otherwise: CHARINDEX means locate
 -- 210:26: RC0615 adapted: Division kept: without a fraction
 -- 211:17: RC0615 adapted: Division kept: without a fraction

@@ -210,7 +210,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 140:88: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
--- 144:40: RC0612 check: Comparison may ignore case on the source: v
+-- 144:40: RC0612 check: Comparison may ignore case on one engine: v
 -- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
 -- 148:70: RC0602 by hand: No counterpart on the target: a set of columns
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo as public

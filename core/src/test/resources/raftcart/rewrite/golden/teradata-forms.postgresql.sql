@@ -163,8 +163,8 @@ FROM telescope;
 -- 33:111: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
 -- 34:1: RC0602 by hand: No counterpart on the target: a cast with a format
 -- 35:70: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
--- 36:94: RC0612 check: Comparison may ignore case on the source: a.name
--- 36:151: RC0612 check: Comparison may ignore case on the source: a.name
+-- 36:94: RC0612 check: Comparison may ignore case on one engine: a.name
+-- 36:151: RC0612 check: Comparison may ignore case on one engine: a.name
 -- 37:22: RC0602 by hand: No counterpart on the target: an order inside of RANK
 -- 38:110: RC0601 by hand: Statement not understood: found 'RESET', expected ')'
 -- 43:1: RC0602 by hand: No counterpart on the target: a DELETE from telescope, which is not among its tables
@@ -190,7 +190,7 @@ FROM telescope;
 -- 69:155: RC0609 adapted: Said in other words: decode in other words
 -- 69:176: RC0609 adapted: Said in other words: greatest in other words
 -- 69:191: RC0609 adapted: Said in other words: if_null_else in other words
--- 69:211: RC0612 check: Comparison may ignore case on the source: locate
+-- 69:211: RC0612 check: Comparison may ignore case on one engine: locate
 -- 69:211: RC0608 adapted: Function spelled otherwise: INSTR means locate
 -- 69:285: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
 -- 69:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01

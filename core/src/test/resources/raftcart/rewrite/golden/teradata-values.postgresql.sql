@@ -182,15 +182,15 @@ SELECT 0; COMMIT;
 -- 39:8: RC0608 adapted: Function spelled otherwise: CHARACTER_LENGTH means char_length
 -- 40:8: RC0608 adapted: Function spelled otherwise: CHARACTERS means char_length
 -- 41:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
--- 44:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 44:8: RC0612 check: Comparison may ignore case on one engine: locate
 -- 44:8: RC0608 adapted: Function spelled otherwise: INDEX means locate
--- 45:8: RC0612 check: Comparison may ignore case on the source: locate
--- 46:8: RC0612 check: Comparison may ignore case on the source: locate
+-- 45:8: RC0612 check: Comparison may ignore case on one engine: locate
+-- 46:8: RC0612 check: Comparison may ignore case on one engine: locate
 -- 46:8: RC0608 adapted: Function spelled otherwise: INSTR means locate
 -- 47:8: RC0608 adapted: Function spelled otherwise: OREPLACE means replace
 -- 48:8: RC0608 adapted: Function spelled otherwise: OTRANSLATE means translate
 -- 50:8: RC0606 check: Function is not in the dictionary: REGEXP_REPLACE with these 6 argument(s)
--- 51:43: RC0612 check: Comparison may ignore case on the source: s
+-- 51:43: RC0612 check: Comparison may ignore case on one engine: s
 -- 51:18: RC0606 check: Function is not in the dictionary: REGEXP_SIMILAR
 -- 52:8: RC0607 check: Function with a difference: split_part: the source passes over empty parts, and takes each character for a separator
 -- 52:8: RC0608 adapted: Function spelled otherwise: STRTOK means split_part
@@ -214,21 +214,21 @@ SELECT 0; COMMIT;
 -- 81:8: RC0606 check: Function is not in the dictionary: SESSION
 -- 82:8: RC0606 check: Function is not in the dictionary: DATABASE
 -- 83:8: RC0609 adapted: Said in other words: greatest in other words
--- 89:32: RC0612 check: Comparison may ignore case on the source: s
+-- 89:32: RC0612 check: Comparison may ignore case on one engine: s
 -- 90:36: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 91:15: RC0624 check: Sample drawn otherwise
 -- 92:15: RC0624 check: Sample drawn otherwise
--- 93:64: RC0612 check: Comparison may ignore case on the source: PARTITION BY
+-- 93:64: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
 -- 93:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 93:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 94:16: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 94:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 95:27: RC0609 adapted: Said in other words: a number as a text for LIKE
--- 96:29: RC0612 check: Comparison may ignore case on the source: s
+-- 96:29: RC0612 check: Comparison may ignore case on one engine: s
 -- 100:11: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 101:11: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 102:39: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
--- 103:21: RC0612 check: Comparison may ignore case on the source: EXCEPT
+-- 103:21: RC0612 check: Comparison may ignore case on one engine: EXCEPT
 -- 106:38: RC0602 by hand: No counterpart on the target: the attribute NOT of a value
 -- 108:35: RC0609 adapted: Said in other words: cut as on the source
 -- 109:60: RC0609 adapted: Said in other words: cut as on the source
