@@ -68,8 +68,9 @@ public record SequenceRange(
                 min.equals(there.min) || !bounded || isWhole(min, LEAST) ? portable.min() : Optional.of(min);
         Optional<BigInteger> most =
                 max.equals(there.max) || !bounded || isWhole(max, GREATEST) ? portable.max() : Optional.of(max);
-        boolean below = there.increment.signum() > 0 && start.compareTo(there.min) < 0;
-        boolean above = there.increment.signum() < 0 && start.compareTo(there.max) > 0;
+        boolean takesAll = target.has(SqlFeature.SEQUENCES_TAKE_ALL) || target.has(SqlFeature.SEQUENCES_FROM_ZERO);
+        boolean below = !takesAll && increment.signum() > 0 && start.signum() <= 0;
+        boolean above = !takesAll && increment.signum() < 0 && start.signum() >= 0;
         IdentityOptions within = new IdentityOptions(
                 portable.always(),
                 portable.start(),

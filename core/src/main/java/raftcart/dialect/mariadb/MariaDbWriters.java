@@ -190,10 +190,14 @@ public final class MariaDbWriters {
         /** "CREATE SEQUENCE": the least and the greatest number of 64 bits are kept for the server itself. */
         @Override
         protected String sequenceOptions(IdentityOptions options) {
-            if (options.min()
-                    .filter(m -> m.equals(BigInteger.valueOf(Long.MIN_VALUE)))
-                    .isPresent()) {
-                throw cannot("a sequence from the least number of 64 bits on");
+            boolean whole = options.min()
+                            .filter(m -> m.equals(BigInteger.valueOf(Long.MIN_VALUE)))
+                            .isPresent()
+                    || options.max()
+                            .filter(m -> m.equals(BigInteger.valueOf(Long.MAX_VALUE)))
+                            .isPresent();
+            if (whole) {
+                throw cannot("a sequence up to the ends of 64 bits");
             }
             return super.sequenceOptions(options);
         }
