@@ -104,6 +104,18 @@ public enum SqlFeature {
     SEQUENCES_TAKE_ALL,
     /** A sequence begins with 0. */
     SEQUENCES_FROM_ZERO,
+    /** MIN and MAX take no truth values. */
+    NO_EXTREMES_OF_TRUTHS,
+    /** A number is the value of an enumeration or set at that place, and two digits are a year. */
+    LISTED_VALUES_ARE_NUMBERS,
+    /** The values of enumerations are sorted as they were listed, and tables have enumerations. */
+    LISTED_VALUES_SORT_BY_PLACE,
+    /** The values of enumerations are less and more than others as they were listed. */
+    LISTED_VALUES_COMPARE_BY_PLACE,
+    /** Rows without names of columns have no value for the column that is numbered. */
+    NUMBERED_TAKE_NO_VALUE,
+    /** Rows without names of columns have no values for columns that are computed. */
+    COMPUTED_TAKE_NO_VALUE,
     /** A text such as {@code 2026-01-31} is read as a date beside one, whatever the settings are. */
     ISO_TEXTS_ARE_DATES,
     /** A sequence has 32 bits where its type is not said. */

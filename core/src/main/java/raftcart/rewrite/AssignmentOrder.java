@@ -11,6 +11,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryMapper;
@@ -84,11 +85,10 @@ final class AssignmentOrder {
     private Expr stored(Expr value, Name column, Optional<KnownTable> known) {
         Optional<LogicalType> type =
                 known.map(t -> t.columns().get(column.key())).flatMap(KnownColumn::type);
-        boolean fits = value instanceof Expr.Literal
-                || value instanceof Expr.Column
-                || type.isPresent()
-                        && KindFinder.kind(type.get()) == adapter.kind(value)
-                        && !isNarrower(type.get(), value);
+        boolean fits = value instanceof Expr.Literal l && l.kind() == LiteralKind.NULL
+                || type.filter(t -> t instanceof LogicalType.Bool || adapter.kind(value) == KindFinder.kind(t))
+                        .filter(t -> !isNarrower(t, value))
+                        .isPresent();
         if (fits) {
             return value;
         }

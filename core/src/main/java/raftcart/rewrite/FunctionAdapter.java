@@ -318,6 +318,8 @@ final class FunctionAdapter {
                 && DateAdapter.moment(call.arguments().get(0)).isPresent()) {
             return adapter.expr(DateAdapter.moment(call.arguments().get(0)).get());
         }
+        new TextRules(adapter).function(call);
+        new ListedValues(adapter).extreme(call);
         Optional<Expr> end = new TextEnds(adapter)
                 .rewrite(call)
                 .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))
@@ -326,7 +328,6 @@ final class FunctionAdapter {
         if (end.isPresent()) {
             return end.get();
         }
-        new TextRules(adapter).function(call);
         List<Expr> arguments = conditionsFirst(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : adapter.instants.beside(call.arguments(), () -> new FunctionArguments(adapter).of(call));
@@ -403,6 +404,10 @@ final class FunctionAdapter {
 
     private Expr aggregate(Expr.Call given, Expr.Call original) {
         Expr.Call call = new Truths(adapter).extreme(given, given.span());
+        if (call.isAny("min", "max")) {
+            new TextRules(adapter).known(call.arguments().stream(), call.span(), call.function());
+            new ListedValues(adapter).extreme(call);
+        }
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call), call);
         AggregateLimits.check(adapter, call, suffix);
@@ -413,7 +418,9 @@ final class FunctionAdapter {
             adapter.note(FindingCode.CONDITION_ADAPTED, call.span(), "truth values as numbers");
             Expr number =
                     ExprAdapter.asNumber(adapter.condition(call.arguments().get(0)), call.span());
-            return new Expr.Call(call.name(), true, List.of(number), suffix, call.span());
+            Expr.Call counted = new Expr.Call(
+                    call.name(), true, List.of(adapter.ofKind(number, ValueKind.INTEGER)), suffix, call.span());
+            return new AverageAdapter(adapter).average(counted, counted);
         }
         List<Expr> arguments = conditionsFirst(call.function())
                 ? List.of(adapter.condition(call.arguments().get(0)))

@@ -49,6 +49,11 @@ final class KeyNumbers {
             unknown(insert, numbered.get());
             return;
         }
+        OptionalLong taken = generated(insert, place);
+        if (insert.source().get().body() instanceof QueryBody.Values all
+                && taken.orElse(0) == all.rows().size()) {
+            return; // none of them brings a number
+        }
         if (!(insert.source().get().body() instanceof QueryBody.Values values)
                 || numbered.get().isUncertain()) {
             unknown(insert, numbered.get());

@@ -26,6 +26,7 @@ public final class Knowledge {
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Set<String> sequences = new HashSet<>();
+    private final Map<String, List<Name>> computed = new HashMap<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
     private final Map<String, List<KnownIndex>> indexesOf = new HashMap<>();
@@ -161,8 +162,18 @@ public final class Knowledge {
     public void remove(QualifiedName table) {
         tables.remove(key(table));
         numbered.remove(key(table));
+        computed.remove(key(table));
         temporary.remove(key(table));
         forgetIndexes(table);
+    }
+
+    /** Remembers a column that is computed of others. */
+    public void addComputed(QualifiedName table, Name column) {
+        computed.computeIfAbsent(key(table), k -> new ArrayList<>()).add(column);
+    }
+
+    boolean isComputed(QualifiedName table, Name column) {
+        return computed.getOrDefault(key(table), List.of()).stream().anyMatch(column::matches);
     }
 
     /** Remembers a column that the engine numbers. */

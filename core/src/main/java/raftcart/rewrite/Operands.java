@@ -12,6 +12,8 @@ import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
 
 /** What operands mean before the operator is looked at: bytes and truth values that are numbers, calls that are intervals. */
 final class Operands {
@@ -72,10 +74,27 @@ final class Operands {
     }
 
     /** Truth values as numbers where they are compared with some that are no constants. */
-    List<Expr> compared(List<Expr> expressions) {
+    List<Expr> compared(List<Expr> given) {
+        List<Expr> expressions = new ListedValues(adapter).besideYears(given);
         boolean numbers = expressions.stream()
                 .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
         return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
+    }
+
+    /** A sum of texts, which are numbers to the source, where the target would put them together. */
+    Expr.Binary added(Expr.Binary sum, ValueKind left, ValueKind right) {
+        boolean texts = adapter.to.has(SqlFeature.PLUS_CONCATENATES)
+                && (left == ValueKind.TEXT && !right.isNumber() || right == ValueKind.TEXT && !left.isNumber());
+        if (!texts) {
+            return sum;
+        }
+        adapter.note(FindingCode.IMPLICIT_CAST, sum.span(), "texts that are added, as the numbers that they stand for");
+        TypeName number = adapter.sourceType(new LogicalType.Floating(64));
+        return new Expr.Binary(
+                sum.operator(),
+                left == ValueKind.TEXT ? new Expr.Cast(sum.left(), number, false, sum.span()) : sum.left(),
+                right == ValueKind.TEXT ? new Expr.Cast(sum.right(), number, false, sum.span()) : sum.right(),
+                sum.span());
     }
 
     /** Says where a text that looks like a date stands beside a column that may hold dates, which the target reads by its settings. */

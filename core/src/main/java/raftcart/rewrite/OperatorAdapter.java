@@ -47,6 +47,7 @@ final class OperatorAdapter {
             return new Expr.Is(adapter.expr(value), Truth.NULL, differs, binary.span());
         }
         if (binary.operator().compares()) {
+            new ListedValues(adapter).compared(binary);
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
         }
@@ -72,7 +73,7 @@ final class OperatorAdapter {
                 adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS) && adapter.to.has(SqlFeature.INSERT_IGNORE)
                         ? plain(binary)
                         : new Expr.Binary(
-                                BinaryOperator.NOT_EQUAL, truth(binary.left()), truth(binary.right()), binary.span());
+                                BinaryOperator.NOT_EQUAL, side(binary.left()), side(binary.right()), binary.span());
             default -> plain(binary);
         };
     }
@@ -99,9 +100,17 @@ final class OperatorAdapter {
     }
 
     /** A condition; of a number, whether it is another than zero. */
+    /** A condition that is compared with another, as a number where conditions are no values. */
+    private Expr side(Expr e) {
+        Expr truth = truth(e);
+        return adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES) ? truth : ExprAdapter.asNumber(truth, e.span());
+    }
+
     private Expr truth(Expr e) {
         Expr condition = adapter.condition(e);
-        boolean number = !KindFinder.isCondition(e) && !KindFinder.isCondition(condition);
+        boolean number = !KindFinder.isCondition(e)
+                && !KindFinder.isCondition(condition)
+                && (adapter.kind(e) != ValueKind.BOOLEAN || adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS));
         return number
                 ? new Expr.Binary(BinaryOperator.NOT_EQUAL, condition, Expr.Literal.number(0), e.span())
                 : condition;
@@ -202,7 +211,7 @@ final class OperatorAdapter {
             return plus(binary, left, right);
         }
         new DateAdapter(adapter).uncertain(binary, left, right);
-        return plain(binary);
+        return plain(minus ? binary : new Operands(adapter).added(binary, left, right));
     }
 
     /** The length of time that a text beside a moment is, where the source takes it for one. */

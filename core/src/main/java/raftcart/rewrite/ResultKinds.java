@@ -8,6 +8,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.TypeName;
@@ -125,8 +126,8 @@ final class ResultKinds {
     }
 
     private boolean isMixed(List<Expr> values) {
-        return adapter.losesConversions()
-                && adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
+        return adapter.lost(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
+                && !adapter.to.grammar().has(GrammarFeature.UNTYPED_COLUMNS) // where a result is of its value's kind
                 && values.stream().anyMatch(v -> adapter.kind(v) == ValueKind.TEXT)
                 && values.stream().anyMatch(this::isOther);
     }

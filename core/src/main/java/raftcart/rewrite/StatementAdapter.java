@@ -102,7 +102,8 @@ final class StatementAdapter {
         return new StructureAdapter(adapter).adapt(statement);
     }
 
-    private List<Statement> inserts(Insert insert) {
+    private List<Statement> inserts(Insert given) {
+        Insert insert = new ImplicitColumns(adapter).named(given);
         KeyNumbers numbers = new KeyNumbers(adapter);
         List<Statement> all = new ArrayList<>();
         for (Insert part : new NumberedRows(adapter).spelled(insert)) {

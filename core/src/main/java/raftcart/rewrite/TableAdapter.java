@@ -120,6 +120,7 @@ final class TableAdapter {
 
     /** Remembers a column that the engine numbers. */
     void remember(ColumnDefinition column, QualifiedName table) {
+        column.generated().ifPresent(g -> adapter.knowledge.addComputed(table, column.name()));
         column.identity()
                 .ifPresent(i -> adapter.knowledge.addNumbered(
                         table, column.name(), i.start().orElse(BigInteger.ONE)));

@@ -27,6 +27,8 @@ import raftcart.type.LogicalType;
 final class TextRules {
     private static final Set<String> COMPARING = Set.of(
             "greatest",
+            "greatest_skip_nulls",
+            "least_skip_nulls",
             "least",
             "locate",
             "locate_nth",
@@ -153,6 +155,12 @@ final class TextRules {
         if (!window.partition().isEmpty()) {
             oneToTheSource(
                     window.partition().stream(), window.partition().get(0).span(), "PARTITION BY");
+        }
+        if (!window.order().isEmpty()) {
+            known(
+                    window.order().stream().map(OrderItem::value),
+                    window.order().get(0).value().span(),
+                    "ORDER BY");
         }
     }
 

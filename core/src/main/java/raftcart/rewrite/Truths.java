@@ -178,9 +178,15 @@ final class Truths {
 
     /** The greatest of truth values is whether any is true, and the least whether all are. */
     Expr.Call extreme(Expr.Call call, Span span) {
-        boolean extreme = (call.is("max") || call.is("min"))
-                && apart()
+        boolean ofTruths = (call.is("max") || call.is("min"))
+                && !adapter.from.name().equals(adapter.to.name())
                 && isTruth(call.arguments().get(0));
+        if (ofTruths && adapter.to.has(SqlFeature.NO_EXTREMES_OF_TRUTHS)) {
+            Expr truth = call.arguments().get(0);
+            Expr number = new Expr.Cast(truth, adapter.sourceType(new LogicalType.Int(32, false)), false, span);
+            return call.with(call.function(), List.of(number));
+        }
+        boolean extreme = ofTruths && apart();
         String function = call.is("max") ? "some" : "every";
         return extreme && adapter.writes(function)
                 ? new Expr.Call(QualifiedName.of(function), true, call.arguments(), call.suffix(), span)

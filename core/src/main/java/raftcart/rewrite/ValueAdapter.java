@@ -238,7 +238,7 @@ final class ValueAdapter {
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {
-        Expr.Literal literal = given;
+        Expr.Literal literal = new ListedValues(adapter).constant(given, type);
         ValueKind kind = KindFinder.kind(type);
         if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && new DateAdapter(adapter).losesNumbers()) {
             literal = new DateAdapter(adapter).ofNumber(literal);
@@ -273,7 +273,8 @@ final class ValueAdapter {
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
         }
-        if (text && kind.isNumber() && NUMBER.matcher(literal.text()).matches()) {
+        boolean digits = text && NUMBER.matcher(literal.text()).matches();
+        if (digits && kind.isNumber() && !(type instanceof LogicalType.Year)) {
             return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
         }
         boolean number = literal.kind() == LiteralKind.BOOLEAN && kind.isNumber();

@@ -76,6 +76,9 @@ final class CodeTranslator {
         table.pairs().stream()
                 .filter(p -> p.source().identity().isPresent())
                 .forEach(p -> knowledge.addNumbered(relation.name(), new Name(p.targetName(), true), BigInteger.ONE));
+        table.pairs().stream()
+                .filter(p -> p.source().generated().isPresent())
+                .forEach(p -> knowledge.addComputed(relation.name(), new Name(p.targetName(), true)));
     }
 
     /** The table into which rows go; those that go into one of its parts find their part themselves. */

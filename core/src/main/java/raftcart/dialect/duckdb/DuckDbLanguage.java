@@ -33,6 +33,9 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
+                    SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
+                    SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,

@@ -32,6 +32,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
+                    SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.ROLE_IF_NOT_EXISTS,

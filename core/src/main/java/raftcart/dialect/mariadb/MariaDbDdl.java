@@ -50,7 +50,7 @@ final class MariaDbDdl implements DdlPrinter {
     public String createSequence(Sequence sequence) {
         return "CREATE SEQUENCE " + identifiers.quote(sequence.name())
                 + "\n    START WITH " + sequence.start()
-                + "\n    MINVALUE " + sequence.minimum()
+                + "\n    MINVALUE " + sequence.minimum().max(BigInteger.valueOf(Long.MIN_VALUE + 1))
                 + "\n    MAXVALUE " + sequence.maximum().min(BigInteger.valueOf(Long.MAX_VALUE - 1))
                 + "\n    INCREMENT BY " + sequence.increment()
                 + "\n    CACHE " + sequence.cache()

@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LISTED_VALUES_ARE_NUMBERS,
+                    SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.NUMBERS_HOLD_TRUTH,
                     SqlFeature.ZONES_BY_TABLES,
                     SqlFeature.GRANTEES_HAVE_HOSTS,

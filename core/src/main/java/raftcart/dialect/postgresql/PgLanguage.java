@@ -51,6 +51,8 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
+                    SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.TYPE_CHANGES_CONVERT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,

@@ -47,6 +47,9 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NUMBERED_TAKE_NO_VALUE,
+                    SqlFeature.NO_EXTREMES_OF_TRUTHS,
+                    SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.MEMBERS_BY_ALTER_ROLE,

@@ -137,7 +137,10 @@ SELECT
     IIF(a > b, 'x', NULL),
     CASE a WHEN 1 THEN 'one' WHEN NULL THEN 'none' END,
     CASE WHEN CASE WHEN (a = b OR a IS NULL AND b IS NULL) THEN 1 ELSE 0 END = 1 THEN 1 ELSE 0 END,
-    CASE WHEN (a <> 0) <> (b <> 0) THEN 1 WHEN NOT (a <> 0) <> (b <> 0) THEN 0 END,
+    CASE
+        WHEN CASE WHEN a <> 0 THEN 1 WHEN NOT a <> 0 THEN 0 END <> CASE WHEN b <> 0 THEN 1 WHEN NOT b <> 0 THEN 0 END THEN 1
+        WHEN NOT CASE WHEN a <> 0 THEN 1 WHEN NOT a <> 0 THEN 0 END <> CASE WHEN b <> 0 THEN 1 WHEN NOT b <> 0 THEN 0 END THEN 0
+    END,
     CASE WHEN NOT a <> 0 THEN 1 WHEN NOT (NOT a <> 0) THEN 0 END,
     CASE WHEN a <> 0 AND b <> 0 THEN 1 WHEN NOT (a <> 0 AND b <> 0) THEN 0 END,
     CASE WHEN a <> 0 OR b <> 0 THEN 1 WHEN NOT (a <> 0 OR b <> 0) THEN 0 END

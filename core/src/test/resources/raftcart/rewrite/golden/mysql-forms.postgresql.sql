@@ -44,7 +44,7 @@ COMMENT ON TABLE telescope IS 'scopes';
 INSERT INTO telescope
 VALUES 
     (1, 'it''s', 'refractor', 'a,b', 1.5, 1, 2, B'00000101', TRUE, 2020, TIMESTAMP '2020-01-01 00:00:00', NULL, NULL, '{"a": 1}', 'x', '\x4142'::bytea, NULL, '25:00:00', DEFAULT, DEFAULT),
-    (2, 'x', 1, 3, NULL, 1, 2, B'00000001', FALSE, 20, CURRENT_TIMESTAMP, NULL, NULL, NULL, NULL, NULL, ST_GeomFromText('POINT(1 1)'), NULL, NULL, NULL);
+    (2, 'x', 'refractor', 'a,b', NULL, 1, 2, B'00000001', FALSE, 2020, CURRENT_TIMESTAMP, NULL, NULL, NULL, NULL, NULL, ST_GeomFromText('POINT(1 1)'), NULL, NULL, NULL);
 ALTER TABLE telescope ADD COLUMN x integer DEFAULT 0 NOT NULL;
 ALTER TABLE telescope ALTER COLUMN x DROP DEFAULT;
 ALTER TABLE telescope DROP COLUMN y;
@@ -200,6 +200,8 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 26:76: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 26:110: RC0107 check: Dates that do not exist become NULL: 0000-00-00
 -- 26:189: RC0609 adapted: Said in other words: bytes as their characters in UTF-8
+-- 26:193: RC0609 adapted: Said in other words: 1 is the value 'refractor' on the source
+-- 26:195: RC0609 adapted: Said in other words: 3 is the value 'a,b' on the source
 -- 26:247: RC0606 check: Function is not in the dictionary: ST_GeomFromText
 -- 27:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 28:36: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source

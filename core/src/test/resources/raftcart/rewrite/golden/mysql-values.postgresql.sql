@@ -295,6 +295,7 @@ BEGIN;
 -- 31:127: RC0625 check: Types compared as on the source: a whole number below zero becomes a great one on the source
 -- 32:37: RC0614 adapted: Condition made explicit: truth values as numbers
 -- 32:49: RC0615 adapted: Division kept: rounded as on the source
+-- 32:57: RC0612 check: Comparison may ignore case on one engine: max
 -- 32:74: RC0615 adapted: Division kept: rounded as on the source
 -- 32:82: RC0609 adapted: Said in other words: bit_or_of_rows in other words
 -- 33:1: RC0602 by hand: No counterpart on the target: the session's variable @r

@@ -37,12 +37,12 @@ FROM (
     SELECT
         kind AS kind,
         name AS name,
-        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY kind NULLS LAST, seen DESC NULLS LAST) AS row_rank_,
+        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END NULLS LAST, seen DESC NULLS LAST) AS row_rank_,
         seen AS order_4
     FROM star
 ) ranked_
 WHERE row_rank_ = 1
-ORDER BY kind NULLS LAST, order_4 DESC NULLS LAST;
+ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END NULLS LAST, order_4 DESC NULLS LAST;
 SELECT COUNT(*) FILTER (WHERE active), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name) FROM star;
 -- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
@@ -63,6 +63,7 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 29:1: RC0627 check: Said in other words, with a difference: a row that matches several rows of the other table is an error
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 31:1: RC0602 by hand: No counterpart on the target: the function json_get_text with 2 argument(s) has no counterpart in h2
+-- 32:27: RC0609 adapted: Said in other words: values sorted by their places in the list
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 34:1: RC0603 by hand: Code is not translated: function

@@ -39,12 +39,12 @@ FROM (
     SELECT
         kind AS kind,
         name AS name,
-        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY kind, seen DESC NULLS LAST) AS row_rank_,
+        ROW_NUMBER() OVER (PARTITION BY kind ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END, seen DESC NULLS LAST) AS row_rank_,
         seen AS order_4
     FROM star
 ) ranked_
 WHERE row_rank_ = 1
-ORDER BY kind, order_4 DESC NULLS LAST;
+ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END, order_4 DESC NULLS LAST;
 SELECT COUNT(CASE WHEN active = 1 THEN 1 END), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name)
 FROM star;
 -- RC0603 by hand: Code is not translated: function
@@ -75,6 +75,7 @@ FROM star;
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 30:58: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 31:1: RC0602 by hand: No counterpart on the target: an element of an array cannot be said in oracle
+-- 32:27: RC0609 adapted: Said in other words: values sorted by their places in the list
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate

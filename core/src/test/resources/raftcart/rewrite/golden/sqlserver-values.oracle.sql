@@ -549,6 +549,7 @@ FROM frame;
 -- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
 -- 175:29: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_BIN left out
 -- 177:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 177:41: RC0612 check: Comparison may ignore case on one engine: min
 -- 179:47: RC0609 adapted: Said in other words: + puts texts together
 -- 179:47: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 180:67: RC0605 adapted: Hint left out: OPTION ( RECOMPILE )

@@ -1,0 +1,143 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
+
+/**
+ * Enumerations, sets and years, which are numbers to MySQL and MariaDB as well ("The ENUM Type", "The SET Type", "2-Digit
+ * Years in Dates"), and whose values follow each other as they were listed, where other engines see texts.
+ */
+final class ListedValues {
+    private static final int CENTURY_ENDS = 69;
+
+    private final ExprAdapter adapter;
+
+    ListedValues(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** A constant for a column of this type as the value that it stands for. */
+    Expr.Literal constant(Expr.Literal given, LogicalType type) {
+        if (!adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS) || !given.isDigits(18)) {
+            return given;
+        }
+        long number = Long.parseLong(given.text());
+        boolean text = given.kind() == LiteralKind.STRING;
+        Optional<String> value = Optional.empty();
+        if (type instanceof LogicalType.Enumeration listed && !text) {
+            value = number >= 1 && number <= listed.values().size()
+                    ? Optional.of(listed.values().get((int) number - 1))
+                    : Optional.empty();
+        } else if (type instanceof LogicalType.Members listed && !text) {
+            value = Optional.of(members(listed.values(), number));
+        } else if (type instanceof LogicalType.Year && given.text().length() <= 2 && (text || number > 0)) {
+            String year = String.valueOf(number + (number > CENTURY_ENDS ? 1900 : 2000));
+            return new Expr.Literal(LiteralKind.NUMBER, year, given.span());
+        }
+        value.ifPresent(v -> adapter.note(
+                FindingCode.SYNTAX_ADAPTED, given.span(), given.text() + " is the value '" + v + "' on the source"));
+        return value.map(v -> new Expr.Literal(LiteralKind.STRING, v, given.span()))
+                .orElse(given);
+    }
+
+    /** Values beside a column of years, among which two digits are a year, too. */
+    List<Expr> besideYears(List<Expr> values) {
+        boolean years = adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
+                && values.stream().anyMatch(v -> type(v).filter(LogicalType.Year.class::isInstance)
+                        .isPresent());
+        return years
+                ? values.stream()
+                        .map(v -> v instanceof Expr.Literal l ? constant(l, new LogicalType.Year()) : v)
+                        .toList()
+                : values;
+    }
+
+    private Optional<LogicalType> type(Expr e) {
+        return adapter.facts(e).flatMap(Scope.ColumnFacts::type);
+    }
+
+    private static String members(List<String> values, long bits) {
+        List<String> chosen = new ArrayList<>();
+        for (int i = 0; i < values.size(); i++) {
+            if ((bits >> i & 1) == 1) {
+                chosen.add(values.get(i));
+            }
+        }
+        return chosen.stream().collect(Collectors.joining(","));
+    }
+
+    /** What rows are sorted by, so that listed values follow each other as on the source; {@code free} as in {@link OrderAdapter}. */
+    Expr sorted(Expr value, Expr meaning, boolean free) {
+        boolean lost = adapter.from.has(SqlFeature.LISTED_VALUES_SORT_BY_PLACE)
+                && !adapter.to.has(SqlFeature.LISTED_VALUES_ARE_NUMBERS) // others have texts in their place
+                && isOther();
+        if (!lost) {
+            return value;
+        }
+        Optional<LogicalType> type = type(meaning);
+        boolean enumeration =
+                type.filter(LogicalType.Enumeration.class::isInstance).isPresent();
+        boolean members = type.filter(LogicalType.Members.class::isInstance).isPresent();
+        if (members || enumeration && !free) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    meaning.span(),
+                    "sorted by the letters of the values, on the source by their places in the list");
+        }
+        if (!enumeration || !free) {
+            return value;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, meaning.span(), "values sorted by their places in the list");
+        List<Expr.When> places = new ArrayList<>();
+        for (String each : ((LogicalType.Enumeration) type.get()).values()) {
+            places.add(new Expr.When(Expr.Literal.string(each), Expr.Literal.number(places.size() + 1)));
+        }
+        return new Expr.Case(Optional.of(value), places, Optional.empty(), meaning.span());
+    }
+
+    /** Says where values are more or less than others by their places in the list, which are letters to the target. */
+    void compared(Expr.Binary comparison) {
+        BinaryOperator operator = comparison.operator();
+        boolean orders = operator.compares()
+                && operator != BinaryOperator.EQUAL
+                && operator != BinaryOperator.NOT_EQUAL
+                && adapter.from.has(SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE)
+                && isOther();
+        if (orders && (isListed(comparison.left()) || isListed(comparison.right()))) {
+            note(comparison);
+        }
+    }
+
+    /** The same for the least and the greatest of several. */
+    void extreme(Expr.Call call) {
+        boolean orders = call.isAny("min", "max", "greatest", "least", "greatest_skip_nulls", "least_skip_nulls")
+                && adapter.from.has(SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE)
+                && isOther();
+        if (orders && call.arguments().stream().anyMatch(this::isListed)) {
+            note(call);
+        }
+    }
+
+    private boolean isOther() {
+        return !adapter.from.name().equals(adapter.to.name());
+    }
+
+    private void note(Expr e) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                e.span(),
+                "values are compared by their letters, on the source by their places in the list");
+    }
+
+    private boolean isListed(Expr e) {
+        return type(e).filter(LogicalType.Enumeration.class::isInstance).isPresent();
+    }
+}
