@@ -104,6 +104,12 @@ public enum SqlFeature {
     SEQUENCES_TAKE_ALL,
     /** A sequence begins with 0. */
     SEQUENCES_FROM_ZERO,
+    /** A column that is added stays NULL in the rows that are there, unless WITH VALUES stands behind its default. */
+    DEFAULTS_WITH_VALUES,
+    /** REFERENCES beside a column is read and not kept. */
+    PASSES_OVER_REFERENCES,
+    /** SELECT INTO keeps NOT NULL and the column that is numbered. */
+    SELECT_INTO_KEEPS_COLUMNS,
     /** MIN and MAX take no truth values. */
     NO_EXTREMES_OF_TRUTHS,
     /** A number is the value of an enumeration or set at that place, and two digits are a year. */
@@ -114,6 +120,8 @@ public enum SqlFeature {
     LISTED_VALUES_COMPARE_BY_PLACE,
     /** Rows without names of columns have no value for the column that is numbered. */
     NUMBERED_TAKE_NO_VALUE,
+    /** Rows without names of columns may have no values for the last ones. */
+    ROWS_MAY_BE_SHORT,
     /** Rows without names of columns have no values for columns that are computed. */
     COMPUTED_TAKE_NO_VALUE,
     /** A text such as {@code 2026-01-31} is read as a date beside one, whatever the settings are. */

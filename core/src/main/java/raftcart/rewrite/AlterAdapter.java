@@ -280,10 +280,21 @@ final class AlterAdapter {
         if (filled.isPresent()) {
             column = column.withDefault(filled);
         }
+        Optional<Expr> later =
+                add.fills() || has(SqlFeature.DEFAULTS_WITH_VALUES) ? Optional.empty() : column.defaultValue();
+        if (later.isPresent()) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED, alter.span(), "the rows that are there stay NULL, as on the source");
+            column = column.withDefault(Optional.empty());
+        }
         boolean apart = column.notNull().orElse(false) && !has(SqlFeature.ADD_COLUMN_NOT_NULL);
         actions.add(new AlterAction.AddColumn(
                 apart ? column.withNotNull(Optional.empty()) : column,
-                add.ifNotExists() && structure.canSayIf(SqlFeature.PARTS_IF_NOT_EXISTS, alter)));
+                add.ifNotExists() && structure.canSayIf(SqlFeature.PARTS_IF_NOT_EXISTS, alter),
+                add.fills()));
+        if (later.isPresent()) {
+            actions.add(new AlterAction.SetDefault(column.name(), later));
+        }
         if (apart) {
             actions.add(new AlterAction.SetNullable(column.name(), false));
         }

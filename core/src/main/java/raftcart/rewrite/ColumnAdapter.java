@@ -111,7 +111,7 @@ final class ColumnAdapter {
         Optional<LogicalType> type = ColumnFactory.type(column, adapter)
                 .map(t -> new KeyTypes(adapter).following(t, column, table.constraints()))
                 .or(() -> !altered ? missingType(column) : Optional.empty());
-        ColumnFactory.sayWhole(column, adapter);
+        ColumnFactory.sayDifferences(column, adapter);
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         boolean inKey = key

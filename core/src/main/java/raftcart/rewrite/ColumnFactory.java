@@ -6,11 +6,13 @@ import java.util.Optional;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.WholeColumns;
+import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.type.LogicalType;
@@ -50,8 +52,32 @@ public final class ColumnFactory {
                 .map(t -> WholeColumns.type(t, adapter.finder.type(t), adapter.from.types(), adapter.to.types()));
     }
 
-    /** Says of a column of decimal numbers that it becomes whole ones, where some may be lost. */
-    static void sayWhole(ColumnDefinition column, ExprAdapter adapter) {
+    /** Says what the source makes of a column's definition, and other engines do not. */
+    static void sayDifferences(ColumnDefinition column, ExprAdapter adapter) {
+        sayWhole(column, adapter);
+        boolean refers = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.FOREIGN_KEY);
+        if (refers && adapter.lost(SqlFeature.PASSES_OVER_REFERENCES)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the source passes over REFERENCES beside a column, here it is a foreign key: "
+                            + column.name().text());
+        }
+        boolean rounded = adapter.from.has(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
+                && !adapter.from.name().equals(adapter.to.name())
+                && column.type()
+                        .filter(t -> t.name().matches("float|double|real|double precision") && t.parameter(1, -1) >= 0)
+                        .isPresent();
+        if (rounded) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the source rounds what goes into " + column.name().text() + " to "
+                            + column.type().get().parameter(1, 0) + " digits");
+        }
+    }
+
+    private static void sayWhole(ColumnDefinition column, ExprAdapter adapter) {
         column.type()
                 .flatMap(t -> WholeColumns.note(t, adapter.finder.type(t), adapter.from.types(), adapter.to.types()))
                 .ifPresent(

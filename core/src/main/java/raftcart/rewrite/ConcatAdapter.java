@@ -7,6 +7,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /** Adapts texts that are put together: what becomes of NULL among them, and of values that are no texts. */
@@ -22,19 +23,16 @@ final class ConcatAdapter {
     }
 
     /** Texts put together: NULL as empty or not, and what is no text made one. */
-    Expr concat(Expr.Concat concat) {
+    Expr concat(Expr.Concat given) {
+        Expr.Concat concat = withoutNothing(given);
+        if (concat.parts().size() == 1) {
+            Expr alone = concat.parts().get(0);
+            ValueKind kind = adapter.kind(alone);
+            Expr text = asText(alone, kind);
+            return kind == ValueKind.TEXT || text instanceof Expr.Cast ? text : toText(text, kind);
+        }
         boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
-        if (!same()
-                && !adapter.to.has(SqlFeature.ARRAYS)
-                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.ARRAY)) {
-            throw new Untranslatable("an array to which something is added");
-        }
-        boolean documents = !same()
-                && adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
-                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.JSON);
-        if (documents) {
-            throw new Untranslatable("JSON documents that are merged");
-        }
+        refuseOthers(concat);
         new TextRules(adapter).padded(concat.parts(), concat.span());
         List<Expr> parts = new ArrayList<>();
         boolean wrapped = false;
@@ -60,6 +58,34 @@ final class ConcatAdapter {
                     "a NULL makes the whole NULL on the source, on the target it adds nothing");
         }
         return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
+    }
+
+    /** Refuses what is put together by the same sign and is no text. */
+    private void refuseOthers(Expr.Concat concat) {
+        if (!same()
+                && !adapter.to.has(SqlFeature.ARRAYS)
+                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.ARRAY)) {
+            throw new Untranslatable("an array to which something is added");
+        }
+        boolean documents = !same()
+                && adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
+                && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.JSON);
+        if (documents) {
+            throw new Untranslatable("JSON documents that are merged");
+        }
+    }
+
+    /** The same without the empty texts, which to Oracle are NULL and add nothing. */
+    private Expr.Concat withoutNothing(Expr.Concat concat) {
+        if (same() || !adapter.from.has(SqlFeature.EMPTY_TEXT_IS_NULL) || !concat.nullIsEmpty()) {
+            return concat;
+        }
+        List<Expr> parts = flat(concat).stream()
+                .filter(p -> !(p instanceof Expr.Literal l
+                        && (l.kind() == LiteralKind.NULL
+                                || l.kind() == LiteralKind.STRING && l.text().isEmpty())))
+                .toList();
+        return parts.isEmpty() ? concat : new Expr.Concat(parts, true, concat.span());
     }
 
     /** The texts of texts that are put together in the same way. */

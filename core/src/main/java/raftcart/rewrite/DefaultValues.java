@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -23,6 +24,11 @@ final class DefaultValues {
 
     /** The INSERT without DEFAULT, as one for each run of rows that have it in the same places. */
     List<Insert> without(Insert given) {
+        if (areEmpty(given)) {
+            int rows = ((QueryBody.Values) given.source().get().body()).rows().size();
+            adapter.note(FindingCode.SYNTAX_ADAPTED, given.span(), "a statement for each row of defaults");
+            return Collections.nCopies(rows, withSource(given.withoutSource()));
+        }
         Insert insert = withSource(given);
         boolean says = adapter.to.has(SqlFeature.DEFAULT_IN_VALUES);
         boolean rows = insert.source().isPresent()
@@ -42,6 +48,14 @@ final class DefaultValues {
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "columns with DEFAULT are left out");
         return runs.stream().map(run -> withoutDefaults(insert, columns, run)).toList();
+    }
+
+    /** True for MySQL's {@code VALUES (), ()}. */
+    private boolean areEmpty(Insert insert) {
+        return !adapter.same()
+                && insert.source().isPresent()
+                && insert.source().get().body() instanceof QueryBody.Values values
+                && values.rows().stream().allMatch(List::isEmpty);
     }
 
     /** DEFAULT for one column as a row of defaults, where the target has no shorter form. */

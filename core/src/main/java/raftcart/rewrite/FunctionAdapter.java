@@ -402,12 +402,17 @@ final class FunctionAdapter {
         return Expr.Case.of(condition, then, otherwise);
     }
 
-    private Expr aggregate(Expr.Call given, Expr.Call original) {
-        Expr.Call call = new Truths(adapter).extreme(given, given.span());
+    /** Says where the least or the greatest of texts hangs on how they compare. */
+    private void extreme(Expr.Call call) {
         if (call.isAny("min", "max")) {
             new TextRules(adapter).known(call.arguments().stream(), call.span(), call.function());
             new ListedValues(adapter).extreme(call);
         }
+    }
+
+    private Expr aggregate(Expr.Call given, Expr.Call original) {
+        Expr.Call call = new Truths(adapter).extreme(given, given.span());
+        extreme(call);
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call), call);
         AggregateLimits.check(adapter, call, suffix);

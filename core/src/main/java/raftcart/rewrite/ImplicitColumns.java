@@ -7,12 +7,15 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.rewrite.Knowledge.Numbered;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement.Insert;
 
 /**
  * Rows without names of columns. To SQL Server they leave out the column that is numbered and those that are computed
- * ("INSERT (Transact-SQL)"), to SQLite, DuckDB and Firebird the computed ones; elsewhere there is a value for each column.
+ * ("INSERT (Transact-SQL)"), to SQLite, DuckDB and Firebird the computed ones, and to PostgreSQL there may be none for the last
+ * ones ("INSERT"); elsewhere there is a value for each column.
  */
 final class ImplicitColumns {
     private final QueryAdapter adapter;
@@ -25,7 +28,8 @@ final class ImplicitColumns {
     Insert named(Insert insert) {
         boolean numbers = leavesOut(SqlFeature.NUMBERED_TAKE_NO_VALUE);
         boolean computed = leavesOut(SqlFeature.COMPUTED_TAKE_NO_VALUE);
-        boolean concerns = (numbers || computed)
+        boolean few = leavesOut(SqlFeature.ROWS_MAY_BE_SHORT);
+        boolean concerns = (numbers || computed || few)
                 && !adapter.same()
                 && insert.columns().isEmpty()
                 && insert.source().isPresent();
@@ -51,11 +55,25 @@ final class ImplicitColumns {
                 .filter(c -> number.filter(c::matches).isEmpty())
                 .filter(c -> !computed || !adapter.knowledge.isComputed(insert.table(), c))
                 .toList();
+        if (few) {
+            filled = filled.subList(0, Math.min(filled.size(), values(insert)));
+        }
         if (filled.size() == all.size()) {
             return insert;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "the columns that the rows fill");
         return insert.withColumns(filled);
+    }
+
+    /** How many values each of the rows has, if that can be told. */
+    private static int values(Insert insert) {
+        QueryBody body = insert.source().orElseThrow().body();
+        if (body instanceof QueryBody.Values values) {
+            return values.rows().get(0).size();
+        }
+        boolean told = body instanceof QueryBody.Select select
+                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
+        return told ? ((QueryBody.Select) body).items().size() : Integer.MAX_VALUE;
     }
 
     private boolean leavesOut(SqlFeature feature) {

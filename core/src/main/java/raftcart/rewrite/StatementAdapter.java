@@ -227,6 +227,12 @@ final class StatementAdapter {
         if (!has(SqlFeature.SELECT_INTO)) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, statement.span(), "SELECT INTO as CREATE TABLE AS");
         }
+        if (adapter.lost(SqlFeature.SELECT_INTO_KEEPS_COLUMNS) && !statement.temporary()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    statement.span(),
+                    "the columns of the new table take NULL, and none is numbered; on the source they are as in the old one");
+        }
         DdlStatement.CreateTable.Temporary temporary = statement.temporary()
                 ? DdlStatement.CreateTable.Temporary.SESSION
                 : DdlStatement.CreateTable.Temporary.NO;

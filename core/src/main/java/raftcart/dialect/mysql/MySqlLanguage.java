@@ -26,6 +26,7 @@ public final class MySqlLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY),
             SqlFeature.CASTS_PARSE_JSON,
+            SqlFeature.PASSES_OVER_REFERENCES,
             SqlFeature.FETCH_WITH_TIES,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,

@@ -35,6 +35,7 @@ public final class SqlServerLanguage {
                     GrammarFeature.SELECT_INTO_TABLE,
                     GrammarFeature.ALIAS_BY_EQUALS,
                     GrammarFeature.STRINGS_STAND_ALONE,
+                    GrammarFeature.ADDED_COLUMNS_STAY_NULL,
                     GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR,
                     GrammarFeature.CONVERT_TYPE_FIRST),
             OperatorTable.ADDITIVE,
@@ -48,6 +49,8 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.NUMBERED_TAKE_NO_VALUE,
+                    SqlFeature.DEFAULTS_WITH_VALUES,
+                    SqlFeature.SELECT_INTO_KEEPS_COLUMNS,
                     SqlFeature.NO_EXTREMES_OF_TRUTHS,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,

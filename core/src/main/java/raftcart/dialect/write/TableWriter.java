@@ -61,6 +61,11 @@ final class TableWriter {
     }
 
     String column(ColumnDefinition column) {
+        return column(column, "");
+    }
+
+    /** @param behindDefault what stands behind the default, if there is one */
+    private String column(ColumnDefinition column, String behindDefault) {
         StringBuilder text = new StringBuilder(name(column.name()));
         column.type().ifPresent(t -> text.append(' ').append(ddl.writer().type(t)));
         if (column.identity().isPresent()) {
@@ -68,7 +73,8 @@ final class TableWriter {
             text.append(identity.isEmpty() ? "" : " " + identity);
         }
         column.collation().ifPresent(c -> text.append(' ').append(c));
-        column.defaultValue().ifPresent(d -> text.append(' ').append(defaultValue(column, d)));
+        column.defaultValue()
+                .ifPresent(d -> text.append(' ').append(defaultValue(column, d)).append(behindDefault));
         if (column.generated().isPresent()) {
             text.append(' ').append(ddl.generated(column));
         }
@@ -175,7 +181,12 @@ final class TableWriter {
 
     private String alter(String head, QualifiedName table, AlterAction action) {
         if (action instanceof AlterAction.AddColumn add) {
-            return head + ddl.addColumn((add.ifNotExists() ? ddl.ifNotExists(true) : "") + column(add.column()));
+            boolean fills = add.fills()
+                    && ddl.has(SqlFeature.DEFAULTS_WITH_VALUES)
+                    && !add.column().notNull().orElse(false);
+            return head
+                    + ddl.addColumn((add.ifNotExists() ? ddl.ifNotExists(true) : "")
+                            + column(add.column(), fills ? " WITH VALUES" : ""));
         }
         if (action instanceof AlterAction.DropColumn drop) {
             return head + "DROP COLUMN " + ddl.ifExists(drop.ifExists()) + name(drop.column())

@@ -143,11 +143,20 @@ final class AlterParser {
             return;
         }
         if (column || ifNotExists) {
-            actions.add(new AlterAction.AddColumn(new ColumnParser(parsing).column(), ifNotExists));
+            actions.add(added(ifNotExists));
             position(actions);
             return;
         }
         element(actions);
+    }
+
+    private AlterAction added(boolean ifNotExists) {
+        ColumnParser parser = new ColumnParser(parsing);
+        ColumnDefinition column = parser.column();
+        boolean fills = !parsing.has(GrammarFeature.ADDED_COLUMNS_STAY_NULL)
+                || column.notNull().orElse(false)
+                || parser.fills();
+        return new AlterAction.AddColumn(column, ifNotExists, fills);
     }
 
     private void element(List<AlterAction> actions) {
@@ -159,7 +168,7 @@ final class AlterParser {
         } else if (constraints.atTableConstraint()) {
             actions.add(new AlterAction.AddConstraint(constraints.tableConstraint()));
         } else {
-            actions.add(new AlterAction.AddColumn(new ColumnParser(parsing).column(), false));
+            actions.add(added(false));
             position(actions);
         }
     }

@@ -134,7 +134,7 @@ final class BatchParser {
 
     private static AlterAction conditional(AlterAction action) {
         if (action instanceof AlterAction.AddColumn add) {
-            return new AlterAction.AddColumn(add.column(), true);
+            return new AlterAction.AddColumn(add.column(), true, add.fills());
         }
         return action instanceof AlterAction.DropColumn drop
                 ? new AlterAction.DropColumn(drop.column(), true, drop.cascade())

@@ -27,6 +27,7 @@ final class ColumnParser {
     private Optional<Expr> defaultValue = Optional.empty();
     private Optional<Expr> generated = Optional.empty();
     private boolean stored;
+    private boolean fills;
     private Optional<IdentityOptions> identity = Optional.empty();
     private Optional<Expr> onUpdate = Optional.empty();
     private Optional<String> collation = Optional.empty();
@@ -202,6 +203,12 @@ final class ColumnParser {
             return;
         }
         defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+        fills |= cursor.takeWords("WITH", "VALUES");
+    }
+
+    /** True where the definition says that the rows that are there get the default. */
+    boolean fills() {
+        return fills;
     }
 
     private boolean numbering() {

@@ -32,6 +32,8 @@ public enum GrammarFeature {
     ALIAS_BY_EQUALS,
     /** A string behind a string names it and does not continue it. */
     STRINGS_STAND_ALONE,
+    /** A column that is added stays NULL in the rows that are there, whatever its default is. */
+    ADDED_COLUMNS_STAY_NULL,
     /** {@code value DAYS}. */
     LABELLED_DURATIONS,
     /** {@code column:path.of.fields}. */

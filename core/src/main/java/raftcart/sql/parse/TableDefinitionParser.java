@@ -304,7 +304,8 @@ final class TableDefinitionParser {
     }
 
     private boolean startsQueryHere() {
-        return columns.isEmpty()
+        boolean further = cursor.peek().isWord("SELECT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+        return (columns.isEmpty() || further)
                 && like.isEmpty()
                 && query.isEmpty()
                 && parsing.queries.startsQuery()
@@ -371,6 +372,9 @@ final class TableDefinitionParser {
             if (!first
                     && (token.isWord("AS") || token.isWord("COMMENT") || token.isAnyWord(ClauseWords.TABLE_CLAUSES))
                     && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=|.* STORE")) {
+                break;
+            }
+            if (!first && token.isWord("SELECT") && startsQueryHere()) {
                 break;
             }
             if (!first && parsing.has(GrammarFeature.DATA_ATTRIBUTES) && atIndex()) {

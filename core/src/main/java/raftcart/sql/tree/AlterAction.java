@@ -6,8 +6,12 @@ import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** One change of a table. */
 public sealed interface AlterAction {
-    /** A further column. */
-    record AddColumn(ColumnDefinition column, boolean ifNotExists) implements AlterAction {}
+    /**
+     * A further column.
+     *
+     * @param fills true where the rows that are there get the column's default
+     */
+    record AddColumn(ColumnDefinition column, boolean ifNotExists, boolean fills) implements AlterAction {}
 
     /** A column less. */
     record DropColumn(Name column, boolean ifExists, boolean cascade) implements AlterAction {}

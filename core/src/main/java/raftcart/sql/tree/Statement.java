@@ -50,6 +50,11 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
                     with, mode, table, alias, columns, Optional.of(other), overriding, upsert, returning, span);
         }
 
+        /** One row of defaults instead. */
+        public Insert withoutSource() {
+            return new Insert(with, mode, table, alias, columns, Optional.empty(), overriding, upsert, returning, span);
+        }
+
         /** The same with other common tables before it. */
         public Insert withCommonTables(List<CommonTable> tables) {
             return new Insert(tables, mode, table, alias, columns, source, overriding, upsert, returning, span);

@@ -184,6 +184,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 13:3: RC0104 adapted: Set becomes checked text: flags: character varying(5) with a check
 -- 14:3: RC0502 adapted: Storage clauses left out: ap: ZEROFILL
 -- 14:3: RC0101 adapted: Unsigned range kept by a check: ap: numeric(6,3) for an unsigned decimal
+-- 15:3: RC0627 check: Said in other words, with a difference: the source rounds what goes into f to 2 digits
 -- 15:56: RC0102 check: One-digit number becomes a boolean: t: tinyint(1) as boolean
 -- 15:79: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 15:84: RC0103 adapted: Year becomes a number: y: smallint with a check

@@ -206,6 +206,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 36:3: RC0101 adapted: Unsigned range kept by a check: big: numeric(20,0) for unsigned 64 bits
 -- 37:3: RC0502 adapted: Storage clauses left out: mi: ZEROFILL
 -- 37:3: RC0101 adapted: Unsigned range kept by a check: mi: integer for unsigned 24 bits
+-- 38:3: RC0627 check: Said in other words, with a difference: the source rounds what goes into f to 4 digits
 -- 40:3: RC0106 adapted: Time beyond a day becomes an interval: t3: interval for hours beyond a day
 -- 41:25: RC0107 check: Dates that do not exist become NULL: 0000-00-00 00:00:00
 -- 43:3: RC0609 adapted: Said in other words: ON UPDATE of last_update as a trigger

@@ -298,7 +298,7 @@ WITH q AS (SELECT a FROM frame) SELECT * FROM q;
 -- RC0602 by hand: No counterpart on the target: CURSOR
 -- SELECT CURSOR(SELECT 1 FROM dual) FROM frame
 SELECT a, CASE WHEN s = 'x' THEN NULL ELSE s END FROM frame;
-SELECT COALESCE(s, '') || COALESCE(CAST(NULL AS text), '') || 'x' FROM frame;
+SELECT COALESCE(s, '') || 'x' FROM frame;
 SELECT CHAR_LENGTH(NULL);
 SELECT (EXTRACT(EPOCH FROM MAX(d)) - EXTRACT(EPOCH FROM MIN(d))) / 86400 FROM frame;
 SELECT AVG(a), CAST(SUM(a) AS numeric) / COUNT(*) FROM frame;

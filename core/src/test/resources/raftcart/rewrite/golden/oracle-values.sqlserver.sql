@@ -350,7 +350,7 @@ WITH q AS (SELECT a FROM frame) SELECT * FROM q;
 -- RC0602 by hand: No counterpart on the target: CURSOR
 -- SELECT CURSOR(SELECT 1 FROM dual) FROM frame
 SELECT a, CASE WHEN s = 'x' THEN NULL ELSE s END FROM frame;
-SELECT COALESCE(s, '') + COALESCE(CAST(NULL AS nvarchar(max)), '') + 'x' FROM frame;
+SELECT COALESCE(s, '') + 'x' FROM frame;
 SELECT LEN(NULL);
 SELECT ((DATEDIFF_BIG(microsecond, '19700101', MAX(d)) * 0.000001) - (DATEDIFF_BIG(microsecond, '19700101', MIN(d)) * 0.000001)) / 86400
 FROM frame;

@@ -237,7 +237,6 @@ DROP VIEW public.vT;
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 34:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 38:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT [FK_Obs_Tel]
--- 40:25: RC0502 adapted: Storage clauses left out: Remark: WITH VALUES
 -- 40:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 42:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 44:1: RC0609 adapted: Said in other words: the schema dbo as public
