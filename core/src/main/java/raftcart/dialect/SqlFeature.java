@@ -104,6 +104,12 @@ public enum SqlFeature {
     SEQUENCES_TAKE_ALL,
     /** A sequence begins with 0. */
     SEQUENCES_FROM_ZERO,
+    /** The column that is numbered begins with 1 at the least. */
+    NUMBERS_BEGIN_WITH_1,
+    /** A column whose default is dropped wants a value in each row, unless NULL is made its default. */
+    NULL_IS_A_DEFAULT,
+    /** The parts of an instant are those of the zone that is kept with it, not of the session's. */
+    INSTANTS_SHOW_OWN_CLOCK,
     /** A column that is added stays NULL in the rows that are there, unless WITH VALUES stands behind its default. */
     DEFAULTS_WITH_VALUES,
     /** REFERENCES beside a column is read and not kept. */

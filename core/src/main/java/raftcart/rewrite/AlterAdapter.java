@@ -245,6 +245,16 @@ final class AlterAdapter {
         }
     }
 
+    /** True for a column that is known to take NULL. */
+    private boolean takesNull(Name column, DdlStatement.AlterTable alter) {
+        return !adapter.same()
+                && adapter.knowledge
+                        .table(alter.name())
+                        .map(t -> t.columns().get(column.text().toLowerCase(java.util.Locale.ROOT)))
+                        .filter(c -> !c.notNull())
+                        .isPresent();
+    }
+
     /** What a changed column brings with it. */
     private void changes(
             AlterAction.ChangeColumn change,
@@ -425,9 +435,13 @@ final class AlterAdapter {
             return restart(restart, alter);
         }
         if (action instanceof AlterAction.AddIdentity add) {
-            return new AlterAction.AddIdentity(add.column(), add.options().portable());
+            IdentityOptions options = ColumnFactory.fromFirst(add.options(), add.column(), alter.span(), adapter);
+            return new AlterAction.AddIdentity(add.column(), options.portable());
         }
         if (action instanceof AlterAction.SetDefault set) {
+            if (set.value().isEmpty() && has(SqlFeature.NULL_IS_A_DEFAULT) && takesNull(set.column(), alter)) {
+                return new AlterAction.SetDefault(set.column(), Optional.of(Expr.Literal.ofNull()));
+            }
             boolean refused = !has(SqlFeature.EXPRESSION_DEFAULTS)
                     && set.value()
                             .filter(v -> v instanceof Expr.Call || v instanceof Expr.SequenceValue)

@@ -123,6 +123,7 @@ final class ColumnAdapter {
         boolean untyped = column.generated().isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
         Optional<IdentityOptions> identity = column.identity()
+                .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
                 .map(IdentityOptions::portable)
                 .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
         return new ColumnDefinition(

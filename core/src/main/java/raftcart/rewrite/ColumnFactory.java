@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -8,11 +9,14 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.WholeColumns;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.type.LogicalType;
@@ -50,6 +54,24 @@ public final class ColumnFactory {
     static Optional<LogicalType> type(ColumnDefinition column, ExprAdapter adapter) {
         return column.type()
                 .map(t -> WholeColumns.type(t, adapter.finder.type(t), adapter.from.types(), adapter.to.types()));
+    }
+
+    /** The numbers of a column from the first one on that the source gives: 1 to most engines, 0 to HSQLDB. */
+    static IdentityOptions fromFirst(IdentityOptions given, Name column, Span span, ExprAdapter adapter) {
+        boolean zero = adapter.from.has(SqlFeature.SEQUENCES_FROM_ZERO);
+        boolean differs = zero != adapter.to.has(SqlFeature.SEQUENCES_FROM_ZERO)
+                && given.start().isEmpty();
+        if (!differs) {
+            return given;
+        }
+        if (zero && adapter.to.has(SqlFeature.NUMBERS_BEGIN_WITH_1)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "the numbers of " + column.text() + " begin with 1, on the source with 0");
+            return given;
+        }
+        return given.from(zero ? BigInteger.ZERO : BigInteger.ONE);
     }
 
     /** Says what the source makes of a column's definition, and other engines do not. */

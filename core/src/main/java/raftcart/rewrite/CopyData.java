@@ -64,15 +64,13 @@ final class CopyData {
         }
         line = piece.line();
         List<List<Expr>> rows = new ArrayList<>();
-        for (String row : piece.text().split("\n", -1)) {
-            if (!row.isEmpty()) {
-                rows.add(CopyRows.values(row));
-            }
+        for (String row : CopyRows.lines(piece.text())) {
+            rows.add(CopyRows.values(row));
             if (rows.size() == ROWS) {
                 insert(rows, output, listener);
+                line += rows.size();
                 rows = new ArrayList<>();
             }
-            line++;
         }
         if (!rows.isEmpty()) {
             insert(rows, output, listener);
@@ -126,6 +124,15 @@ final class CopyData {
     /** Numbers without quotes where the column is known to be one. */
     private List<List<Expr>> rows(List<List<Expr>> rows, Insert insert, AdaptNotes notes) {
         Optional<Knowledge.KnownTable> table = knowledge.table(insert.table());
+        int wanted = insert.columns().isEmpty()
+                ? table.map(t -> t.columns().size()).orElse(rows.get(0).size())
+                : insert.columns().size();
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i).size() != wanted) {
+                throw new Untranslatable("line " + (line + i) + " of the data, which has "
+                        + rows.get(i).size() + " values for " + wanted + " columns");
+            }
+        }
         if (table.isEmpty()) {
             if (!from.name().equals(to.name())) {
                 Span place = new Span(0, 0, line, 1);

@@ -42,6 +42,12 @@ public final class CopyRows {
         return statement.map(Insert.class::cast);
     }
 
+    /** The lines of data, of which an empty one is a row with an empty text. */
+    public static List<String> lines(String data) {
+        String rows = data.endsWith("\n") ? data.substring(0, data.length() - 1) : data;
+        return data.isEmpty() ? List.of() : List.of(rows.split("\n", -1));
+    }
+
     /** The fields of a line: NULL or texts. */
     public static List<Expr> values(String line) {
         String row = line.endsWith("\r") ? line.substring(0, line.length() - 1) : line;

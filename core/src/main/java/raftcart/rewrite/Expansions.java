@@ -61,6 +61,10 @@ final class Expansions {
             case "truncate" -> writable("truncate_to", a.get(0), Expr.Literal.number(0));
             case "round" -> writable("round_to", a.get(0), Expr.Literal.number(0));
             case "left" -> writable("substring", a.get(0), Expr.Literal.number(1), a.size() > 1 ? a.get(1) : null);
+            case "small_hex_of_bytes" ->
+                writable("hex_of_bytes", a.get(0)) == null
+                        ? null
+                        : Expr.Call.of("lower", writable("hex_of_bytes", a.get(0)));
             case "lpad" -> writable("lpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
             case "rpad" -> writable("rpad_with", a.get(0), a.get(1), Expr.Literal.string(" "));
             case "repeat_or_null" -> repeated(a, call);

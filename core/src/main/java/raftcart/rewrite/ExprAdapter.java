@@ -201,7 +201,7 @@ class ExprAdapter extends QueryMapper {
             return literal(literal);
         }
         if (e instanceof Expr.Call call) {
-            return TimeDifferences.of(call, this).map(this::adapt).orElseGet(() -> functions.call(call));
+            return instants.call(call, functions);
         }
         if (e instanceof Expr.Binary binary) {
             return new OperatorAdapter(this).binary(binary);
@@ -235,6 +235,7 @@ class ExprAdapter extends QueryMapper {
 
     private Expr further(Expr e) {
         if (e instanceof Expr.Cast cast) {
+            instants.cast(cast);
             return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
         }
         if (e instanceof Expr.AtZone at) {

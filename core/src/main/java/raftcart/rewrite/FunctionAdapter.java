@@ -320,6 +320,7 @@ final class FunctionAdapter {
         }
         new TextRules(adapter).function(call);
         new ListedValues(adapter).extreme(call);
+        adapter.instants.partly(call);
         Optional<Expr> end = new TextEnds(adapter)
                 .rewrite(call)
                 .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))

@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
@@ -34,6 +35,12 @@ final class Instants {
                     + " ?(?:([+-])(\\d\\d?)(?::?(\\d\\d))?|Z|UTC|GMT)");
     private static final DateTimeFormatter SECONDS =
             DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss").withResolverStyle(ResolverStyle.STRICT);
+
+    /** Functions whose result hangs on what a clock shows at the instant. */
+    private static final Pattern CLOCK = Pattern.compile(
+            "extract_(?!epoch|minute|second|milli|micro|nano).*|day_of_week_.*|trunc_(?!minute|second).*"
+                    + "|last_day|next_day|date_of|time_of|timestamp_of|day_name|month_name|format_date|days_of_date"
+                    + "|days_since_year_1|diff_(days|weeks|months|quarters|years)");
 
     private static final TypeName TIMESTAMP = TypeName.of("timestamp");
 
@@ -101,6 +108,64 @@ final class Instants {
             return adapted.get();
         } finally {
             place = before;
+        }
+    }
+
+    /** Adapts a call, whose arguments stand beside each other. */
+    Expr call(Expr.Call call, FunctionAdapter functions) {
+        Optional<Expr> span = TimeDifferences.of(call, adapter);
+        if (span.isPresent()) {
+            Expr.Binary between = (Expr.Binary) call.arguments().get(0);
+            return beside(List.of(between.left(), between.right()), () -> sides(span.get(), functions));
+        }
+        boolean several =
+                call.arguments().size() > 1 && call.arguments().stream().anyMatch(Expr.CurrentTime.class::isInstance);
+        return several ? beside(call.arguments(), () -> functions.call(call)) : functions.call(call);
+    }
+
+    private static Expr sides(Expr difference, FunctionAdapter functions) {
+        return difference instanceof Expr.Binary b
+                ? new Expr.Binary(
+                        b.operator(),
+                        functions.call((Expr.Call) b.left()),
+                        functions.call((Expr.Call) b.right()),
+                        b.span())
+                : functions.call((Expr.Call) difference);
+    }
+
+    /** Says where the two engines take a part, or the day, of an instant by different clocks. */
+    void partly(Expr.Call call) {
+        boolean part =
+                CLOCK.matcher(call.function()).matches() && !call.arguments().isEmpty();
+        if (part) {
+            byClock(call.arguments().get(0), call.span());
+        }
+    }
+
+    /** The same for an instant that becomes a day, a time, a plain timestamp or a text. */
+    void cast(Expr.Cast cast) {
+        LogicalType type = adapter.finder.type(cast.type());
+        boolean shows = KindFinder.kind(type) == ValueKind.TEXT
+                || KindFinder.kind(type).isDate()
+                || KindFinder.kind(type) == ValueKind.TIME;
+        if (shows && nature(type) != Nature.INSTANT) {
+            byClock(cast.value(), cast.span());
+        }
+    }
+
+    private void byClock(Expr value, Span span) {
+        boolean utc = inUtc();
+        boolean differs = utc
+                || adapter.from.has(SqlFeature.INSTANTS_SHOW_OWN_CLOCK)
+                        != adapter.to.has(SqlFeature.INSTANTS_SHOW_OWN_CLOCK);
+        boolean stored = value instanceof Expr.Column || value instanceof Expr.Binary;
+        if (differs && stored && !same() && nature(value) == Nature.INSTANT) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    span,
+                    utc
+                            ? "by the clock of UTC, on the source by that of the session's zone"
+                            : "one engine goes by the clock of the session's zone, the other by that of the value's own");
         }
     }
 

@@ -93,7 +93,8 @@ final class TableAdapter {
                     false,
                     table.ifNotExists(),
                     Optional.empty(),
-                    column.identity().get().portable(),
+                    ColumnFactory.fromFirst(column.identity().get(), column.name(), column.span(), adapter)
+                            .portable(),
                     Optional.empty(),
                     List.of(),
                     column.span()));

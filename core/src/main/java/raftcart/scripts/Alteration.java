@@ -63,7 +63,7 @@ final class Alteration {
         } else if (action instanceof AlterAction.SetNullable set) {
             table.change(set.column(), c -> Columns.nullable(c, set.nullable()));
         } else if (action instanceof AlterAction.AddIdentity add) {
-            Identity identity = Definitions.identity(add.options());
+            Identity identity = definitions.identity(add.options());
             table.change(add.column(), c -> Columns.numbered(c, identity));
         } else if (action instanceof AlterAction.RestartIdentity restart) {
             table.restart(restart.column(), restart.next());

@@ -17,6 +17,7 @@ import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.rewrite.ColumnFactory;
@@ -176,7 +177,7 @@ final class Definitions {
                 !notNull && definition.identity().isEmpty(),
                 definition.identity().isPresent() ? Optional.empty() : value.map(this::text),
                 definition.generated().map(g -> new Generated(text(g), definition.stored())),
-                definition.identity().map(Definitions::identity),
+                definition.identity().map(this::identity),
                 ColumnFactory.ignoresCase(definition, type, collationOfTable, language),
                 ColumnFactory.collation(definition, collationOfTable),
                 definition.onUpdate().map(this::text),
@@ -190,8 +191,10 @@ final class Definitions {
         return ColumnFactory.computedType(value, columns, language);
     }
 
-    static Identity identity(IdentityOptions options) {
-        BigInteger start = options.start().orElse(BigInteger.ONE);
+    /** The numbers of a column; the first one is 0 to HSQLDB and 1 to all others. */
+    Identity identity(IdentityOptions options) {
+        BigInteger first = language.has(SqlFeature.SEQUENCES_FROM_ZERO) ? BigInteger.ZERO : BigInteger.ONE;
+        BigInteger start = options.start().orElse(first);
         long increment = options.increment().orElse(BigInteger.ONE).longValue();
         return new Identity(start.longValue(), increment, options.always(), start);
     }

@@ -61,10 +61,8 @@ final class RowPieces {
         List<List<Expr>> rows = new ArrayList<>();
         int line = piece.line();
         int first = line;
-        for (String text : piece.text().split("\n", -1)) {
-            if (!text.isEmpty()) {
-                rows.add(CopyRows.values(text));
-            }
+        for (String text : CopyRows.lines(piece.text())) {
+            rows.add(CopyRows.values(text));
             line++;
             if (rows.size() == ROWS) {
                 give(insert, rows, first);

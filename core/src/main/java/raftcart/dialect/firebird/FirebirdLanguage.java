@@ -28,6 +28,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTS_HAVE_NO_ORDER,

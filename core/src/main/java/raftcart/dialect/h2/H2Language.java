@@ -32,6 +32,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,

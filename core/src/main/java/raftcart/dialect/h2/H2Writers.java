@@ -128,7 +128,8 @@ public final class H2Writers {
         @Override
         protected Optional<String> changeColumn(String column, ColumnDefinition definition, String written) {
             String text = definition.identity().isPresent() ? written.replace(" NOT NULL", "") : written;
-            return definition.type().isPresent() ? Optional.of("ALTER COLUMN " + text) : Optional.empty();
+            String nullable = definition.notNull().filter(n -> !n).isPresent() ? " NULL" : "";
+            return definition.type().isPresent() ? Optional.of("ALTER COLUMN " + text + nullable) : Optional.empty();
         }
 
         @Override

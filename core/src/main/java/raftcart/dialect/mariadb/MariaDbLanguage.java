@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.NULL_IS_A_DEFAULT,
+                    SqlFeature.NUMBERS_BEGIN_WITH_1,
                     SqlFeature.LISTED_VALUES_ARE_NUMBERS,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.NUMBERS_HOLD_TRUTH,

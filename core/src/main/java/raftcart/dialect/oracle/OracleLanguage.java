@@ -38,6 +38,7 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTITIONS,
                     SqlFeature.LOCKS_WITHOUT_LIMITS,

@@ -42,6 +42,7 @@ public final class SnowflakeLanguage {
             call -> inUtc(call).or(() -> SnowflakeCalls.meaning(call)));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,

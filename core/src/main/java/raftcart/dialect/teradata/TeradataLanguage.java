@@ -35,6 +35,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.ROLE_ADMINISTRATORS,
