@@ -104,6 +104,8 @@ public enum SqlFeature {
     SEQUENCES_TAKE_ALL,
     /** A sequence begins with 0. */
     SEQUENCES_FROM_ZERO,
+    /** A column is put to its place among the others by FIRST and AFTER. */
+    PLACES_COLUMNS,
     /** The column that is numbered begins with 1 at the least. */
     NUMBERS_BEGIN_WITH_1,
     /** A column whose default is dropped wants a value in each row, unless NULL is made its default. */

@@ -26,12 +26,14 @@ final class AlterAdapter {
     private final StructureAdapter structure;
     private final ColumnAdapter columns;
     private final ColumnChanges changes;
+    private final TableShapes shapes;
 
     AlterAdapter(QueryAdapter adapter, StructureAdapter structure) {
         this.adapter = adapter;
         this.structure = structure;
         this.columns = new ColumnAdapter(adapter);
         this.changes = new ColumnChanges(adapter);
+        this.shapes = new TableShapes(adapter);
     }
 
     List<Statement> alter(DdlStatement.AlterTable alter) {
@@ -52,12 +54,13 @@ final class AlterAdapter {
                         new DdlStatement.Comment("TABLE", alter.name(), Optional.of(comment.text()), alter.span())));
             } else if (action instanceof AlterAction.AttachPartition) {
                 throw new Untranslatable("a table that becomes a partition of another");
-            } else if (action instanceof AlterAction.Physical physical) {
-                adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
+            } else if (action instanceof AlterAction.PlaceColumn place) {
+                shapes.placed(place, alter, actions);
             } else {
                 whole.forEach(a -> adapted(a, alter, tables, actions, after));
             }
         }
+        shapes.renamed(alter);
         if (actions.isEmpty()) {
             before.addAll(after);
             return before;
@@ -109,6 +112,7 @@ final class AlterAdapter {
             adapter.knowledge.addColumn(alter.name(), tables.known(change.definition(), Optional.empty()));
             tables.remember(change.definition(), alter.name());
         }
+        shapes.remember(action, alter);
         boolean retyped = action instanceof AlterAction.SetType || action instanceof AlterAction.SetNullable;
         if (retyped) {
             Name name = action instanceof AlterAction.SetType set
@@ -201,7 +205,9 @@ final class AlterAdapter {
                 List.of(),
                 alter.span());
         AlterAction action = numbered(certain(given, alter), alter);
-        if (action instanceof AlterAction.AddColumn add) {
+        if (action instanceof AlterAction.Physical physical) {
+            adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
+        } else if (action instanceof AlterAction.AddColumn add) {
             addColumn(add, alter, none, actions, after);
         } else if (action instanceof AlterAction.AddConstraint add
                 && add.constraint().kind() == ConstraintKind.INDEX) {

@@ -113,6 +113,11 @@ public final class ColumnFactory {
                 : given;
     }
 
+    /** The kind of the values of a type. */
+    public static ValueKind kind(LogicalType type) {
+        return KindFinder.kind(type);
+    }
+
     /** The type of a column that is computed from these others, where that can be told. */
     public static Optional<LogicalType> computedType(Expr value, List<KnownColumn> columns, Language language) {
         Knowledge knowledge = new Knowledge();

@@ -15,7 +15,7 @@ import raftcart.sql.tree.Statement.Insert;
 /**
  * Rows without names of columns. To SQL Server they leave out the column that is numbered and those that are computed
  * ("INSERT (Transact-SQL)"), to SQLite, DuckDB and Firebird the computed ones, and to PostgreSQL there may be none for the last
- * ones ("INSERT"); elsewhere there is a value for each column.
+ * ones ("INSERT"); elsewhere there is a value for each column. MySQL puts further columns between others ("ALTER TABLE").
  */
 final class ImplicitColumns {
     private final QueryAdapter adapter;
@@ -29,7 +29,8 @@ final class ImplicitColumns {
         boolean numbers = leavesOut(SqlFeature.NUMBERED_TAKE_NO_VALUE);
         boolean computed = leavesOut(SqlFeature.COMPUTED_TAKE_NO_VALUE);
         boolean few = leavesOut(SqlFeature.ROWS_MAY_BE_SHORT);
-        boolean concerns = (numbers || computed || few)
+        boolean reordered = adapter.knowledge.isReordered(insert.table());
+        boolean concerns = (numbers || computed || few || reordered)
                 && !adapter.same()
                 && insert.columns().isEmpty()
                 && insert.source().isPresent();
@@ -58,7 +59,7 @@ final class ImplicitColumns {
         if (few) {
             filled = filled.subList(0, Math.min(filled.size(), values(insert)));
         }
-        if (filled.size() == all.size()) {
+        if (filled.size() == all.size() && !reordered) {
             return insert;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "the columns that the rows fill");

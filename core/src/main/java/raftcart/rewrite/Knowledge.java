@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -26,6 +27,7 @@ public final class Knowledge {
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Set<String> sequences = new HashSet<>();
+    private final Set<String> reordered = new HashSet<>();
     private final Map<String, List<Name>> computed = new HashMap<>();
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
@@ -81,6 +83,49 @@ public final class Knowledge {
             String key = column.name().text().toLowerCase(Locale.ROOT);
             columns.put(key, column);
             facts.put(key, Scope.ColumnFacts.of(column));
+        }
+
+        private KnownTable without(Name column) {
+            List<KnownColumn> rest = columns.values().stream()
+                    .filter(c -> !c.name().matches(column))
+                    .toList();
+            return of(
+                    rest,
+                    keys.stream()
+                            .filter(k -> k.stream().noneMatch(column::matches))
+                            .toList());
+        }
+
+        private KnownTable renamed(Name from, Name to) {
+            return of(
+                    columns.values().stream()
+                            .map(c -> c.name().matches(from)
+                                    ? new KnownColumn(to, c.type(), c.notNull(), c.ignoresCase())
+                                    : c)
+                            .toList(),
+                    keys.stream()
+                            .map(k -> k.stream()
+                                    .map(n -> n.matches(from) ? to : n)
+                                    .toList())
+                            .toList());
+        }
+
+        private KnownTable placed(AlterAction.PlaceColumn place) {
+            List<KnownColumn> all = new ArrayList<>(columns.values());
+            Optional<KnownColumn> moved =
+                    all.stream().filter(c -> c.name().matches(place.column())).findFirst();
+            if (moved.isEmpty()) {
+                return this;
+            }
+            all.remove(moved.get());
+            int at = place.beside().isEmpty() ? 0 : all.size();
+            for (int i = 0; i < all.size() && place.beside().isPresent(); i++) {
+                if (all.get(i).name().matches(place.beside().get())) {
+                    at = place.before() ? i : i + 1;
+                }
+            }
+            all.add(at, moved.get());
+            return of(all, keys);
         }
 
         /** A table with its name in lower case. */
@@ -145,6 +190,59 @@ public final class Knowledge {
         table(table).ifPresent(t -> t.add(column));
     }
 
+    /** Forgets a column. */
+    void removeColumn(QualifiedName table, Name column) {
+        table(table).ifPresent(t -> tables.put(key(table), t.without(column)));
+        numbered(table).filter(n -> n.column().matches(column)).ifPresent(n -> numbered.remove(key(table)));
+        computed.getOrDefault(key(table), new ArrayList<>()).removeIf(column::matches);
+    }
+
+    /** Another name for a column. */
+    void renameColumn(QualifiedName table, Name from, Name to) {
+        table(table).ifPresent(t -> tables.put(key(table), t.renamed(from, to)));
+        numbered(table)
+                .filter(n -> n.column().matches(from))
+                .ifPresent(n -> numbered.put(key(table), new Numbered(n.table(), to, n.start(), n.highest())));
+        computed.getOrDefault(key(table), new ArrayList<>()).replaceAll(c -> c.matches(from) ? to : c);
+    }
+
+    /** Another place for a column; its table is not the target's in the order of its columns from then on. */
+    void placeColumn(QualifiedName table, AlterAction.PlaceColumn place, boolean alsoOnTarget) {
+        table(table).ifPresent(t -> tables.put(key(table), t.placed(place)));
+        if (!alsoOnTarget) {
+            reordered.add(key(table));
+        }
+    }
+
+    /** True where the columns of a table stand in another order on the target. */
+    boolean isReordered(QualifiedName table) {
+        return reordered.contains(key(table));
+    }
+
+    /** Another name for a table. */
+    void renameTable(QualifiedName from, QualifiedName to) {
+        moved(tables, from, to);
+        moved(computed, from, to);
+        moved(addresses, from, to);
+        moved(temporary, from, to);
+        moved(numbered, from, to);
+        numbered(to).ifPresent(n -> numbered.put(key(to), new Numbered(to, n.column(), n.start(), n.highest())));
+        if (reordered.remove(key(from))) {
+            reordered.add(key(to));
+        }
+        List<KnownIndex> own = List.copyOf(indexesOf.getOrDefault(key(from), List.of()));
+        own.forEach(this::removeIndex);
+        own.forEach(i -> addIndex(new KnownIndex(i.name(), to, i.written(), i.key())));
+        definitions.rename(from, to);
+    }
+
+    private static <T> void moved(Map<String, T> map, QualifiedName from, QualifiedName to) {
+        T value = map.remove(key(from));
+        if (value != null) {
+            map.put(key(to), value);
+        }
+    }
+
     /** Remembers a further key of a table that is known. */
     public void addKey(QualifiedName table, List<Name> key, boolean primary) {
         table(table).ifPresent(t -> t.keys().add(primary ? 0 : t.keys().size(), key));
@@ -163,6 +261,7 @@ public final class Knowledge {
         tables.remove(key(table));
         numbered.remove(key(table));
         computed.remove(key(table));
+        reordered.remove(key(table));
         temporary.remove(key(table));
         forgetIndexes(table);
     }

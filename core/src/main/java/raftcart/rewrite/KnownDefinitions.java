@@ -49,6 +49,13 @@ final class KnownDefinitions {
         }
     }
 
+    void rename(QualifiedName from, QualifiedName to) {
+        Map<String, ColumnDefinition> columns = tables.remove(key(from.last()));
+        if (columns != null) {
+            tables.put(key(to.last()), columns);
+        }
+    }
+
     Optional<ColumnDefinition> of(QualifiedName table, Name column) {
         return Optional.ofNullable(tables.get(key(table.last()))).map(t -> t.get(key(column)));
     }

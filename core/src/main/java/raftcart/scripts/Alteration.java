@@ -3,6 +3,7 @@ package raftcart.scripts;
 import java.math.BigInteger;
 import java.util.Collection;
 import java.util.Optional;
+import raftcart.catalog.Column;
 import raftcart.catalog.Identity;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
@@ -51,7 +52,10 @@ final class Alteration {
                     add.ifNotExists() && table.column(add.column().name()).isPresent();
             if (!there) {
                 definitions.add(table, add.column(), Optional.empty());
+                fill(table, add.fills());
             }
+        } else if (action instanceof AlterAction.PlaceColumn place) {
+            table.place(place);
         } else if (action instanceof AlterAction.DropColumn drop) {
             table.removeColumn(drop.column());
         } else if (action instanceof AlterAction.ChangeColumn change) {
@@ -70,6 +74,17 @@ final class Alteration {
         } else {
             whole(table, action);
         }
+    }
+
+    /** Remembers what the rows that are there hold in the column that was added last. */
+    private void fill(TableDraft table, boolean withDefault) {
+        int last = table.columns.size() - 1;
+        Column column = table.columns.get(last);
+        Optional<String> value = withDefault ? column.defaultValue() : Optional.empty();
+        if (value.isEmpty() && !column.nullable()) {
+            value = definitions.zero(column);
+        }
+        table.filledWith.put(table.ids.get(last), value);
     }
 
     private void whole(TableDraft table, AlterAction action) {

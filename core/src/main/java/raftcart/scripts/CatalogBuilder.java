@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.EnumeratedType;
@@ -53,6 +54,7 @@ final class CatalogBuilder {
     private final List<CodeObject> code = new ArrayList<>();
     private Optional<TableDraft> copied = Optional.empty();
     private int changesLeft;
+    private int tablesMade;
 
     CatalogBuilder(Language language) {
         this.language = language;
@@ -125,7 +127,7 @@ final class CatalogBuilder {
     }
 
     /** Applies a statement; the reason where it could not be. */
-    private Optional<String> apply(Statement statement, String text) {
+    Optional<String> apply(Statement statement, String text) {
         if (statement instanceof CreateTable table) {
             return create(table, text);
         }
@@ -238,9 +240,9 @@ final class CatalogBuilder {
             put(ObjectKind.TABLE, name, text);
             return Optional.empty();
         }
-        TableDraft draft = new TableDraft(name);
+        TableDraft draft = new TableDraft(tablesMade++, name);
         tables.put(name, draft);
-        table.like().flatMap(this::table).ifPresent(other -> draft.columns.addAll(other.columns));
+        table.like().flatMap(this::table).ifPresent(other -> other.columns.forEach(draft::add));
         for (ColumnDefinition column : table.columns()) {
             definitions.add(draft, column, table.collation());
         }
@@ -289,6 +291,11 @@ final class CatalogBuilder {
                 .filter(t -> name.parts().size() == 1 || t.name.schema().equalsIgnoreCase(wanted.schema()))
                 .toList();
         return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
+    }
+
+    /** The tables by their numbers. */
+    Map<Integer, TableDraft> drafts() {
+        return tables.values().stream().collect(Collectors.toMap(t -> t.id, t -> t));
     }
 
     /** Gives a table another name, in the foreign keys that lead to it too. */

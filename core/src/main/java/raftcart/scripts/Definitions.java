@@ -22,6 +22,7 @@ import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.rewrite.ColumnFactory;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.tree.DdlStatement.CreateDomain;
 import raftcart.sql.tree.Expr;
@@ -101,7 +102,7 @@ final class Definitions {
 
     /** Adds a column with the constraints that stand with it. */
     void add(TableDraft table, ColumnDefinition definition, Optional<String> collationOfTable) {
-        table.columns.add(column(definition, collationOfTable, table));
+        table.add(column(definition, collationOfTable, table));
         constraints(table, definition);
     }
 
@@ -182,6 +183,17 @@ final class Definitions {
                 ColumnFactory.collation(definition, collationOfTable),
                 definition.onUpdate().map(this::text),
                 definition.comment().orElse(""));
+    }
+
+    /** What MySQL puts into the rows that are there for a column that refuses NULL and has no default. */
+    Optional<String> zero(Column column) {
+        if (!language.has(SqlFeature.ADDED_COLUMNS_ARE_FILLED)) {
+            return Optional.empty();
+        }
+        ValueKind kind = ColumnFactory.kind(column.type());
+        return kind.isNumber() || kind == ValueKind.BOOLEAN
+                ? Optional.of("0")
+                : kind == ValueKind.TEXT ? Optional.of("''") : Optional.empty();
     }
 
     private Optional<LogicalType> computed(Expr value, TableDraft table) {

@@ -2,8 +2,10 @@ package raftcart.scripts;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import raftcart.catalog.CheckConstraint;
@@ -17,12 +19,23 @@ import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Partitioning;
 import raftcart.catalog.Table;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.Name;
 
 /** A table while statements still change it. Names are looked up without regard to case, exact ones first. */
 final class TableDraft {
+    /** Its number among the tables that scripts made, by which it is known under all of its names. */
+    final int id;
+
     ObjectName name;
     final List<Column> columns = new ArrayList<>();
+
+    /** Of each column its number among those that the table had, by which it is known under all of its names. */
+    final List<Integer> ids = new ArrayList<>();
+
+    /** What the rows that were there held in a column that was added, by its number; empty for NULL. */
+    final Map<Integer, Optional<String>> filledWith = new HashMap<>();
+
     Optional<Key> primaryKey = Optional.empty();
     final List<Key> uniqueKeys = new ArrayList<>();
     final List<ForeignKey> foreignKeys = new ArrayList<>();
@@ -32,9 +45,17 @@ final class TableDraft {
     Optional<Partitioning> partitioning = Optional.empty();
     String comment = "";
     long rows;
+    private int columnsMade;
 
-    TableDraft(ObjectName name) {
+    TableDraft(int id, ObjectName name) {
+        this.id = id;
         this.name = name;
+    }
+
+    /** A further column, behind the others. */
+    void add(Column column) {
+        columns.add(column);
+        ids.add(columnsMade++);
     }
 
     /** Divides its rows; parts without names are counted. */
@@ -115,11 +136,30 @@ final class TableDraft {
     /** Takes a column away with all that stands on it. */
     void removeColumn(Name column) {
         String gone = columnName(column);
-        columns.removeIf(c -> c.name().equals(gone));
+        column(column).map(columns::indexOf).ifPresent(i -> {
+            columns.remove((int) i);
+            ids.remove((int) i);
+        });
         primaryKey = primaryKey.filter(k -> !k.columns().contains(gone));
         uniqueKeys.removeIf(k -> k.columns().contains(gone));
         foreignKeys.removeIf(k -> k.columns().contains(gone));
         indexes.removeIf(i -> i.parts().stream().anyMatch(p -> p.column().equals(gone)));
+    }
+
+    /** Puts a column to its place among the others. */
+    void place(AlterAction.PlaceColumn place) {
+        Optional<Column> moved = column(place.column());
+        if (moved.isEmpty()) {
+            return;
+        }
+        Integer number = ids.remove(columns.indexOf(moved.get()));
+        columns.remove(moved.get());
+        int at = place.beside()
+                .flatMap(this::column)
+                .map(c -> columns.indexOf(c) + (place.before() ? 0 : 1))
+                .orElse(place.beside().isPresent() ? columns.size() : 0);
+        columns.add(at, moved.get());
+        ids.add(at, number);
     }
 
     /**

@@ -34,6 +34,7 @@ public final class MariaDbLanguage {
             FeatureSets.with(
                     SqlFeature.NULL_IS_A_DEFAULT,
                     SqlFeature.NUMBERS_BEGIN_WITH_1,
+                    SqlFeature.PLACES_COLUMNS,
                     SqlFeature.LISTED_VALUES_ARE_NUMBERS,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.NUMBERS_HOLD_TRUTH,

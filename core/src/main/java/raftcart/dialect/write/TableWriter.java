@@ -174,9 +174,20 @@ final class TableWriter {
         }
         String head = "ALTER TABLE " + (alter.ifExists() ? "IF EXISTS " : "") + ddl.name(alter.name()) + " ";
         for (AlterAction action : alter.actions()) {
-            statements.add(alter(head, alter.name(), action));
+            if (action instanceof AlterAction.PlaceColumn place && !statements.isEmpty()) {
+                statements.add(statements.remove(statements.size() - 1) + place(place));
+            } else {
+                statements.add(alter(head, alter.name(), action));
+            }
         }
         return String.join(";\n", statements);
+    }
+
+    /** Where a column stands, behind its definition. */
+    private String place(AlterAction.PlaceColumn place) {
+        return place.beside()
+                .map(b -> (place.before() ? " BEFORE " : " AFTER ") + name(b))
+                .orElse(" FIRST");
     }
 
     private String alter(String head, QualifiedName table, AlterAction action) {

@@ -78,8 +78,8 @@ final class AlterParser {
             if (!from.matches(definition.name())) {
                 actions.add(new AlterAction.RenameColumn(from, definition.name()));
             }
-            position(actions);
             actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
+            position(definition.name(), actions);
         } else if (cursor.takeWords("RENAME")) {
             rename(actions);
         } else if (cursor.atWords("COMMENT")) {
@@ -143,20 +143,20 @@ final class AlterParser {
             return;
         }
         if (column || ifNotExists) {
-            actions.add(added(ifNotExists));
-            position(actions);
+            add(ifNotExists, actions);
             return;
         }
         element(actions);
     }
 
-    private AlterAction added(boolean ifNotExists) {
+    private void add(boolean ifNotExists, List<AlterAction> actions) {
         ColumnParser parser = new ColumnParser(parsing);
         ColumnDefinition column = parser.column();
         boolean fills = !parsing.has(GrammarFeature.ADDED_COLUMNS_STAY_NULL)
                 || column.notNull().orElse(false)
                 || parser.fills();
-        return new AlterAction.AddColumn(column, ifNotExists, fills);
+        actions.add(new AlterAction.AddColumn(column, ifNotExists, fills));
+        position(column.name(), actions);
     }
 
     private void element(List<AlterAction> actions) {
@@ -168,8 +168,7 @@ final class AlterParser {
         } else if (constraints.atTableConstraint()) {
             actions.add(new AlterAction.AddConstraint(constraints.tableConstraint()));
         } else {
-            actions.add(added(false));
-            position(actions);
+            add(false, actions);
         }
     }
 
@@ -337,7 +336,7 @@ final class AlterParser {
                                     definition.name(),
                                     definition.identity().get().start().get())
                             : new AlterAction.ChangeColumn(definition.name(), definition));
-            position(actions);
+            position(definition.name(), actions);
         } while (parenthesis && cursor.takeSymbol(","));
         if (parenthesis) {
             cursor.expectSymbol(")");
@@ -345,12 +344,12 @@ final class AlterParser {
     }
 
     /** The place of a column among the others. */
-    private void position(List<AlterAction> actions) {
+    private void position(Name column, List<AlterAction> actions) {
         if (cursor.takeWords("FIRST")) {
-            actions.add(new AlterAction.Physical("FIRST"));
+            actions.add(new AlterAction.PlaceColumn(column, true, Optional.empty()));
         } else if (cursor.takeAny("AFTER", "BEFORE")) {
-            actions.add(new AlterAction.Physical(
-                    cursor.previous().text() + " " + parsing.name().text()));
+            boolean before = cursor.previous().isWord("BEFORE");
+            actions.add(new AlterAction.PlaceColumn(column, before, Optional.of(parsing.name())));
         }
     }
 

@@ -13,6 +13,14 @@ public sealed interface AlterAction {
      */
     record AddColumn(ColumnDefinition column, boolean ifNotExists, boolean fills) implements AlterAction {}
 
+    /**
+     * Where a column stands among the others from now on.
+     *
+     * @param before true for the place before another, false for that behind it
+     * @param beside the other; empty for the first place of all
+     */
+    record PlaceColumn(Name column, boolean before, Optional<Name> beside) implements AlterAction {}
+
     /** A column less. */
     record DropColumn(Name column, boolean ifExists, boolean cascade) implements AlterAction {}
 

@@ -132,7 +132,7 @@ USING (SELECT * FROM TELESCOPE) T
 ON E.TID = T.ID
 WHEN MATCHED AND E.AMT > 5 THEN UPDATE SET AMT = 1, S = 2
 WHEN MATCHED THEN DELETE
-WHEN NOT MATCHED THEN INSERT VALUES (1, T.ID, 0, 0, 0);
+WHEN NOT MATCHED THEN INSERT VALUES (1, T.ID, 0, 0, FALSE);
 UPDATE EV SET (AMT, S) = (SELECT 1, 2) WHERE ID = 1;
 DELETE FROM EV WHERE ID IN (SELECT ID FROM EV LIMIT 10);
 SELECT * FROM EV E, LATERAL (SELECT * FROM TELESCOPE T WHERE T.ID = E.TID) X;
@@ -224,6 +224,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 47:483: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 49:93: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
+-- 56:207: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 61:23: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 64:15: RC0624 check: Sample drawn otherwise
 -- 66:36: RC0605 adapted: Hint left out: WITH RS

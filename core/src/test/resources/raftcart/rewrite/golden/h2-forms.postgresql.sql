@@ -38,7 +38,7 @@ SELECT
     REGEXP_REPLACE(NAME, 'a', 'b', 'g'),
     NAME ~ 'x',
     (EXTRACT(DOW FROM T) + 1),
-    UPPER(ENCODE(NAME, 'hex')),
+    ENCODE(NAME, 'hex'),
     XMLTEXT('x'),
     CSVREAD('x.csv'),
     GENERATE_SERIES(1, 5)
@@ -84,7 +84,9 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 10:151: RC0606 check: Function is not in the dictionary: ARRAY_GET
 -- 10:168: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
 -- 10:214: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
--- 10:326: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
+-- 10:310: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
+-- 10:326: RC0607 check: Function with a difference: small_hex_of_bytes: the value is taken for bytes, its type is not known
+-- 10:326: RC0608 adapted: Function spelled otherwise: RAWTOHEX means small_hex_of_bytes
 -- 10:342: RC0606 check: Function is not in the dictionary: XMLTEXT
 -- 10:356: RC0606 check: Function is not in the dictionary: CSVREAD
 -- 10:374: RC0608 adapted: Function spelled otherwise: SYSTEM_RANGE means series

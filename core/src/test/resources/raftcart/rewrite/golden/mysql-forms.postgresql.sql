@@ -57,6 +57,7 @@ ALTER TABLE telescope ADD FOREIGN KEY (x) REFERENCES o (id);
 ALTER TABLE telescope ALTER COLUMN id RESTART WITH 5;
 DROP INDEX k;
 ALTER TABLE telescope RENAME TO scope;
+ALTER TABLE scope RENAME TO telescope;
 -- RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
 -- ALTER TABLE telescope DROP FOREIGN KEY fk, DROP PRIMARY KEY, ADD PRIMARY KEY (id, name), ORDER BY name
 ALTER TABLE telescope ALTER COLUMN x SET DEFAULT 4;
@@ -206,60 +207,60 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 26:247: RC0606 check: Function is not in the dictionary: ST_GeomFromText
 -- 27:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 28:36: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
--- 28:1: RC0502 adapted: Storage clauses left out: AFTER name
--- 29:1: RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
--- 30:1: RC0502 adapted: Storage clauses left out: CONVERT TO CHARACTER SET utf8mb4
--- 31:1: RC0502 adapted: Storage clauses left out: COMMENT 'c'
--- 31:1: RC0502 adapted: Storage clauses left out: ALGORITHM = INPLACE LOCK = NONE
--- 31:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
--- 32:158: RC0612 check: Comparison may ignore case on one engine: t.name
--- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE
--- 32:1: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
--- 32:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
--- 33:1: RC0609 adapted: Said in other words: the tables get their names one after the other
--- 35:38: RC0605 adapted: Hint left out: USE INDEX ( k )
--- 35:63: RC0612 check: Comparison may ignore case on one engine: a regular expression
--- 36:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
--- 36:14: RC0612 check: Comparison may ignore case on one engine: DISTINCT
--- 36:14: RC0609 adapted: Said in other words: values put together as texts
--- 36:76: RC0612 check: Comparison may ignore case on one engine: DISTINCT
--- 36:76: RC0609 adapted: Said in other words: count_pairs in other words
--- 36:98: RC0614 adapted: Condition made explicit: truth values as numbers
--- 36:114: RC0609 adapted: Said in other words: a choice as CASE
--- 36:110: RC0615 adapted: Division kept: rounded as on the source
--- 36:197: RC0609 adapted: Said in other words: ORDER BY NULL asks for no order
--- 37:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
--- 38:1: RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql
--- 39:248: RC0602 by hand: No counterpart on the target: SOUNDS LIKE
--- 40:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in postgresql
--- 41:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
--- 42:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
--- 44:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
--- 44:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
--- 46:51: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
--- 47:15: RC0602 by hand: No counterpart on the target: UPDATE IGNORE
--- 48:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 49:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
--- 50:59: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
--- 52:37: RC0602 by hand: No counterpart on the target: a full-text search
--- 55:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 55:21: RC0612 check: Comparison may ignore case on one engine: UNION
--- 57:138: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
--- 58:25: RC0602 by hand: No counterpart on the target: a query on one partition
--- 59:13: RC0602 by hand: No counterpart on the target: SELECT INTO variables
--- 60:10: RC0602 by hand: No counterpart on the target: SELECT INTO variables
--- 61:1: RC0602 by hand: No counterpart on the target: LOAD
--- 62:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
--- 63:1: RC0602 by hand: No counterpart on the target: SHOW
--- 64:1: RC0604 adapted: Client command left out: DESCRIBE telescope
--- 65:1: RC0602 by hand: No counterpart on the target: EXPLAIN
--- 66:46: RC0602 by hand: No counterpart on the target: a grant with a password
--- 67:1: RC0627 check: Said in other words, with a difference: app@localhost from any host
--- 68:1: RC0602 by hand: No counterpart on the target: user
--- 69:1: RC0604 adapted: Client command left out: FLUSH PRIVILEGES
--- 71:1: RC0604 adapted: Client command left out: SET autocommit = 0
--- 72:1: RC0602 by hand: No counterpart on the target: assignment to a variable
--- 73:1: RC0602 by hand: No counterpart on the target: the session's variable @out
--- 74:1: RC0603 by hand: Code is not translated: block of code
--- 76:1: RC0603 by hand: Code is not translated: trigger
--- 94:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought
+-- 28:1: RC0627 check: Said in other words, with a difference: x stands elsewhere among the columns, which SELECT * shows
+-- 30:1: RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
+-- 31:1: RC0502 adapted: Storage clauses left out: CONVERT TO CHARACTER SET utf8mb4
+-- 32:1: RC0502 adapted: Storage clauses left out: COMMENT 'c'
+-- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = INPLACE LOCK = NONE
+-- 32:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
+-- 33:158: RC0612 check: Comparison may ignore case on one engine: t.name
+-- 33:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE
+-- 33:1: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
+-- 33:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
+-- 34:1: RC0609 adapted: Said in other words: the tables get their names one after the other
+-- 36:38: RC0605 adapted: Hint left out: USE INDEX ( k )
+-- 36:63: RC0612 check: Comparison may ignore case on one engine: a regular expression
+-- 37:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
+-- 37:14: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 37:14: RC0609 adapted: Said in other words: values put together as texts
+-- 37:76: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 37:76: RC0609 adapted: Said in other words: count_pairs in other words
+-- 37:98: RC0614 adapted: Condition made explicit: truth values as numbers
+-- 37:114: RC0609 adapted: Said in other words: a choice as CASE
+-- 37:110: RC0615 adapted: Division kept: rounded as on the source
+-- 37:197: RC0609 adapted: Said in other words: ORDER BY NULL asks for no order
+-- 38:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
+-- 39:1: RC0602 by hand: No counterpart on the target: the function convert_base with 3 argument(s) has no counterpart in postgresql
+-- 40:248: RC0602 by hand: No counterpart on the target: SOUNDS LIKE
+-- 41:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in postgresql
+-- 42:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
+-- 43:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
+-- 45:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 45:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
+-- 47:51: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
+-- 48:15: RC0602 by hand: No counterpart on the target: UPDATE IGNORE
+-- 49:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
+-- 50:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
+-- 51:59: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
+-- 53:37: RC0602 by hand: No counterpart on the target: a full-text search
+-- 56:75: RC0611 adapted: NULLs sorted as on the source: NULLs first
+-- 56:21: RC0612 check: Comparison may ignore case on one engine: UNION
+-- 58:138: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
+-- 59:25: RC0602 by hand: No counterpart on the target: a query on one partition
+-- 60:13: RC0602 by hand: No counterpart on the target: SELECT INTO variables
+-- 61:10: RC0602 by hand: No counterpart on the target: SELECT INTO variables
+-- 62:1: RC0602 by hand: No counterpart on the target: LOAD
+-- 63:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
+-- 64:1: RC0602 by hand: No counterpart on the target: SHOW
+-- 65:1: RC0604 adapted: Client command left out: DESCRIBE telescope
+-- 66:1: RC0602 by hand: No counterpart on the target: EXPLAIN
+-- 67:46: RC0602 by hand: No counterpart on the target: a grant with a password
+-- 68:1: RC0627 check: Said in other words, with a difference: app@localhost from any host
+-- 69:1: RC0602 by hand: No counterpart on the target: user
+-- 70:1: RC0604 adapted: Client command left out: FLUSH PRIVILEGES
+-- 72:1: RC0604 adapted: Client command left out: SET autocommit = 0
+-- 73:1: RC0602 by hand: No counterpart on the target: assignment to a variable
+-- 74:1: RC0602 by hand: No counterpart on the target: the session's variable @out
+-- 75:1: RC0603 by hand: Code is not translated: block of code
+-- 77:1: RC0603 by hand: Code is not translated: trigger
+-- 95:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought

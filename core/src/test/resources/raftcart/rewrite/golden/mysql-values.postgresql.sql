@@ -322,7 +322,7 @@ BEGIN;
 -- 63:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
 -- 64:1: RC0609 adapted: Said in other words: a change with an outer join by the keys of the rows
 -- 66:30: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
--- 66:1: RC0502 adapted: Storage clauses left out: AFTER a
+-- 66:1: RC0627 check: Said in other words, with a difference: z stands elsewhere among the columns, which SELECT * shows
 -- 67:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 70:1: RC0604 adapted: Client command left out: SET NAMES utf8mb4
 -- 71:1: RC0604 adapted: Client command left out: LOCK TABLES x WRITE

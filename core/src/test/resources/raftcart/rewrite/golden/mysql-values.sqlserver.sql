@@ -284,7 +284,7 @@ BEGIN TRANSACTION;
 -- 62:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 63:1: RC0602 by hand: No counterpart on the target: a DELETE from several tables
 -- 66:30: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
--- 66:1: RC0502 adapted: Storage clauses left out: AFTER a
+-- 66:1: RC0627 check: Said in other words, with a difference: z stands elsewhere among the columns, which SELECT * shows
 -- 67:1: RC0403 adapted: Index on the beginning of a column: the whole column
 -- 69:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 70:1: RC0604 adapted: Client command left out: SET NAMES utf8mb4

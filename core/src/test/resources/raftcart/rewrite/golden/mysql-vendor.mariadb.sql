@@ -121,10 +121,11 @@ CREATE INDEX k9 ON star (a);
 ALTER TABLE star ADD PRIMARY KEY (star_id);
 ALTER TABLE star ADD CONSTRAINT u UNIQUE (a);
 ALTER TABLE star RENAME COLUMN a TO b;
-ALTER TABLE star MODIFY COLUMN b varchar(10) DEFAULT 'x' NOT NULL COMMENT 'c';
+ALTER TABLE star MODIFY COLUMN b varchar(10) DEFAULT 'x' NOT NULL COMMENT 'c' AFTER z;
 ALTER TABLE star DROP FOREIGN KEY fk1;
 ALTER TABLE star DROP INDEX k9;
 ALTER TABLE star RENAME TO star2;
+ALTER TABLE star2 RENAME TO star;
 CREATE INDEX part_of_name ON star (name(10));
 CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
 -- RC0602 by hand: No counterpart on the target: SOURCE
@@ -193,19 +194,18 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 99:1: RC0603 by hand: Code is not translated: procedure
 -- 113:1: RC0603 by hand: Code is not translated: event
 -- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
--- 117:1: RC0502 adapted: Storage clauses left out: AFTER z
 -- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
--- 120:1: RC0602 by hand: No counterpart on the target: SOURCE
--- 121:1: RC0604 adapted: Client command left out: flush binary logs
--- 122:1: RC0602 by hand: No counterpart on the target: LOAD
--- 123:50: RC0602 by hand: No counterpart on the target: a grant with a password
--- 124:1: RC0602 by hand: No counterpart on the target: user
--- 125:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
--- 128:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
--- 129:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
--- 130:1: RC0602 by hand: No counterpart on the target: SHOW
--- 131:1: RC0604 adapted: Client command left out: describe star
--- 132:1: RC0602 by hand: No counterpart on the target: EXPLAIN
--- 133:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
--- 135:1: RC0602 by hand: No counterpart on the target: an assignment inside of an expression cannot be said in mariadb
--- 138:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT
+-- 121:1: RC0602 by hand: No counterpart on the target: SOURCE
+-- 122:1: RC0604 adapted: Client command left out: flush binary logs
+-- 123:1: RC0602 by hand: No counterpart on the target: LOAD
+-- 124:50: RC0602 by hand: No counterpart on the target: a grant with a password
+-- 125:1: RC0602 by hand: No counterpart on the target: user
+-- 126:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
+-- 129:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- 130:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
+-- 131:1: RC0602 by hand: No counterpart on the target: SHOW
+-- 132:1: RC0604 adapted: Client command left out: describe star
+-- 133:1: RC0602 by hand: No counterpart on the target: EXPLAIN
+-- 134:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
+-- 136:1: RC0602 by hand: No counterpart on the target: an assignment inside of an expression cannot be said in mariadb
+-- 139:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT

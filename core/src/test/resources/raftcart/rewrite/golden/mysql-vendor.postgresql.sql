@@ -139,6 +139,7 @@ ALTER TABLE star DROP CONSTRAINT fk1;
 COMMENT ON COLUMN star.b IS 'c';
 DROP INDEX k9;
 ALTER TABLE star RENAME TO star2;
+ALTER TABLE star2 RENAME TO star;
 CREATE INDEX part_of_name ON star ((SUBSTR(name, 1, 10)));
 CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
 -- RC0602 by hand: No counterpart on the target: SOURCE
@@ -246,25 +247,25 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 99:1: RC0603 by hand: Code is not translated: procedure
 -- 113:1: RC0603 by hand: Code is not translated: event
 -- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
--- 117:1: RC0502 adapted: Storage clauses left out: AFTER z
+-- 117:1: RC0627 check: Said in other words, with a difference: b stands elsewhere among the columns, which SELECT * shows
 -- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
--- 118:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
--- 119:31: RC0612 check: Comparison may ignore case on one engine: GROUP BY
--- 120:1: RC0602 by hand: No counterpart on the target: SOURCE
--- 121:1: RC0604 adapted: Client command left out: flush binary logs
--- 122:1: RC0602 by hand: No counterpart on the target: LOAD
--- 123:50: RC0602 by hand: No counterpart on the target: a grant with a password
--- 124:1: RC0602 by hand: No counterpart on the target: user
--- 125:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
--- 128:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
--- 129:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
--- 130:1: RC0602 by hand: No counterpart on the target: SHOW
--- 131:1: RC0604 adapted: Client command left out: describe star
--- 132:1: RC0602 by hand: No counterpart on the target: EXPLAIN
--- 133:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
--- 134:1: RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
--- 135:1: RC0602 by hand: No counterpart on the target: the session's variable @row
--- 136:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
--- 136:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (star_id)
+-- 119:1: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
+-- 120:31: RC0612 check: Comparison may ignore case on one engine: GROUP BY
+-- 121:1: RC0602 by hand: No counterpart on the target: SOURCE
+-- 122:1: RC0604 adapted: Client command left out: flush binary logs
+-- 123:1: RC0602 by hand: No counterpart on the target: LOAD
+-- 124:50: RC0602 by hand: No counterpart on the target: a grant with a password
+-- 125:1: RC0602 by hand: No counterpart on the target: user
+-- 126:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
+-- 129:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- 130:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
+-- 131:1: RC0602 by hand: No counterpart on the target: SHOW
+-- 132:1: RC0604 adapted: Client command left out: describe star
+-- 133:1: RC0602 by hand: No counterpart on the target: EXPLAIN
+-- 134:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
+-- 135:1: RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
+-- 136:1: RC0602 by hand: No counterpart on the target: the session's variable @row
+-- 137:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 137:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (star_id)
--- 138:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT
+-- 138:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (star_id)
+-- 139:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT

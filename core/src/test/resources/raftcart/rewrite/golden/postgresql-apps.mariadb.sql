@@ -167,6 +167,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 6:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
 -- 6:36: RC0615 adapted: Division kept: an average with all of its digits
 -- 6:94: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 7:8: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 8:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
 -- 9:14: RC0615 adapted: Division kept: with more digits than the target gives by itself
@@ -175,7 +176,9 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 10:19: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 10:27: RC0615 adapted: Division kept: without a fraction
 -- 11:59: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
+-- 12:32: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 12:66: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is %Y-%m-%d %H:%i
+-- 12:91: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
 -- 13:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 14:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
@@ -196,6 +199,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
+-- 29:127: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
 -- 30:72: RC0614 adapted: Condition made explicit: t beside a truth value
 -- 31:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words

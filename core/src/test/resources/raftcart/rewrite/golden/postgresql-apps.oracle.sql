@@ -164,6 +164,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 5:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 6:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 6:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
+-- 7:8: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:58: RC0609 adapted: Said in other words: the expression for its place in GROUP BY
 -- 8:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in oracle
@@ -171,6 +172,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 10:10: RC0615 adapted: Division kept: without a fraction
 -- 10:27: RC0615 adapted: Division kept: without a fraction
 -- 11:45: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
+-- 12:32: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
+-- 12:91: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 12:91: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
 -- 13:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
@@ -195,6 +198,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 28:92: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
+-- 29:127: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
 -- 30:12: RC0614 adapted: Condition made explicit: a condition as a value
 -- 30:23: RC0614 adapted: Condition made explicit: a condition as a value

@@ -55,7 +55,7 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 9:5: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 10:5: RC0115 check: Array becomes a JSON array: tags: array as CLOB
 -- 15:1: RC0502 adapted: Storage clauses left out: OWNER TO keeper
--- 23:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 20:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 24:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in h2
 -- 27:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 28:1: RC0602 by hand: No counterpart on the target: an upsert of this form

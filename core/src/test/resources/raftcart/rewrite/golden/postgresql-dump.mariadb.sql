@@ -57,7 +57,7 @@ FROM star;
 -- 15:1: RC0502 adapted: Storage clauses left out: OWNER TO keeper
 -- 1:1: RC0609 adapted: Said in other words: a key for id, which is numbered, of public.star
 -- 16:1: RC0609 adapted: Said in other words: the schema public is left out
--- 23:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 20:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 23:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 24:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
 -- 25:1: RC0609 adapted: Said in other words: the schema public is left out

@@ -61,7 +61,7 @@ FROM star;
 -- 6:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 15:1: RC0502 adapted: Storage clauses left out: OWNER TO keeper
 -- 16:1: RC0602 by hand: No counterpart on the target: a column that becomes numbered cannot be said in oracle
--- 23:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 20:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 23:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 24:1: RC0407 check: Partial index covers all rows: all rows are indexed
 -- 24:1: RC0609 adapted: Said in other words: the schema public is left out

@@ -183,8 +183,8 @@ CREATE DATABASE s;
 -- 35:1: RC0602 by hand: No counterpart on the target: policy
 -- 36:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 37:1: RC0604 adapted: Client command left out: COMMENT ON FUNCTION
--- 42:1: RC0609 adapted: Said in other words: lines of data as INSERT
--- 42:1: RC0610 check: Types are not known: all values of the rows as texts
+-- 39:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 39:1: RC0610 check: Types are not known: all values of the rows as texts
 -- 42:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 43:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 44:1: RC0626 check: Right in other words: rights on the default schema are left out

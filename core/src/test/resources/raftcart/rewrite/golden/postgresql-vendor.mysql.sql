@@ -245,8 +245,8 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 134:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 142:1: RC0609 adapted: Said in other words: numbers of a sequence as a column that is numbered
 -- 142:1: RC0609 adapted: Said in other words: the schema public is left out
--- 147:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 150:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 151:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 152:1: RC0609 adapted: Said in other words: the numbers of actor.actor_id

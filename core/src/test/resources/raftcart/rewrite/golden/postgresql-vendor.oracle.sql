@@ -248,8 +248,8 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 133:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 134:1: RC0602 by hand: No counterpart on the target: a column that becomes numbered cannot be said in oracle
 -- 142:1: RC0609 adapted: Said in other words: the schema public is left out
--- 147:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 150:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 151:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 152:1: RC0609 adapted: Said in other words: the schema public is left out

@@ -248,8 +248,8 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 133:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 134:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in sqlserver
 -- 142:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 147:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 150:1: RC0609 adapted: Said in other words: lines of data as INSERT
+-- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
 -- 150:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 151:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them

@@ -130,16 +130,16 @@ FROM (
         s,
         tx,
         dbl,
-        z,
+        zz,
         y,
         SUM(CASE WHEN name = 'a' THEN f END) AS a,
         SUM(CASE WHEN name = 'b' THEN f END) AS b
     FROM telescope
-    GROUP BY id, active, created, ltz, tz, d, t, doc, o, a, g, bin, s, tx, dbl, z, y
+    GROUP BY id, active, created, ltz, tz, d, t, doc, o, a, g, bin, s, tx, dbl, zz, y
 ) p (id, a, b);
 SELECT *
 FROM (
-    SELECT id, name, active, created, ltz, tz, d, t, doc, o, a, g, bin, s, tx, z, y, 'f' AS k, f AS v
+    SELECT id, name, active, created, ltz, tz, d, t, doc, o, a, g, bin, s, tx, zz, y, 'f' AS k, f AS v
     FROM telescope
     WHERE f IS NOT NULL
     UNION ALL
@@ -159,7 +159,7 @@ FROM (
         bin,
         s,
         tx,
-        z,
+        zz,
         y,
         'dbl' AS k,
         dbl AS v

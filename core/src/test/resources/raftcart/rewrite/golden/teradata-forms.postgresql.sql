@@ -85,6 +85,7 @@ CREATE UNIQUE INDEX uix ON telescope (code);
 -- CREATE MACRO m (a INTEGER) AS (SELECT * FROM telescope WHERE telescope_id = :a;)
 CALL m(5);
 ALTER TABLE telescope RENAME TO scope;
+ALTER TABLE scope RENAME TO telescope;
 ALTER TABLE telescope ADD COLUMN z integer;
 ALTER TABLE telescope DROP COLUMN b;
 ALTER TABLE telescope ADD COLUMN q character varying(10);
@@ -172,27 +173,27 @@ FROM telescope;
 -- 49:1: RC0604 adapted: Client command left out: COLLECT STATS ON telescope INDEX ( telescope_id )
 -- 54:1: RC0602 by hand: No counterpart on the target: join
 -- 55:1: RC0603 by hand: Code is not translated: macro
--- 59:1: RC0604 adapted: Client command left out: DROP STATISTICS
--- 63:1: RC0605 adapted: Hint left out: LOCKING TABLE telescope FOR ACCESS
--- 64:1: RC0604 adapted: Client command left out: HELP TABLE telescope
--- 65:1: RC0602 by hand: No counterpart on the target: SHOW
--- 68:50: RC0607 check: Function with a difference: instant_in_zone: the instant is the same, but it is shown in the zone of the session
--- 68:92: RC0606 check: Function is not in the dictionary: SESSION
--- 68:101: RC0606 check: Function is not in the dictionary: ACCOUNT
--- 68:110: RC0606 check: Function is not in the dictionary: PROFILE
--- 69:8: RC0607 check: Function with a difference: split_part: the source passes over empty parts, and takes each character for a separator
--- 69:8: RC0608 adapted: Function spelled otherwise: STRTOK means split_part
--- 69:30: RC0606 check: Function is not in the dictionary: REGEXP_REPLACE with these 6 argument(s)
--- 69:68: RC0606 check: Function is not in the dictionary: REGEXP_SIMILAR
--- 69:100: RC0606 check: Function is not in the dictionary: HASHROW
--- 69:115: RC0606 check: Function is not in the dictionary: RANDOM
--- 69:129: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
--- 69:155: RC0609 adapted: Said in other words: decode in other words
--- 69:176: RC0609 adapted: Said in other words: greatest in other words
--- 69:191: RC0609 adapted: Said in other words: if_null_else in other words
--- 69:211: RC0612 check: Comparison may ignore case on one engine: locate
--- 69:211: RC0608 adapted: Function spelled otherwise: INSTR means locate
--- 69:285: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
--- 69:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01
--- 70:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
--- 71:1: RC0604 adapted: Client command left out: .LOGOFF
+-- 60:1: RC0604 adapted: Client command left out: DROP STATISTICS
+-- 64:1: RC0605 adapted: Hint left out: LOCKING TABLE telescope FOR ACCESS
+-- 65:1: RC0604 adapted: Client command left out: HELP TABLE telescope
+-- 66:1: RC0602 by hand: No counterpart on the target: SHOW
+-- 69:50: RC0607 check: Function with a difference: instant_in_zone: the instant is the same, but it is shown in the zone of the session
+-- 69:92: RC0606 check: Function is not in the dictionary: SESSION
+-- 69:101: RC0606 check: Function is not in the dictionary: ACCOUNT
+-- 69:110: RC0606 check: Function is not in the dictionary: PROFILE
+-- 70:8: RC0607 check: Function with a difference: split_part: the source passes over empty parts, and takes each character for a separator
+-- 70:8: RC0608 adapted: Function spelled otherwise: STRTOK means split_part
+-- 70:30: RC0606 check: Function is not in the dictionary: REGEXP_REPLACE with these 6 argument(s)
+-- 70:68: RC0606 check: Function is not in the dictionary: REGEXP_SIMILAR
+-- 70:100: RC0606 check: Function is not in the dictionary: HASHROW
+-- 70:115: RC0606 check: Function is not in the dictionary: RANDOM
+-- 70:129: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
+-- 70:155: RC0609 adapted: Said in other words: decode in other words
+-- 70:176: RC0609 adapted: Said in other words: greatest in other words
+-- 70:191: RC0609 adapted: Said in other words: if_null_else in other words
+-- 70:211: RC0612 check: Comparison may ignore case on one engine: locate
+-- 70:211: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 70:285: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
+-- 70:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01
+-- 71:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
+-- 72:1: RC0604 adapted: Client command left out: .LOGOFF

@@ -55,6 +55,7 @@ CREATE JOIN INDEX ji AS SELECT name FROM telescope PRIMARY INDEX (name);
 CREATE MACRO m (a INTEGER) AS (SELECT * FROM telescope WHERE telescope_id = :a;);
 EXEC m(5);
 RENAME TABLE telescope TO scope;
+RENAME TABLE scope TO telescope;
 ALTER TABLE telescope ADD z INTEGER, DROP b, ADD q VARCHAR(10);
 DROP STATISTICS ON telescope;
 GRANT SELECT ON kestrel TO app;
