@@ -35,7 +35,9 @@ public final class Knowledge {
     private final Set<String> writtenIndexes = new HashSet<>();
     private final Map<String, QualifiedName> temporary = new HashMap<>();
     private final Map<String, Name> addresses = new HashMap<>();
-    private final KnownDefinitions definitions = new KnownDefinitions();
+    private final Map<String, List<String>> keysOf = new HashMap<>();
+    private Optional<String> current = Optional.empty();
+    private final KnownDefinitions definitions = new KnownDefinitions(this::key);
 
     /**
      * A column that the engine numbers.
@@ -140,12 +142,34 @@ public final class Knowledge {
     /** All tables. */
     List<KnownTable.Named> tables() {
         return tables.entrySet().stream()
-                .map(e -> new KnownTable.Named(e.getKey(), e.getValue()))
+                .map(e -> new KnownTable.Named(e.getKey().substring(e.getKey().lastIndexOf('.') + 1), e.getValue()))
                 .toList();
     }
 
-    private static String key(QualifiedName name) {
+    private static String lastKey(QualifiedName name) {
         return name.last().text().toLowerCase(Locale.ROOT);
+    }
+
+    /** By which a table is looked up: its schema counts where a script has several tables of the name. */
+    private String key(QualifiedName name) {
+        List<String> all = keysOf.getOrDefault(lastKey(name), List.of());
+        String full = fullKey(name);
+        if (all.isEmpty() || all.contains(full)) {
+            return full;
+        }
+        return name.parts().size() == 1 ? all.get(all.size() - 1) : all.contains(lastKey(name)) ? lastKey(name) : full;
+    }
+
+    /** Tables without a schema are in this one from now on. */
+    void use(Name schema) {
+        current = Optional.of(schema.text().toLowerCase(Locale.ROOT));
+    }
+
+    private String fullKey(QualifiedName name) {
+        int parts = name.parts().size();
+        Optional<String> schema =
+                parts > 1 ? Optional.of(name.parts().get(parts - 2).text().toLowerCase(Locale.ROOT)) : current;
+        return schema.map(c -> c + "." + lastKey(name)).orElse(lastKey(name));
     }
 
     /** The table of this name, in whichever schema. */
@@ -155,8 +179,13 @@ public final class Knowledge {
 
     /** Remembers a table. */
     public void add(QualifiedName name, List<KnownColumn> columns, List<List<Name>> keys) {
+        keysOf.computeIfAbsent(lastKey(name), k -> new ArrayList<>()).remove(fullKey(name));
+        keysOf.get(lastKey(name)).add(fullKey(name));
         tables.put(key(name), KnownTable.of(columns, keys));
         addresses.remove(key(name));
+        numbered.remove(key(name));
+        computed.remove(key(name));
+        reordered.remove(key(name));
         forgetIndexes(name);
     }
 
@@ -219,27 +248,32 @@ public final class Knowledge {
         return reordered.contains(key(table));
     }
 
-    /** Another name for a table. */
+    /** Another name for a table, which stays in its schema unless that is named as well. */
     void renameTable(QualifiedName from, QualifiedName to) {
-        moved(tables, from, to);
-        moved(computed, from, to);
-        moved(addresses, from, to);
-        moved(temporary, from, to);
-        moved(numbered, from, to);
-        numbered(to).ifPresent(n -> numbered.put(key(to), new Numbered(to, n.column(), n.start(), n.highest())));
-        if (reordered.remove(key(from))) {
-            reordered.add(key(to));
-        }
-        List<KnownIndex> own = List.copyOf(indexesOf.getOrDefault(key(from), List.of()));
+        String old = key(from);
+        int dot = old.indexOf('.');
+        String now = to.parts().size() == 1 && dot >= 0 ? old.substring(0, dot + 1) + lastKey(to) : fullKey(to);
+        List<KnownIndex> own = List.copyOf(indexesOf.getOrDefault(old, List.of()));
         own.forEach(this::removeIndex);
+        keysOf.getOrDefault(lastKey(from), new ArrayList<>()).remove(old);
+        keysOf.computeIfAbsent(lastKey(to), k -> new ArrayList<>()).add(now);
+        moved(tables, old, now);
+        moved(computed, old, now);
+        moved(addresses, old, now);
+        moved(temporary, old, now);
+        moved(numbered, old, now);
+        numbered(to).ifPresent(n -> numbered.put(now, new Numbered(to, n.column(), n.start(), n.highest())));
+        if (reordered.remove(old)) {
+            reordered.add(now);
+        }
         own.forEach(i -> addIndex(new KnownIndex(i.name(), to, i.written(), i.key())));
-        definitions.rename(from, to);
+        definitions.rename(old, now);
     }
 
-    private static <T> void moved(Map<String, T> map, QualifiedName from, QualifiedName to) {
-        T value = map.remove(key(from));
+    private static <T> void moved(Map<String, T> map, String from, String to) {
+        T value = map.remove(from);
         if (value != null) {
-            map.put(key(to), value);
+            map.put(to, value);
         }
     }
 
@@ -264,6 +298,7 @@ public final class Knowledge {
         reordered.remove(key(table));
         temporary.remove(key(table));
         forgetIndexes(table);
+        keysOf.getOrDefault(lastKey(table), new ArrayList<>()).remove(key(table));
     }
 
     /** Remembers a column that is computed of others. */
@@ -309,9 +344,9 @@ public final class Knowledge {
     }
 
     void addIndex(KnownIndex index) {
-        indexes.computeIfAbsent(key(index.name()), k -> new ArrayList<>()).add(index);
+        indexes.computeIfAbsent(lastKey(index.name()), k -> new ArrayList<>()).add(index);
         indexesOf.computeIfAbsent(key(index.table()), k -> new ArrayList<>()).add(index);
-        writtenIndexes.add(key(index.written()));
+        writtenIndexes.add(lastKey(index.written()));
     }
 
     /** The index or key of this name on this table, if a script made one. */
@@ -329,33 +364,33 @@ public final class Knowledge {
 
     /** True for a name that an index or key of the target has. */
     boolean isIndexOfTarget(QualifiedName written) {
-        return writtenIndexes.contains(key(written));
+        return writtenIndexes.contains(lastKey(written));
     }
 
     void removeIndex(KnownIndex index) {
-        List<KnownIndex> all = indexes.getOrDefault(key(index.name()), new ArrayList<>());
+        List<KnownIndex> all = indexes.getOrDefault(lastKey(index.name()), new ArrayList<>());
         all.remove(index);
         indexesOf.getOrDefault(key(index.table()), new ArrayList<>()).remove(index);
-        writtenIndexes.remove(key(index.written()));
+        writtenIndexes.remove(lastKey(index.written()));
     }
 
     /** Remembers an enumeration. */
     public void addEnumeration(QualifiedName name, List<String> values) {
-        enumerations.put(key(name), values);
+        enumerations.put(lastKey(name), values);
     }
 
     /** Remembers a domain. */
     void addDomain(DdlStatement.CreateDomain domain) {
-        domains.put(key(domain.name()), domain);
+        domains.put(lastKey(domain.name()), domain);
     }
 
     /** Remembers a sequence. */
     void addSequence(QualifiedName name) {
-        sequences.add(key(name));
+        sequences.add(lastKey(name));
     }
 
     boolean isSequence(QualifiedName name) {
-        return sequences.contains(key(name));
+        return sequences.contains(lastKey(name));
     }
 
     /** Remembers that there is a routine of this name. */
@@ -364,7 +399,7 @@ public final class Knowledge {
     }
 
     boolean isRoutine(QualifiedName name) {
-        return routines.contains(key(name));
+        return routines.contains(lastKey(name));
     }
 
     private static String lastWord(TypeName type) {

@@ -142,8 +142,11 @@ final class StatementAdapter {
                     (meaning ? "left out, though it changes what statements mean: " : "") + command.text());
             return List.of();
         }
-        if (statement instanceof Statement.UseSchema use && !adapter.same()) {
-            return use(use);
+        if (statement instanceof Statement.UseSchema use) {
+            if (!use.database() || adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS)) {
+                adapter.knowledge.use(use.schema());
+            }
+            return adapter.same() ? List.of(use) : use(use);
         }
         if (statement instanceof Statement.Transaction t
                 && t.kind() == Statement.Transaction.Kind.BEGIN
