@@ -35,6 +35,14 @@ public interface TypeTable {
     }
 
     /**
+     * For engines whose floating-point types are decimal ones in disguise: the names of types, each with the decimal digits
+     * that it holds where its precision is not said. Empty elsewhere.
+     */
+    default Map<String, Integer> decimalFloats() {
+        return Map.of();
+    }
+
+    /**
      * For engines whose whole numbers are decimal ones: the names of types, each with the number of digits up to which a
      * column of it without a fraction holds whole numbers for all that is known. Empty elsewhere.
      */

@@ -26,7 +26,8 @@ import raftcart.type.ValueChoices;
 /**
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
- * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost.
+ * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost,
+ * {@code beyond} how many digits of a number are kept. {@code decimal floats} names types that hold more digits than a double.
  * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
  * {@code renewed} names the types whose values the engine gives itself, and again at every change of a row.
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
@@ -35,8 +36,8 @@ import raftcart.type.ValueChoices;
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
-    /** The digits that an asterisk in their place stands for. */
-    private static final int MOST_DIGITS = 38;
+    /** Types that hold so many digits count as exact for numbers without a precision. */
+    private static final int EXACT_DIGITS = 38;
 
     private static final Set<String> READ =
             Set.of(("binary bits blob bool bytes char date decimal enum fixed float float32 float64 int16 int24 "
@@ -52,6 +53,7 @@ public final class YamlTypes implements TypeTable {
     private final Map<String, JsonNode> write = new HashMap<>();
 
     private final Map<String, Integer> wholeColumns = new HashMap<>();
+    private final Map<String, Integer> decimalFloats = new HashMap<>();
     private final Set<String> renewed = new HashSet<>();
 
     private Optional<Pattern> neutralCollations = Optional.empty();
@@ -78,22 +80,11 @@ public final class YamlTypes implements TypeTable {
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
                 types.wholeColumns.putAll(base.wholeColumns);
+                types.decimalFloats.putAll(base.decimalFloats);
                 types.renewed.addAll(base.renewed);
                 types.neutralCollations = base.neutralCollations;
             }
-            if (document.has("neutral collations")) {
-                types.neutralCollations = Optional.of(Pattern.compile(
-                        "(?i)" + document.get("neutral collations").asText()));
-            }
-            if (document.has("exact texts")) {
-                types.exactTexts = Optional.of(document.get("exact texts").asText());
-            }
-            document.path("renewed").forEach(n -> types.renewed.add(n.asText()));
-            document.path("whole columns")
-                    .properties()
-                    .forEach(
-                            f -> types.wholeColumns.put(f.getKey(), f.getValue().asInt()));
-            types.unsignedNumbers |= document.path("unsigned numbers").asBoolean();
+            types.traits(document);
             document.path("read").properties().forEach(f -> {
                 checked(file, f.getKey(), f.getValue().asText().split("[ ,]+")[0], READ);
                 types.read.put(f.getKey(), f.getValue());
@@ -110,6 +101,25 @@ public final class YamlTypes implements TypeTable {
             throw new PlanException(file + ": " + e.getMessage(), "Mend the YAML.", e);
         }
         return types;
+    }
+
+    /** What the table says of the dialect beside its types. */
+    private void traits(JsonNode document) {
+        if (document.has("neutral collations")) {
+            neutralCollations = Optional.of(
+                    Pattern.compile("(?i)" + document.get("neutral collations").asText()));
+        }
+        if (document.has("exact texts")) {
+            exactTexts = Optional.of(document.get("exact texts").asText());
+        }
+        document.path("renewed").forEach(n -> renewed.add(n.asText()));
+        document.path("decimal floats")
+                .properties()
+                .forEach(f -> decimalFloats.put(f.getKey(), f.getValue().asInt()));
+        document.path("whole columns")
+                .properties()
+                .forEach(f -> wholeColumns.put(f.getKey(), f.getValue().asInt()));
+        unsignedNumbers |= document.path("unsigned numbers").asBoolean();
     }
 
     private static void checked(String file, String entry, String kind, Set<String> kinds) {
@@ -160,6 +170,11 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public Map<String, Integer> decimalFloats() {
+                return base.decimalFloats();
+            }
+
+            @Override
             public Optional<String> exactTexts() {
                 return YamlTypes.this.exactTexts.or(base::exactTexts);
             }
@@ -195,6 +210,11 @@ public final class YamlTypes implements TypeTable {
     }
 
     @Override
+    public Map<String, Integer> decimalFloats() {
+        return Collections.unmodifiableMap(decimalFloats);
+    }
+
+    @Override
     public LogicalType read(TypeName name) {
         if (name.array()) {
             return new LogicalType.Array(read(name.element()));
@@ -203,67 +223,13 @@ public final class YamlTypes implements TypeTable {
         if (entry == null) {
             return new LogicalType.Opaque(name.name(), false);
         }
-        String[] words = entry.asText().split("[ ,]+");
-        return kind(words, name);
-    }
-
-    private LogicalType kind(String[] words, TypeName name) {
-        int first = name.parameter(0, words.length > 1 ? Integer.parseInt(words[1]) : 0);
-        int second = name.parameter(1, words.length > 2 ? Integer.parseInt(words[2]) : 0);
-        return switch (words[0]) {
-            case "bool" -> new LogicalType.Bool();
-            case "int8" -> new LogicalType.Int(8, false);
-            case "uint8" -> new LogicalType.Int(8, true);
-            case "int16" -> new LogicalType.Int(16, false);
-            case "uint16" -> new LogicalType.Int(16, true);
-            case "int24" -> new LogicalType.Int(24, false);
-            case "int32" -> new LogicalType.Int(32, false);
-            case "uint32" -> new LogicalType.Int(32, true);
-            case "int64" -> new LogicalType.Int(64, false);
-            case "uint64" -> new LogicalType.Int(64, true);
-            case "fixed" -> new LogicalType.Decimal(Integer.parseInt(words[1]), Integer.parseInt(words[2]), false);
-            case "number" -> new LogicalType.Decimal(0, 0, false);
-            case "uint24" -> new LogicalType.Int(24, true);
-            case "decimal" -> decimal(first, second);
-            case "float32" -> new LogicalType.Floating(32);
-            case "float64" -> new LogicalType.Floating(64);
-            case "float" -> new LogicalType.Floating(first > 0 && first <= 24 ? 32 : 64);
-            case "char" -> new LogicalType.Char(Math.max(1, first));
-            case "varchar" -> first <= 0 ? new LogicalType.Text(0) : new LogicalType.Varchar(first);
-            case "text" -> new LogicalType.Text(0);
-            case "binary" -> new LogicalType.Binary(Math.max(1, first));
-            case "varbinary" -> first <= 0 ? new LogicalType.Blob(0) : new LogicalType.Varbinary(first);
-            case "blob" -> new LogicalType.Blob(0);
-            case "bits" -> new LogicalType.Bits(Math.max(1, first), false);
-            case "varbits" -> new LogicalType.Bits(first, true);
-            case "date" -> new LogicalType.Date();
-            case "time" -> new LogicalType.Time(first, false);
-            case "timetz" -> new LogicalType.Time(first, true);
-            case "timestamp" -> new LogicalType.Timestamp(first, false);
-            case "timestamptz" -> new LogicalType.Timestamp(first, true);
-            case "seconds" -> new LogicalType.Timestamp(0, false);
-            case "year" -> new LogicalType.Year();
-            case "json" -> new LogicalType.Json(false);
-            case "uuid" -> new LogicalType.Uuid();
-            case "enum" -> new LogicalType.Enumeration("", name.values());
-            case "set" -> new LogicalType.Members(name.values());
-            default -> new LogicalType.Opaque(name.name(), words[0].equals("bytes"));
-        };
-    }
-
-    /** A scale beyond the precision, or below zero, has no twin elsewhere: the digits are those that hold the values. */
-    private static LogicalType decimal(int precision, int scale) {
-        int most = precision == TypeName.MAX ? MOST_DIGITS : precision;
-        int digits = Math.max(most - Math.min(scale, 0), scale);
-        return most == 0
-                ? new LogicalType.Decimal(0, 0, false)
-                : new LogicalType.Decimal(digits, Math.max(scale, 0), false);
+        return KindReader.read(entry.asText().split("[ ,]+"), name);
     }
 
     @Override
     public TypeChoice choose(LogicalType type, ColumnUse use) {
         JsonNode inKey = write.get("text in key");
-        if (use.keyColumns() > 0 && type instanceof LogicalType.Text && inKey != null) {
+        if (use.keyColumns() > 0 && inKey != null && isLongText(type)) {
             String sql = inKey.asText();
             return TypeChoice.of(sql, type).note(FindingCode.TEXT_KEY_LENGTH, sql);
         }
@@ -271,38 +237,78 @@ public final class YamlTypes implements TypeTable {
         if (shared.isPresent()) {
             return shared.get();
         }
-        JsonNode wideKey = write.get("uint64 in identity");
-        if (use.identity() && wideKey != null && type instanceof LogicalType.Int i && i.unsigned() && i.bits() == 64) {
-            return TypeChoice.of(wideKey.asText(), new LogicalType.Int(64, false))
-                    .note(FindingCode.UNSIGNED_IDENTITY, wideKey.asText() + " for an unsigned 64-bit identity");
+        Optional<TypeChoice> wide = wideIdentity(type, use);
+        if (wide.isPresent()) {
+            return wide.get();
         }
         String sql = text(type).orElseGet(() -> text(new LogicalType.Text(0)).orElse("TEXT"));
         TypeChoice choice = TypeChoice.of(sql, type);
+        Optional<TypeChoice.Note> note = digitsNote(type, sql).or(() -> kindNote(type, sql));
+        return note.map(n -> choice.note(n.code(), n.detail())).orElseGet(() -> ofRange(choice, type, use));
+    }
+
+    /** What is said of a number whose digits the target may not keep. */
+    private Optional<TypeChoice.Note> digitsNote(LogicalType type, String sql) {
         Optional<String> check =
                 entry(type).map(e -> e.path("check").asText("")).filter(c -> !c.isEmpty());
         if (check.isPresent()) {
-            return choice.note(FindingCode.INEXACT_NUMBER, sql + ": " + check.get());
+            return check.map(c -> new TypeChoice.Note(FindingCode.INEXACT_NUMBER, sql + ": " + c));
         }
-        if (type instanceof LogicalType.Decimal d && d.precision() == 0 && sql.indexOf(',') > 0) {
-            return choice.note(FindingCode.UNBOUNDED_NUMBER, "number without precision as " + sql);
+        Optional<Integer> kept = digitsKept(type);
+        if (kept.isPresent()) {
+            return kept.map(k -> new TypeChoice.Note(
+                    FindingCode.INEXACT_NUMBER, sql + ": numbers of more than " + k + " digits lose some"));
         }
+        return type instanceof LogicalType.Decimal d && d.precision() == 0 && sql.indexOf(',') > 0
+                ? Optional.of(new TypeChoice.Note(FindingCode.UNBOUNDED_NUMBER, "number without precision as " + sql))
+                : Optional.empty();
+    }
+
+    /** What is said of a type that the target has under another kind, or with fewer digits of a second. */
+    private Optional<TypeChoice.Note> kindNote(LogicalType type, String sql) {
         if (type instanceof LogicalType.Array && entry(type).isEmpty()) {
-            return choice.note(FindingCode.ARRAY_AS_JSON, "array as " + sql);
+            return Optional.of(new TypeChoice.Note(FindingCode.ARRAY_AS_JSON, "array as " + sql));
         }
         if (type instanceof LogicalType.Opaque opaque) {
-            return choice.note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql);
+            return Optional.of(new TypeChoice.Note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql));
         }
         boolean zoneless = type instanceof LogicalType.Timestamp t
                 && t.zoned()
                 && text(new LogicalType.Timestamp(t.precision(), false)).equals(text(type));
         if (zoneless) {
-            return choice.note(FindingCode.INSTANT_AS_UTC, sql + " in UTC");
+            return Optional.of(new TypeChoice.Note(FindingCode.INSTANT_AS_UTC, sql + " in UTC"));
         }
         int lost = lostDigits(type);
-        if (lost > 0) {
-            return choice.note(FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)");
-        }
-        return ofRange(choice, type, use);
+        return lost > 0
+                ? Optional.of(new TypeChoice.Note(
+                        FindingCode.INEXACT_NUMBER, sql + ": fractions of a second lose " + lost + " digit(s)"))
+                : Optional.empty();
+    }
+
+    /** The choice for a numbered column of unsigned 64 bits, where the target has one. */
+    private Optional<TypeChoice> wideIdentity(LogicalType type, ColumnUse use) {
+        JsonNode wideKey = write.get("uint64 in identity");
+        boolean wide = use.identity() && type instanceof LogicalType.Int i && i.unsigned() && i.bits() == 64;
+        return wide && wideKey != null
+                ? Optional.of(TypeChoice.of(wideKey.asText(), new LogicalType.Int(64, false))
+                        .note(FindingCode.UNSIGNED_IDENTITY, wideKey.asText() + " for an unsigned 64-bit identity"))
+                : Optional.empty();
+    }
+
+    /** The digits that are kept of a number that may have more; empty where all are. */
+    private Optional<Integer> digitsKept(LogicalType type) {
+        return entry(type)
+                .filter(e -> e.has("beyond"))
+                .map(e -> e.get("beyond").asInt())
+                .filter(b -> type instanceof LogicalType.Decimal d
+                        && (d.precision() == 0 ? b < EXACT_DIGITS : d.precision() > b));
+    }
+
+    /** True for a text that is written as one without a length, whatever it had. */
+    private boolean isLongText(LogicalType type) {
+        return type instanceof LogicalType.Text
+                || (type instanceof LogicalType.Varchar || type instanceof LogicalType.Char)
+                        && text(type).equals(text(new LogicalType.Text(0)));
     }
 
     /** The choice for a span of time or an XML document, which some engines have, each under a name of its own. */

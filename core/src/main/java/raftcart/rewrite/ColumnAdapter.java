@@ -114,8 +114,7 @@ final class ColumnAdapter {
         ColumnFactory.sayDifferences(column, adapter);
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
-        boolean inKey = key
-                || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
+        boolean inKey = key || ColumnFactory.isInKey(column, table);
         Optional<LogicalType> known = column.identity().isPresent() ? type.map(this::numberedType) : type;
         Optional<TypeName> written = known.map(t -> type(t, column, inKey, own));
         Optional<Expr> value =

@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import raftcart.dialect.DecimalFloats;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.WholeColumns;
@@ -11,6 +12,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -77,6 +79,10 @@ public final class ColumnFactory {
     /** Says what the source makes of a column's definition, and other engines do not. */
     static void sayDifferences(ColumnDefinition column, ExprAdapter adapter) {
         sayWhole(column, adapter);
+        column.type()
+                .flatMap(t -> DecimalFloats.note(t, adapter.from.types(), adapter.to.types()))
+                .ifPresent(
+                        n -> adapter.note(n.code(), column.span(), column.name().text() + ": " + n.detail()));
         boolean refers = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.FOREIGN_KEY);
         if (refers && adapter.lost(SqlFeature.PASSES_OVER_REFERENCES)) {
             adapter.note(
@@ -111,6 +117,16 @@ public final class ColumnFactory {
         return given instanceof Expr.Call call && call.is("default_of_type")
                 ? ColumnAdapter.ofType(type, call.span())
                 : given;
+    }
+
+    /** True for a column of a key, or of a foreign key, which has to be as long as the key it leads to. */
+    static boolean isInKey(ColumnDefinition column, CreateTable table) {
+        boolean refers = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.FOREIGN_KEY)
+                || table.constraints().stream()
+                        .filter(c -> c.kind() == ConstraintKind.FOREIGN_KEY)
+                        .anyMatch(c -> TableAdapter.names(c.parts()).stream().anyMatch(column.name()::matches));
+        return refers
+                || TableAdapter.keys(table).stream().anyMatch(k -> k.stream().anyMatch(n -> n.matches(column.name())));
     }
 
     /** The kind of the values of a type. */

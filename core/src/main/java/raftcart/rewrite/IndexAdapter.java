@@ -3,6 +3,9 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -19,6 +22,11 @@ import raftcart.type.LogicalType;
 final class IndexAdapter {
     /** As many characters or bytes as are in any index of MySQL, whatever its rows look like. */
     private static final int PREFIX = 190;
+
+    /** Types of texts that have no length. */
+    private static final Pattern LONG = Pattern.compile("(?i)text|lob|\\(max\\)");
+
+    private static final ColumnUse PLAIN = new ColumnUse(new ObjectName("", ""), "", false, 0, 0, false);
 
     private final QueryAdapter adapter;
     private final StructureAdapter structure;
@@ -128,7 +136,7 @@ final class IndexAdapter {
             return true;
         }
         Optional<IndexPart> whole = index.parts().stream()
-                .filter(p -> isLong(p) && (p.prefix() == 0 || !has(SqlFeature.PREFIX_INDEXES)))
+                .filter(p -> isLong(p, index) && (p.prefix() == 0 || !has(SqlFeature.PREFIX_INDEXES)))
                 .findFirst();
         if (whole.isEmpty()) {
             return true;
@@ -147,7 +155,7 @@ final class IndexAdapter {
             return false;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, index.span(), "the beginning of " + column + " is indexed");
-        parts.replaceAll(p -> p.prefix() == 0 && isLong(p)
+        parts.replaceAll(p -> p.prefix() == 0 && isLong(p, index)
                 ? new IndexPart(p.value(), PREFIX, p.descending(), p.nulls(), p.leftOut())
                 : p);
         return true;
@@ -159,11 +167,25 @@ final class IndexAdapter {
                 : Optional.empty();
     }
 
-    private boolean isLong(IndexPart part) {
-        return isJson(part)
-                || type(part)
-                        .filter(t -> t instanceof LogicalType.Text || t instanceof LogicalType.Blob)
-                        .isPresent();
+    private boolean isLong(IndexPart part, DdlStatement.CreateIndex index) {
+        return isJson(part) || type(part).filter(this::isLong).isPresent() && !isInKey(part, index);
+    }
+
+    private boolean isLong(LogicalType type) {
+        boolean text = type instanceof LogicalType.Varchar || type instanceof LogicalType.Char;
+        return type instanceof LogicalType.Text
+                || type instanceof LogicalType.Blob
+                || text
+                        && LONG.matcher(adapter.to.types().choose(type, PLAIN).sql())
+                                .find();
+    }
+
+    /** True for a column of a key, which has a length for its sake. */
+    private boolean isInKey(IndexPart part, DdlStatement.CreateIndex index) {
+        return part.value() instanceof Expr.Column column
+                && adapter.knowledge.table(index.table()).stream()
+                        .flatMap(t -> t.keys().stream())
+                        .anyMatch(k -> k.stream().anyMatch(column.name().last()::matches));
     }
 
     private boolean isJson(IndexPart part) {

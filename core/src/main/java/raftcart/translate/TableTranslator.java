@@ -18,6 +18,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.ColumnUse;
+import raftcart.dialect.DecimalFloats;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -169,7 +170,8 @@ final class TableTranslator {
         }
         TypeName declared =
                 TypeNameParser.parse(column.declaredType(), from.grammar().lexical());
-        WholeColumns.note(declared, type, from.types(), to.types())
+        DecimalFloats.note(declared, from.types(), to.types())
+                .or(() -> WholeColumns.note(declared, type, from.types(), to.types()))
                 .ifPresent(n -> notes.find(n.code(), source.name() + "." + column.name(), n.detail()));
         return WholeColumns.type(declared, type, from.types(), to.types());
     }

@@ -281,6 +281,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 18:3: RC0502 adapted: Storage clauses left out: USING INDEX (CREATE UNIQUE INDEX kro . telescope_pk ON kro . telescope ( telescope_id) TABLESPACE kro_idx PCTFREE 10)
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
 -- 19:3: RC0502 adapted: Storage clauses left out: TABLESPACE kro_idx
+-- 31:3: RC0119 check: Numbers may lose digits: amount: float of up to 38 digits as a floating-point number of 15
 -- 27:1: RC0627 check: Said in other words, with a difference: left out of the partitions: INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
 -- 27:1: RC0609 adapted: Said in other words: the partitions by RANGE (at_time) INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
 -- 38:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS

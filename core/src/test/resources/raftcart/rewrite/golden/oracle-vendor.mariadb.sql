@@ -281,6 +281,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX
 -- 65:7: RC0110 check: Number without precision is bounded: region_id: number without precision as decimal(65,30)
+-- 99:7: RC0119 check: Numbers may lose digits: fl: float of up to 38 digits as a floating-point number of 15
 -- 99:7: RC0116 check: NaN and infinity are refused: fl: double
 -- 100:7: RC0116 check: NaN and infinity are refused: bf: double
 -- 101:7: RC0114 check: Instant becomes date and time in UTC: ts: datetime(6) in UTC

@@ -271,6 +271,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 45:1: RC0604 adapted: Client command left out: Prompt ******  Creating REGION table ....
 -- 56:1: RC0609 adapted: Said in other words: the key makes the index reg_id_pk itself
 -- 61:1: RC0502 adapted: Storage clauses left out: ORGANIZATION INDEX
+-- 99:7: RC0119 check: Numbers may lose digits: fl: float of up to 38 digits as a floating-point number of 15
 -- 107:7: RC0111 check: Type without counterpart crosses as text or bytes: bfi: bfile as text
 -- 110:7: RC0111 check: Type without counterpart crosses as text or bytes: geo: mdsys.sdo_geometry as text
 -- 112:7: RC0111 check: Type without counterpart crosses as text or bytes: a: sys.anydata as text
