@@ -319,6 +319,10 @@ public enum SqlFeature {
     DERIVED_COLUMN_NAMES,
     /** A quotient has four digits more than the dividend. */
     FOUR_DIGITS_OF_DIVISION,
+    /** A quotient, or an average, has six digits more than the dividend, up to twelve. */
+    SIX_DIGITS_OF_DIVISION,
+    /** A quotient of exact numbers may have as few as six digits behind the point, fewer than its types would hold. */
+    SHORT_QUOTIENTS,
     /** Brackets in a LIKE pattern hold characters. */
     LIKE_RANGES,
     /** Nothing begins at the place 0 of a text. */
@@ -545,6 +549,12 @@ public enum SqlFeature {
     FUNCTION_ALIAS_NAMES_COLUMN,
     /** $1 names a column by its place */
     PLACES_BY_DOLLAR,
+    /** The columns of VALUES are called column1 and so on. */
+    VALUES_NAME_COLUMN1,
+    /** The columns of VALUES are called C1 and so on. */
+    VALUES_NAME_C1,
+    /** The columns of VALUES are called col0 and so on. */
+    VALUES_NAME_COL0,
     /** A table may say how the texts of all its columns compare. */
     TABLE_COLLATIONS,
     /** LIKE takes small and capital letters for the same, whatever the column. */

@@ -27,7 +27,7 @@ import raftcart.type.ValueChoices;
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
  * none are written. {@code write} gives the type for each kind, with {@code $n}, {@code $p} and {@code $s} for length,
  * precision and scale; a list holds {@code up to} bounds, rising, and what lies beyond them; {@code check} says what may be lost,
- * {@code beyond} how many digits of a number are kept. {@code decimal floats} names types that hold more digits than a double.
+ * {@code beyond} how many digits of a number, or of the fraction of a second, are kept. {@code decimal floats} names types that hold more digits than a double.
  * {@code unsigned numbers} says that whole numbers may be that; without them a check keeps the range.
  * {@code renewed} names the types whose values the engine gives itself, and again at every change of a row.
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
@@ -414,7 +414,11 @@ public final class YamlTypes implements TypeTable {
                 ? t.precision()
                 : type instanceof LogicalType.Time time ? time.precision() : 0;
         String entry = entry(type).map(JsonNode::asText).orElse("");
-        int held = entry.contains("$9") ? 9 : entry.contains("$7") ? 7 : entry.contains("$6") ? 6 : wanted;
+        Optional<Integer> bound = entry(type).filter(e -> e.has("beyond")).map(e -> e.get("beyond")
+                .asInt());
+        int held = bound.isPresent()
+                ? bound.get()
+                : entry.contains("$9") ? 9 : entry.contains("$7") ? 7 : entry.contains("$6") ? 6 : wanted;
         return wanted - held;
     }
 

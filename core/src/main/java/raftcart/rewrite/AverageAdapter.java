@@ -49,18 +49,22 @@ final class AverageAdapter {
         }
         boolean four = fourMore(adapter.from, adapted, kind);
         boolean sourceCuts = four || cuts(adapter.from, adapted, kind);
-        boolean targetCuts = fourMore(adapter.to, adapted, kind) || cuts(adapter.to, adapted, kind);
-        if (four && fourMore(adapter.to, adapted, kind) || sourceCuts && !four && cuts(adapter.to, adapted, kind)) {
+        boolean enough = four
+                && fourMore(adapter.to, adapted, kind)
+                && DivisionDigits.more(adapter.to) >= DivisionDigits.more(adapter.from);
+        boolean isShort =
+                kind == ValueKind.DECIMAL && adapted.is("avg") && DivisionDigits.isShort(adapter.from, adapter.to);
+        boolean targetCuts =
+                isShort || !enough && (fourMore(adapter.to, adapted, kind) || cuts(adapter.to, adapted, kind));
+        if (enough && DivisionDigits.more(adapter.to) == DivisionDigits.more(adapter.from)
+                || sourceCuts && !four && cuts(adapter.to, adapted, kind)) {
             return adapted;
         }
         Expr.Call full = adapted;
         if (targetCuts) {
             adapter.note(FindingCode.DIVISION, call.span(), "an average with all of its digits");
             Expr wide = new Expr.Cast(
-                    adapted.arguments().get(0),
-                    adapter.castType(new LogicalType.Decimal(0, 0, false)),
-                    false,
-                    call.span());
+                    adapted.arguments().get(0), adapter.castType(DivisionDigits.wide(adapter.to)), false, call.span());
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
         return sourceCuts ? rounded(full, call, kind, four) : full;
@@ -111,7 +115,7 @@ final class AverageAdapter {
             return Expr.Call.of(
                             "round_to",
                             adapter.ofKind(average, roundable(call)),
-                            Expr.Literal.number(scale.get() + DivisionDigits.MORE))
+                            Expr.Literal.number(DivisionDigits.digits(adapter.from, scale.get())))
                     .at(call.span());
         }
         if (!four && kind == ValueKind.INTEGER && adapter.writes("truncate")) {
@@ -128,8 +132,8 @@ final class AverageAdapter {
     }
 
     private static boolean fourMore(Language language, Expr.Call call, ValueKind kind) {
-        return language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION)
-                && !call.is("median")
+        return DivisionDigits.more(language) > 0
+                && (language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION) ? !call.is("median") : call.is("avg"))
                 && (kind == ValueKind.INTEGER || kind == ValueKind.DECIMAL);
     }
 

@@ -13,7 +13,15 @@ import raftcart.type.LogicalType;
 /** Keeps the digits of quotients: some engines give four more than the dividend has, others as many as make sense. */
 final class DivisionDigits {
     /** "div_precision_increment" of MariaDB's and MySQL's manuals. */
-    static final int MORE = 4;
+    private static final int FOUR = 4;
+
+    /** "Arithmetic operators, division" of Snowflake's manual: six more, but not beyond twelve. */
+    private static final int SIX = 6;
+
+    private static final int TWELVE = 12;
+
+    /** The digits that a quotient of SQL Server keeps where it has fewer by itself. */
+    private static final LogicalType LONG = new LogicalType.Decimal(38, 20, false);
 
     private final ExprAdapter adapter;
 
@@ -26,10 +34,12 @@ final class DivisionDigits {
         ValueKind right = adapter.kind(source.right());
         boolean few = few(adapter.from, left, right);
         boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
-        boolean fewer = few(adapter.to, left, right) || adapter.to.has(SqlFeature.NARROW_QUOTIENTS) && !whole;
-        boolean four = adapter.from.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
-        boolean alike = four && adapter.to.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
-        if (alike
+        boolean four = more(adapter.from) > 0;
+        boolean enough = four && more(adapter.to) >= more(adapter.from);
+        boolean fewer = few(adapter.to, left, right) && !enough
+                || adapter.to.has(SqlFeature.NARROW_QUOTIENTS) && !whole
+                || isShort(left, right);
+        if (four && more(adapter.to) == more(adapter.from)
                 || left == ValueKind.FLOAT
                 || right == ValueKind.FLOAT
                 || !(quotient instanceof Expr.Binary binary)
@@ -39,8 +49,7 @@ final class DivisionDigits {
         Expr full = quotient;
         if (fewer) {
             adapter.note(FindingCode.DIVISION, source.span(), "with more digits than the target gives by itself");
-            Expr wide = new Expr.Cast(
-                    binary.left(), adapter.castType(new LogicalType.Decimal(0, 0, false)), false, source.span());
+            Expr wide = new Expr.Cast(binary.left(), adapter.castType(wide(adapter.to)), false, source.span());
             full = new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
         }
         return few ? rounded(source, full, left, four) : full;
@@ -56,14 +65,44 @@ final class DivisionDigits {
         return new Expr.Call(
                 raftcart.sql.tree.QualifiedName.of("round_to"),
                 true,
-                List.of(adapter.ofKind(quotient, ValueKind.DECIMAL), Expr.Literal.number(scale.get() + MORE)),
+                List.of(
+                        adapter.ofKind(quotient, ValueKind.DECIMAL),
+                        Expr.Literal.number(digits(adapter.from, scale.get()))),
                 raftcart.sql.tree.CallSuffix.NONE,
                 source.span());
     }
 
+    /** The type to which a dividend, or what an average is taken of, is cast to keep all digits. */
+    static LogicalType wide(Language to) {
+        return to.has(SqlFeature.SHORT_QUOTIENTS) ? LONG : new LogicalType.Decimal(0, 0, false);
+    }
+
+    /** How many digits more than the dividend a quotient has; 0 where that is not fixed. */
+    static int more(Language language) {
+        return language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION)
+                ? FOUR
+                : language.has(SqlFeature.SIX_DIGITS_OF_DIVISION) ? SIX : 0;
+    }
+
+    /** The digits of a quotient whose dividend has so many. */
+    static int digits(Language language, int scale) {
+        return more(language) == SIX ? Math.max(scale, Math.min(scale + SIX, TWELVE)) : scale + more(language);
+    }
+
+    /** True where the target gives few digits of exact numbers, at least one of which has a fraction. */
+    private boolean isShort(ValueKind left, ValueKind right) {
+        return isShort(adapter.from, adapter.to)
+                && (left == ValueKind.DECIMAL && right.isNumber() || right == ValueKind.DECIMAL && left.isNumber());
+    }
+
+    /** True where the source gives more digits of exact numbers than the target. */
+    static boolean isShort(Language from, Language to) {
+        return to.has(SqlFeature.SHORT_QUOTIENTS) && !from.has(SqlFeature.SHORT_QUOTIENTS);
+    }
+
     private static boolean few(Language language, ValueKind left, ValueKind right) {
         boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
-        return language.has(SqlFeature.FOUR_DIGITS_OF_DIVISION)
+        return more(language) > 0
                 || language.has(SqlFeature.FEW_DIGITS_OF_DIVISION) && !whole
                 || language.has(SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS)
                         && left == ValueKind.INTEGER

@@ -99,6 +99,14 @@ final class FunctionArguments {
             TypeName type = adapter.castType(new LogicalType.Text(0));
             return new Expr.Cast(adapter.expr(argument), type, false, argument.span());
         }
+        boolean bytes = wanted == ValueKind.BYTES
+                && adapter.kind(argument) == ValueKind.TEXT
+                && adapter.writes("bytes_of_text");
+        if (bytes) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a text as its bytes");
+            return new FunctionAdapter(adapter)
+                    .call(Expr.Call.of("bytes_of_text", argument).at(argument.span()));
+        }
         return wanted == ValueKind.INTEGER && adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
                 ? wholeNumber(adapter.expr(argument))
                 : adapter.expr(argument);

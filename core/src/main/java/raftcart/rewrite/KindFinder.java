@@ -358,12 +358,7 @@ final class KindFinder {
             return columns(nested.query(), outer);
         }
         if (body instanceof QueryBody.Values values) {
-            List<ColumnFacts> columns = new ArrayList<>();
-            for (Expr e : values.rows().get(0)) {
-                columns.add(new ColumnFacts(
-                        "column" + (columns.size() + 1), kind(e, outer), Optional.empty(), false, false));
-            }
-            return columns;
+            return ValuesColumns.facts(values.rows().get(0), language, e -> kind(e, outer));
         }
         QueryBody.Select select = (QueryBody.Select) body;
         Scope scope = new Scope(Optional.of(outer));

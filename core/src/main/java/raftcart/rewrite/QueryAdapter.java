@@ -90,7 +90,8 @@ class QueryAdapter extends ExprAdapter {
         }
         Query locked = new TableLocks(this).rewrite(InlinedTables.in(query, this));
         Query named = NamedWindows.rewrite(locked, this);
-        Query plain = new ItemAliases(this).rewrite(GroupAdapter.spelled(named, this));
+        Query columns = ValuesColumns.rewrite(named, this);
+        Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
         plain = GroupingSets.rewrite(GroupAdapter.ofRows(plain, this), this);
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));
     }

@@ -103,6 +103,7 @@ public final class DuckDbLanguage {
                     SqlFeature.INSERT_OR,
                     SqlFeature.UPDATE_FROM,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.VALUES_NAME_COL0,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,
                     SqlFeature.ILIKE,

@@ -108,6 +108,7 @@ public final class H2Language {
                     SqlFeature.SEQUENCES,
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.VALUES_NAME_C1,
                     SqlFeature.IDENTITY,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

@@ -73,6 +73,7 @@ public final class HsqldbLanguage {
                     SqlFeature.SEQUENCES_ARE_INTEGER,
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.VALUES_NAME_C1,
                     SqlFeature.IDENTITY,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

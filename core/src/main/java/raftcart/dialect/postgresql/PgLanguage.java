@@ -115,6 +115,7 @@ public final class PgLanguage {
                     SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.VALUES_NAME_COLUMN1,
                     SqlFeature.RECURSIVE_WORD,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import raftcart.sql.parse.CallReading.Meaning;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QualifiedName;
@@ -48,11 +49,8 @@ final class SnowflakeCalls {
         if (name.matches("(try_)?to_(number|decimal|numeric)")) {
             return number(call, safe);
         }
-        if (name.equals("div0null") && a.size() == 2) {
-            Expr divisor =
-                    Expr.Call.of("coalesce", a.get(1), Expr.Literal.number(0)).at(call.span());
-            return Optional.of(
-                    Meaning.of(Expr.Call.of("div_or_zero", a.get(0), divisor).at(call.span())));
+        if (name.matches("div0(null)?") && a.size() == 2) {
+            return Optional.of(Meaning.of(quotientOrZero(call, name.equals("div0null"))));
         }
         return name.matches("regexp_like|rlike") ? matches(call) : Optional.empty();
     }
@@ -69,6 +67,17 @@ final class SnowflakeCalls {
         int scale = a.size() > 2 ? digits(a.get(2)) : 0;
         TypeName type = new TypeName("number", List.of(precision, scale), List.of(), 0);
         return Optional.of(Meaning.of(new Expr.Cast(a.get(0), type, safe, call.span())));
+    }
+
+    /** A quotient that is 0 where the divisor is 0, or NULL as well. */
+    private static Expr quotientOrZero(Expr.Call call, boolean orNull) {
+        Expr dividend = call.arguments().get(0);
+        Expr divisor = call.arguments().get(1);
+        Expr zero = Expr.Literal.number(0);
+        Expr tested = orNull ? Expr.Call.of("coalesce", divisor, zero).at(call.span()) : divisor;
+        Expr none = new Expr.Binary(BinaryOperator.EQUAL, tested, zero, call.span());
+        Expr quotient = new Expr.Binary(BinaryOperator.DIVIDE, dividend, divisor, call.span());
+        return new Expr.Case(Optional.empty(), List.of(new Expr.When(none, zero)), Optional.of(quotient), call.span());
     }
 
     /** A regular expression that has to hold for the whole text. */

@@ -63,6 +63,8 @@ public final class SnowflakeLanguage {
                     SqlFeature.SAFE_CASTS,
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.PLACES_BY_DOLLAR,
+                    SqlFeature.SIX_DIGITS_OF_DIVISION,
+                    SqlFeature.VALUES_NAME_COLUMN1,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
                     SqlFeature.ALTER_IF_EXISTS,

@@ -40,6 +40,7 @@ public final class SqliteLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.NUMBERS_BEGIN_WITH_1,
+                    SqlFeature.VALUES_NAME_COLUMN1,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.WINDOW_TEXTS,

@@ -120,6 +120,7 @@ public final class SqlServerLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.SEQUENCES_TAKE_ALL,
                     SqlFeature.DERIVED_COLUMN_NAMES,
+                    SqlFeature.SHORT_QUOTIENTS,
                     SqlFeature.LIKE_RANGES,
                     SqlFeature.IDENTITY,
                     SqlFeature.OR_REPLACE_VIEW,

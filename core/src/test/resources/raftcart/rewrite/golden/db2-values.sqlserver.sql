@@ -43,8 +43,8 @@ SELECT CAST(b AS int) FROM frame;
 SELECT CAST(a AS bigint) FROM frame;
 SELECT CAST(s AS FLOAT) FROM frame;
 SELECT a / 2 FROM frame;
-SELECT b / 3 FROM frame;
-SELECT a / b FROM frame;
+SELECT CAST(b AS decimal(38,20)) / 3 FROM frame;
+SELECT CAST(a AS decimal(38,20)) / b FROM frame;
 SELECT (a % 3) FROM frame;
 SELECT s + c FROM frame;
 SELECT s + c FROM frame;
@@ -170,7 +170,7 @@ CROSS APPLY (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) q;
 SELECT * FROM (SELECT * FROM frame WHERE RAND(CHECKSUM(NEWID())) * 100 < 10) frame;
 SELECT a FROM frame ORDER BY (SELECT NULL) OFFSET 2 ROWS FETCH NEXT 5 ROWS ONLY;
 SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
-SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
+SELECT CAST(CAST(a AS DECIMAL(38, 10)) AS decimal(38,20)) / 3 FROM frame;
 
 -- findings
 -- 6:1: RC0602 by hand: No counterpart on the target: a difference of times
@@ -185,6 +185,8 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 19:8: RC0606 check: Function is not in the dictionary: DIGITS
 -- 20:8: RC0608 adapted: Function spelled otherwise: VARCHAR means text_of
 -- 26:8: RC0608 adapted: Function spelled otherwise: DOUBLE means float_of
+-- 28:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 29:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 33:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 33:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
@@ -236,3 +238,4 @@ SELECT CAST(a AS DECIMAL(38, 10)) / 3 FROM frame;
 -- 122:28: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 123:15: RC0624 check: Sample drawn otherwise
 -- 126:8: RC0608 adapted: Function spelled otherwise: DECFLOAT means number_of
+-- 126:20: RC0615 adapted: Division kept: with more digits than the target gives by itself

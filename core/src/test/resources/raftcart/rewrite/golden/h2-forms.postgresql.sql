@@ -38,7 +38,7 @@ SELECT
     REGEXP_REPLACE(NAME, 'a', 'b', 'g'),
     NAME ~ 'x',
     (EXTRACT(DOW FROM T) + 1),
-    ENCODE(NAME, 'hex'),
+    ENCODE(CONVERT_TO(NAME, 'UTF8'), 'hex'),
     XMLTEXT('x'),
     CSVREAD('x.csv'),
     GENERATE_SERIES(1, 5)
@@ -86,6 +86,7 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 10:214: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 10:310: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 10:326: RC0607 check: Function with a difference: small_hex_of_bytes: the value is taken for bytes, its type is not known
+-- 10:335: RC0609 adapted: Said in other words: a text as its bytes
 -- 10:326: RC0608 adapted: Function spelled otherwise: RAWTOHEX means small_hex_of_bytes
 -- 10:342: RC0606 check: Function is not in the dictionary: XMLTEXT
 -- 10:356: RC0606 check: Function is not in the dictionary: CSVREAD

@@ -45,7 +45,7 @@ SELECT * FROM frame WHERE e = 'x' OR e IS NULL;
 SELECT IIF(good = 1, 'yes', 'no'), COALESCE(s, '-'), NULLIF(a, 0), COALESCE(a, b, 0) FROM frame;
 SELECT
     a + b,
-    ROUND(a / NULLIF(b, 0), 4),
+    ROUND(CAST(a AS decimal(38,20)) / NULLIF(b, 0), 4),
     a / 2,
     a % 3,
     -a,
@@ -223,6 +223,7 @@ BEGIN TRANSACTION;
 -- 21:11: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 21:31: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 22:17: RC0615 adapted: Division kept: NULL for a division by zero
+-- 22:17: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 22:17: RC0615 adapted: Division kept: rounded as on the source
 -- 22:43: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 22:42: RC0614 adapted: Condition made explicit: a condition as a value

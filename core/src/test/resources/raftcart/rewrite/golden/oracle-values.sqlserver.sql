@@ -75,7 +75,7 @@ SELECT DATEADD(minute, 5, d) FROM frame;
 SELECT DATEADD(month, -12, d) FROM frame;
 SELECT (DATEDIFF(month, d, SYSDATETIME()) + CASE WHEN DAY(SYSDATETIME()) = DAY(d) OR (DAY(SYSDATETIME()) = DAY(EOMONTH(SYSDATETIME())) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(SYSDATETIME()) - DAY(d) + (DATEDIFF(second, CAST(SYSDATETIME() AS date), SYSDATETIME()) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END)
 FROM frame;
-SELECT FLOOR((DATEDIFF(month, d, SYSDATETIME()) + CASE WHEN DAY(SYSDATETIME()) = DAY(d) OR (DAY(SYSDATETIME()) = DAY(EOMONTH(SYSDATETIME())) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(SYSDATETIME()) - DAY(d) + (DATEDIFF(second, CAST(SYSDATETIME() AS date), SYSDATETIME()) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END) / 12)
+SELECT FLOOR(CAST((DATEDIFF(month, d, SYSDATETIME()) + CASE WHEN DAY(SYSDATETIME()) = DAY(d) OR (DAY(SYSDATETIME()) = DAY(EOMONTH(SYSDATETIME())) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(SYSDATETIME()) - DAY(d) + (DATEDIFF(second, CAST(SYSDATETIME() AS date), SYSDATETIME()) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END) AS decimal(38,20)) / 12)
 FROM frame;
 SELECT EOMONTH(d) FROM frame;
 SELECT DATEADD(day, (CASE LOWER(LEFT('MONDAY', 2)) WHEN 'su' THEN 0 WHEN 'mo' THEN 1 WHEN 'tu' THEN 2 WHEN 'we' THEN 3 WHEN 'th' THEN 4 WHEN 'fr' THEN 5 WHEN 'sa' THEN 6 END - DATEDIFF(day, '1899-12-31', d) % 7 + 6) % 7 + 1, d)
@@ -84,7 +84,7 @@ SELECT YEAR(d) FROM frame;
 SELECT SYSDATETIMEOFFSET() FROM frame;
 SELECT SYSDATETIME() FROM frame;
 SELECT CAST(a AS DECIMAL(38, 10)) / 4 FROM frame;
-SELECT a / b FROM frame;
+SELECT CAST(a AS decimal(38,20)) / b FROM frame;
 SELECT (a % 7) FROM frame;
 SELECT REMAINDER(a, 7) FROM frame;
 SELECT POWER(CAST(a AS float), 2) FROM frame;
@@ -354,7 +354,7 @@ SELECT COALESCE(s, '') + 'x' FROM frame;
 SELECT LEN(NULL);
 SELECT ((DATEDIFF_BIG(microsecond, '19700101', MAX(d)) * 0.000001) - (DATEDIFF_BIG(microsecond, '19700101', MIN(d)) * 0.000001)) / 86400
 FROM frame;
-SELECT AVG(CAST(a AS decimal(38,10))), CAST(SUM(CAST(a AS bigint)) AS DECIMAL(38, 10)) / COUNT(*)
+SELECT AVG(CAST(a AS decimal(38,20))), CAST(SUM(CAST(a AS bigint)) AS DECIMAL(38, 10)) / COUNT(*)
 FROM frame;
 SELECT SUM(CASE WHEN c = 'Y' THEN 1 END) FROM frame;
 SELECT COUNT(DISTINCT s), COUNT(s) FROM frame;
@@ -403,8 +403,10 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 39:10: RC0609 adapted: Said in other words: days added to a date
 -- 42:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
 -- 46:8: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
+-- 48:41: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 49:8: RC0607 check: Function with a difference: last_day: the source keeps the time of day
 -- 54:10: RC0615 adapted: Division kept: with its fraction
+-- 55:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 57:8: RC0606 check: Function is not in the dictionary: REMAINDER
 -- 63:8: RC0609 adapted: Said in other words: greatest in other words
 -- 64:8: RC0609 adapted: Said in other words: least in other words

@@ -35,7 +35,7 @@ FROM frame;
 SELECT coalesce(a, 0), nullif(s, ''), greatest(a, 1, NULL), least(a, b) FROM frame;
 SELECT
     a / 2,
-    a / 2.0,
+    CAST(a AS decimal(38,20)) / 2.0,
     a % 3,
     POWER(CAST(a AS float), 2),
     SQRT(9),
@@ -268,6 +268,7 @@ CREATE TABLE p (
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:90: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is yyyy-MM-dd HH:mm
 -- 7:113: RC0608 adapted: Function spelled otherwise: date_part means extract_year
+-- 9:17: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 10:1: RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
 -- 11:49: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 11:52: RC0611 adapted: NULLs sorted as on the source: NULLs first

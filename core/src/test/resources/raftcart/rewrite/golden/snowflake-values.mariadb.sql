@@ -18,11 +18,11 @@ SELECT NVL2(s, 'y', 'n') FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT NULLIF(a, 0) FROM frame;
 SELECT CASE a WHEN 1 THEN 'x' ELSE 'y' END FROM frame;
-SELECT CASE WHEN b = 0 THEN 0 ELSE CAST(a AS DECIMAL(65,30)) / b END FROM frame;
-SELECT CASE WHEN COALESCE(b, 0) = 0 THEN 0 ELSE CAST(a AS DECIMAL(65,30)) / COALESCE(b, 0) END
+SELECT CASE WHEN b = 0 THEN 0 ELSE ROUND(CAST(a AS decimal(65,30)) / b, 6) END FROM frame;
+SELECT CASE WHEN COALESCE(b, 0) = 0 THEN 0 ELSE ROUND(CAST(a AS decimal(65,30)) / b, 6) END
 FROM frame;
-SELECT CAST(a AS decimal(65,30)) / 2 FROM frame;
-SELECT CAST(a AS decimal(65,30)) / b FROM frame;
+SELECT ROUND(CAST(a AS decimal(65,30)) / 2, 6) FROM frame;
+SELECT ROUND(CAST(a AS decimal(65,30)) / b, 6) FROM frame;
 SELECT CASE WHEN (a <=> b) THEN 1 END FROM frame;
 SELECT DATE_ADD(d, INTERVAL 1 DAY) FROM frame;
 SELECT DATE_ADD(ts, INTERVAL 1 MONTH) FROM frame;
@@ -172,8 +172,12 @@ SELECT id, b, s, d, ts, tz, v, bo, f FROM frame;
 -- SELECT * RENAME (a AS b1) FROM frame
 SELECT a FROM frame LIMIT 5;
 SELECT a FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
--- RC0602 by hand: No counterpart on the target: the column $1, by its place
--- SELECT $1, $2 FROM VALUES (1, 'a'), (2, 'b')
+SELECT column1, column2
+FROM (
+    SELECT 1 AS column1, 'a' AS column2
+    UNION ALL
+    SELECT 2 AS column1, 'b' AS column2
+) t_127_20;
 SELECT a, COUNT(*) FROM frame GROUP BY a;
 SELECT a FROM frame ORDER BY CASE WHEN `ALL` IS NULL THEN 1 ELSE 0 END, `ALL`;
 SELECT *
@@ -227,9 +231,14 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 6:8: RC0609 adapted: Said in other words: zero_if_null in other words
 -- 7:8: RC0609 adapted: Said in other words: null_if_zero in other words
 -- 8:8: RC0609 adapted: Said in other words: decode in other words
--- 9:8: RC0608 adapted: Function spelled otherwise: DIV0 means div_or_zero
+-- 9:8: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 9:8: RC0615 adapted: Division kept: rounded as on the source
+-- 10:8: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 10:8: RC0615 adapted: Division kept: rounded as on the source
 -- 11:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 11:10: RC0615 adapted: Division kept: rounded as on the source
 -- 12:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 12:10: RC0615 adapted: Division kept: rounded as on the source
 -- 13:18: RC0608 adapted: Function spelled otherwise: EQUAL_NULL means null_safe_equal
 -- 14:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 15:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
@@ -311,7 +320,8 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 123:8: RC0609 adapted: Said in other words: the columns that a star does not leave out
 -- 124:10: RC0602 by hand: No counterpart on the target: a star with RENAME
 -- 126:15: RC0624 check: Sample drawn otherwise
--- 127:1: RC0602 by hand: No counterpart on the target: the column $1, by its place
+-- 127:20: RC0609 adapted: Said in other words: the names that the columns of VALUES have on the source
+-- 127:20: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 128:1: RC0609 adapted: Said in other words: GROUP BY ALL with the items that it means
 -- 129:30: RC0606 check: Function is not in the dictionary: ALL
 -- 129:30: RC0611 adapted: NULLs sorted as on the source: NULLs last

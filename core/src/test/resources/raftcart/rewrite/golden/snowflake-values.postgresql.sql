@@ -17,10 +17,10 @@ SELECT CASE WHEN s IS NOT NULL THEN 'y' ELSE 'n' END FROM frame;
 SELECT COALESCE(a, 0) FROM frame;
 SELECT NULLIF(a, 0) FROM frame;
 SELECT CASE a WHEN 1 THEN 'x' ELSE 'y' END FROM frame;
-SELECT CASE WHEN b = 0 THEN 0 ELSE CAST(a AS numeric) / b END FROM frame;
-SELECT CASE WHEN COALESCE(b, 0) = 0 THEN 0 ELSE CAST(a AS numeric) / COALESCE(b, 0) END FROM frame;
-SELECT CAST(a AS numeric) / 2 FROM frame;
-SELECT a / b FROM frame;
+SELECT CASE WHEN b = 0 THEN 0 ELSE ROUND(a / b, 6) END FROM frame;
+SELECT CASE WHEN COALESCE(b, 0) = 0 THEN 0 ELSE ROUND(a / b, 6) END FROM frame;
+SELECT ROUND(CAST(a AS numeric) / 2, 6) FROM frame;
+SELECT ROUND(a / b, 6) FROM frame;
 SELECT CASE WHEN (a IS NOT DISTINCT FROM b) THEN 1 END FROM frame;
 SELECT CAST(d + 1 * INTERVAL '1 day' AS date) FROM frame;
 SELECT (ts + 1 * INTERVAL '1 month') FROM frame;
@@ -153,8 +153,7 @@ SELECT id, b, s, d, ts, tz, v, bo, f FROM frame;
 -- SELECT * RENAME (a AS b1) FROM frame
 SELECT a FROM frame LIMIT 5;
 SELECT a FROM frame TABLESAMPLE BERNOULLI (10);
--- RC0602 by hand: No counterpart on the target: the column $1, by its place
--- SELECT $1, $2 FROM VALUES (1, 'a'), (2, 'b')
+SELECT column1, column2 FROM (VALUES (1, 'a'), (2, 'b')) t_127_20;
 SELECT a, COUNT(*) FROM frame GROUP BY a;
 SELECT a FROM frame ORDER BY "all";
 SELECT *
@@ -202,8 +201,11 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 6:8: RC0609 adapted: Said in other words: zero_if_null in other words
 -- 7:8: RC0609 adapted: Said in other words: null_if_zero in other words
 -- 8:8: RC0609 adapted: Said in other words: decode in other words
--- 9:8: RC0608 adapted: Function spelled otherwise: DIV0 means div_or_zero
+-- 9:8: RC0615 adapted: Division kept: rounded as on the source
+-- 10:8: RC0615 adapted: Division kept: rounded as on the source
 -- 11:10: RC0615 adapted: Division kept: with its fraction
+-- 11:10: RC0615 adapted: Division kept: rounded as on the source
+-- 12:10: RC0615 adapted: Division kept: rounded as on the source
 -- 13:18: RC0608 adapted: Function spelled otherwise: EQUAL_NULL means null_safe_equal
 -- 14:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 15:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
@@ -274,7 +276,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 123:8: RC0609 adapted: Said in other words: the columns that a star does not leave out
 -- 124:10: RC0602 by hand: No counterpart on the target: a star with RENAME
 -- 126:15: RC0624 check: Sample drawn otherwise
--- 127:1: RC0602 by hand: No counterpart on the target: the column $1, by its place
+-- 127:20: RC0609 adapted: Said in other words: the names that the columns of VALUES have on the source
 -- 128:1: RC0609 adapted: Said in other words: GROUP BY ALL with the items that it means
 -- 129:30: RC0606 check: Function is not in the dictionary: ALL
 -- 130:21: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
