@@ -60,12 +60,7 @@ final class CastNotes {
 
     /** Says where engines convert in different ways. */
     void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
-        boolean padded = type instanceof LogicalType.Char c
-                && c.length() > 1
-                && (kind.isNumber() || cast.value() instanceof Expr.Column && kind == ValueKind.TEXT);
-        if (padded && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
-            adapter.note(FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks");
-        }
+        padding(cast, type, kind);
         boolean text = type instanceof LogicalType.Text
                 || type instanceof LogicalType.Varchar
                 || type instanceof LogicalType.Char;
@@ -103,17 +98,36 @@ final class CastNotes {
         }
     }
 
+    /** Says where one engine alone fills texts up to the length of their type. */
+    private void padding(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean padded = type instanceof LogicalType.Char c
+                && c.length() > 1
+                && (kind.isNumber() || kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN)
+                && !(cast.value() instanceof Expr.Literal l && l.text().length() >= c.length())
+                && !(cast.value() instanceof Expr.Call call && isFormatted(adapter, call));
+        if (padded
+                && adapter.from.has(SqlFeature.CHARACTERS_ARE_PADDED)
+                        != adapter.to.has(SqlFeature.CHARACTERS_ARE_PADDED)) {
+            adapter.note(
+                    FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks on one engine only");
+        }
+    }
+
     /** True for digits of a date, which are a number. */
     static boolean isPartOfDate(ExprAdapter adapter, Expr.Cast cast) {
         return cast.value() instanceof Expr.Call call
                 && call.arguments().stream()
                         .noneMatch(a -> a instanceof Expr.Literal l
                                 && SEPARATOR.matcher(l.text()).find())
-                && (call.is("format_date")
-                        || adapter.from
-                                .functions()
-                                .recognise(call.name().toString(), call.arguments(), adapter::kind)
-                                .filter(r -> r.signature().name().equals("format_date"))
-                                .isPresent());
+                && isFormatted(adapter, call);
+    }
+
+    private static boolean isFormatted(ExprAdapter adapter, Expr.Call call) {
+        return call.is("format_date")
+                || adapter.from
+                        .functions()
+                        .recognise(call.name().toString(), call.arguments(), adapter::kind)
+                        .filter(r -> r.signature().name().equals("format_date"))
+                        .isPresent();
     }
 }

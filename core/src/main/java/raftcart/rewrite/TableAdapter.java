@@ -37,8 +37,8 @@ import raftcart.type.LogicalType;
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
     /** Clauses of a table that say more than where its rows lie. */
-    private static final Pattern STRUCTURE =
-            Pattern.compile("(?i)partition\\s+by|keys and defaults|set: |with\\s*\\(\\s*system_versioning");
+    private static final Pattern STRUCTURE = Pattern.compile(
+            "(?i)partition\\s+by|on commit drop|keys and defaults|set: |with\\s*\\(\\s*system_versioning");
 
     private final QueryAdapter adapter;
     private final ColumnAdapter columns;
@@ -289,7 +289,7 @@ final class TableAdapter {
             List<ColumnDefinition> adapted,
             List<TableConstraint> constraints,
             List<Statement> after) {
-        Temporary temporary = lifetime(table);
+        Temporary temporary = new TemporaryTables(adapter).lifetime(table);
         if (table.query().isPresent() && adapted.stream().anyMatch(c -> c.type().isPresent())) {
             throw new Untranslatable("columns defined beside a query");
         }
@@ -356,39 +356,6 @@ final class TableAdapter {
         }
         return Optional.of(
                 new DdlStatement.Drop("TABLE", List.of(table.name()), true, false, Optional.empty(), table.span()));
-    }
-
-    /** How long the table lasts, in a way that the target has. */
-    private Temporary lifetime(CreateTable table) {
-        Temporary temporary = table.temporary();
-        if (temporary.untilCommit() && !has(SqlFeature.ROWS_UNTIL_COMMIT)) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    table.span(),
-                    "the rows stay after the end of the transaction; delete them");
-            temporary = Temporary.SESSION;
-        }
-        if (temporary != Temporary.NO && has(SqlFeature.TEMPORARY_WITHOUT_SCHEMA)) {
-            adapter.knowledge.addTemporary(table.name());
-        }
-        if (temporary != Temporary.NO && has(SqlFeature.TEMPORARY_BY_NAME)) {
-            adapter.knowledge.addTemporary(table.name());
-            temporary = Temporary.NO;
-        }
-        boolean lasts = temporary != Temporary.NO
-                && !has(SqlFeature.TEMPORARY_TABLES)
-                && has(SqlFeature.GLOBAL_TEMPORARY_TABLES);
-        if (lasts) {
-            boolean own = temporary == Temporary.SESSION || temporary == Temporary.SESSION_UNTIL_COMMIT;
-            if (own) {
-                adapter.note(
-                        FindingCode.SYNTAX_CHECK,
-                        table.span(),
-                        "the rows are those of the session, but the table itself stays, and all sessions share it");
-            }
-            temporary = temporary.untilCommit() ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.GLOBAL;
-        }
-        return temporary;
     }
 
     /** CREATE TABLE AS as SELECT ... INTO. */

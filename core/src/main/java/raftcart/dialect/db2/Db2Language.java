@@ -24,6 +24,7 @@ public final class Db2Language {
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.LABELLED_DURATIONS,
+                    GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.CONCAT_OPERATOR,
                     GrammarFeature.CHANGES_AS_TABLES,
                     GrammarFeature.NAMES_END_BEFORE_BLANKS),

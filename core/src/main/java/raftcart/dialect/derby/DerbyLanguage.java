@@ -13,6 +13,7 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalRules;
 import raftcart.sql.parse.Grammar;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 
@@ -21,7 +22,7 @@ public final class DerbyLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(),
+            Set.of(GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT),
             OperatorTable.ADDITIVE,
             Map.of(),
             CastFunctions::meaning);

@@ -23,7 +23,10 @@ public final class FirebirdLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.ALTERNATIVE_QUOTES)),
             NameCase.UPPER,
-            Set.of(GrammarFeature.TRIMS_WHOLE_TEXTS, GrammarFeature.FRACTIONS_WITHIN_SECOND),
+            Set.of(
+                    GrammarFeature.TRIMS_WHOLE_TEXTS,
+                    GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
+                    GrammarFeature.FRACTIONS_WITHIN_SECOND),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(

@@ -120,9 +120,7 @@ public final class H2Writers {
 
         @Override
         protected String temporary(Temporary temporary) {
-            return temporary == Temporary.NO
-                    ? ""
-                    : (temporary == Temporary.GLOBAL ? "GLOBAL" : "LOCAL") + " TEMPORARY ";
+            return temporary == Temporary.NO ? "" : (temporary.isGlobal() ? "GLOBAL" : "LOCAL") + " TEMPORARY ";
         }
 
         @Override

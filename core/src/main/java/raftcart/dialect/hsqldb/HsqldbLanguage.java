@@ -21,7 +21,7 @@ public final class HsqldbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(GrammarFeature.IDENTITIES_ARE_INTEGERS),
+            Set.of(GrammarFeature.IDENTITIES_ARE_INTEGERS, GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(

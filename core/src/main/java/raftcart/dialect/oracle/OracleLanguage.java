@@ -30,6 +30,7 @@ public final class OracleLanguage {
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.CURRENT_DATE_HAS_TIME,
+                    GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.SHOW_IS_FOR_CLIENT,
                     GrammarFeature.NULL_CONCATENATES_AS_EMPTY,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT),

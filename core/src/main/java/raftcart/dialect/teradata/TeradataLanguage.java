@@ -25,6 +25,8 @@ public final class TeradataLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.SHORT_VERBS,
+                    GrammarFeature.PERIODS,
+                    GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.MOD_OPERATOR,
                     GrammarFeature.INTERVAL_QUALIFIERS,
                     GrammarFeature.WORD_COMPARISONS,

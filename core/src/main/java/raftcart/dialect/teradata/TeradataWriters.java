@@ -170,7 +170,7 @@ public final class TeradataWriters {
 
         @Override
         protected String temporary(Temporary temporary) {
-            return temporary == Temporary.NO ? "" : temporary == Temporary.SESSION ? "VOLATILE " : "GLOBAL TEMPORARY ";
+            return temporary == Temporary.NO ? "" : temporary.isGlobal() ? "GLOBAL TEMPORARY " : "VOLATILE ";
         }
 
         @Override

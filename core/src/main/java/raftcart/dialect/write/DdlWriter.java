@@ -173,8 +173,7 @@ public class DdlWriter {
         if (has(SqlFeature.TEMPORARY_BY_NAME)) {
             return "";
         }
-        boolean global = temporary == Temporary.GLOBAL || temporary == Temporary.GLOBAL_UNTIL_COMMIT;
-        if (global && has(SqlFeature.GLOBAL_TEMPORARY_TABLES)) {
+        if (temporary.isGlobal() && has(SqlFeature.GLOBAL_TEMPORARY_TABLES)) {
             return "GLOBAL TEMPORARY ";
         }
         require(SqlFeature.TEMPORARY_TABLES, "a temporary table");

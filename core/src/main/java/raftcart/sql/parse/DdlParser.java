@@ -38,6 +38,9 @@ final class DdlParser {
         List<String> prefix = new ArrayList<>();
         prefix(prefix);
         Temporary temporary = temporary();
+        if (verb.isWord("DECLARE") && temporary == Temporary.GLOBAL) {
+            temporary = Temporary.SESSION; // DECLARE makes a table of the session, whatever it is called
+        }
         while (cursor.takeAny(ClauseWords.TABLE_KINDS)) {
             if (cursor.previous().isAnyWord("FOREIGN", "EXTERNAL")) {
                 throw cursor.byHand("an external table");
@@ -134,8 +137,7 @@ final class DdlParser {
         if (cursor.takeWords("PRIVATE", "TEMPORARY")) {
             return Temporary.SESSION;
         }
-        boolean session = cursor.peek().isAnyWord("LOCAL", "TEMPORARY", "TEMP", "VOLATILE", "SESSION")
-                || cursor.peek().isWord("DECLARE");
+        boolean session = cursor.peek().isAnyWord("LOCAL", "TEMPORARY", "TEMP", "VOLATILE", "SESSION");
         if (!session) {
             return Temporary.NO;
         }

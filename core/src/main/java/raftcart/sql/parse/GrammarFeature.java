@@ -72,6 +72,10 @@ public enum GrammarFeature {
     END_COMMITS,
     /** A type, format or title in parentheses may follow a value, as in {@code d (FORMAT 'YYYY')}. */
     DATA_ATTRIBUTES,
+    /** END(p) is the end of a period. */
+    PERIODS,
+    /** The rows of a temporary table go at the end of the transaction, unless something else is said. */
+    TEMPORARY_ROWS_END_AT_COMMIT,
     /** CONCAT between two values joins them. */
     CONCAT_OPERATOR,
     /** REGEXP between two texts looks for a regular expression. */

@@ -39,6 +39,9 @@ final class NameParser {
 
     Expr name() {
         Token first = cursor.peek();
+        if (first.isWord("END") && cursor.peek(1).isSymbol("(") && parsing.has(GrammarFeature.PERIODS)) {
+            throw cursor.byHand("the end of a period");
+        }
         if (Keywords.endsExpression(first)) {
             throw cursor.unexpected("an expression");
         }

@@ -42,7 +42,7 @@ final class TableDefinitionParser {
     private Optional<Query> query = Optional.empty();
     private Optional<String> comment = Optional.empty();
     private boolean withData = true;
-    private boolean untilCommit;
+    private Optional<Boolean> untilCommit = Optional.empty();
     private boolean summary;
 
     TableDefinitionParser(Parsing parsing) {
@@ -97,10 +97,27 @@ final class TableDefinitionParser {
     }
 
     private Temporary lifetime(Temporary temporary) {
-        if (!untilCommit) {
+        boolean ends = temporary != Temporary.NO
+                && untilCommit.orElse(parsing.has(GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT));
+        if (!ends) {
             return temporary;
         }
         return temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
+    }
+
+    /** What follows ON COMMIT; true where the rows go then. */
+    private boolean atCommit() {
+        if (cursor.takeWords("DROP")) {
+            cursor.takeWords("DEFINITION");
+            leftOut.add("ON COMMIT DROP");
+            return false;
+        }
+        boolean ends = cursor.takeWords("DELETE");
+        if (!ends) {
+            cursor.takeWords("PRESERVE");
+        }
+        cursor.takeAny("ROWS", "DEFINITION");
+        return ends;
     }
 
     private Statement summaryTable(QualifiedName name, Span span) {
@@ -190,10 +207,7 @@ final class TableDefinitionParser {
                 cursor.takeSymbol("=");
                 startAt(parsing.wholeNumber());
             } else if (cursor.takeWords("ON", "COMMIT")) {
-                untilCommit = cursor.takeWords("DELETE", "ROWS") || cursor.takeWords("DELETE");
-                if (!untilCommit && !cursor.takeWords("PRESERVE", "ROWS") && !cursor.takeWords("DROP")) {
-                    cursor.takeWords("PRESERVE");
-                }
+                untilCommit = Optional.of(atCommit());
             } else if (cursor.atWords("ORGANIZATION", "EXTERNAL")) {
                 throw cursor.byHand("an external table");
             } else if (cursor.atWords("NESTED", "TABLE")) {

@@ -119,6 +119,11 @@ public sealed interface DdlStatement extends Statement {
             public boolean untilCommit() {
                 return this == GLOBAL_UNTIL_COMMIT || this == SESSION_UNTIL_COMMIT;
             }
+
+            /** True where the table is there for all sessions. */
+            public boolean isGlobal() {
+                return this == GLOBAL || this == GLOBAL_UNTIL_COMMIT;
+            }
         }
     }
 

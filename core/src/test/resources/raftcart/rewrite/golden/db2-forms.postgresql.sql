@@ -205,6 +205,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 35:1: RC0502 adapted: Storage clauses left out: REFRESH DEFERRED
 -- 36:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 36:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
+-- 37:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 38:1: RC0604 adapted: Client command left out: LABEL ON TABLE TELESCOPE IS 'x'
 -- 42:1: RC0602 by hand: No counterpart on the target: the right CONTROL
 -- 43:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system

@@ -183,6 +183,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 97:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 97:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 98:1: RC0627 check: Said in other words, with a difference: the rows stay after the end of the transaction; delete them
+-- 98:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 99:1: RC0603 by hand: Code is not translated: trigger
 -- 103:1: RC0603 by hand: Code is not translated: trigger
 -- 108:1: RC0603 by hand: Code is not translated: function

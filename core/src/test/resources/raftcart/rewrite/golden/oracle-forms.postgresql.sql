@@ -284,6 +284,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 31:3: RC0119 check: Numbers may lose digits: amount: float of up to 38 digits as a floating-point number of 15
 -- 27:1: RC0627 check: Said in other words, with a difference: left out of the partitions: INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
 -- 27:1: RC0609 adapted: Said in other words: the partitions by RANGE (at_time) INTERVAL (NUMTOYMINTERVAL (1, 'MONTH'))
+-- 37:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 38:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 38:1: RC0502 adapted: Storage clauses left out: TABLESPACE users
 -- 38:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not

@@ -350,6 +350,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 281:1: RC0609 adapted: Said in other words: the whole definition of NM
 -- 283:31: RC0502 adapted: Storage clauses left out: USING INDEX OBS.EXP_PK
 -- 284:36: RC0110 check: Number without precision is bounded: id: number without precision as decimal(65,30)
+-- 284:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 285:1: RC0502 adapted: Storage clauses left out: PCTFREE 10
 -- 285:1: RC0502 adapted: Storage clauses left out: INITRANS 2
 -- 285:1: RC0502 adapted: Storage clauses left out: MAXTRANS 255

@@ -327,6 +327,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 263:3: RC0502 adapted: Storage clauses left out: TABLESPACE "USERS"
 -- 269:3: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 283:31: RC0502 adapted: Storage clauses left out: USING INDEX OBS.EXP_PK
+-- 284:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 285:1: RC0502 adapted: Storage clauses left out: PCTFREE 10
 -- 285:1: RC0502 adapted: Storage clauses left out: INITRANS 2
 -- 285:1: RC0502 adapted: Storage clauses left out: MAXTRANS 255

@@ -379,7 +379,7 @@ FROM frame;
 -- 32:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
 -- 33:1: RC0602 by hand: No counterpart on the target: a date as a number
 -- 34:8: RC0609 adapted: Said in other words: cut as on the source
--- 37:8: RC0617 check: Trailing blanks in comparisons: the cast fills a short text up with blanks
+-- 37:8: RC0617 check: Trailing blanks in comparisons: the cast fills a short text up with blanks on one engine only
 -- 38:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 39:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
 -- 41:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number

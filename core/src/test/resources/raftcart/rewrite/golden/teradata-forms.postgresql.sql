@@ -152,6 +152,7 @@ FROM telescope;
 -- 5:1: RC0502 adapted: Storage clauses left out: UNIQUE on the columns of the primary key
 -- 24:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
 -- 25:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
+-- 25:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
 -- 26:19: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 26:96: RC0627 check: Said in other words, with a difference: the column has no name of its own and is called column_3 here; engines call it in different ways
 -- 27:38: RC0611 adapted: NULLs sorted as on the source: NULLs first
