@@ -207,6 +207,8 @@ public enum SqlFeature {
     EMPTY_TEXT_IS_ZERO,
     /** GROUP BY may leave out columns that are selected. */
     LOOSE_GROUP_BY,
+    /** A column beside MIN or MAX that is not grouped is that of the row where these are found. */
+    EXTREMES_CHOOSE_ROW,
     /** GROUP BY may name aliases of the select list. */
     ALIAS_IN_GROUP_BY,
     ALIAS_IN_HAVING,

@@ -12,7 +12,6 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
-import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.CurrentKind;
@@ -58,8 +57,7 @@ final class ColumnAdapter {
 
     private void leftOut(ColumnDefinition column, CreateTable table, boolean altered) {
         for (String clause : column.leftOut()) {
-            adapter.note(
-                    FindingCode.PHYSICAL_CLAUSES, column.span(), column.name().text() + ": " + clause);
+            ConstraintAdapter.sayLeftOut(clause, column.name().text() + ": ", column.span(), adapter);
         }
         boolean counts = column.identity()
                 .filter(o -> o.start()
@@ -339,8 +337,12 @@ final class ColumnAdapter {
                 || (column.generated().isPresent() && has(SqlFeature.OUTPUT))) {
             return Optional.empty();
         }
-        ValueKind kind = column.generated().map(adapter::kind).orElse(ValueKind.UNKNOWN);
-        return Optional.of(ColumnFactory.ofKind(kind)
+        if (column.generated().isEmpty() && adapter.from.grammar().has(GrammarFeature.UNTYPED_COLUMNS)) {
+            adapter.note(FindingCode.FOREIGN_TYPE, column.span(), column.name().text() + ": without a type, as text");
+            return Optional.of(new LogicalType.Text(0));
+        }
+        return Optional.of(column.generated()
+                .flatMap(e -> ColumnFactory.ofKind(adapter.kind(e)))
                 .orElseThrow(
                         () -> new Untranslatable("the column " + column.name().text() + " without a type")));
     }

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -16,6 +17,9 @@ import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** Adapts constraints: keys, checks, and what foreign keys do. */
 final class ConstraintAdapter {
+    /** What SQLite does with rows in conflict other than to refuse them ("The ON CONFLICT Clause"). */
+    private static final Pattern CONFLICTS = Pattern.compile("(?i)on conflict (ignore|replace)");
+
     private final QueryAdapter adapter;
 
     ConstraintAdapter(QueryAdapter adapter) {
@@ -98,9 +102,18 @@ final class ConstraintAdapter {
         }
     }
 
+    /** Says that a clause is left out; {@code of} stands before it. */
+    static void sayLeftOut(String clause, String of, Span span, ExprAdapter adapter) {
+        boolean passes = CONFLICTS.matcher(clause).matches();
+        adapter.note(
+                passes ? FindingCode.SYNTAX_CHECK : FindingCode.PHYSICAL_CLAUSES,
+                span,
+                of + (passes ? "left out, so that rows in conflict are refused: " : "") + clause);
+    }
+
     Optional<TableConstraint> constraint(TableConstraint c) {
         for (String clause : c.leftOut()) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, c.span(), clause);
+            sayLeftOut(clause, "", c.span(), adapter);
         }
         if (c.disabled()) {
             adapter.note(

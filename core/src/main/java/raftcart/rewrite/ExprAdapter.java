@@ -140,7 +140,8 @@ class ExprAdapter extends QueryMapper {
     }
 
     /** An expression where a condition is wanted. */
-    Expr condition(Expr e) {
+    Expr condition(Expr given) {
+        Expr e = functions.meant(given);
         ValueKind kind = kind(e);
         if (KindFinder.isCondition(e)) {
             return adapt(e);

@@ -52,6 +52,18 @@ final class FunctionAdapter {
         this.to = adapter.to;
     }
 
+    /** A condition that a call stands for; anything else as it is. */
+    Expr meant(Expr e) {
+        return e instanceof Expr.Call call && !from.name().equals(to.name())
+                ? from.grammar()
+                        .calls()
+                        .meaning(call)
+                        .filter(m -> m.check().isEmpty() && KindFinder.isCondition(m.value()))
+                        .map(CallReading.Meaning::value)
+                        .orElse(e)
+                : e;
+    }
+
     Expr call(Expr.Call call) {
         if (from.name().equals(to.name())) {
             return mapped(call, call.arguments());

@@ -60,7 +60,11 @@ final class LooseGroups extends QueryMapper {
 
     /** The query with all its columns grouped or aggregated, where the target wants that. */
     static Query tightened(ExprAdapter adapter, Query query) {
-        if (!(query.body() instanceof Select select) || !applies(adapter, select)) {
+        if (!(query.body() instanceof Select select)) {
+            return query;
+        }
+        if (!applies(adapter, select)) {
+            chosen(adapter, select);
             return query;
         }
         LooseGroups groups = new LooseGroups(adapter, select);
@@ -73,7 +77,32 @@ final class LooseGroups extends QueryMapper {
 
     /** The same for a query that is a part of another. */
     static Select tightened(ExprAdapter adapter, Select select) {
-        return applies(adapter, select) ? new LooseGroups(adapter, select).select() : select;
+        if (applies(adapter, select)) {
+            return new LooseGroups(adapter, select).select();
+        }
+        chosen(adapter, select);
+        return select;
+    }
+
+    /** Says where a column that is not grouped is that of a certain row on the source. */
+    private static void chosen(ExprAdapter adapter, Select select) {
+        boolean chooses = adapter.lost(SqlFeature.EXTREMES_CHOOSE_ROW)
+                && select.items().stream()
+                        .anyMatch(i -> i.value() instanceof Expr.Call c
+                                && c.isAny("min", "max")
+                                && c.arguments().size() == 1
+                                && c.suffix().over().isEmpty());
+        if (chooses && new LooseGroups(adapter, select).leavesOut()) {
+            adapter.note(
+                    FindingCode.GROUPING_LOOSE,
+                    select.span(),
+                    "the columns beside MIN or MAX are those of its row on the source");
+        }
+    }
+
+    private boolean leavesOut() {
+        return select.items().stream()
+                .anyMatch(i -> i.value() instanceof Expr.Column && !grouped.contains(groupedKey(i.value())));
     }
 
     private Select select() {

@@ -108,19 +108,20 @@ final class TextRules {
 
     /** Says where texts that are one to the source, as it ignores the case of their letters, are several to the target. */
     void oneToTheSource(Stream<Expr> values, Span span, String where) {
-        if (!adapter.lost(SqlFeature.IGNORES_CASE)) {
+        if (adapter.to.has(SqlFeature.IGNORES_CASE)) {
             return;
         }
+        boolean usual = adapter.from.has(SqlFeature.IGNORES_CASE);
         boolean falls = values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                 .flatMap(TextRules::columns)
                 .anyMatch(e -> {
                     Optional<ColumnFacts> facts = adapter.facts(e);
                     boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
                     boolean unknown = e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
-                    return unknown
+                    return usual && unknown
                             || text
                                     && (facts.get().ignoresCase()
-                                            || facts.get().type().isEmpty());
+                                            || usual && facts.get().type().isEmpty());
                 });
         if (falls) {
             adapter.note(FindingCode.CASE_OF_TEXT, span, where);
@@ -140,7 +141,15 @@ final class TextRules {
 
     /** The same for rows that a set operation compares. */
     void set(QueryBody.SetOperation set) {
-        oneToTheSource(values(set), set.span(), set.kind().name());
+        boolean ignores = !adapter.to.has(SqlFeature.IGNORES_CASE)
+                && Stream.of(set.left(), set.right())
+                        .flatMap(side -> adapter.finder.columns(Query.of(side), adapter.scope).stream())
+                        .anyMatch(c -> c.kind() == ValueKind.TEXT && c.ignoresCase());
+        if (ignores) {
+            adapter.note(FindingCode.CASE_OF_TEXT, set.span(), set.kind().name());
+        } else {
+            oneToTheSource(values(set), set.span(), set.kind().name());
+        }
     }
 
     private static Stream<Expr> values(QueryBody body) {
@@ -176,7 +185,7 @@ final class TextRules {
 
     /** Says where texts that are known to ignore the case of their letters do so on the source only. */
     void known(Stream<Expr> values, Span span, String where) {
-        boolean differs = adapter.lost(SqlFeature.IGNORES_CASE)
+        boolean differs = !adapter.to.has(SqlFeature.IGNORES_CASE)
                 && values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                         .flatMap(TextRules::columns)
                         .map(adapter::facts)

@@ -36,11 +36,12 @@ public final class SqliteLanguage {
                     GrammarFeature.NUMBERS_ARE_CONDITIONS),
             OperatorTable.UNARY,
             Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY),
-            new SqliteMoments());
+            new SqliteCalls());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.NUMBERS_BEGIN_WITH_1,
                     SqlFeature.VALUES_NAME_COLUMN1,
+                    SqlFeature.EXTREMES_CHOOSE_ROW,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.WINDOW_TEXTS,

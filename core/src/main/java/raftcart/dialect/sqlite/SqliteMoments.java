@@ -8,7 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.Untranslatable;
 import raftcart.sql.Span;
-import raftcart.sql.parse.CallReading;
+import raftcart.sql.parse.CallReading.Meaning;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DateUnit;
@@ -17,7 +17,7 @@ import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.UnaryOperator;
 
 /** SQLite's functions of dates, which take a moment and modifiers as texts ("Date And Time Functions"). */
-final class SqliteMoments implements CallReading {
+final class SqliteMoments {
     private static final Set<String> FUNCTIONS =
             Set.of("date", "time", "datetime", "strftime", "julianday", "unixepoch");
     private static final Pattern SPAN =
@@ -33,8 +33,8 @@ final class SqliteMoments implements CallReading {
     /** Where a moment stands between its modifiers. */
     private record Moment(Expr value, boolean now, boolean wholeMonth, String check) {}
 
-    @Override
-    public Optional<Meaning> meaning(Expr.Call call) {
+    /** What a function of dates means. */
+    Optional<Meaning> meaning(Expr.Call call) {
         String function = call.function();
         boolean ours = !call.canonical() && call.name().parts().size() == 1 && FUNCTIONS.contains(function);
         int first = function.equals("strftime") ? 1 : 0;

@@ -130,6 +130,9 @@ final class ColumnParser {
             notNull = Optional.of(true);
             cursor.takeAny("ENABLE");
             cursor.takeWords("NOT", "DEFERRABLE");
+            if (cursor.takeWords("ON", "CONFLICT")) {
+                leftOut.add("ON CONFLICT " + cursor.take().text());
+            }
         } else if (cursor.takeWords("NULL")) {
             notNull = Optional.of(false);
         } else if (cursor.takeWords("DEFAULT") || cursor.takeWords("WITH", "DEFAULT")) {
@@ -173,9 +176,6 @@ final class ColumnParser {
         List<String> physical = new ArrayList<>();
         constraints.clustering(physical);
         cursor.takeAny("ASC", "DESC");
-        if (cursor.takeWords("ON", "CONFLICT")) {
-            throw cursor.byHand("ON CONFLICT of a column");
-        }
         ConstraintParser.Trailer trailer = constraints.trailer(physical, true);
         own.add(new TableConstraint(
                 kind,

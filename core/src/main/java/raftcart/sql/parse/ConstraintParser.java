@@ -280,8 +280,9 @@ final class ConstraintParser {
             if (ofColumn && cursor.peek().isWord("COMMENT")) {
                 return trailer;
             }
-            if (cursor.atWords("ON", "CONFLICT")) {
-                throw cursor.byHand("ON CONFLICT of a key");
+            if (cursor.takeWords("ON", "CONFLICT")) {
+                leftOut.add("ON CONFLICT " + cursor.take().text());
+                continue;
             }
             if (cursor.takeWords("NOT", "DEFERRABLE") || cursor.takeWords("INITIALLY", "IMMEDIATE")) {
                 continue;

@@ -84,6 +84,8 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 10:151: RC0606 check: Function is not in the dictionary: ARRAY_GET
 -- 10:168: RC0608 adapted: Function spelled otherwise: GROUP_CONCAT means string_agg
 -- 10:214: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
+-- 10:261: RC0612 check: Comparison may ignore case on one engine: a regular expression
+-- 10:298: RC0612 check: Comparison may ignore case on one engine: a regular expression
 -- 10:310: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 10:326: RC0607 check: Function with a difference: small_hex_of_bytes: the value is taken for bytes, its type is not known
 -- 10:335: RC0609 adapted: Said in other words: a text as its bytes

@@ -243,6 +243,7 @@ CALL p1();
 -- 10:35: RC0111 check: Type without counterpart crosses as text or bytes: g: geography as text
 -- 10:48: RC0109 adapted: Fixed number of bytes kept by a check: bin: bytea with a check for at most 8388608 bytes
 -- 11:3: RC0502 adapted: Storage clauses left out: NOT ENFORCED
+-- 12:3: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 14:1: RC0502 adapted: Storage clauses left out: TRANSIENT
 -- 15:1: RC0627 check: Said in other words, with a difference: left out: keys and defaults of the table that is cloned
 -- 18:1: RC0502 adapted: Storage clauses left out: SECURE
@@ -292,6 +293,7 @@ CALL p1();
 -- 33:249: RC0606 check: Function is not in the dictionary: KURTOSIS
 -- 33:262: RC0606 check: Function is not in the dictionary: SKEW
 -- 34:1: RC0602 by hand: No counterpart on the target: the function edit_distance with 2 argument(s) has no counterpart in postgresql
+-- 35:65: RC0612 check: Comparison may ignore case on one engine: PARTITION BY
 -- 35:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
 -- 35:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
 -- 36:15: RC0624 check: Sample drawn otherwise

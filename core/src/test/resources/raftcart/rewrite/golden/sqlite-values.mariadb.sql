@@ -22,8 +22,7 @@ SELECT DATE(DATE_ADD(DATE(d), INTERVAL 1 MONTH)) FROM frame;
 SELECT DATE(DATE_ADD(DATE_ADD(CAST(DATE_FORMAT(CAST(d AS DATETIME(6)), '%Y-%m-01') AS DATETIME), INTERVAL 1 MONTH), INTERVAL (-1) DAY))
 FROM frame;
 SELECT DATE_FORMAT(d, '%Y-%m') FROM frame;
--- RC0602 by hand: No counterpart on the target: the field %w of a mask
--- SELECT strftime('%w', d) FROM frame
+SELECT CAST((DAYOFWEEK(d) - 1) AS char) FROM frame;
 SELECT TIMESTAMPDIFF(second, TIMESTAMP '1970-01-01 00:00:00', UTC_TIMESTAMP()) FROM frame;
 SELECT CAST((TIMESTAMPDIFF(MICROSECOND, '1970-01-01', UTC_TIMESTAMP()) * 0.000001) AS decimal(65,30)) / 86400.0 + 2440587.5 - (CAST((TIMESTAMPDIFF(MICROSECOND, '1970-01-01', CAST(d AS DATETIME(6))) * 0.000001) AS decimal(65,30)) / 86400.0 + 2440587.5)
 FROM frame;
@@ -47,7 +46,7 @@ SELECT TRIM(BOTH 'x' FROM s) FROM frame;
 SELECT REPLACE(s, 'a', 'b') FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ';') FROM frame;
-SELECT total(a) FROM frame;
+SELECT CAST(COALESCE(SUM(a), 0.0) AS double) FROM frame;
 SELECT GREATEST(a, 5) FROM frame;
 SELECT CASE
     WHEN LOWER(JSON_TYPE(JSON_EXTRACT(s, '$.a'))) <> 'null' THEN JSON_UNQUOTE(JSON_EXTRACT(s, '$.a'))
@@ -100,7 +99,6 @@ SELECT 0; SELECT 0; CREATE TABLE w (
 -- 7:20: RC0625 check: Types compared as on the source: a text is compared with a number
 -- 8:8: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 12:8: RC0607 check: Function with a difference: a day beyond the end of the month goes on into the next one on the source
--- 15:1: RC0602 by hand: No counterpart on the target: the field %w of a mask
 -- 16:8: RC0609 adapted: Said in other words: whole_epoch in other words
 -- 17:8: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 17:27: RC0615 adapted: Division kept: with more digits than the target gives by itself
@@ -115,7 +113,6 @@ SELECT 0; SELECT 0; CREATE TABLE w (
 -- 30:8: RC0607 check: Function with a difference: quote_literal: quotes within the text are written in another way
 -- 33:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 34:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
--- 35:8: RC0606 check: Function is not in the dictionary: total
 -- 36:8: RC0608 adapted: Function spelled otherwise: max means greatest
 -- 37:8: RC0607 check: Function with a difference: json_get_text: a number is a number on the source, and a text on the target
 -- 39:8: RC0608 adapted: Function spelled otherwise: last_insert_rowid means last_identity

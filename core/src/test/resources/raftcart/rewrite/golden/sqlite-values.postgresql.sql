@@ -22,8 +22,7 @@ SELECT CAST(CAST(CAST(d AS date) + 1 * INTERVAL '1 month' AS date) AS date) FROM
 SELECT CAST(((DATE_TRUNC('month', CAST(d AS timestamp)) + 1 * INTERVAL '1 month') + (-1) * INTERVAL '1 day') AS date)
 FROM frame;
 SELECT TO_CHAR(d, 'YYYY-MM') FROM frame;
--- RC0602 by hand: No counterpart on the target: the field %w of a mask
--- SELECT strftime('%w', d) FROM frame
+SELECT CAST(EXTRACT(DOW FROM d) AS text) FROM frame;
 SELECT CAST(FLOOR(EXTRACT(EPOCH FROM (CURRENT_TIMESTAMP AT TIME ZONE 'UTC'))) AS bigint) FROM frame;
 SELECT EXTRACT(EPOCH FROM (CURRENT_TIMESTAMP AT TIME ZONE 'UTC')) / 86400.0 + 2440587.5 - (EXTRACT(EPOCH FROM CAST(d AS timestamp)) / 86400.0 + 2440587.5)
 FROM frame;
@@ -46,7 +45,7 @@ SELECT BTRIM(s, 'x') FROM frame;
 SELECT REPLACE(s, 'a', 'b') FROM frame;
 SELECT STRING_AGG(s, ',') FROM frame;
 SELECT STRING_AGG(s, ';') FROM frame;
-SELECT total(a) FROM frame;
+SELECT CAST(COALESCE(SUM(a), 0.0) AS double precision) FROM frame;
 SELECT CASE WHEN a >= 5 THEN a WHEN 5 > a THEN 5 END FROM frame;
 SELECT (JSONB_PATH_QUERY_FIRST(CAST(s AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}') FROM frame;
 SELECT (JSONB_PATH_QUERY_FIRST(CAST(s AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}') FROM frame;
@@ -94,7 +93,6 @@ ALTER TABLE frame ALTER COLUMN id RESTART WITH 2;
 -- 9:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 12:8: RC0607 check: Function with a difference: a day beyond the end of the month goes on into the next one on the source
 -- 14:17: RC0609 adapted: Said in other words: the mask %Y-%m is YYYY-MM
--- 15:1: RC0602 by hand: No counterpart on the target: the field %w of a mask
 -- 20:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
 -- 21:8: RC0608 adapted: Function spelled otherwise: instr means locate
 -- 22:8: RC0608 adapted: Function spelled otherwise: length means char_length
@@ -106,7 +104,6 @@ ALTER TABLE frame ALTER COLUMN id RESTART WITH 2;
 -- 30:8: RC0607 check: Function with a difference: quote_literal: quotes within the text are written in another way
 -- 33:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 34:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
--- 35:8: RC0606 check: Function is not in the dictionary: total
 -- 36:8: RC0609 adapted: Said in other words: greatest in other words
 -- 37:8: RC0607 check: Function with a difference: json_get_text: a number is a number on the source, and a text on the target
 -- 37:8: RC0608 adapted: Function spelled otherwise: json_extract means json_get_text
