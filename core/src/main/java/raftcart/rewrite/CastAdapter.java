@@ -212,7 +212,10 @@ final class CastAdapter {
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
             return ExprAdapter.asNumber(isTrue, cast.span());
         }
-        if (truth && kind.isNumber() && adapter.lost(SqlFeature.CASTS_MAKE_TRUTH)) {
+        // PostgreSQL casts numbers of 32 bits alone.
+        boolean compared = adapter.from.has(SqlFeature.CASTS_MAKE_TRUTH)
+                && (!(cast.value() instanceof Expr.Literal) || !adapter.to.has(SqlFeature.CASTS_MAKE_TRUTH));
+        if (truth && kind.isNumber() && compared) {
             return new Expr.Binary(BinaryOperator.NOT_EQUAL, value, Expr.Literal.number(0), cast.span());
         }
         return cast.safe() && !adapter.to.has(SqlFeature.SAFE_CASTS)

@@ -140,6 +140,12 @@ final class DateAdapter {
 
     /** Says what is not certain about a sum. */
     void uncertain(Expr.Binary binary, ValueKind left, ValueKind right) {
+        if (left == ValueKind.TIME && right.isNumber() || right == ValueKind.TIME && left.isNumber()) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    binary.span(),
+                    "a number beside a time of day, which engines take for seconds or for digits");
+        }
         boolean texts = (left == ValueKind.TEXT || right == ValueKind.TEXT) && adapter.losesConversions();
         if (texts) {
             List.of(binary.left(), binary.right()).forEach(new OperatorAdapter(adapter)::refuseEnumeration);
@@ -191,7 +197,7 @@ final class DateAdapter {
         if (!sourceDays || !dates && adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)) {
             throw new Untranslatable("a difference of times");
         }
-        if (fine) {
+        if (fine && adapter.from.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)) {
             throw new Untranslatable("a difference of timestamps, which is an interval");
         }
         if (!dates && adapter.writes("extract_epoch")) {

@@ -43,6 +43,10 @@ final class TextRules {
             "min",
             "max");
 
+    /** Those that go by the collation of a column wherever there are such. */
+    private static final Set<String> OF_COLLATION =
+            Set.of("greatest", "greatest_skip_nulls", "least_skip_nulls", "least", "starts_with", "nullif", "decode");
+
     /** Functions whose result hangs on the blanks at the end of a text. */
     private static final Set<String> COUNTING_BLANKS = Set.of(
             "char_length",
@@ -235,7 +239,13 @@ final class TextRules {
                 && adapter.facts(call.arguments().get(0))
                         .filter(f -> !f.ignoresCase() && f.type().isPresent())
                         .isPresent();
-        if (compares && differs && text && !exact) {
+        boolean own = OF_COLLATION.contains(call.function())
+                && text
+                && !adapter.to.has(SqlFeature.IGNORES_CASE)
+                && adapter.facts(call.arguments().get(0))
+                        .filter(ColumnFacts::ignoresCase)
+                        .isPresent();
+        if (compares && differs && text && !exact || own) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }
     }

@@ -15,8 +15,7 @@ CREATE TABLE frame (
 SELECT d + 7 FROM frame;
 SELECT (ts + 1.5 * INTERVAL '1 day') FROM frame;
 SELECT d - d FROM frame;
--- RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
--- SELECT ts - ts FROM frame
+SELECT (EXTRACT(EPOCH FROM ts) - EXTRACT(EPOCH FROM ts)) / 86400 FROM frame;
 SELECT CAST(d + 1 * INTERVAL '1 day' AS date) FROM frame;
 SELECT CAST(d + 1 * INTERVAL '1 day' AS date) FROM frame;
 SELECT (ts + (-3) * INTERVAL '1 month') FROM frame;
@@ -140,7 +139,6 @@ COMMENT ON COLUMN frame.a IS 'x'
 
 -- findings
 -- 4:11: RC0609 adapted: Said in other words: days added to a date
--- 6:1: RC0602 by hand: No counterpart on the target: a difference of timestamps, which is an interval
 -- 7:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 8:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 9:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
