@@ -325,6 +325,8 @@ public enum SqlFeature {
     SIX_DIGITS_OF_DIVISION,
     /** A quotient of exact numbers may have as few as six digits behind the point, fewer than its types would hold. */
     SHORT_QUOTIENTS,
+    /** Quotients and averages of money are money, with four digits behind the point. */
+    MONEY_STAYS_MONEY,
     /** Brackets in a LIKE pattern hold characters. */
     LIKE_RANGES,
     /** Nothing begins at the place 0 of a text. */

@@ -33,16 +33,7 @@ final class AverageAdapter {
             return adapted;
         }
         ValueKind kind = adapter.kind(call.arguments().get(0));
-        boolean perhaps = kind == ValueKind.UNKNOWN
-                && adapted.is("avg")
-                && adapter.lost(SqlFeature.WHOLE_AVERAGES)
-                && !isMadeFraction(call.arguments().get(0));
-        if (perhaps) {
-            adapter.note(
-                    FindingCode.TYPES_UNKNOWN,
-                    call.span(),
-                    "on the source an average of whole numbers is whole; it is not known whether these are");
-        }
+        sayDifferences(adapted, call, kind);
         if (kind == ValueKind.UNKNOWN && adapted.is("avg") && isLostOnTarget()) {
             adapter.note(FindingCode.DIVISION, call.span(), "an average with its fraction, whatever it is taken of");
             return widened(adapted, call);
@@ -68,6 +59,24 @@ final class AverageAdapter {
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
         return sourceCuts ? rounded(full, call, kind, four) : full;
+    }
+
+    /** Says where the source may give fewer digits, which depends on types that are not known here. */
+    private void sayDifferences(Expr.Call adapted, Expr.Call call, ValueKind kind) {
+        Expr of = call.arguments().get(0);
+        if (adapted.is("avg") && DivisionDigits.isMoney(adapter, of)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), DivisionDigits.FOUR_OF_MONEY);
+        }
+        boolean perhaps = kind == ValueKind.UNKNOWN
+                && adapted.is("avg")
+                && adapter.lost(SqlFeature.WHOLE_AVERAGES)
+                && !isMadeFraction(of);
+        if (perhaps) {
+            adapter.note(
+                    FindingCode.TYPES_UNKNOWN,
+                    call.span(),
+                    "on the source an average of whole numbers is whole; it is not known whether these are");
+        }
     }
 
     /** The sum of a column of whole numbers, with room for it where the target gives it none by itself. */

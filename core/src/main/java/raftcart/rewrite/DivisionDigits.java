@@ -23,6 +23,9 @@ final class DivisionDigits {
     /** The digits that a quotient of SQL Server keeps where it has fewer by itself. */
     private static final LogicalType LONG = new LogicalType.Decimal(38, 20, false);
 
+    /** What is said where the source may count in money. */
+    static final String FOUR_OF_MONEY = "if it is money, the source gives four digits behind the point";
+
     private final ExprAdapter adapter;
 
     DivisionDigits(ExprAdapter adapter) {
@@ -32,6 +35,9 @@ final class DivisionDigits {
     Expr keep(Expr.Binary source, Expr quotient) {
         ValueKind left = adapter.kind(source.left());
         ValueKind right = adapter.kind(source.right());
+        if (isMoney(adapter, source.left()) && (right == ValueKind.INTEGER || isMoney(adapter, source.right()))) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, source.span(), FOUR_OF_MONEY);
+        }
         boolean few = few(adapter.from, left, right);
         boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
         boolean four = more(adapter.from) > 0;
@@ -53,6 +59,17 @@ final class DivisionDigits {
             full = new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
         }
         return few ? rounded(source, full, left, four) : full;
+    }
+
+    /** True for a column that may be of a type for money, which is a decimal with four digits ("money and smallmoney"). */
+    static boolean isMoney(ExprAdapter adapter, Expr e) {
+        return adapter.from.has(SqlFeature.MONEY_STAYS_MONEY)
+                && adapter.facts(e)
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Decimal d
+                                && d.scale() == FOUR
+                                && (d.precision() == 19 || d.precision() == 10))
+                        .isPresent();
     }
 
     private Expr rounded(Expr.Binary source, Expr quotient, ValueKind left, boolean four) {

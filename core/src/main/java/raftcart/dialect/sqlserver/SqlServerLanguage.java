@@ -121,6 +121,7 @@ public final class SqlServerLanguage {
                     SqlFeature.SEQUENCES_TAKE_ALL,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.SHORT_QUOTIENTS,
+                    SqlFeature.MONEY_STAYS_MONEY,
                     SqlFeature.LIKE_RANGES,
                     SqlFeature.IDENTITY,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -189,6 +189,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 4:49: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 4:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 5:14: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 5:58: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 5:58: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 5:65: RC0615 adapted: Division kept: without a fraction
 -- 5:1: RC0609 adapted: Said in other words: the schema dbo is left out

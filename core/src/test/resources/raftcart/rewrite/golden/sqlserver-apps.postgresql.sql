@@ -184,6 +184,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 4:72: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 4:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 5:14: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
+-- 5:58: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 5:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 6:19: RC0609 adapted: Said in other words: + puts texts together
 -- 6:51: RC0609 adapted: Said in other words: + puts texts together

@@ -345,6 +345,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
 -- 8:10: RC0615 adapted: Division kept: without a fraction
 -- 9:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 10:10: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 10:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length

@@ -395,6 +395,7 @@ FROM frame;
 -- 6:10: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
 -- 8:10: RC0615 adapted: Division kept: without a fraction
+-- 10:10: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 12:8: RC0609 adapted: Said in other words: length_without_padding in other words
 -- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length

@@ -359,6 +359,7 @@ FROM frame;
 -- 6:10: RC0609 adapted: Said in other words: + puts texts together
 -- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
 -- 7:10: RC0625 check: Types compared as on the source: a text in a sum
+-- 10:10: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
 -- 14:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
