@@ -24,6 +24,7 @@ import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.rewrite.ObjectRewriter;
 import raftcart.scripts.ScriptSource;
+import raftcart.scripts.ScriptStatement;
 import raftcart.sql.tree.Statement;
 import raftcart.translate.RowStatements;
 import raftcart.translate.TableMapping;
@@ -118,12 +119,18 @@ final class ScriptLoad {
         }
     }
 
-    private void execute(Statement statement, String place) {
+    private void execute(ScriptStatement given) {
+        Statement statement = given.statement();
+        String place = given.place();
         Optional<RowStatements.Rows> translated = statements.translate(statement);
         if (translated.isEmpty() || !counts.containsKey(translated.get().table())) {
             return;
         }
         RowStatements.Rows rows = translated.get();
+        if (given.refusal().isPresent()) {
+            refuse(rows, place, given.refusal().get(), rows.rows());
+            return;
+        }
         try {
             Optional<String> reason = attempt(rows);
             if (reason.isPresent()) {

@@ -7,9 +7,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.rewrite.Knowledge.Numbered;
-import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement.Insert;
 
 /**
@@ -26,9 +24,9 @@ final class ImplicitColumns {
 
     /** The INSERT with the names of the columns that its rows fill, where they are not all. */
     Insert named(Insert insert) {
-        boolean numbers = leavesOut(SqlFeature.NUMBERED_TAKE_NO_VALUE);
-        boolean computed = leavesOut(SqlFeature.COMPUTED_TAKE_NO_VALUE);
-        boolean few = leavesOut(SqlFeature.ROWS_MAY_BE_SHORT);
+        boolean numbers = adapter.lost(SqlFeature.NUMBERED_TAKE_NO_VALUE);
+        boolean computed = adapter.lost(SqlFeature.COMPUTED_TAKE_NO_VALUE);
+        boolean few = adapter.lost(SqlFeature.ROWS_MAY_BE_SHORT);
         boolean reordered = adapter.knowledge.isReordered(insert.table());
         boolean concerns = (numbers || computed || few || reordered)
                 && !adapter.same()
@@ -57,27 +55,12 @@ final class ImplicitColumns {
                 .filter(c -> !computed || !adapter.knowledge.isComputed(insert.table(), c))
                 .toList();
         if (few) {
-            filled = filled.subList(0, Math.min(filled.size(), values(insert)));
+            filled = filled.subList(0, Math.min(filled.size(), insert.width().orElse(Integer.MAX_VALUE)));
         }
         if (filled.size() == all.size() && !reordered) {
             return insert;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, insert.span(), "the columns that the rows fill");
         return insert.withColumns(filled);
-    }
-
-    /** How many values each of the rows has, if that can be told. */
-    private static int values(Insert insert) {
-        QueryBody body = insert.source().orElseThrow().body();
-        if (body instanceof QueryBody.Values values) {
-            return values.rows().get(0).size();
-        }
-        boolean told = body instanceof QueryBody.Select select
-                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
-        return told ? ((QueryBody.Select) body).items().size() : Integer.MAX_VALUE;
-    }
-
-    private boolean leavesOut(SqlFeature feature) {
-        return adapter.from.has(feature) && !adapter.to.has(feature);
     }
 }

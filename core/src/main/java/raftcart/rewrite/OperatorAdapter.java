@@ -99,13 +99,13 @@ final class OperatorAdapter {
         }
     }
 
-    /** A condition; of a number, whether it is another than zero. */
     /** A condition that is compared with another, as a number where conditions are no values. */
     private Expr side(Expr e) {
         Expr truth = truth(e);
         return adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES) ? truth : ExprAdapter.asNumber(truth, e.span());
     }
 
+    /** A condition; of a number, whether it is another than zero. */
     private Expr truth(Expr e) {
         Expr condition = adapter.condition(e);
         boolean number = !KindFinder.isCondition(e)

@@ -29,11 +29,11 @@ final class TemporaryTables {
                     table.span(),
                     "the table is there for all sessions on the source; on the target each session has to create its own");
         }
-        if (temporary != Temporary.NO && adapter.to.has(SqlFeature.TEMPORARY_WITHOUT_SCHEMA)) {
+        boolean named = adapter.to.has(SqlFeature.TEMPORARY_BY_NAME);
+        if (temporary != Temporary.NO && (named || adapter.to.has(SqlFeature.TEMPORARY_WITHOUT_SCHEMA))) {
             adapter.knowledge.addTemporary(table.name());
         }
-        if (temporary != Temporary.NO && adapter.to.has(SqlFeature.TEMPORARY_BY_NAME)) {
-            adapter.knowledge.addTemporary(table.name());
+        if (named) {
             temporary = Temporary.NO;
         }
         boolean lasts = temporary != Temporary.NO

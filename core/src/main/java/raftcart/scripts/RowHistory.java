@@ -23,6 +23,9 @@ import raftcart.sql.tree.Statement.Insert;
  * last names, without columns that are gone, and with what columns that came later held for them.
  */
 final class RowHistory {
+    private static final String UNTOLD =
+            "the table is changed later in the scripts, and it cannot be told which of its columns this fills";
+
     private final Language language;
     private final CatalogBuilder last;
     private final CatalogBuilder now;
@@ -45,19 +48,19 @@ final class RowHistory {
         }
     }
 
-    /** The statement as the load takes it; empty where a change of a table was made, or its rows are gone in the end. */
-    Optional<Statement> next(Statement statement) {
+    /** The statement as the load takes it; empty where its rows are gone in the end. */
+    Optional<ScriptStatement> next(Statement statement, String place) {
         if (statement instanceof Insert insert) {
-            return inEnd(insert);
+            return inEnd(insert, place);
         }
         now.apply(statement, "");
-        return Optional.of(statement);
+        return Optional.of(ScriptStatement.of(statement, place));
     }
 
-    private Optional<Statement> inEnd(Insert insert) {
+    private Optional<ScriptStatement> inEnd(Insert insert, String place) {
         Optional<TableDraft> then = now.table(insert.table());
         if (then.isEmpty()) {
-            return Optional.of(insert);
+            return Optional.of(ScriptStatement.of(insert, place));
         }
         if (ends.isEmpty()) {
             ends = Optional.of(last.drafts());
@@ -66,7 +69,9 @@ final class RowHistory {
         return end.map(e -> {
             Insert named = insert.into(exact(e));
             boolean same = then.get().ids.equals(e.ids) && described(then.get()).equals(described(e));
-            return same ? named : mapped(named, then.get(), e).orElse(named);
+            return (same ? Optional.of(named) : mapped(named, then.get(), e))
+                    .map(i -> ScriptStatement.of(i, place))
+                    .orElseGet(() -> new ScriptStatement(named, place, Optional.of(UNTOLD)));
         });
     }
 
@@ -86,7 +91,7 @@ final class RowHistory {
 
     private Optional<Insert> mapped(Insert insert, TableDraft then, TableDraft end) {
         Optional<List<Integer>> given = given(insert, then);
-        if (given.isEmpty() || insert.upsert().isPresent()) {
+        if (given.isEmpty()) {
             return Optional.empty();
         }
         List<Integer> kept = IntStream.range(0, given.get().size())
@@ -108,7 +113,15 @@ final class RowHistory {
                         held.map(t -> ExprParser.parse(t, language.grammar())).orElse(Expr.Literal.ofNull()));
             }
         }
-        return rows(insert, kept, further).map(q -> insert.withColumns(columns).withSource(q));
+        if (further.isEmpty()
+                && insert.source().isPresent()
+                && kept.size() == given.get().size()) {
+            return Optional.of(insert.withColumns(columns));
+        }
+        return insert.upsert().isPresent()
+                ? Optional.empty()
+                : rows(insert, kept, further)
+                        .map(q -> insert.withColumns(columns).withSource(q));
     }
 
     private static Name name(TableDraft table, int id) {
@@ -134,7 +147,7 @@ final class RowHistory {
                     .filter(i -> takesValue(then.columns.get(i)))
                     .mapToObj(then.ids::get)
                     .toList();
-            int values = values(insert.source().get().body());
+            int values = insert.width().orElse(-1);
             boolean fits = values == all.size() || values < all.size() && language.has(SqlFeature.ROWS_MAY_BE_SHORT);
             return fits ? Optional.of(all.subList(0, values)) : Optional.empty();
         }
@@ -149,15 +162,6 @@ final class RowHistory {
     private boolean takesValue(Column column) {
         return !(column.identity().isPresent() && language.has(SqlFeature.NUMBERED_TAKE_NO_VALUE))
                 && !(column.generated().isPresent() && language.has(SqlFeature.COMPUTED_TAKE_NO_VALUE));
-    }
-
-    private static int values(QueryBody body) {
-        if (body instanceof QueryBody.Values values) {
-            return values.rows().get(0).size();
-        }
-        boolean told = body instanceof QueryBody.Select select
-                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
-        return told ? ((QueryBody.Select) body).items().size() : -1;
     }
 
     /** The rows with the values that are kept and further ones; empty where single values cannot be told. */
@@ -178,7 +182,7 @@ final class RowHistory {
                                     .toList(),
                             values.span())));
         }
-        if (source.body() instanceof QueryBody.Select select && values(select) >= 0) {
+        if (source.body() instanceof QueryBody.Select select && insert.width().isPresent()) {
             List<QueryBody.Item> items = new ArrayList<>();
             kept.forEach(i -> items.add(select.items().get(i)));
             further.forEach(e -> items.add(QueryBody.Item.of(e)));

@@ -110,14 +110,14 @@ public final class ScriptSource {
      *
      * @throws CatalogException if there are no scripts, or one cannot be read
      */
-    public void forEachStatement(BiConsumer<Statement, String> taker) {
+    public void forEachStatement(Consumer<ScriptStatement> taker) {
         RowHistory history = new RowHistory(language);
         List<Path> files = files();
         for (Path file : files) {
             pieces(file, piece -> history.foresee(piece, file.getFileName().toString()));
         }
         BiConsumer<Statement, String> inEnd =
-                (statement, place) -> history.next(statement).ifPresent(s -> taker.accept(s, place));
+                (statement, place) -> history.next(statement, place).ifPresent(taker);
         for (Path file : files) {
             RowPieces rows = new RowPieces(language, file.getFileName().toString(), inEnd);
             pieces(file, rows::take);

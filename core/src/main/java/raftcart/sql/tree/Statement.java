@@ -2,6 +2,7 @@ package raftcart.sql.tree;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.TableRef.Alias;
@@ -37,6 +38,17 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             List<QueryBody.Item> returning,
             Span span)
             implements Dml {
+        /** How many values each of the rows has; empty where that cannot be told. */
+        public OptionalInt width() {
+            QueryBody body = source.map(Query::body).orElse(null);
+            if (body instanceof QueryBody.Values values) {
+                return OptionalInt.of(values.rows().get(0).size());
+            }
+            boolean told = body instanceof QueryBody.Select select
+                    && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star);
+            return told ? OptionalInt.of(((QueryBody.Select) body).items().size()) : OptionalInt.empty();
+        }
+
         /** What happens to rows whose key is there already. */
         public enum Mode {
             INSERT,
