@@ -138,6 +138,31 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void rowsThatCannotBeFollowedArePutAside() throws Exception {
+        Path scripts = folder.resolve("later.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE site (id INT PRIMARY KEY, name VARCHAR(9));\nCREATE TABLE other (id INT, b VARCHAR(9));\n"
+                        + "INSERT INTO other VALUES (5, 'five');\nINSERT INTO site SELECT * FROM other;\n"
+                        + "INSERT INTO site VALUES (1, 'one');\nALTER TABLE site ADD COLUMN height INT DEFAULT 3 FIRST;\n"
+                        + "INSERT INTO site VALUES (7, 2, 'two');\n");
+        Databases target = Databases.postgresql();
+        Migration migration = cross("scripts:mysql:" + scripts, target, "");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(target.ask("SELECT string_agg(id || name || height, ' ' ORDER BY id) FROM site"))
+                .isEqualTo("1one3 2two7");
+        String file = loaded.tables().stream()
+                .filter(t -> t.table().endsWith("site"))
+                .findFirst()
+                .orElseThrow()
+                .refusedFile();
+        assertThat(migration.workspace().path(file))
+                .content()
+                .contains("it cannot be told which of its columns")
+                .contains("later.sql:4");
+    }
+
+    @Test
     void aRowThatIsRefusedIsPutAsideAndTheOthersArrive() throws Exception {
         Path scripts = folder.resolve("rows.sql");
         Files.writeString(
