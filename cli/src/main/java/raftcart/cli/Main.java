@@ -13,7 +13,8 @@ public final class Main {
         System.exit(run(arguments));
     }
 
-    static int run(String[] arguments) {
+    /** Runs a command line; the value is its exit code. */
+    public static int run(String[] arguments) {
         CommandLine commandLine = RootCommand.forArguments(arguments);
         commandLine.setCaseInsensitiveEnumValuesAllowed(true);
         commandLine.setUsageHelpAutoWidth(false);
