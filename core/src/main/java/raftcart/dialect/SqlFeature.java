@@ -397,6 +397,10 @@ public enum SqlFeature {
     NULLS_ARE_DUPLICATES,
     /** A unique index of several columns does so where another of them is not NULL. */
     NULLS_ARE_DUPLICATES_IN_PART,
+    /** A primary key is dropped by DROP PRIMARY KEY. */
+    DROPS_PRIMARY_KEY,
+    /** A primary key without a name is called as its table, followed by _pkey. */
+    KEYS_ARE_NAMED_AFTER_TABLES,
     /** ALTER TABLE drops an index. */
     ALTER_DROPS_INDEXES,
     /** SELECT ... INTO makes a table. */

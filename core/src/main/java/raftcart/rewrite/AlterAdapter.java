@@ -38,12 +38,14 @@ final class AlterAdapter {
 
     List<Statement> alter(DdlStatement.AlterTable alter) {
         TableAdapter tables = new TableAdapter(adapter);
+        DroppedParts drops = new DroppedParts(adapter);
         adapter.scope = new Scope(Optional.of(adapter.scope));
         adapter.finder.addTable(TableRef.Table.of(alter.name()), adapter.scope);
         List<AlterAction> actions = new ArrayList<>();
         List<Statement> after = new ArrayList<>();
         List<Statement> before = new ArrayList<>();
-        for (AlterAction action : alter.actions()) {
+        for (AlterAction said : alter.actions()) {
+            AlterAction action = adapter.same() ? said : drops.meant(said, alter);
             ownIndex(action, alter).ifPresent(before::add);
             List<AlterAction> whole = adapter.same() ? List.of(action) : changes.whole(action, alter);
             remember(action, alter, tables);
@@ -61,6 +63,12 @@ final class AlterAdapter {
             }
         }
         shapes.renamed(alter);
+        return inOrder(alter, before, actions, after);
+    }
+
+    /** Indexes that go, the changes themselves, what follows from them, and another name at the very end. */
+    private List<Statement> inOrder(
+            DdlStatement.AlterTable alter, List<Statement> before, List<AlterAction> actions, List<Statement> after) {
         if (actions.isEmpty()) {
             before.addAll(after);
             return before;
@@ -309,13 +317,13 @@ final class AlterAdapter {
                 add.ifNotExists() && structure.canSayIf(SqlFeature.PARTS_IF_NOT_EXISTS, alter),
                 add.fills()));
         if (later.isPresent()) {
-            actions.add(new AlterAction.SetDefault(column.name(), later));
+            actions.add(AlterAction.SetDefault.of(column.name(), later));
         }
         if (apart) {
             actions.add(new AlterAction.SetNullable(column.name(), false));
         }
         if (filled.isPresent() && !has(SqlFeature.DEFAULTS_ARE_CONSTRAINTS)) {
-            actions.add(new AlterAction.SetDefault(column.name(), Optional.empty()));
+            actions.add(AlterAction.SetDefault.of(column.name(), Optional.empty()));
         }
         more.forEach(c -> actions.add(new AlterAction.AddConstraint(c)));
         comment(add.column(), alter, after);
@@ -446,7 +454,7 @@ final class AlterAdapter {
         }
         if (action instanceof AlterAction.SetDefault set) {
             if (set.value().isEmpty() && has(SqlFeature.NULL_IS_A_DEFAULT) && takesNull(set.column(), alter)) {
-                return new AlterAction.SetDefault(set.column(), Optional.of(Expr.Literal.ofNull()));
+                return AlterAction.SetDefault.of(set.column(), Optional.of(Expr.Literal.ofNull()));
             }
             boolean refused = !has(SqlFeature.EXPRESSION_DEFAULTS)
                     && set.value()
@@ -465,6 +473,6 @@ final class AlterAdapter {
                 .table(alter.name())
                 .map(t -> t.columns().get(set.column().text().toLowerCase(java.util.Locale.ROOT)))
                 .flatMap(Knowledge.KnownColumn::type);
-        return new AlterAction.SetDefault(set.column(), set.value().map(v -> columns.value(v, type)));
+        return AlterAction.SetDefault.of(set.column(), set.value().map(v -> columns.value(v, type)));
     }
 }

@@ -143,6 +143,7 @@ final class ColumnAdapter {
                 column.comment(),
                 own,
                 List.of(),
+                List.of(),
                 column.span());
     }
 
@@ -234,7 +235,7 @@ final class ColumnAdapter {
             return column;
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, column.span(), "numbers of a sequence as a column that is numbered");
-        return with(column, column.notNull(), Optional.empty(), Optional.of(IdentityOptions.DEFAULT), List.of());
+        return column.withDefault(Optional.empty()).withIdentity(IdentityOptions.DEFAULT);
     }
 
     /** The checks, default and NOT NULL of a domain with the column itself. */
@@ -257,36 +258,10 @@ final class ColumnAdapter {
             }.expr(check);
             checks.add(TableConstraint.check(ofColumn, column.span()));
         }
-        return with(
-                column,
-                domain.get().notNull() && column.notNull().isEmpty() ? Optional.of(true) : column.notNull(),
-                column.defaultValue().or(domain.get()::defaultValue),
-                column.identity(),
-                checks);
-    }
-
-    private static ColumnDefinition with(
-            ColumnDefinition column,
-            Optional<Boolean> notNull,
-            Optional<Expr> value,
-            Optional<IdentityOptions> identity,
-            List<TableConstraint> more) {
-        List<TableConstraint> constraints = new ArrayList<>(column.constraints());
-        constraints.addAll(more);
-        return new ColumnDefinition(
-                column.name(),
-                column.type(),
-                notNull,
-                value,
-                column.generated(),
-                column.stored(),
-                identity,
-                column.onUpdate(),
-                column.collation(),
-                column.comment(),
-                constraints,
-                column.leftOut(),
-                column.span());
+        return column.withNotNull(
+                        domain.get().notNull() && column.notNull().isEmpty() ? Optional.of(true) : column.notNull())
+                .withDefault(column.defaultValue().or(domain.get()::defaultValue))
+                .withConstraints(checks);
     }
 
     /** The constraints that stand with a column; those that cannot are added to those of the table. */

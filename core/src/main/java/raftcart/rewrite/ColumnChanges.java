@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
@@ -9,7 +10,7 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
-import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.NamedOption;
 
 /**
  * Columns that change. Some engines take a change for the whole definition, so that what it does not say is gone
@@ -98,6 +99,8 @@ final class ColumnChanges {
                         said.collation().or(old::collation),
                         said.comment().or(old::comment),
                         said.constraints(),
+                        Stream.concat(said.options().stream(), old.options().stream())
+                                .toList(),
                         said.leftOut(),
                         said.span()));
     }
@@ -153,7 +156,7 @@ final class ColumnChanges {
                 ? new AlterAction.ChangeColumn(change.column(), definition.withNotNull(Optional.of(key)))
                 : change;
         return emptied
-                ? List.of(changed, new AlterAction.SetDefault(definition.name(), Optional.empty()))
+                ? List.of(changed, AlterAction.SetDefault.of(definition.name(), Optional.empty()))
                 : List.of(changed);
     }
 
@@ -168,7 +171,7 @@ final class ColumnChanges {
     void remember(AlterAction action, DdlStatement.AlterTable alter) {
         KnownDefinitions definitions = adapter.knowledge.definitions();
         if (action instanceof AlterAction.AddColumn add) {
-            definitions.add(alter.name(), add.column());
+            definitions.addNew(alter.name(), add.column());
         } else if (action instanceof AlterAction.ChangeColumn change) {
             ColumnDefinition now = adapter.from.has(SqlFeature.COLUMNS_CHANGE_AS_A_WHOLE)
                     ? change.definition()
@@ -184,11 +187,19 @@ final class ColumnChanges {
         } else if (action instanceof AlterAction.SetNullable set) {
             definitions.change(alter.name(), set.column(), d -> d.withNotNull(Optional.of(!set.nullable())));
         } else if (action instanceof AlterAction.SetDefault set) {
-            definitions.change(alter.name(), set.column(), d -> d.withDefault(set.value()));
+            definitions.change(alter.name(), set.column(), d -> {
+                ColumnDefinition changed = d.withDefault(set.value());
+                return set.constraint()
+                        .map(n -> changed.with(new NamedOption(n, true)))
+                        .orElse(changed);
+            });
         } else if (action instanceof AlterAction.RenameColumn rename) {
             definitions.change(alter.name(), rename.from(), d -> d.named(rename.to()));
+        } else if (action instanceof AlterAction.DropConstraint drop
+                && drop.kind().equals("PRIMARY KEY")) {
+            definitions.removePrimaryKey(alter.name());
         } else if (action instanceof AlterAction.AddConstraint add
-                && add.constraint().kind() == ConstraintKind.PRIMARY_KEY) {
+                && definitions.isPrimary(alter.name(), add.constraint())) {
             TableAdapter.names(add.constraint().parts())
                     .forEach(n -> definitions.change(alter.name(), n, d -> d.withNotNull(Optional.of(true))));
         }

@@ -6,16 +6,27 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** How the columns of tables were defined by the statements that were read so far, in the source's own words. */
 final class KnownDefinitions {
     private final Map<String, Map<String, ColumnDefinition>> tables = new HashMap<>();
+    private final Map<String, PrimaryKey> primaryKeys = new HashMap<>();
     private final Function<QualifiedName, String> keys;
+
+    /**
+     * A primary key.
+     *
+     * @param name empty where it was given none
+     * @param table the table's name when it got the key
+     */
+    record PrimaryKey(Optional<Name> name, Name table) {}
 
     /** @param keys by which tables are looked up */
     KnownDefinitions(Function<QualifiedName, String> keys) {
@@ -29,17 +40,41 @@ final class KnownDefinitions {
     /** A table that is made now; the columns of its primary key refuse NULL whether they say so or not. */
     void add(CreateTable table) {
         tables.remove(keys.apply(table.name()));
-        table.columns().forEach(c -> add(table.name(), c));
+        primaryKeys.remove(keys.apply(table.name()));
+        table.columns().forEach(c -> addNew(table.name(), c));
         table.constraints().stream()
-                .filter(c -> c.kind() == ConstraintKind.PRIMARY_KEY)
+                .filter(c -> isPrimary(table.name(), c))
                 .flatMap(c -> TableAdapter.names(c.parts()).stream())
                 .forEach(n -> change(table.name(), n, d -> d.withNotNull(Optional.of(true))));
+    }
+
+    /** A column that was not there before, which may bring the primary key with it. */
+    void addNew(QualifiedName table, ColumnDefinition column) {
+        column.constraints().forEach(c -> isPrimary(table, c));
+        add(table, column);
     }
 
     void add(QualifiedName table, ColumnDefinition column) {
         boolean primary = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
         tables.computeIfAbsent(keys.apply(table), k -> new HashMap<>())
                 .put(key(column.name()), primary ? column.withNotNull(Optional.of(true)) : column);
+    }
+
+    /** Remembers a constraint that is a primary key; false for another. */
+    boolean isPrimary(QualifiedName table, TableConstraint constraint) {
+        boolean primary = constraint.kind() == ConstraintKind.PRIMARY_KEY;
+        if (primary) {
+            primaryKeys.put(keys.apply(table), new PrimaryKey(constraint.name(), table.last()));
+        }
+        return primary;
+    }
+
+    Optional<PrimaryKey> primaryKey(QualifiedName table) {
+        return Optional.ofNullable(primaryKeys.get(keys.apply(table)));
+    }
+
+    void removePrimaryKey(QualifiedName table) {
+        primaryKeys.remove(keys.apply(table));
     }
 
     void change(QualifiedName table, Name column, UnaryOperator<ColumnDefinition> how) {
@@ -61,6 +96,17 @@ final class KnownDefinitions {
         if (columns != null) {
             tables.put(to, columns);
         }
+        PrimaryKey key = primaryKeys.remove(from);
+        if (key != null) {
+            primaryKeys.put(to, key);
+        }
+    }
+
+    /** What is meant by dropping a constraint of this name, where it is a default or a NOT NULL of a column. */
+    Optional<AlterAction> without(QualifiedName table, Name constraint) {
+        return tables.getOrDefault(keys.apply(table), Map.of()).values().stream()
+                .flatMap(c -> c.without(constraint).stream())
+                .findFirst();
     }
 
     Optional<ColumnDefinition> of(QualifiedName table, Name column) {

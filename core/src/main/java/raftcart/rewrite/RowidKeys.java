@@ -70,6 +70,7 @@ final class RowidKeys {
                 c.collation(),
                 c.comment(),
                 own,
+                c.options(),
                 c.leftOut(),
                 c.span());
     }

@@ -9,6 +9,7 @@ import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.NamedOption;
 
 /** Applies ALTER TABLE. */
 final class Alteration {
@@ -51,7 +52,7 @@ final class Alteration {
             boolean there =
                     add.ifNotExists() && table.column(add.column().name()).isPresent();
             if (!there) {
-                definitions.add(table, add.column(), Optional.empty());
+                definitions.add(table, add.column());
                 fill(table, add.fills());
             }
         } else if (action instanceof AlterAction.PlaceColumn place) {
@@ -64,6 +65,7 @@ final class Alteration {
             definitions.retype(table, set.column(), set.type());
         } else if (action instanceof AlterAction.SetDefault set) {
             table.change(set.column(), c -> Columns.withDefault(c, set.value().map(definitions::text)));
+            set.constraint().ifPresent(n -> table.name(new NamedOption(n, true), set.column()));
         } else if (action instanceof AlterAction.SetNullable set) {
             table.change(set.column(), c -> Columns.nullable(c, set.nullable()));
         } else if (action instanceof AlterAction.AddIdentity add) {
@@ -111,6 +113,11 @@ final class Alteration {
     private void drop(TableDraft table, AlterAction.DropConstraint drop) {
         if (drop.kind().equals("PRIMARY KEY")) {
             table.primaryKey = Optional.empty();
+            return;
+        }
+        Optional<AlterAction> option = drop.name().flatMap(table::without);
+        if (option.isPresent()) {
+            column(table, option.get());
             return;
         }
         String name = drop.name().map(Name::text).orElse("");

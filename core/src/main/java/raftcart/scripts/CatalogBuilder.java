@@ -242,9 +242,10 @@ final class CatalogBuilder {
         }
         TableDraft draft = new TableDraft(tablesMade++, name);
         tables.put(name, draft);
+        draft.collation = table.collation();
         table.like().flatMap(this::table).ifPresent(other -> other.columns.forEach(draft::add));
         for (ColumnDefinition column : table.columns()) {
-            definitions.add(draft, column, table.collation());
+            definitions.add(draft, column);
         }
         table.constraints().forEach(c -> definitions.add(draft, c));
         table.columns().stream()

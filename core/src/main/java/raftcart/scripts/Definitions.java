@@ -101,38 +101,46 @@ final class Definitions {
     }
 
     /** Adds a column with the constraints that stand with it. */
-    void add(TableDraft table, ColumnDefinition definition, Optional<String> collationOfTable) {
-        table.add(column(definition, collationOfTable, table));
+    void add(TableDraft table, ColumnDefinition definition) {
+        table.add(column(definition, table));
         constraints(table, definition);
     }
 
-    /** Puts a definition in the place of a column; what it does not say about the type stays. */
+    /** Puts a definition in the place of a column; what it does not say stays, but on engines that mean it as a whole. */
     void change(TableDraft table, Name given, ColumnDefinition definition) {
         String name = names.stored(definition.name());
         if (!table.columnName(given).equals(name)) {
             table.renameColumn(given, name, text -> renamed(text, given, definition.name()));
         }
+        boolean whole = language.has(SqlFeature.COLUMNS_CHANGE_AS_A_WHOLE);
         table.change(new Name(name, true), old -> {
-            Column changed = column(definition, Optional.empty(), table);
-            boolean typed = definition.type().isPresent();
-            return new Column(
-                    changed.name(),
-                    typed ? changed.declaredType() : old.declaredType(),
-                    typed ? changed.type() : old.type(),
-                    definition.notNull().map(n -> !n).orElse(old.nullable()),
-                    changed.defaultValue().or(() -> typed ? Optional.empty() : old.defaultValue()),
-                    changed.generated().or(old::generated),
-                    changed.identity().or(old::identity),
-                    typed ? changed.ignoresCase() : old.ignoresCase(),
-                    typed ? changed.collation() : old.collation(),
-                    changed.onUpdate(),
-                    changed.comment().isEmpty() ? old.comment() : changed.comment());
+            Column changed = column(definition, table);
+            boolean key =
+                    table.primaryKey.filter(k -> k.columns().contains(name)).isPresent();
+            return whole ? key ? Columns.nullable(changed, false) : changed : merged(old, changed, definition);
         });
         constraints(table, definition);
     }
 
+    private static Column merged(Column old, Column changed, ColumnDefinition definition) {
+        boolean typed = definition.type().isPresent();
+        return new Column(
+                changed.name(),
+                typed ? changed.declaredType() : old.declaredType(),
+                typed ? changed.type() : old.type(),
+                definition.notNull().map(n -> !n).orElse(old.nullable()),
+                changed.defaultValue().or(old::defaultValue),
+                changed.generated().or(old::generated),
+                changed.identity().or(old::identity),
+                typed ? changed.ignoresCase() : old.ignoresCase(),
+                typed ? changed.collation() : old.collation(),
+                changed.onUpdate().or(old::onUpdate),
+                changed.comment().isEmpty() ? old.comment() : changed.comment());
+    }
+
     private void constraints(TableDraft table, ColumnDefinition definition) {
         List<IndexPart> own = List.of(IndexPart.of(definition.name()));
+        definition.options().forEach(o -> table.name(o, definition.name()));
         for (TableConstraint c : definition.constraints()) {
             boolean keyed = c.kind() != ConstraintKind.CHECK && c.parts().isEmpty();
             boolean nameless = c.kind() == ConstraintKind.CHECK && c.name().isEmpty();
@@ -158,7 +166,7 @@ final class Definitions {
         }.expr(check);
     }
 
-    private Column column(ColumnDefinition definition, Optional<String> collationOfTable, TableDraft table) {
+    private Column column(ColumnDefinition definition, TableDraft table) {
         Optional<CreateDomain> domain = definition.type().flatMap(this::domain);
         LogicalType type = definition
                 .type()
@@ -179,8 +187,8 @@ final class Definitions {
                 definition.identity().isPresent() ? Optional.empty() : value.map(this::text),
                 definition.generated().map(g -> new Generated(text(g), definition.stored())),
                 definition.identity().map(this::identity),
-                ColumnFactory.ignoresCase(definition, type, collationOfTable, language),
-                ColumnFactory.collation(definition, collationOfTable),
+                ColumnFactory.ignoresCase(definition, type, table.collation, language),
+                ColumnFactory.collation(definition, table.collation),
                 definition.onUpdate().map(this::text),
                 definition.comment().orElse(""));
     }

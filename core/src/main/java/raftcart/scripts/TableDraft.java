@@ -21,6 +21,7 @@ import raftcart.catalog.Partitioning;
 import raftcart.catalog.Table;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.TableParts.NamedOption;
 
 /** A table while statements still change it. Names are looked up without regard to case, exact ones first. */
 final class TableDraft {
@@ -36,6 +37,9 @@ final class TableDraft {
     /** What the rows that were there held in a column that was added, by its number; empty for NULL. */
     final Map<Integer, Optional<String>> filledWith = new HashMap<>();
 
+    /** Defaults and NOT NULLs that have names, by these; each with the number of its column. */
+    private final Map<String, Option> options = new HashMap<>();
+
     Optional<Key> primaryKey = Optional.empty();
     final List<Key> uniqueKeys = new ArrayList<>();
     final List<ForeignKey> foreignKeys = new ArrayList<>();
@@ -43,6 +47,10 @@ final class TableDraft {
     final List<Index> indexes = new ArrayList<>();
     final List<String> physical = new ArrayList<>();
     Optional<Partitioning> partitioning = Optional.empty();
+
+    /** How its texts compare where a column does not say so. */
+    Optional<String> collation = Optional.empty();
+
     String comment = "";
     long rows;
     private int columnsMade;
@@ -50,6 +58,23 @@ final class TableDraft {
     TableDraft(int id, ObjectName name) {
         this.id = id;
         this.name = name;
+    }
+
+    private record Option(int column, NamedOption option) {}
+
+    /** A name by which the default or the NOT NULL of a column may be dropped. */
+    void name(NamedOption option, Name column) {
+        column(column)
+                .map(columns::indexOf)
+                .ifPresent(i -> options.put(option.name().key(), new Option(ids.get(i), option)));
+    }
+
+    /** What is meant by dropping this constraint, where it is a default or a NOT NULL. */
+    Optional<AlterAction> without(Name constraint) {
+        return Optional.ofNullable(options.get(constraint.key()))
+                .filter(o -> ids.contains(o.column()))
+                .map(o -> o.option()
+                        .dropped(new Name(columns.get(ids.indexOf(o.column())).name(), true)));
     }
 
     /** A further column, behind the others. */

@@ -98,6 +98,60 @@ class ScriptSourceTest {
     }
 
     @Test
+    void optionsOfColumnsAreDroppedByTheirNames() {
+        Table frame = table(
+                read(
+                        "sqlserver",
+                        "CREATE TABLE frame (id int NOT NULL, flux int CONSTRAINT df_flux DEFAULT 7 NOT NULL,"
+                                + " band varchar(3) CONSTRAINT df_band DEFAULT 'V');",
+                        "ALTER TABLE frame DROP CONSTRAINT df_flux;\n"
+                                + "ALTER TABLE frame ADD CONSTRAINT df_id DEFAULT 1 FOR id;\n"
+                                + "ALTER TABLE frame ALTER COLUMN band varchar(9);\n"
+                                + "ALTER TABLE frame DROP CONSTRAINT df_id;"),
+                "frame");
+        assertThat(frame.columns())
+                .extracting(Column::name, c -> c.defaultValue().orElse(""))
+                .containsExactly(tuple("id", ""), tuple("flux", ""), tuple("band", "'V'"));
+    }
+
+    @Test
+    void aColumnThatIsModifiedKeepsWhatIsNotSaid() {
+        Table frame = table(
+                read(
+                        "oracle",
+                        "CREATE TABLE frame (id NUMBER(9) CONSTRAINT nn_id NOT NULL,"
+                                + " band VARCHAR2(3) DEFAULT 'V' CONSTRAINT nn_band NOT NULL);\n"
+                                + "ALTER TABLE frame MODIFY (band VARCHAR2(9));\n"
+                                + "ALTER TABLE frame RENAME COLUMN id TO frame_id;\n"
+                                + "ALTER TABLE frame DROP CONSTRAINT nn_id;"),
+                "FRAME");
+        assertThat(frame.columns())
+                .extracting(
+                        Column::name, Column::nullable, c -> c.defaultValue().orElse(""))
+                .containsExactly(tuple("FRAME_ID", true, ""), tuple("BAND", false, "'V'"));
+    }
+
+    @Test
+    void aColumnThatIsChangedAsAWholeKeepsNothing() {
+        Table frame = table(
+                read(
+                        "mysql",
+                        "CREATE TABLE frame (id int AUTO_INCREMENT PRIMARY KEY COMMENT 'number',"
+                                + " band varchar(3) NOT NULL DEFAULT 'V' COMMENT 'filter') COLLATE utf8mb4_bin;\n"
+                                + "ALTER TABLE frame MODIFY band varchar(9), MODIFY id bigint;"),
+                "frame");
+        assertThat(frame.columns())
+                .extracting(
+                        Column::name,
+                        Column::nullable,
+                        c -> c.defaultValue().orElse(""),
+                        Column::comment,
+                        c -> c.identity().isPresent())
+                .containsExactly(tuple("id", false, "", "", false), tuple("band", true, "", "", false));
+        assertThat(frame.columns()).noneMatch(Column::ignoresCase);
+    }
+
+    @Test
     void keysLeadToTheTablesAndColumnsThatTheyMean() {
         Catalog catalog = read(
                 "sqlserver",

@@ -34,6 +34,7 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CONVERTS_OR_FAILS,
+                    SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.GRANTS_NAME_ROLES,
                     SqlFeature.ROLE_ADMINISTRATORS,
                     SqlFeature.WINDOW_TEXTS,

@@ -29,6 +29,7 @@ public final class DerbyLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.NULLS_ARE_DUPLICATES,

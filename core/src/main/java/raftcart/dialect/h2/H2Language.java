@@ -33,6 +33,7 @@ public final class H2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,

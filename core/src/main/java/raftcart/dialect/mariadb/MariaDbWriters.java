@@ -264,6 +264,7 @@ public final class MariaDbWriters {
                     "DROP INDEX " + language().write(drop.name().orElseThrow());
                 case "FOREIGN KEY" ->
                     "DROP FOREIGN KEY " + language().write(drop.name().orElseThrow());
+                case "PRIMARY KEY" -> "DROP PRIMARY KEY";
                 default -> super.dropConstraint(drop);
             };
         }

@@ -40,6 +40,7 @@ public final class OracleLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTITIONS,
                     SqlFeature.LOCKS_WITHOUT_LIMITS,

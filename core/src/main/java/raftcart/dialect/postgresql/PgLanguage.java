@@ -52,6 +52,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.ROWS_MAY_BE_SHORT,
+                    SqlFeature.KEYS_ARE_NAMED_AFTER_TABLES,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.TYPE_CHANGES_CONVERT,

@@ -10,7 +10,6 @@ import raftcart.dialect.write.PartitionWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
-import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
@@ -244,14 +243,6 @@ public final class PgWriters {
         @Override
         protected String useSchema(Statement.UseSchema use) {
             return "SET search_path TO " + language().write(use.schema());
-        }
-
-        @Override
-        protected String dropConstraint(AlterAction.DropConstraint drop) {
-            if (drop.name().isEmpty()) {
-                throw cannot("DROP PRIMARY KEY without the name of the constraint");
-            }
-            return super.dropConstraint(drop);
         }
     }
 }

@@ -43,6 +43,7 @@ public final class SnowflakeLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.GRANTS_ON_ALL_TABLES,

@@ -456,7 +456,8 @@ public class DdlWriter {
     /** A constraint removed. */
     protected String dropConstraint(AlterAction.DropConstraint drop) {
         if (drop.name().isEmpty()) {
-            return "DROP PRIMARY KEY";
+            require(SqlFeature.DROPS_PRIMARY_KEY, "DROP PRIMARY KEY without the name of the constraint");
+            return "DROP PRIMARY KEY" + (drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "");
         }
         return "DROP CONSTRAINT " + ifExists(drop.ifExists())
                 + language.write(drop.name().get()) + (drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "");

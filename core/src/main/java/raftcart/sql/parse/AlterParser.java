@@ -164,7 +164,7 @@ final class AlterParser {
             namedDefault(actions);
         } else if (cursor.peek().isWord("DEFAULT") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
             cursor.take();
-            defaultFor(actions);
+            defaultFor(Optional.empty(), actions);
         } else if (constraints.atTableConstraint()) {
             actions.add(new AlterAction.AddConstraint(constraints.tableConstraint()));
         } else {
@@ -178,15 +178,15 @@ final class AlterParser {
 
     private void namedDefault(List<AlterAction> actions) {
         cursor.take();
-        parsing.name();
+        Name name = parsing.name();
         cursor.take();
-        defaultFor(actions);
+        defaultFor(Optional.of(name), actions);
     }
 
-    private void defaultFor(List<AlterAction> actions) {
+    private void defaultFor(Optional<Name> constraint, List<AlterAction> actions) {
         Expr value = parsing.expressions.expression();
         cursor.expectWords("FOR");
-        actions.add(new AlterAction.SetDefault(parsing.name(), Optional.of(value)));
+        actions.add(new AlterAction.SetDefault(parsing.name(), Optional.of(value), constraint));
     }
 
     private void drop(List<AlterAction> actions) {
@@ -245,9 +245,9 @@ final class AlterParser {
         } else if (cursor.takeWords("SET", "DEFAULT")
                 || cursor.takeWords("DEFAULT")
                 || cursor.takeWords("SET", "WITH", "DEFAULT")) {
-            actions.add(new AlterAction.SetDefault(column, Optional.of(parsing.expressions.expression())));
+            actions.add(AlterAction.SetDefault.of(column, Optional.of(parsing.expressions.expression())));
         } else if (cursor.takeWords("DROP", "DEFAULT")) {
-            actions.add(new AlterAction.SetDefault(column, Optional.empty()));
+            actions.add(AlterAction.SetDefault.of(column, Optional.empty()));
         } else if (!furtherChange(column, actions)) {
             type(column, mark, actions);
         }

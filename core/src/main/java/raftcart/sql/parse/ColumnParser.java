@@ -13,6 +13,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.NamedOption;
 import raftcart.sql.tree.TableParts.Reference;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TypeName;
@@ -33,6 +34,7 @@ final class ColumnParser {
     private Optional<String> collation = Optional.empty();
     private Optional<String> comment = Optional.empty();
     private final List<TableConstraint> own = new ArrayList<>();
+    private final List<NamedOption> options = new ArrayList<>();
     private final List<String> leftOut = new ArrayList<>();
 
     ColumnParser(Parsing parsing) {
@@ -70,6 +72,7 @@ final class ColumnParser {
                 collation,
                 comment,
                 own,
+                options,
                 leftOut,
                 span);
     }
@@ -128,6 +131,7 @@ final class ColumnParser {
             passedOver(column);
         } else if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
             notNull = Optional.of(true);
+            name.ifPresent(n -> options.add(new NamedOption(n, false)));
             cursor.takeAny("ENABLE");
             cursor.takeWords("NOT", "DEFERRABLE");
             if (cursor.takeWords("ON", "CONFLICT")) {
@@ -136,6 +140,7 @@ final class ColumnParser {
         } else if (cursor.takeWords("NULL")) {
             notNull = Optional.of(false);
         } else if (cursor.takeWords("DEFAULT") || cursor.takeWords("WITH", "DEFAULT")) {
+            name.ifPresent(n -> options.add(new NamedOption(n, true)));
             defaultOption();
         } else if (cursor.takeWords("PRIMARY", "KEY") || cursor.takeWords("PRIMARY")) {
             key(ConstraintKind.PRIMARY_KEY, name, span);

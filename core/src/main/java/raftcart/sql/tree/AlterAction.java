@@ -30,8 +30,17 @@ public sealed interface AlterAction {
     /** Another type. */
     record SetType(Name column, TypeName type, Optional<Expr> using) implements AlterAction {}
 
-    /** Another default, or none any more. */
-    record SetDefault(Name column, Optional<Expr> value) implements AlterAction {}
+    /**
+     * Another default, or none any more.
+     *
+     * @param constraint the name that the default gets
+     */
+    record SetDefault(Name column, Optional<Expr> value, Optional<Name> constraint) implements AlterAction {
+        /** A default without a name. */
+        public static SetDefault of(Name column, Optional<Expr> value) {
+            return new SetDefault(column, value, Optional.empty());
+        }
+    }
 
     /** NULL allowed, or not. */
     record SetNullable(Name column, boolean nullable) implements AlterAction {}

@@ -1,6 +1,7 @@
 package raftcart.sql.tree;
 
 import java.math.BigInteger;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.sql.Span;
@@ -17,6 +18,7 @@ public final class TableParts {
      * @param collation the clause that says how texts compare
      * @param notNull true where NULL is refused, empty where nothing is said
      * @param constraints those written with the column
+     * @param options the names that its default and its NOT NULL were given
      */
     public record ColumnDefinition(
             Name name,
@@ -30,10 +32,12 @@ public final class TableParts {
             Optional<String> collation,
             Optional<String> comment,
             List<TableConstraint> constraints,
+            List<NamedOption> options,
             List<String> leftOut,
             Span span) {
         public ColumnDefinition {
             constraints = List.copyOf(constraints);
+            options = List.copyOf(options);
             leftOut = List.copyOf(leftOut);
         }
 
@@ -54,6 +58,7 @@ public final class TableParts {
                     collation,
                     comment,
                     constraints,
+                    options,
                     leftOut,
                     span);
         }
@@ -97,6 +102,7 @@ public final class TableParts {
                     collation,
                     comment,
                     constraints,
+                    options,
                     leftOut,
                     span);
         }
@@ -116,6 +122,57 @@ public final class TableParts {
                     Optional.empty(),
                     List.of(),
                     List.of(),
+                    List.of(),
+                    span);
+        }
+
+        /** The same with one more name for its default or its NOT NULL. */
+        public ColumnDefinition with(NamedOption option) {
+            List<NamedOption> more = new ArrayList<>(options);
+            more.add(option);
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    defaultValue,
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    comment,
+                    constraints,
+                    more,
+                    leftOut,
+                    span);
+        }
+
+        /** What is meant by dropping the constraint of this name, if it is the default or the NOT NULL. */
+        public Optional<AlterAction> without(Name constraint) {
+            return options.stream()
+                    .filter(o -> o.name().matches(constraint))
+                    .findFirst()
+                    .map(o -> o.dropped(name));
+        }
+
+        /** The same with further constraints. */
+        public ColumnDefinition withConstraints(List<TableConstraint> further) {
+            List<TableConstraint> more = new ArrayList<>(constraints);
+            more.addAll(further);
+            return new ColumnDefinition(
+                    name,
+                    type,
+                    notNull,
+                    defaultValue,
+                    generated,
+                    stored,
+                    identity,
+                    onUpdate,
+                    collation,
+                    comment,
+                    more,
+                    options,
+                    leftOut,
                     span);
         }
 
@@ -133,6 +190,7 @@ public final class TableParts {
                     collation,
                     text,
                     constraints,
+                    options,
                     leftOut,
                     span);
         }
@@ -152,7 +210,22 @@ public final class TableParts {
                     comment,
                     List.of(),
                     List.of(),
+                    List.of(),
                     span);
+        }
+    }
+
+    /**
+     * A default or a NOT NULL that was given the name of a constraint, and is dropped by it.
+     *
+     * @param isDefault true for a default, false for a NOT NULL
+     */
+    public record NamedOption(Name name, boolean isDefault) {
+        /** A column without it. */
+        public AlterAction dropped(Name column) {
+            return isDefault
+                    ? AlterAction.SetDefault.of(column, Optional.empty())
+                    : new AlterAction.SetNullable(column, true);
         }
     }
 

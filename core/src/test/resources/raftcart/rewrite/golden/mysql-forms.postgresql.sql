@@ -58,8 +58,9 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 5;
 DROP INDEX k;
 ALTER TABLE telescope RENAME TO scope;
 ALTER TABLE scope RENAME TO telescope;
--- RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
--- ALTER TABLE telescope DROP FOREIGN KEY fk, DROP PRIMARY KEY, ADD PRIMARY KEY (id, name), ORDER BY name
+ALTER TABLE telescope DROP CONSTRAINT fk;
+ALTER TABLE telescope DROP CONSTRAINT telescope_pkey;
+ALTER TABLE telescope ADD PRIMARY KEY (id, name);
 ALTER TABLE telescope ALTER COLUMN x SET DEFAULT 4;
 ALTER TABLE telescope ALTER COLUMN x DROP DEFAULT;
 CREATE INDEX telescope_name_idx ON telescope (name);
@@ -208,7 +209,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 27:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 28:36: RC0609 adapted: Said in other words: 0 for the rows that are there, as on the source
 -- 28:1: RC0627 check: Said in other words, with a difference: x stands elsewhere among the columns, which SELECT * shows
--- 30:1: RC0602 by hand: No counterpart on the target: DROP PRIMARY KEY without the name of the constraint cannot be said in postgresql
+-- 30:1: RC0502 adapted: Storage clauses left out: ORDER BY name
 -- 31:1: RC0502 adapted: Storage clauses left out: CONVERT TO CHARACTER SET utf8mb4
 -- 32:1: RC0502 adapted: Storage clauses left out: COMMENT 'c'
 -- 32:1: RC0502 adapted: Storage clauses left out: ALGORITHM = INPLACE LOCK = NONE

@@ -42,6 +42,16 @@ SELECT
 FROM stars;
 SELECT foo(1) FROM stars;
 
+-- a primary key has no name
+CREATE TABLE plate (
+    id integer NOT NULL,
+    band character varying(3) NOT NULL,
+    PRIMARY KEY (id)
+);
+ALTER TABLE plate DROP CONSTRAINT plate_pkey;
+ALTER TABLE plate ADD CONSTRAINT plate_key PRIMARY KEY (id, band);
+ALTER TABLE plate DROP CONSTRAINT plate_key;
+
 ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 
 -- findings
@@ -68,4 +78,4 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 23:64: RC0615 adapted: Division kept: NULL for a division by zero
 -- 23:64: RC0615 adapted: Division kept: rounded as on the source
 -- 24:8: RC0606 check: Function is not in the dictionary: foo
--- 25:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought
+-- 30:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought

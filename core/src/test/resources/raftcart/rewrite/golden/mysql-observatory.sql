@@ -22,3 +22,8 @@ CREATE PROCEDURE p() BEGIN SELECT 1; SELECT 2; END//
 DELIMITER ;
 SELECT DATE_FORMAT(seen, '%Y-%m-%d %H:%i'), 7/2, id DIV 2, mag / 0 FROM stars;
 SELECT foo(1) FROM stars;
+
+-- a primary key has no name
+CREATE TABLE plate (id int NOT NULL, band varchar(3) NOT NULL, PRIMARY KEY (id));
+ALTER TABLE plate DROP PRIMARY KEY, ADD CONSTRAINT plate_key PRIMARY KEY (id, band);
+ALTER TABLE plate DROP PRIMARY KEY;

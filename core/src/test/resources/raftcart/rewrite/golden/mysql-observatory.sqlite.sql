@@ -34,6 +34,17 @@ SELECT
 FROM stars;
 SELECT foo(1) FROM stars;
 
+-- a primary key has no name
+CREATE TABLE plate (
+    id integer NOT NULL,
+    band varchar(3) NOT NULL,
+    PRIMARY KEY (id)
+);
+-- RC0602 by hand: No counterpart on the target: a constraint removed from a table cannot be said in sqlite
+-- ALTER TABLE plate DROP PRIMARY KEY, ADD CONSTRAINT plate_key PRIMARY KEY (id, band)
+-- RC0602 by hand: No counterpart on the target: a constraint removed from a table cannot be said in sqlite
+-- ALTER TABLE plate DROP PRIMARY KEY
+
 -- findings
 -- 3:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB DEFAULT CHARSET = utf8mb4
 -- 4:3: RC0117 adapted: Wider type: id: INTEGER for an identity of unsigned numbers
@@ -56,3 +67,5 @@ SELECT foo(1) FROM stars;
 -- 23:64: RC0615 adapted: Division kept: with its fraction
 -- 23:64: RC0615 adapted: Division kept: rounded as on the source
 -- 24:8: RC0606 check: Function is not in the dictionary: foo
+-- 28:1: RC0602 by hand: No counterpart on the target: a constraint removed from a table cannot be said in sqlite
+-- 29:1: RC0602 by hand: No counterpart on the target: a constraint removed from a table cannot be said in sqlite

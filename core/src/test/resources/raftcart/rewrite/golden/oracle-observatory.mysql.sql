@@ -66,6 +66,16 @@ CREATE TABLE plate_scan (
     note longtext
 ) COLLATE utf8mb4_0900_bin;
 
+-- NOT NULL is a constraint that may have a name
+CREATE TABLE plate (
+    id int CONSTRAINT pk_plate PRIMARY KEY,
+    band varchar(3) DEFAULT 'V' NOT NULL
+) COLLATE utf8mb4_0900_bin;
+ALTER TABLE plate MODIFY COLUMN band varchar(3) COLLATE utf8mb4_0900_bin DEFAULT 'V';
+ALTER TABLE plate MODIFY COLUMN band varchar(3) COLLATE utf8mb4_0900_bin DEFAULT 'V' NOT NULL;
+ALTER TABLE plate MODIFY COLUMN band varchar(3) COLLATE utf8mb4_0900_bin DEFAULT 'V';
+ALTER TABLE plate DROP PRIMARY KEY;
+
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET DEFINE OFF;
 -- 3:1: RC0604 adapted: Client command left out: PROMPT Creating tables
@@ -99,3 +109,8 @@ CREATE TABLE plate_scan (
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM
 -- 32:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
 -- 34:1: RC0604 adapted: Client command left out: EXIT
+-- 38:1: RC0609 adapted: Said in other words: nn_band is the name of a column's option
+-- 38:1: RC0609 adapted: Said in other words: the whole definition of band
+-- 39:1: RC0609 adapted: Said in other words: the whole definition of band
+-- 40:1: RC0609 adapted: Said in other words: nn_again is the name of a column's option
+-- 40:1: RC0609 adapted: Said in other words: the whole definition of band

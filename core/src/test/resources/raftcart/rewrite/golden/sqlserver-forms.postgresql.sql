@@ -35,7 +35,7 @@ ALTER TABLE public.Obs ADD COLUMN Remark character varying(200) DEFAULT '' NOT N
 ALTER TABLE public.Obs ADD COLUMN Flag boolean;
 ALTER TABLE public.Obs ALTER COLUMN Remark TYPE character varying(400);
 ALTER TABLE public.Obs ALTER COLUMN Remark DROP NOT NULL;
-ALTER TABLE public.Obs DROP CONSTRAINT DF_R;
+ALTER TABLE public.Obs ALTER COLUMN Remark DROP DEFAULT;
 ALTER TABLE public.Obs DROP COLUMN Flag;
 ALTER TABLE public.Obs ALTER COLUMN Mag SET DEFAULT 0;
 CREATE UNIQUE INDEX IX_T ON public.Telescope (Name, Created DESC) INCLUDE (Price) WHERE Active = TRUE;
@@ -208,6 +208,17 @@ DROP VIEW public.vT;
 -- SELECT Name AS 'The Name', [Price] = Price * 2, "q" FROM Telescope
 -- SELECT LAG(Price, 1, 0) OVER (ORDER BY Created), PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY Price) OVER (PARTITION BY Active) FROM Telescope
 -- SELECT CONCAT_WS(',', Name, Notes), TRIM('x' FROM Name), STRING_ESCAPE(Name, 'json'), TRANSLATE(Name, 'ab', 'cd'), CAST(Created AS date), CAST(Price AS int), SWITCHOFFSET(Off, '+00:00'), TODATETIMEOFFSET(Created, '+01:00'), Created AT TIME ZONE 'UTC' FROM Telescope
+-- options of columns have names of constraints, by which they are dropped
+CREATE TABLE public.plate (
+    id integer NOT NULL,
+    band character varying(3) DEFAULT 'V' NOT NULL,
+    flux integer DEFAULT 0,
+    CONSTRAINT pk_plate PRIMARY KEY (id)
+);
+ALTER TABLE public.plate ALTER COLUMN band DROP DEFAULT;
+ALTER TABLE public.plate ALTER COLUMN id SET DEFAULT 5;
+ALTER TABLE public.plate ALTER COLUMN id DROP DEFAULT;
+ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: connect to the database Kestrel
@@ -239,6 +250,7 @@ DROP VIEW public.vT;
 -- 38:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT [FK_Obs_Tel]
 -- 40:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 42:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 44:1: RC0609 adapted: Said in other words: DF_R is the name of a column's option
 -- 44:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 46:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 48:1: RC0502 adapted: Storage clauses left out: NONCLUSTERED
@@ -318,3 +330,10 @@ DROP VIEW public.vT;
 -- 110:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 111:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 112:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 129:42: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 128:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 131:1: RC0609 adapted: Said in other words: df_band is the name of a column's option
+-- 131:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 133:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 135:1: RC0609 adapted: Said in other words: df_id is the name of a column's option
+-- 135:1: RC0609 adapted: Said in other words: the schema dbo as public

@@ -123,3 +123,14 @@ SELECT DISTINCT TOP 3 Name FROM Telescope
 SELECT Name AS 'The Name', [Price] = Price * 2, "q" FROM Telescope
 SELECT LAG(Price, 1, 0) OVER (ORDER BY Created), PERCENTILE_CONT(0.5) WITHIN GROUP (ORDER BY Price) OVER (PARTITION BY Active) FROM Telescope
 SELECT CONCAT_WS(',', Name, Notes), TRIM('x' FROM Name), STRING_ESCAPE(Name, 'json'), TRANSLATE(Name, 'ab', 'cd'), CAST(Created AS date), CAST(Price AS int), SWITCHOFFSET(Off, '+00:00'), TODATETIMEOFFSET(Created, '+01:00'), Created AT TIME ZONE 'UTC' FROM Telescope
+GO
+-- options of columns have names of constraints, by which they are dropped
+CREATE TABLE dbo.plate (id int NOT NULL, band varchar(3) NOT NULL CONSTRAINT df_band DEFAULT 'V',
+  flux int CONSTRAINT df_flux DEFAULT 0, CONSTRAINT pk_plate PRIMARY KEY CLUSTERED (id))
+GO
+ALTER TABLE dbo.plate DROP CONSTRAINT df_band
+GO
+ALTER TABLE dbo.plate ADD CONSTRAINT df_id DEFAULT 5 FOR id
+GO
+ALTER TABLE dbo.plate DROP CONSTRAINT df_id, CONSTRAINT pk_plate
+GO
