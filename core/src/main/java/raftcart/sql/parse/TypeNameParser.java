@@ -16,6 +16,15 @@ import raftcart.sql.tree.TypeName;
 public final class TypeNameParser {
     private static final Pattern LENGTH = Pattern.compile("[0-9]{1,9}");
 
+    private static final Pattern NATIONAL_VARYING =
+            Pattern.compile("(national (char|character)|nchar) (varying|varchar)|national varchar");
+
+    /** Names of two words, and the beginnings of those of three, whose last word means something else elsewhere. */
+    private static final Pattern TWO_WORDS = Pattern.compile(
+            "(?i)long (raw|varchar|vargraphic|varbinary|char|character|float)|national (varchar|char|character|text)"
+                    + "|(nchar|national char|national character) varchar|(native|varying) character|unsigned big"
+                    + "|unsigned big int");
+
     private static final Set<String> FURTHER_WORDS = Set.of(
             "varying", "precision", "unsigned", "signed", "zerofill", "large", "object", "byte", "local", "zone");
     private static final Set<String> WITHOUT_MEANING = Set.of("signed");
@@ -56,7 +65,20 @@ public final class TypeNameParser {
                 break;
             }
         }
-        return new TypeName(name.toString(), parameters, values, arrays(cursor));
+        return new TypeName(usual(name.toString()), parameters, values, arrays(cursor));
+    }
+
+    /** The one of the standard's spellings ("character string type") that the tables of types hold. */
+    private static String usual(String name) {
+        String word = name.toLowerCase(Locale.ROOT);
+        if (NATIONAL_VARYING.matcher(word).matches()) {
+            return "national character varying";
+        }
+        return switch (word) {
+            case "national char" -> "national character";
+            case "char varying", "char varchar" -> "character varying";
+            default -> name;
+        };
     }
 
     private static boolean isQueryNext(TokenCursor cursor) {
@@ -83,8 +105,7 @@ public final class TypeNameParser {
             takeWords(cursor, name, zone);
             return true;
         }
-        boolean twoWords = name.toString().matches("(?i)long|national") && word.matches("raw|varchar|char|character");
-        if (twoWords) {
+        if (TWO_WORDS.matcher(name + " " + word).matches()) {
             takeWords(cursor, name, 1);
             return true;
         }
