@@ -13,4 +13,7 @@ import raftcart.catalog.ObjectName;
  * @param ignoresCase true where the source compares the column without regard to case
  */
 public record ColumnUse(
-        ObjectName table, String column, boolean identity, int keyColumns, int otherBytes, boolean ignoresCase) {}
+        ObjectName table, String column, boolean identity, int keyColumns, int otherBytes, boolean ignoresCase) {
+    /** A column of which nothing is known. */
+    public static final ColumnUse PLAIN = new ColumnUse(new ObjectName("", ""), "", false, 0, 0, false);
+}

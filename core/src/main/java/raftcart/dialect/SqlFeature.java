@@ -397,6 +397,16 @@ public enum SqlFeature {
     NULLS_ARE_DUPLICATES,
     /** A unique index of several columns does so where another of them is not NULL. */
     NULLS_ARE_DUPLICATES_IN_PART,
+    /** A time without a zone that meets an instant is taken for one of UTC, not of the session's zone. */
+    PLAIN_TIMES_ARE_UTC,
+    /** A star of one table leaves out the columns by which USING joins it. */
+    STARS_PASS_OVER_JOINED_COLUMNS,
+    /** A column of USING is not called by the name of a table. */
+    JOINED_COLUMNS_HAVE_NO_TABLE,
+    /** Constraints that have a name stand apart from the columns. */
+    COLUMN_CONSTRAINTS_HAVE_NO_NAMES,
+    /** Long texts are large objects, which are not compared, sorted or grouped. */
+    LONG_TEXTS_DO_NOT_COMPARE,
     /** A primary key is dropped by DROP PRIMARY KEY. */
     DROPS_PRIMARY_KEY,
     /** A primary key without a name is called as its table, followed by _pkey. */

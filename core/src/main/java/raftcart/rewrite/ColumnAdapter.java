@@ -273,9 +273,12 @@ final class ColumnAdapter {
                 List<IndexPart> key = List.of(IndexPart.of(column.name()));
                 new ConstraintAdapter(adapter).nulls(key, SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL, column.span());
             }
-            boolean foreign = c.kind() == ConstraintKind.FOREIGN_KEY && has(SqlFeature.ON_DUPLICATE_KEY);
-            if (foreign) {
-                TableConstraint moved = ColumnFactory.withParts(c, List.of(IndexPart.of(column.name())));
+            boolean apart = c.kind() == ConstraintKind.FOREIGN_KEY && has(SqlFeature.ON_DUPLICATE_KEY)
+                    || c.name().isPresent() && has(SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES);
+            if (apart) {
+                TableConstraint moved = c.kind() == ConstraintKind.CHECK
+                        ? c
+                        : ColumnFactory.withParts(c, List.of(IndexPart.of(column.name())));
                 new ConstraintAdapter(adapter).constraint(moved).ifPresent(constraints::add);
             } else {
                 new ConstraintAdapter(adapter).constraint(c).ifPresent(own::add);

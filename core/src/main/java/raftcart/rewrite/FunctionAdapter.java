@@ -420,6 +420,7 @@ final class FunctionAdapter {
         if (call.isAny("min", "max")) {
             new TextRules(adapter).known(call.arguments().stream(), call.span(), call.function());
             new ListedValues(adapter).extreme(call);
+            new LongTexts(adapter).refuse(call.arguments().stream(), call.function());
         }
     }
 

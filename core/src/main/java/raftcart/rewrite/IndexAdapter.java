@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -25,8 +24,6 @@ final class IndexAdapter {
 
     /** Types of texts that have no length. */
     private static final Pattern LONG = Pattern.compile("(?i)text|lob|\\(max\\)");
-
-    private static final ColumnUse PLAIN = new ColumnUse(new ObjectName("", ""), "", false, 0, 0, false);
 
     private final QueryAdapter adapter;
     private final StructureAdapter structure;
@@ -176,7 +173,10 @@ final class IndexAdapter {
         return type instanceof LogicalType.Text
                 || type instanceof LogicalType.Blob
                 || text
-                        && LONG.matcher(adapter.to.types().choose(type, PLAIN).sql())
+                        && LONG.matcher(adapter.to
+                                        .types()
+                                        .choose(type, ColumnUse.PLAIN)
+                                        .sql())
                                 .find();
     }
 

@@ -42,6 +42,8 @@ final class Instants {
                     + "|last_day|next_day|date_of|time_of|timestamp_of|day_name|month_name|format_date|days_of_date"
                     + "|days_since_year_1|diff_(days|weeks|months|quarters|years)");
 
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d?-\\d\\d?");
+
     private static final TypeName TIMESTAMP = TypeName.of("timestamp");
 
     private final ExprAdapter adapter;
@@ -70,12 +72,54 @@ final class Instants {
 
     /** Adapts what stands beside these expressions, of which it may be one. */
     <T> T beside(List<Expr> expressions, Supplier<T> adapted) {
+        mixed(expressions);
         return in(new Place(Optional.of(place), expressions, Nature.NEUTRAL), adapted);
     }
 
-    /** Adapts what goes into a column. */
-    <T> T into(Optional<LogicalType> column, Supplier<T> adapted) {
+    /** Says where an instant meets a day or a plain timestamp that the two engines set by different clocks. */
+    void mixed(List<Expr> expressions) {
+        if (!otherClock()) {
+            return;
+        }
+        boolean instant = expressions.stream().anyMatch(e -> isStored(e) && nature(e) == Nature.INSTANT);
+        if (instant) {
+            expressions.stream().filter(this::isPlain).findFirst().ifPresent(e -> metPlain(e.span()));
+        }
+    }
+
+    private boolean otherClock() {
+        boolean utc = inUtc() || adapter.to.has(SqlFeature.PLAIN_TIMES_ARE_UTC);
+        return !same() && utc != adapter.from.has(SqlFeature.PLAIN_TIMES_ARE_UTC);
+    }
+
+    private void metPlain(Span span) {
+        adapter.note(
+                FindingCode.IMPLICIT_CAST,
+                span,
+                "a time without a zone and an instant: one engine goes by the clock of UTC, the other by that of the"
+                        + " session's zone");
+    }
+
+    private boolean isPlain(Expr e) {
+        return e instanceof Expr.Literal literal
+                ? literal.kind() == LiteralKind.DATE
+                        || literal.kind() == LiteralKind.TIMESTAMP
+                        || literal.kind() == LiteralKind.STRING
+                                && DAY.matcher(literal.text()).lookingAt()
+                                && !isZoned(literal.text())
+                : nature(e) == Nature.PLAIN && adapter.kind(e).isDate();
+    }
+
+    /** Adapts a value that goes into a column. */
+    <T> T into(Optional<LogicalType> column, Expr value, Supplier<T> adapted) {
         Nature nature = column.map(Instants::nature).orElse(Nature.UNKNOWN);
+        boolean time = column.filter(t -> KindFinder.kind(t).isDate()).isPresent();
+        boolean mixed = nature == Nature.INSTANT
+                ? !(value instanceof Expr.Literal) && isPlain(value)
+                : time && isStored(value) && nature(value) == Nature.INSTANT;
+        if (mixed && otherClock()) {
+            metPlain(value.span());
+        }
         return in(new Place(Optional.empty(), List.of(), nature), adapted);
     }
 
@@ -93,7 +137,9 @@ final class Instants {
 
     /** Adapts an item of a query. */
     Expr item(Expr item) {
-        return columnOf.containsKey(item) ? into(columnOf.get(item), () -> adapter.expr(item)) : adapter.expr(item);
+        return columnOf.containsKey(item)
+                ? into(columnOf.get(item), item, () -> adapter.expr(item))
+                : adapter.expr(item);
     }
 
     /** Adapts what stands apart, such as a query inside of an expression. */
@@ -158,8 +204,7 @@ final class Instants {
         boolean differs = utc
                 || adapter.from.has(SqlFeature.INSTANTS_SHOW_OWN_CLOCK)
                         != adapter.to.has(SqlFeature.INSTANTS_SHOW_OWN_CLOCK);
-        boolean stored = value instanceof Expr.Column || value instanceof Expr.Binary;
-        if (differs && stored && !same() && nature(value) == Nature.INSTANT) {
+        if (differs && isStored(value) && !same() && nature(value) == Nature.INSTANT) {
             adapter.note(
                     FindingCode.FUNCTION_DIFFERS,
                     span,
@@ -167,6 +212,10 @@ final class Instants {
                             ? "by the clock of UTC, on the source by that of the session's zone"
                             : "one engine goes by the clock of the session's zone, the other by that of the value's own");
         }
+    }
+
+    private static boolean isStored(Expr value) {
+        return value instanceof Expr.Column || value instanceof Expr.Binary;
     }
 
     private boolean inUtc() {

@@ -1,12 +1,14 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -39,7 +41,7 @@ final class NamedJoins {
 
     Query rewrite(Query query) {
         boolean concerned =
-                query.body() instanceof Select s && s.from().stream().anyMatch(this::isLost);
+                query.body() instanceof Select s && s.from().stream().anyMatch(t -> isLost(t, differs(s)));
         if (!concerned) {
             return query;
         }
@@ -56,13 +58,50 @@ final class NamedJoins {
         return query.withBody(plain.withItems(items)).withOrder(order);
     }
 
-    private boolean isLost(TableRef table) {
+    /** True where a star of one table, or a joined column by the name of its table, means another thing on the target. */
+    private boolean differs(Select select) {
+        boolean stars = select.items().stream()
+                .anyMatch(i -> i.value() instanceof Expr.Star s && s.table().isPresent());
+        return stars && passesOver(adapter.from) != passesOver(adapter.to)
+                || adapter.to.has(SqlFeature.JOINED_COLUMNS_HAVE_NO_TABLE) && namesTable(select);
+    }
+
+    private static boolean passesOver(Language language) {
+        return language.has(SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS);
+    }
+
+    private static boolean namesTable(Select select) {
+        Set<String> joined = new HashSet<>();
+        select.from().forEach(t -> using(t, joined));
+        boolean[] found = new boolean[1];
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                found[0] |= e instanceof Expr.Column c
+                        && c.name().parts().size() > 1
+                        && joined.contains(c.name().last().key());
+                return super.expr(e);
+            }
+        }.body(select);
+        return found[0];
+    }
+
+    private static void using(TableRef table, Set<String> joined) {
+        if (table instanceof Join join) {
+            using(join.left(), joined);
+            using(join.right(), joined);
+            join.using().forEach(c -> joined.add(c.key()));
+        }
+    }
+
+    private boolean isLost(TableRef table, boolean differs) {
         if (!(table instanceof Join join)) {
             return false;
         }
-        boolean natural = join.kind().name().startsWith("NATURAL") && !adapter.to.has(SqlFeature.NATURAL_JOIN);
-        boolean using = !join.using().isEmpty() && !adapter.to.has(SqlFeature.USING_JOIN);
-        return natural || using || isLost(join.left()) || isLost(join.right());
+        boolean natural =
+                join.kind().name().startsWith("NATURAL") && (differs || !adapter.to.has(SqlFeature.NATURAL_JOIN));
+        boolean using = !join.using().isEmpty() && (differs || !adapter.to.has(SqlFeature.USING_JOIN));
+        return natural || using || isLost(join.left(), differs) || isLost(join.right(), differs);
     }
 
     /** A column keeps the name under which the query gives it. */
@@ -171,25 +210,28 @@ final class NamedJoins {
     private List<Item> stars(Select select) {
         List<Item> items = new ArrayList<>();
         for (Item item : select.items()) {
-            boolean all = item.value() instanceof Expr.Star s && s.table().isEmpty();
-            if (!all) {
+            boolean star = item.value() instanceof Expr.Star;
+            Optional<QualifiedName> table = star ? ((Expr.Star) item.value()).table() : Optional.empty();
+            if (!star || table.isPresent() && !passesOver(adapter.from)) {
                 items.add(item);
                 continue;
             }
             Optional<List<Item>> written =
-                    select.from().size() == 1 ? written(select.from().get(0)) : Optional.empty();
+                    select.from().size() == 1 ? written(select.from().get(0), table) : Optional.empty();
             if (written.isEmpty()) {
                 adapter.note(
                         FindingCode.SYNTAX_CHECK,
                         item.value().span(),
-                        "the star gives the columns by which tables are joined once for each table");
+                        table.isPresent()
+                                ? "the star leaves out the columns by which tables are joined, on the source alone"
+                                : "the star gives the columns by which tables are joined once for each table");
             }
             items.addAll(written.orElse(List.of(item)));
         }
         return items;
     }
 
-    private Optional<List<Item>> written(TableRef table) {
+    private Optional<List<Item>> written(TableRef table, Optional<QualifiedName> only) {
         Scope scope = new Scope(Optional.of(adapter.scope));
         adapter.finder.addTable(table, scope);
         if (!scope.relations().stream().allMatch(Scope.Relation::complete)) {
@@ -198,8 +240,14 @@ final class NamedJoins {
         Set<String> joined = new LinkedHashSet<>();
         collect(table, joined);
         List<Item> items = new ArrayList<>();
-        joined.forEach(c -> items.add(Item.of(Expr.Column.of(c))));
+        if (only.isEmpty()) {
+            joined.forEach(c -> items.add(Item.of(Expr.Column.of(c))));
+        }
         for (Scope.Relation relation : scope.relations()) {
+            boolean meant = only.isEmpty() || only.get().last().text().equalsIgnoreCase(relation.name());
+            if (!meant) {
+                continue;
+            }
             relation.columns().forEach((key, facts) -> {
                 if (joined.stream().noneMatch(j -> j.equalsIgnoreCase(key))) {
                     items.add(Item.of(Expr.Column.of(relation.name(), facts.name())));

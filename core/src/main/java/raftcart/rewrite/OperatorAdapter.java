@@ -404,7 +404,7 @@ final class OperatorAdapter {
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
-                adapted.add(asNumber(e, numbers));
+                adapted.add(new LongTexts(adapter).comparable(original, asNumber(e, numbers)));
             }
         }
         adapted.replaceAll(e -> PlainConstants.typedNull(e, adapter));

@@ -119,7 +119,10 @@ final class OrderAdapter {
 
     private List<OrderItem> item(OrderItem item, Optional<Expr> meaning, boolean free) {
         Expr value = new ListedValues(adapter)
-                .sorted(adapter.expr(item.value()), meaning.orElse(item.value()), free && meaning.isPresent());
+                .sorted(
+                        new LongTexts(adapter).comparable(item.value(), adapter.expr(item.value())),
+                        meaning.orElse(item.value()),
+                        free && meaning.isPresent());
         boolean sourceFirst = item.nulls() == Nulls.DEFAULT
                 ? adapter.from.nulls().first(item.descending())
                 : item.nulls() == Nulls.FIRST;

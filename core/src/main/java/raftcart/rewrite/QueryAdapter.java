@@ -90,7 +90,7 @@ class QueryAdapter extends ExprAdapter {
         }
         Query locked = new TableLocks(this).rewrite(InlinedTables.in(query, this));
         Query named = NamedWindows.rewrite(locked, this);
-        Query columns = ValuesColumns.rewrite(named, this);
+        Query columns = ValuesColumns.rewrite(RowsAmongColumns.rewrite(named, this), this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
         plain = GroupingSets.rewrite(GroupAdapter.ofRows(plain, this), this);
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));

@@ -46,6 +46,7 @@ final class ResultKinds {
 
     /** The values as those of one kind, as which they come out on the source. */
     private List<Expr> alike(List<Expr> values, Span span) {
+        adapter.instants.mixed(values);
         if (!isMixed(values)) {
             return new Truths(adapter).alike(new ConvertedResults(adapter).alike(values));
         }

@@ -41,15 +41,27 @@ final class Scope {
      * A table under the name by which it is called here; no columns are listed where none are known.
      *
      * @param address the column that is the address of its row
+     * @param keys those that its rows do not share
      */
-    record Relation(String name, Map<String, ColumnFacts> columns, boolean complete, Optional<Name> address) {
+    record Relation(
+            String name,
+            Map<String, ColumnFacts> columns,
+            boolean complete,
+            Optional<Name> address,
+            List<List<Name>> keys) {
         Relation(String name, Map<String, ColumnFacts> columns, boolean complete) {
-            this(name, columns, complete, Optional.empty());
+            this(name, columns, complete, Optional.empty(), List.of());
+        }
+
+        private boolean isKeyed(Name column) {
+            return keys.stream().flatMap(List::stream).anyMatch(column::matches);
         }
 
         /** A table that is known, under a name of its own. */
         static Optional<Relation> of(String name, QualifiedName table, Knowledge knowledge) {
-            return knowledge.table(table).map(t -> new Relation(name, t.facts(), true, knowledge.address(table)));
+            return knowledge
+                    .table(table)
+                    .map(t -> new Relation(name, t.facts(), true, knowledge.address(table), t.keys()));
         }
     }
 
@@ -76,7 +88,9 @@ final class Scope {
             relation.columns()
                     .forEach((key, c) ->
                             columns.put(key, new ColumnFacts(c.name(), c.kind(), c.type(), false, c.ignoresCase())));
-            relations.set(i, new Relation(relation.name(), columns, relation.complete(), relation.address()));
+            relations.set(
+                    i,
+                    new Relation(relation.name(), columns, relation.complete(), relation.address(), relation.keys()));
         }
     }
 
@@ -119,6 +133,18 @@ final class Scope {
             }
         }
         return true;
+    }
+
+    /** True for a column that is known to be part of a key. */
+    boolean isKeyed(QualifiedName name) {
+        if (name.parts().size() > 1) {
+            String table = name.parts().get(name.parts().size() - 2).text();
+            return relation(table).filter(r -> r.isKeyed(name.last())).isPresent();
+        }
+        return relations.stream().anyMatch(r -> r.isKeyed(name.last()))
+                || relations.stream().noneMatch(r -> r.columns()
+                                .containsKey(name.last().key()))
+                        && outer.filter(o -> o.isKeyed(name)).isPresent();
     }
 
     /** What is known of the column that a name means. */

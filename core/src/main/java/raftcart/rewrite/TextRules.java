@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Scope.ColumnFacts;
 import raftcart.sql.Span;
@@ -111,12 +112,15 @@ final class TextRules {
     }
 
     /** Says where texts that are one to the source, as it ignores the case of their letters, are several to the target. */
-    void oneToTheSource(Stream<Expr> values, Span span, String where) {
+    void oneToTheSource(Stream<Expr> all, Span span, String where) {
+        List<Expr> values = all.toList();
+        new LongTexts(adapter).refuse(values.stream(), where);
         if (adapter.to.has(SqlFeature.IGNORES_CASE)) {
             return;
         }
         boolean usual = adapter.from.has(SqlFeature.IGNORES_CASE);
-        boolean falls = values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
+        boolean falls = values.stream()
+                .filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                 .flatMap(TextRules::columns)
                 .anyMatch(e -> {
                     Optional<ColumnFacts> facts = adapter.facts(e);
@@ -149,6 +153,12 @@ final class TextRules {
                 && Stream.of(set.left(), set.right())
                         .flatMap(side -> adapter.finder.columns(Query.of(side), adapter.scope).stream())
                         .anyMatch(c -> c.kind() == ValueKind.TEXT && c.ignoresCase());
+        boolean large = Stream.of(set.left(), set.right())
+                .flatMap(side -> adapter.finder.columns(Query.of(side), adapter.scope).stream())
+                .anyMatch(c -> new LongTexts(adapter).isLarge(c.type()));
+        if (large) {
+            throw new Untranslatable(set.kind() + " of a long text");
+        }
         if (ignores) {
             adapter.note(FindingCode.CASE_OF_TEXT, set.span(), set.kind().name());
         } else {

@@ -103,7 +103,7 @@ final class ValueAdapter {
             return adapter.condition(value);
         }
         if (same || type.isEmpty()) {
-            return adapter.instants.into(type, () -> adapter.expr(value));
+            return adapter.instants.into(type, value, () -> adapter.expr(value));
         }
         boolean array = type.get() instanceof LogicalType.Array && !adapter.to.has(SqlFeature.ARRAYS);
         if (array && value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING) {
@@ -120,7 +120,7 @@ final class ValueAdapter {
         return truths.wantsCondition(adapter.kind(value), type.get())
                         && adapter.kind(value).isNumber()
                 ? truths.value(value)
-                : adapter.instants.into(type, () -> adapter.expr(fitted(value, type.get())));
+                : adapter.instants.into(type, value, () -> adapter.expr(fitted(value, type.get())));
     }
 
     /** True for a moment that goes into a column of days, where the target's would keep its time of day. */

@@ -34,6 +34,8 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.CONVERTS_OR_FAILS,
+                    SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
+                    SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.GRANTS_NAME_ROLES,
                     SqlFeature.ROLE_ADMINISTRATORS,

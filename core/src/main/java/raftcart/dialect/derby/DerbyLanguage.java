@@ -29,6 +29,8 @@ public final class DerbyLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
+                    SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.FLOATS_ARE_NUMBERS,

@@ -27,6 +27,7 @@ public final class HsqldbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,

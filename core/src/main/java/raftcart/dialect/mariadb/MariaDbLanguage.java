@@ -33,6 +33,7 @@ public final class MariaDbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.NULL_IS_A_DEFAULT,
+                    SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.NUMBERS_BEGIN_WITH_1,
                     SqlFeature.PLACES_COLUMNS,

@@ -40,6 +40,9 @@ public final class OracleLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
+                    SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
+                    SqlFeature.JOINED_COLUMNS_HAVE_NO_TABLE,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.PARTITIONS,

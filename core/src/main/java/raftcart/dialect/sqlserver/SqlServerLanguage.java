@@ -49,6 +49,7 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.PLAIN_TIMES_ARE_UTC,
                     SqlFeature.NUMBERED_TAKE_NO_VALUE,
                     SqlFeature.DEFAULTS_WITH_VALUES,
                     SqlFeature.SELECT_INTO_KEEPS_COLUMNS,

@@ -38,6 +38,7 @@ public final class TeradataLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
                     SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.ROLE_ADMINISTRATORS,

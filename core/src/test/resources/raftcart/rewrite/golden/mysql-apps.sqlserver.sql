@@ -113,8 +113,8 @@ SELECT
 -- SELECT LAST_INSERT_ID(), ROW_COUNT(), FOUND_ROWS(), USER(), DATABASE(), VERSION()
 SELECT
     (DATEDIFF_BIG(microsecond, '19700101', taken) * 0.000001),
-    DATEADD(second, 1700000000, CAST('1970-01-01 00:00:00 +00:00' AS DATETIMEOFFSET)),
-    FORMAT(DATEADD(second, 1700000000, CAST('1970-01-01 00:00:00 +00:00' AS DATETIMEOFFSET)), 'yyyy')
+    DATEADD(second, 1700000000, CAST('1970-01-01 00:00:00' AS DATETIME2)),
+    FORMAT(DATEADD(second, 1700000000, CAST('1970-01-01 00:00:00' AS DATETIME2)), 'yyyy')
 FROM obs;
 -- RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- SELECT STR_TO_DATE('31.01.2026', '%d.%m.%Y'), DAYNAME(taken), DAYOFWEEK(taken), WEEKDAY(taken), WEEK(taken), WEEK(taken, 3), YEARWEEK(taken) FROM obs
@@ -217,8 +217,8 @@ CREATE TABLE x (
 -- 37:8: RC0608 adapted: Function spelled otherwise: UNIX_TIMESTAMP means extract_epoch
 -- 37:31: RC0608 adapted: Function spelled otherwise: FROM_UNIXTIME means timestamp_of_epoch
 -- 37:84: RC0609 adapted: Said in other words: the mask %Y is yyyy
--- 37:31: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off
--- 37:58: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off
+-- 37:31: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off; by the clock of UTC, on the source by that of the session's zone
+-- 37:58: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off; by the clock of UTC, on the source by that of the session's zone
 -- 38:1: RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- 39:1: RC0602 by hand: No counterpart on the target: the function make_date_of_day with 2 argument(s) has no counterpart in sqlserver
 -- 40:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver

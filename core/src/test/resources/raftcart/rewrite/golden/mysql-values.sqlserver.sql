@@ -76,7 +76,7 @@ SELECT
     (DATEDIFF(day, '19000101', d) % 7),
     DATEPART(quarter, d),
     (DATEDIFF_BIG(microsecond, '19700101', dt) * 0.000001),
-    DATEADD(second, a, CAST('1970-01-01 00:00:00 +00:00' AS DATETIMEOFFSET))
+    DATEADD(second, a, CAST('1970-01-01 00:00:00' AS DATETIME2))
 FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- SELECT STR_TO_DATE('31.01.2026', '%d.%m.%Y'), TIME(dt), DATE(dt), HOUR(dt), MAKETIME(1, 2, 3), SEC_TO_TIME(3600) FROM frame
@@ -242,7 +242,7 @@ BEGIN TRANSACTION;
 -- 25:140: RC0607 check: Function with a difference: extract_epoch: the source counts from 1970 in UTC by the zone of its session
 -- 25:140: RC0608 adapted: Function spelled otherwise: UNIX_TIMESTAMP means extract_epoch
 -- 25:160: RC0608 adapted: Function spelled otherwise: FROM_UNIXTIME means timestamp_of_epoch
--- 25:160: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off
+-- 25:160: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off; by the clock of UTC, on the source by that of the session's zone
 -- 26:1: RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- 27:1: RC0602 by hand: No counterpart on the target: the function json_object with 2 argument(s) has no counterpart in sqlserver
 -- 28:96: RC0607 check: Function with a difference: sqrt: a negative number gives NULL on the source

@@ -68,8 +68,9 @@ CREATE TABLE plate_scan (
 
 -- NOT NULL is a constraint that may have a name
 CREATE TABLE plate (
-    id int CONSTRAINT pk_plate PRIMARY KEY,
-    band varchar(3) DEFAULT 'V' NOT NULL
+    id int,
+    band varchar(3) DEFAULT 'V' NOT NULL,
+    CONSTRAINT pk_plate PRIMARY KEY (id)
 ) COLLATE utf8mb4_0900_bin;
 ALTER TABLE plate MODIFY COLUMN band varchar(3) COLLATE utf8mb4_0900_bin DEFAULT 'V';
 ALTER TABLE plate MODIFY COLUMN band varchar(3) COLLATE utf8mb4_0900_bin DEFAULT 'V' NOT NULL;

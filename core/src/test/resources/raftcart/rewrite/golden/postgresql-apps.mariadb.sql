@@ -119,7 +119,7 @@ SELECT
     DATE '2026-01-31' + INTERVAL 1 MONTH,
     CAST(CONCAT(2026, '-', 1, '-', 31) AS DATE),
     DATE '2026-01-31',
-    FROM_UNIXTIME(0),
+    (TIMESTAMP '1970-01-01 00:00:00' + INTERVAL 0 SECOND),
     WEEK(at, 3)
 FROM s;
 SELECT 'a' < 'B', 'a' = 'A', '' IS NULL, NULL = NULL, 1 <> 1.0, TRUE = TRUE;
@@ -198,7 +198,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
--- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
+-- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch
 -- 29:127: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
 -- 30:72: RC0614 adapted: Condition made explicit: t beside a truth value

@@ -197,7 +197,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 27:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in oracle
 -- 28:92: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
--- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means timestamp_of_epoch
+-- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch
 -- 29:127: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
 -- 30:12: RC0614 adapted: Condition made explicit: a condition as a value

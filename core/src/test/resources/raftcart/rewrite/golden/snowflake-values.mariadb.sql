@@ -52,7 +52,7 @@ SELECT MONTHNAME(d) FROM frame;
 SELECT DATE('2026-01-31') FROM frame;
 SELECT DATE '2026-01-31' FROM frame;
 SELECT TIMESTAMP '2026-01-31 10:00:00' FROM frame;
-SELECT TIMESTAMPADD(SECOND, a, '1970-01-01 00:00:00') FROM frame;
+SELECT (TIMESTAMP '1970-01-01 00:00:00' + INTERVAL a SECOND) FROM frame;
 -- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
 -- SELECT TRY_TO_DATE(s) FROM frame
 SELECT CASE WHEN s REGEXP '^ *[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+) *$' THEN CAST(s AS decimal(38,0)) END
