@@ -407,6 +407,18 @@ public enum SqlFeature {
     COLUMN_CONSTRAINTS_HAVE_NO_NAMES,
     /** Long texts are large objects, which are not compared, sorted or grouped. */
     LONG_TEXTS_DO_NOT_COMPARE,
+    /** There is a table for every series of whole numbers, seq_1_to_10. */
+    SERIES_TABLES,
+    /** Numbers of a recursive query are rounded to the type of the first rows. */
+    FIRST_ROWS_GIVE_TYPES,
+    /** Columns of a recursive query take whatever the further rows hold. */
+    RECURSION_FITS_ALL_ROWS,
+    /** Columns of a recursive query are of one type in the first and in the further rows, to the last digit. */
+    RECURSION_WANTS_SAME_TYPES,
+    /** A recursive query ends after 100 rounds where nothing else is said. */
+    RECURSION_OF_100_ROUNDS,
+    /** A recursive query ends after 1,000 rounds where nothing else is said. */
+    RECURSION_OF_1000_ROUNDS,
     /** A primary key is dropped by DROP PRIMARY KEY. */
     DROPS_PRIMARY_KEY,
     /** A primary key without a name is called as its table, followed by _pkey. */

@@ -60,6 +60,11 @@ public interface TypeTable {
         return false;
     }
 
+    /** The type to name in a CAST of a text that grows from row to row. */
+    default String growingText() {
+        return castName(new LogicalType.Text(0));
+    }
+
     /** The type to name in a CAST; may be wider than that of a column. */
     String castName(LogicalType type);
 }

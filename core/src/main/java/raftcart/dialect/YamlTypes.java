@@ -33,6 +33,7 @@ import raftcart.type.ValueChoices;
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
  * holds whole numbers.
  * {@code neutral collations} matches the names of collations that are of no one language.
+ * {@code growing text} is the type of a text that grows from row to row of a recursive query.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
 public final class YamlTypes implements TypeTable {
@@ -58,6 +59,7 @@ public final class YamlTypes implements TypeTable {
 
     private Optional<Pattern> neutralCollations = Optional.empty();
     private Optional<String> exactTexts = Optional.empty();
+    private Optional<String> growingText = Optional.empty();
     private boolean unsignedNumbers;
 
     private YamlTypes() {}
@@ -79,6 +81,7 @@ public final class YamlTypes implements TypeTable {
                 types.read.putAll(base.read);
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
+                types.growingText = base.growingText;
                 types.wholeColumns.putAll(base.wholeColumns);
                 types.decimalFloats.putAll(base.decimalFloats);
                 types.renewed.addAll(base.renewed);
@@ -111,6 +114,9 @@ public final class YamlTypes implements TypeTable {
         }
         if (document.has("exact texts")) {
             exactTexts = Optional.of(document.get("exact texts").asText());
+        }
+        if (document.has("growing text")) {
+            growingText = Optional.of(document.get("growing text").asText());
         }
         document.path("renewed").forEach(n -> renewed.add(n.asText()));
         document.path("decimal floats")
@@ -180,6 +186,11 @@ public final class YamlTypes implements TypeTable {
             }
 
             @Override
+            public String growingText() {
+                return growingText.orElseGet(base::growingText);
+            }
+
+            @Override
             public String castName(LogicalType type) {
                 return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
             }
@@ -189,6 +200,11 @@ public final class YamlTypes implements TypeTable {
     @Override
     public Optional<String> exactTexts() {
         return exactTexts;
+    }
+
+    @Override
+    public String growingText() {
+        return growingText.orElseGet(TypeTable.super::growingText);
     }
 
     @Override

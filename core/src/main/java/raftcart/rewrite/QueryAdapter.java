@@ -75,7 +75,9 @@ class QueryAdapter extends ExprAdapter {
                 boolean own = readsItself(table, query.recursive());
                 recursive |= own;
                 List<Name> columns = own && table.columns().isEmpty() ? recursiveColumns(table) : table.columns();
-                tables.add(new CommonTable(table.name(), columns, query(table.query()), table.hint()));
+                Query adapted = query(table.query());
+                Query typed = own ? new RecursiveColumns(this, table).typed(adapted) : adapted;
+                tables.add(new CommonTable(table.name(), columns, typed, table.hint()));
             }
             return body(query, tables, recursive);
         } finally {

@@ -116,6 +116,13 @@ final class TableFunctions {
                 || step instanceof Expr.Literal l
                         && l.kind() == LiteralKind.NUMBER
                         && !l.text().matches("-?0*[.]?0*");
+        Optional<TableRef.Table> counted = adapter.to.has(SqlFeature.SERIES_TABLES)
+                ? ConstantSeries.of(arguments.get(0), arguments.get(1), step)
+                : Optional.empty();
+        if (counted.isPresent()) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, span, "a series as a table of the engine");
+            return derived(Expr.Column.of("seq"), column, counted.get(), alias, span);
+        }
         if (!fits || tables.isEmpty() || arguments.stream().anyMatch(TableFunctions::reads)) {
             throw new Untranslatable("a series of this form");
         }
@@ -136,11 +143,16 @@ final class TableFunctions {
         adapter.scope.addCommonTable(
                 name, adapter.finder.relation(name.text(), Query.of(start), List.of(STEP), adapter.scope));
         QueryBody union = new QueryBody.SetOperation(QueryBody.SetOperation.Kind.UNION, true, start, more, span);
-        tables.get().add(new CommonTable(name, List.of(STEP), adapter.query(Query.of(union)), ""));
-        Select rows = Select.of(
-                List.of(new Item(new Expr.Column(of(STEP), false, span), Optional.of(column))),
-                List.of(TableRef.Table.of(of(name))),
-                Optional.empty());
+        CommonTable made = new CommonTable(name, List.of(STEP), Query.of(union), "");
+        if (!moments || !ConstantSeries.isShort(arguments)) {
+            new RecursiveColumns(adapter, made).rounds();
+        }
+        tables.get().add(new CommonTable(name, List.of(STEP), adapter.query(made.query()), ""));
+        return derived(new Expr.Column(of(STEP), false, span), column, TableRef.Table.of(of(name)), alias, span);
+    }
+
+    private TableRef derived(Expr value, Name column, TableRef table, Name alias, Span span) {
+        Select rows = Select.of(List.of(new Item(value, Optional.of(column))), List.of(table), Optional.empty());
         return new TableRef.Derived(
                 adapter.query(Query.of(rows)),
                 false,

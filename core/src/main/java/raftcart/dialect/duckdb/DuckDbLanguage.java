@@ -116,6 +116,7 @@ public final class DuckDbLanguage {
                     SqlFeature.ENUM_TYPES,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.GENERATED_COLUMNS,
+                    SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.CASCADE),
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.GRANTS,

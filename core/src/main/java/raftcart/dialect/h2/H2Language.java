@@ -32,6 +32,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RECURSION_FITS_ALL_ROWS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,

@@ -26,6 +26,8 @@ public final class HsqldbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIRST_ROWS_GIVE_TYPES,
+                    SqlFeature.RECURSION_OF_100_ROUNDS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
                     SqlFeature.DROPS_PRIMARY_KEY,

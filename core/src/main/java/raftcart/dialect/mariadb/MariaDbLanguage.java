@@ -32,7 +32,10 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.NULL_IS_A_DEFAULT,
+                    SqlFeature.SERIES_TABLES,
+                    SqlFeature.RECURSION_OF_1000_ROUNDS,
                     SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.NUMBERS_BEGIN_WITH_1,

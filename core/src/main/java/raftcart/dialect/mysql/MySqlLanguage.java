@@ -14,6 +14,7 @@ public final class MySqlLanguage {
             FeatureSets.without(
                     MARIADB.features(),
                     SqlFeature.WINDOW_PERCENTILES,
+                    SqlFeature.SERIES_TABLES,
                     SqlFeature.LIST_PARTITION_FOR_REST,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.LOCKS_WAIT_SECONDS,

@@ -66,6 +66,7 @@ public final class SqliteLanguage {
                     SqlFeature.WHOLE_DECIMALS,
                     SqlFeature.LIKE_IGNORES_CASE,
                     SqlFeature.DATES_ARE_TEXTS,
+                    SqlFeature.RECURSION_FITS_ALL_ROWS,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NULL_IS_NUMBERED,

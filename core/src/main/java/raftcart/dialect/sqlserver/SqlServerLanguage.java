@@ -49,6 +49,8 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.RECURSION_WANTS_SAME_TYPES,
+                    SqlFeature.RECURSION_OF_100_ROUNDS,
                     SqlFeature.PLAIN_TIMES_ARE_UTC,
                     SqlFeature.NUMBERED_TAKE_NO_VALUE,
                     SqlFeature.DEFAULTS_WITH_VALUES,

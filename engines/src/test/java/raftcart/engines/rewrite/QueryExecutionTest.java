@@ -29,8 +29,8 @@ class QueryExecutionTest {
             }
         }
         assertThat(failures).isEmpty();
-        assertThat(compared).isGreaterThan(600);
-        assertThat(byHand).as("left to a person").hasSizeLessThan(150);
+        assertThat(compared).isGreaterThan(650);
+        assertThat(byHand).as("left to a person").hasSizeLessThan(160);
     }
 
     private void run(SqlEngines engines, String source, String query, SampleSchema schema) {

@@ -5,3 +5,4 @@ SELECT AVG(planets), SUM(planets) FROM star;
 SELECT COALESCE(kind, 'none'), LENGTH(name), UCASE(name) FROM star ORDER BY id;
 SELECT {fn TIMESTAMPADD(SQL_TSI_DAY, 1, taken)} FROM reading ORDER BY id;
 SELECT name FROM observer WHERE active ORDER BY id;
+SELECT s.*, r.value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r USING (id) ORDER BY s.name, r.value;

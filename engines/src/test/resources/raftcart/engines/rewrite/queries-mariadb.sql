@@ -53,3 +53,4 @@ SELECT o.id, CASE WHEN o.id = 1 THEN o.active ELSE 0 END AS a, (o.id > 2) + o.ac
 SELECT j.n, j.mag, j.band, j.has FROM JSON_TABLE('[{"mag": 4.5, "band": "V"}, {"mag": null, "flux": 1}, {"band": {"x": 1}}]', '$[*]' COLUMNS (n FOR ORDINALITY, mag decimal(5,2) PATH '$.mag', band varchar(5) PATH '$.band', has int EXISTS PATH '$.flux')) AS j ORDER BY j.n;
 SELECT s.name, j.p FROM star s, JSON_TABLE(CONCAT('[', s.planets, ',', s.id, ']'), '$[*]' COLUMNS (p int PATH '$')) j ORDER BY s.id, j.p;
 SELECT s.id, j.p FROM star s LEFT JOIN JSON_TABLE('[]', '$[*]' COLUMNS (p int PATH '$')) j ON TRUE ORDER BY s.id;
+WITH RECURSIVE line AS (SELECT id, CAST(name AS CHAR(200)) AS path FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, CONCAT(l.path, ' > ', o.name) FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path FROM line ORDER BY id;

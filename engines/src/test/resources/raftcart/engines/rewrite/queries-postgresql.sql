@@ -73,3 +73,12 @@ SELECT to_char(magnitude * 1000, 'FM999,999,990.00') FROM star WHERE magnitude >
 SELECT TIMESTAMPTZ '2026-07-01 10:00:00+00' AT TIME ZONE INTERVAL '2 hours', TIMESTAMPTZ '2026-07-01 10:00:00+00' AT TIME ZONE '+02:00', (TIMESTAMP '2026-07-01 10:00:00' AT TIME ZONE 'UTC') AT TIME ZONE '-03:00', timezone('+05:00'::text, timezone('UTC'::text, TIMESTAMP '2026-07-01 22:30:00'));
 SELECT id, extract(hour from taken - TIMESTAMP '2026-01-31 10:00:00'), extract(minute from taken - TIMESTAMP '2026-01-31 10:00:00') FROM reading WHERE taken - TIMESTAMP '2026-01-31 10:00:00' > interval '1 hour' ORDER BY id;
 SELECT * FROM star TABLESAMPLE BERNOULLI (100) ORDER BY id;
+WITH RECURSIVE line (id, path, depth) AS (SELECT id, name::text, 1 FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, l.path || ' > ' || o.name, l.depth + 1 FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path, depth FROM line ORDER BY id;
+WITH RECURSIVE sums (n, total) AS (SELECT 1, 0::numeric UNION ALL SELECT n + 1, total + n * 0.25 FROM sums WHERE n < 7) SELECT n, total FROM sums ORDER BY n;
+WITH RECURSIVE marks (n, mark) AS (SELECT 1, 'x' UNION ALL SELECT n + 1, mark || '-x' FROM marks WHERE n < 4) SELECT n, mark FROM marks ORDER BY n;
+SELECT s.*, r.value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r USING (id) ORDER BY s.id, r.value;
+SELECT s.id, name, r.value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r USING (id) WHERE s.id > 1 ORDER BY s.id, r.value;
+SELECT id, value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r USING (id) ORDER BY id, value;
+SELECT generate_series(2, 9, 3) AS n ORDER BY n;
+SELECT s.id, generate_series(1, 2) AS k FROM star s WHERE s.id < 3 ORDER BY s.id, k;
+SELECT count(*) FROM generate_series(1, 2500) AS n;
