@@ -139,62 +139,71 @@ public final class YamlTypes implements TypeTable {
 
     /** This table in front of another one. */
     public TypeTable over(TypeTable base) {
-        return new TypeTable() {
-            @Override
-            public LogicalType read(TypeName name) {
-                return YamlTypes.this.read.containsKey(name.name()) ? YamlTypes.this.read(name) : base.read(name);
-            }
+        return new InFront(base);
+    }
 
-            @Override
-            public TypeChoice choose(LogicalType type, ColumnUse use) {
-                return write.containsKey(key(type)) ? YamlTypes.this.choose(type, use) : base.choose(type, use);
-            }
+    /** This table in front of another one, which knows what this one does not. */
+    private final class InFront implements TypeTable {
+        private final TypeTable base;
 
-            @Override
-            public LogicalType interpret(Column column, ValueChoices choices) {
-                return base.interpret(column, choices);
-            }
+        private InFront(TypeTable base) {
+            this.base = base;
+        }
 
-            @Override
-            public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
-                return base.remarks(column, choices);
-            }
+        @Override
+        public LogicalType read(TypeName name) {
+            return YamlTypes.this.read.containsKey(name.name()) ? YamlTypes.this.read(name) : base.read(name);
+        }
 
-            @Override
-            public boolean sortsByLanguage(String collation) {
-                return base.sortsByLanguage(collation);
-            }
+        @Override
+        public TypeChoice choose(LogicalType type, ColumnUse use) {
+            return write.containsKey(key(type)) ? YamlTypes.this.choose(type, use) : base.choose(type, use);
+        }
 
-            @Override
-            public boolean renews(TypeName type) {
-                return base.renews(type);
-            }
+        @Override
+        public LogicalType interpret(Column column, ValueChoices choices) {
+            return base.interpret(column, choices);
+        }
 
-            @Override
-            public Map<String, Integer> wholeColumns() {
-                return base.wholeColumns();
-            }
+        @Override
+        public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
+            return base.remarks(column, choices);
+        }
 
-            @Override
-            public Map<String, Integer> decimalFloats() {
-                return base.decimalFloats();
-            }
+        @Override
+        public boolean sortsByLanguage(String collation) {
+            return base.sortsByLanguage(collation);
+        }
 
-            @Override
-            public Optional<String> exactTexts() {
-                return YamlTypes.this.exactTexts.or(base::exactTexts);
-            }
+        @Override
+        public boolean renews(TypeName type) {
+            return base.renews(type);
+        }
 
-            @Override
-            public String growingText() {
-                return growingText.orElseGet(base::growingText);
-            }
+        @Override
+        public Map<String, Integer> wholeColumns() {
+            return base.wholeColumns();
+        }
 
-            @Override
-            public String castName(LogicalType type) {
-                return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
-            }
-        };
+        @Override
+        public Map<String, Integer> decimalFloats() {
+            return base.decimalFloats();
+        }
+
+        @Override
+        public Optional<String> exactTexts() {
+            return YamlTypes.this.exactTexts.or(base::exactTexts);
+        }
+
+        @Override
+        public String growingText() {
+            return growingText.orElseGet(base::growingText);
+        }
+
+        @Override
+        public String castName(LogicalType type) {
+            return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
+        }
     }
 
     @Override
