@@ -419,6 +419,8 @@ public enum SqlFeature {
     RECURSION_OF_100_ROUNDS,
     /** A recursive query ends after 1,000 rounds where nothing else is said. */
     RECURSION_OF_1000_ROUNDS,
+    /** ALTER TABLE ... DROP COLUMN takes no CASCADE. */
+    COLUMNS_GO_WITHOUT_CASCADE,
     /** A primary key is dropped by DROP PRIMARY KEY. */
     DROPS_PRIMARY_KEY,
     /** A primary key without a name is called as its table, followed by _pkey. */

@@ -33,6 +33,7 @@ import raftcart.type.ValueChoices;
  * {@code whole columns} names the decimal types of an engine without others, each with the digits up to which a column
  * holds whole numbers.
  * {@code neutral collations} matches the names of collations that are of no one language.
+ * {@code system schemas} may stand before the names of types.
  * {@code growing text} is the type of a text that grows from row to row of a recursive query.
  * {@code exact texts} is the clause that has texts compare letter by letter, where they do not by themselves.
  */
@@ -56,6 +57,7 @@ public final class YamlTypes implements TypeTable {
     private final Map<String, Integer> wholeColumns = new HashMap<>();
     private final Map<String, Integer> decimalFloats = new HashMap<>();
     private final Set<String> renewed = new HashSet<>();
+    private final Set<String> systemSchemas = new HashSet<>();
 
     private Optional<Pattern> neutralCollations = Optional.empty();
     private Optional<String> exactTexts = Optional.empty();
@@ -85,6 +87,7 @@ public final class YamlTypes implements TypeTable {
                 types.wholeColumns.putAll(base.wholeColumns);
                 types.decimalFloats.putAll(base.decimalFloats);
                 types.renewed.addAll(base.renewed);
+                types.systemSchemas.addAll(base.systemSchemas);
                 types.neutralCollations = base.neutralCollations;
             }
             types.traits(document);
@@ -119,6 +122,7 @@ public final class YamlTypes implements TypeTable {
             growingText = Optional.of(document.get("growing text").asText());
         }
         document.path("renewed").forEach(n -> renewed.add(n.asText()));
+        document.path("system schemas").forEach(n -> systemSchemas.add(n.asText()));
         document.path("decimal floats")
                 .properties()
                 .forEach(f -> decimalFloats.put(f.getKey(), f.getValue().asInt()));
@@ -152,6 +156,10 @@ public final class YamlTypes implements TypeTable {
 
         @Override
         public LogicalType read(TypeName name) {
+            return SystemTypes.read(name, systemSchemas, this::known);
+        }
+
+        private LogicalType known(TypeName name) {
             return YamlTypes.this.read.containsKey(name.name()) ? YamlTypes.this.read(name) : base.read(name);
         }
 
@@ -241,9 +249,10 @@ public final class YamlTypes implements TypeTable {
 
     @Override
     public LogicalType read(TypeName name) {
-        if (name.array()) {
-            return new LogicalType.Array(read(name.element()));
-        }
+        return SystemTypes.read(name, systemSchemas, this::known);
+    }
+
+    private LogicalType known(TypeName name) {
         JsonNode entry = read.get(name.name());
         if (entry == null) {
             return new LogicalType.Opaque(name.name(), false);

@@ -54,6 +54,14 @@ final class CastAdapter {
 
     Expr cast(Expr.Cast whole) {
         Expr.Cast given = JsonPaths.unquoted(read(whole), adapter);
+        boolean letters =
+                TableAdapter.ignoresCase(given.type()) && !adapter.from.name().equals(adapter.to.name());
+        if (letters) {
+            adapter.note(
+                    FindingCode.CASE_OF_TEXT,
+                    given.span(),
+                    "a cast to " + given.type().name());
+        }
         Optional<Expr> now = now(given);
         if (now.isPresent()) {
             return now.get();

@@ -116,8 +116,11 @@ final class ColumnAdapter {
         Optional<LogicalType> known = column.identity().isPresent() ? type.map(this::numberedType) : type;
         Optional<TypeName> written = known.map(t -> type(t, column, inKey, own));
         Optional<Expr> value =
-                column.defaultValue().map(d -> value(d, known)).filter(d -> canBeDefault(d, column, table));
-        boolean untyped = column.generated().isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
+                column.defaultValue().flatMap(d -> said(d, known, column)).filter(d -> canBeDefault(d, column, table));
+        Optional<Expr> computed = column.generated().flatMap(e -> new UnsaidParts(adapter)
+                .expression("what computes " + column.name().text(), column.span(), () -> new ValueAdapter(adapter)
+                        .computed(e, known)));
+        boolean untyped = computed.isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
         Optional<IdentityOptions> identity = column.identity()
                 .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
@@ -128,9 +131,7 @@ final class ColumnAdapter {
                 untyped ? Optional.empty() : written,
                 mustSay ? Optional.of(true) : notNull(column),
                 value,
-                column.generated()
-                        .map(e -> new ValueAdapter(adapter).computed(e, known))
-                        .map(e -> untyped ? typed(e, written) : e),
+                computed.map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
                 identity,
                 has(SqlFeature.ASSIGNS_ON_UPDATE)
@@ -383,6 +384,11 @@ final class ColumnAdapter {
             case TEXT -> Expr.Literal.string("");
             default -> throw new Untranslatable("WITH DEFAULT of a type that is not known");
         };
+    }
+
+    private Optional<Expr> said(Expr value, Optional<LogicalType> type, ColumnDefinition column) {
+        return new UnsaidParts(adapter)
+                .expression("the default of " + column.name().text(), column.span(), () -> value(value, type));
     }
 
     Expr value(Expr value, Optional<LogicalType> type) {

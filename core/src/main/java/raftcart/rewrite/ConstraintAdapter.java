@@ -111,19 +111,35 @@ final class ConstraintAdapter {
                 of + (passes ? "left out, so that rows in conflict are refused: " : "") + clause);
     }
 
-    Optional<TableConstraint> constraint(TableConstraint c) {
+    /** Says so and is true where the target goes without the whole constraint. */
+    private boolean goesWithout(TableConstraint c) {
+        if (c.kind() == ConstraintKind.EXCLUDE && !adapter.same()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    c.span(),
+                    "a constraint that nothing else can say is left out: "
+                            + c.leftOut().get(0));
+            return true;
+        }
         for (String clause : c.leftOut()) {
             sayLeftOut(clause, "", c.span(), adapter);
         }
         if (c.disabled()) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK, c.span(), "a constraint that is switched off on the source is left out");
-            return Optional.empty();
+            return true;
         }
         if (c.check().isPresent()
                 && !has(SqlFeature.CHECKS_READ_CLOCK)
                 && readsClock(c.check().get())) {
             adapter.note(FindingCode.SYNTAX_CHECK, c.span(), "a check that reads the time of day is left out");
+            return true;
+        }
+        return false;
+    }
+
+    Optional<TableConstraint> constraint(TableConstraint c) {
+        if (goesWithout(c)) {
             return Optional.empty();
         }
         if (c.kind() == ConstraintKind.UNIQUE && !adapter.same()) {
@@ -140,11 +156,19 @@ final class ConstraintAdapter {
                     c.span(),
                     "the whole column for its beginning in a key, which lets more in");
         }
+        Optional<Expr> check = c.check().flatMap(e -> new UnsaidParts(adapter)
+                .expression(
+                        "the check" + c.name().map(n -> " " + n.text()).orElse(""),
+                        c.span(),
+                        () -> adapter.condition(e)));
+        if (check.isEmpty() && c.check().isPresent()) {
+            return Optional.empty();
+        }
         return Optional.of(new TableConstraint(
                 c.kind(),
                 c.name(),
                 parts,
-                c.check().map(adapter::condition),
+                check,
                 c.reference().map(r -> reference(r, c)),
                 c.deferrable(),
                 c.initiallyDeferred(),

@@ -69,6 +69,7 @@ final class FunctionAdapter {
             return mapped(call, call.arguments());
         }
         if (call.suffix().distinct()) {
+            new LongTexts(adapter).refuse(call.arguments().stream(), "DISTINCT");
             new TextRules(adapter).oneToTheSource(call.arguments().stream(), call.span(), "DISTINCT");
         }
         Optional<CallReading.Meaning> meaning = from.grammar().calls().meaning(call);

@@ -346,8 +346,15 @@ final class StructureAdapter {
     private List<Statement> drop(DdlStatement.Drop given) {
         List<QualifiedName> names =
                 given.names().stream().map(n -> TemporaryNames.of(n, adapter)).toList();
+        boolean view = given.kind().equals("SYNONYM") && !adapter.same() && !has(SqlFeature.SYNONYMS);
+        if (view) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    given.span(),
+                    "a synonym, which is taken for the view that stands for it");
+        }
         DdlStatement.Drop drop = new DdlStatement.Drop(
-                given.kind(), names, given.ifExists(), given.cascade(), given.table(), given.span());
+                view ? "VIEW" : given.kind(), names, given.ifExists(), given.cascade(), given.table(), given.span());
         if (drop.kind().equals("TABLE")) {
             given.names().forEach(adapter.knowledge::remove);
         }

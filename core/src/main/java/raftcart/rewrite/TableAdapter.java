@@ -32,6 +32,7 @@ import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
@@ -151,9 +152,12 @@ final class TableAdapter {
     static boolean saysItIgnoresCase(ColumnDefinition column) {
         String collation = column.collation().orElse("").toLowerCase(Locale.ROOT);
         return collation.matches(".*(nocase|[-_]ci\\b|_ci_).*")
-                || column.type()
-                        .filter(t -> t.name().matches("citext|varchar_ignorecase"))
-                        .isPresent();
+                || column.type().filter(TableAdapter::ignoresCase).isPresent();
+    }
+
+    /** True for a type whose texts are the same in capitals and small letters. */
+    static boolean ignoresCase(TypeName type) {
+        return type.name().matches("(\\w+[.])?citext|varchar_ignorecase");
     }
 
     static List<List<Name>> keys(CreateTable table) {

@@ -112,15 +112,12 @@ final class TextRules {
     }
 
     /** Says where texts that are one to the source, as it ignores the case of their letters, are several to the target. */
-    void oneToTheSource(Stream<Expr> all, Span span, String where) {
-        List<Expr> values = all.toList();
-        new LongTexts(adapter).refuse(values.stream(), where);
+    void oneToTheSource(Stream<Expr> values, Span span, String where) {
         if (adapter.to.has(SqlFeature.IGNORES_CASE)) {
             return;
         }
         boolean usual = adapter.from.has(SqlFeature.IGNORES_CASE);
-        boolean falls = values.stream()
-                .filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
+        boolean falls = values.filter(e -> !isCall(e, SMALL) && !isCall(e, CAPITAL))
                 .flatMap(TextRules::columns)
                 .anyMatch(e -> {
                     Optional<ColumnFacts> facts = adapter.facts(e);
@@ -138,9 +135,12 @@ final class TextRules {
 
     /** Says where groups, or rows that are different, hang on the case of letters. */
     void select(Select select) {
+        LongTexts large = new LongTexts(adapter);
         if (select.distinct()) {
+            large.refuse(select.items().stream().map(Item::value), "DISTINCT");
             oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
         }
+        large.refuse(select.groupBy().stream().flatMap(g -> g.items().stream()), "GROUP BY");
         oneToTheSource(
                 select.groupBy().stream().flatMap(g -> g.items().stream()).map(i -> GroupAdapter.meant(i, select)),
                 select.span(),
@@ -176,6 +176,7 @@ final class TextRules {
     /** The same for the parts of a window. */
     void window(Window window) {
         if (!window.partition().isEmpty()) {
+            new LongTexts(adapter).refuse(window.partition().stream(), "PARTITION BY");
             oneToTheSource(
                     window.partition().stream(), window.partition().get(0).span(), "PARTITION BY");
         }

@@ -327,7 +327,7 @@ final class UpsertAdapter {
     }
 
     /** The new rows as a query whose columns have names. */
-    private static TableRef rows(Insert insert, List<Name> columns) {
+    private TableRef rows(Insert insert, List<Name> columns) {
         Query source = insert.source().orElseThrow(() -> new Untranslatable("an upsert of a row of defaults"));
         QueryBody body = source.body();
         if (body instanceof QueryBody.Values values) {
@@ -347,6 +347,16 @@ final class UpsertAdapter {
                                 QueryBody.SetOperation.Kind.UNION, true, all, select, insert.span());
             }
             body = all;
+        } else if (body instanceof QueryBody.Select select
+                && select.items().size() == columns.size()
+                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)) {
+            List<QueryBody.Item> items = new ArrayList<>();
+            for (int i = 0; i < columns.size(); i++) {
+                items.add(new QueryBody.Item(select.items().get(i).value(), Optional.of(columns.get(i))));
+            }
+            body = select.withItems(items);
+        } else if (!adapter.to.has(SqlFeature.DERIVED_COLUMN_NAMES)) {
+            throw new Untranslatable("an upsert of a query whose columns have other names");
         }
         TableRef.Alias alias =
                 new TableRef.Alias(Name.of(NEW_ROWS), body == source.body() ? columns : List.of(), List.of());

@@ -91,7 +91,7 @@ final class Alteration {
 
     private void whole(TableDraft table, AlterAction action) {
         if (action instanceof AlterAction.AddConstraint add) {
-            definitions.add(table, add.constraint());
+            builder.add(table, add.constraint());
         } else if (action instanceof AlterAction.DropConstraint drop) {
             drop(table, drop);
         } else if (action instanceof AlterAction.RenameColumn rename) {

@@ -25,10 +25,13 @@ import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** Applies the statements of scripts one after the other; what is there at the end is the catalog. */
 final class CatalogBuilder {
@@ -230,6 +233,20 @@ final class CatalogBuilder {
         code.add(new CodeObject(kind, name, text));
     }
 
+    /** Adds a constraint to a table; one that nothing else can say is kept as it is. */
+    void add(TableDraft table, TableConstraint constraint) {
+        if (constraint.kind() != ConstraintKind.EXCLUDE) {
+            definitions.add(table, constraint);
+            return;
+        }
+        String name = constraint.name().map(Name::text).orElseGet(() -> table.nameFor(List.of(), "excl"));
+        put(
+                ObjectKind.CONSTRAINT,
+                new ObjectName(table.name.schema(), name + " on " + table.name.name()),
+                "ALTER TABLE " + table.name.name() + " ADD CONSTRAINT " + name + " "
+                        + constraint.leftOut().get(0) + ";");
+    }
+
     private Optional<String> create(CreateTable table, String text) {
         ObjectName name = names.object(table.name());
         if (table.ifNotExists() && tables.containsKey(name)) {
@@ -247,7 +264,7 @@ final class CatalogBuilder {
         for (ColumnDefinition column : table.columns()) {
             definitions.add(draft, column);
         }
-        table.constraints().forEach(c -> definitions.add(draft, c));
+        table.constraints().forEach(c -> add(draft, c));
         table.columns().stream()
                 .flatMap(c -> c.leftOut().stream().map(l -> c.name().text() + ": " + l))
                 .forEach(draft.physical::add);

@@ -34,6 +34,7 @@ public final class H2Language {
             FeatureSets.with(
                     SqlFeature.RECURSION_FITS_ALL_ROWS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.COLUMNS_GO_WITHOUT_CASCADE,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,

@@ -43,6 +43,7 @@ public final class SnowflakeLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
+                    SqlFeature.COLUMNS_GO_WITHOUT_CASCADE,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.CASTS_MAKE_TRUTH,

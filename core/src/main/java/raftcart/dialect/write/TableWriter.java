@@ -83,11 +83,11 @@ final class TableWriter {
             ddl.require(SqlFeature.ASSIGNS_ON_UPDATE, "an assignment at every change (ON UPDATE)");
             text.append(ddl.onUpdate(u));
         });
+        column.comment().filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS)).ifPresent(c -> text.append(" COMMENT ")
+                .append(ddl.string(c)));
         for (TableConstraint constraint : column.constraints()) {
             text.append(' ').append(constraint(constraint));
         }
-        column.comment().filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS)).ifPresent(c -> text.append(" COMMENT ")
-                .append(ddl.string(c)));
         return text.toString();
     }
 
@@ -116,6 +116,7 @@ final class TableWriter {
                     case CHECK -> "CHECK (" + ddl.text(constraint.check().orElseThrow()) + ")";
                     case FOREIGN_KEY ->
                         (columns.isEmpty() ? "" : "FOREIGN KEY" + columns + " ") + reference(constraint);
+                    case EXCLUDE -> constraint.leftOut().get(0);
                     case INDEX -> throw ddl.cannot("an index inside of a table");
                 };
         return named + body + deferrable(constraint);
@@ -200,8 +201,10 @@ final class TableWriter {
                             + column(add.column(), fills ? " WITH VALUES" : ""));
         }
         if (action instanceof AlterAction.DropColumn drop) {
+            boolean cascade =
+                    drop.cascade() && ddl.has(SqlFeature.CASCADE) && !ddl.has(SqlFeature.COLUMNS_GO_WITHOUT_CASCADE);
             return head + "DROP COLUMN " + ddl.ifExists(drop.ifExists()) + name(drop.column())
-                    + (drop.cascade() && ddl.has(SqlFeature.CASCADE) ? " CASCADE" : "");
+                    + (cascade ? ddl.cascade() : "");
         }
         if (action instanceof AlterAction.RenameColumn rename) {
             return ddl.renameColumn(ddl.name(table), name(rename.from()), name(rename.to()));

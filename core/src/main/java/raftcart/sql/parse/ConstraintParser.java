@@ -39,7 +39,7 @@ final class ConstraintParser {
             case "CHECK" -> next.isSymbol("(");
             case "KEY", "INDEX" ->
                 next.isSymbol("(")
-                        || (next.isName() && cursor.peek(2).isSymbol("("))
+                        || (next.isName() && cursor.peek(2).isSymbol("(") && !isLength(cursor.peek(3)))
                         || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED", "UNIQUE"));
             case "FULLTEXT", "SPATIAL" ->
                 next.isAnyWord("KEY", "INDEX")
@@ -51,6 +51,11 @@ final class ConstraintParser {
             case "PERIOD" -> next.isWord("FOR");
             default -> false;
         };
+    }
+
+    /** True for what stands in the parentheses of a type, but not of an index: a column may be called KEY. */
+    private static boolean isLength(Token token) {
+        return token.kind() == TokenKind.NUMBER || token.isString() || token.isWord("MAX") || token.isSymbol("*");
     }
 
     TableConstraint tableConstraint() {
@@ -101,14 +106,22 @@ final class ConstraintParser {
         if (cursor.takeWords("CHECK")) {
             return check(name, leftOut, span);
         }
-        if (cursor.peek().isAnyWord("EXCLUDE", "PERIOD")) {
-            throw cursor.byHand("a constraint of kind " + parsing.word());
-        }
-        return innerIndex(leftOut, span);
+        return cursor.takeWords("EXCLUDE") ? exclusion(name, span) : innerIndex(leftOut, span);
+    }
+
+    /** Rows that must not overlap (PostgreSQL, "CREATE TABLE", EXCLUDE), which nothing else can say. */
+    private TableConstraint exclusion(Optional<Name> name, Span span) {
+        String method = cursor.takeWords("USING") ? " USING " + parsing.name().text() : "";
+        String text = "EXCLUDE" + method + " " + parsing.skipParentheses();
+        String where = cursor.takeWords("WHERE") ? " WHERE " + parsing.skipParentheses() : "";
+        return finished(ConstraintKind.EXCLUDE, name, List.of(), new ArrayList<>(List.of(text + where)), span);
     }
 
     /** An index that is written among the constraints. */
     private TableConstraint innerIndex(List<String> leftOut, Span span) {
+        if (cursor.peek().isWord("PERIOD")) {
+            throw cursor.byHand("a constraint of kind " + parsing.word());
+        }
         if (cursor.takeAny("FULLTEXT", "SPATIAL")) {
             leftOut.add(cursor.previous().value().toUpperCase(java.util.Locale.ROOT));
             cursor.takeAny("KEY", "INDEX");

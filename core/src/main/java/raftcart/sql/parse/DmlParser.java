@@ -287,9 +287,8 @@ final class DmlParser {
         TableRef table = parsing.queries.table();
         List<TableRef> using = cursor.takeWords("USING") ? parsing.list(parsing.queries::table) : List.of();
         List<QueryBody.Item> output = output();
-        if (cursor.peek().isWord("FROM")) {
-            cursor.take();
-            List<QualifiedName> target = List.of(((TableRef.Table) table).name());
+        if (table instanceof TableRef.Table named && cursor.takeWords("FROM")) {
+            List<QualifiedName> target = List.of(named.name());
             return rest(with, target, crossed(parsing.list(parsing.queries::table)), List.of(), limit, output, span);
         }
         return rest(with, List.of(), table, using, limit, output, span);

@@ -280,13 +280,17 @@ public final class TableParts {
         }
     }
 
-    /** Kinds of constraint. {@code INDEX} is an index written among the constraints. */
+    /**
+     * Kinds of constraint. {@code INDEX} is an index written among the constraints, {@code EXCLUDE} keeps rows from
+     * meeting others (PostgreSQL, "CREATE TABLE") and is kept as written.
+     */
     public enum ConstraintKind {
         PRIMARY_KEY,
         UNIQUE,
         FOREIGN_KEY,
         CHECK,
-        INDEX
+        INDEX,
+        EXCLUDE
     }
 
     /** A constraint; parts that its kind does not have are empty. */

@@ -164,8 +164,7 @@ ALTER TABLE EV RENAME TO EVENTS;
 -- RC0602 by hand: No counterpart on the target: RENAME INDEX
 -- RENAME INDEX IX1 TO IX9
 DROP TABLE EV;
--- RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
--- DROP ALIAS AL
+DROP VIEW AL;
 TRUNCATE TABLE EV;
 -- RC0602 by hand: No counterpart on the target: tablespace
 -- CREATE TABLESPACE TS1 MANAGED BY AUTOMATIC STORAGE
@@ -236,7 +235,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 72:1: RC0604 adapted: Client command left out: REORG TABLE EV
 -- 73:1: RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
 -- 75:1: RC0602 by hand: No counterpart on the target: RENAME INDEX
--- 77:1: RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
+-- 77:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
 -- 79:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR EV IMMEDIATE CHECKED
 -- 80:1: RC0602 by hand: No counterpart on the target: tablespace
 -- 81:1: RC0602 by hand: No counterpart on the target: bufferpool

@@ -180,6 +180,7 @@ ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x'
 -- 73:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
 -- 74:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
 -- 75:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
+-- 77:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 78:8: RC0606 check: Function is not in the dictionary: RDB$GET_CONTEXT
 -- 79:8: RC0606 check: Function is not in the dictionary: ROW_COUNT
 -- 87:30: RC0611 adapted: NULLs sorted as on the source: NULLs last

@@ -148,7 +148,7 @@ WHEN MATCHED THEN UPDATE SET a = new_rows_.a, b = frame.b + 1
 WHEN NOT MATCHED THEN INSERT (a, s) VALUES (new_rows_.a, new_rows_.s);
 INSERT INTO frame (a, s) VALUES (1, 'z');
 MERGE INTO frame
-USING (SELECT s FROM x) new_rows_ (s)
+USING (SELECT s AS s FROM x) new_rows_
 ON frame.s = new_rows_.s
 WHEN NOT MATCHED THEN INSERT (s) VALUES (new_rows_.s);
 INSERT INTO frame DEFAULT VALUES;

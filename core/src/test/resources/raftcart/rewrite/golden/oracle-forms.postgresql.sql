@@ -206,8 +206,7 @@ SELECT PG_BACKEND_PID(), CURRENT_SCHEMA(), UID, CURRENT_USER;
 -- SELECT * FROM remote_t@lk
 DROP TABLE telescope CASCADE;
 DROP SEQUENCE seq_ev;
--- RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
--- DROP PUBLIC SYNONYM tel
+DROP VIEW tel;
 TRUNCATE TABLE telescope;
 -- RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- LOCK TABLE telescope IN EXCLUSIVE MODE NOWAIT
@@ -348,7 +347,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 97:1: RC0602 by hand: No counterpart on the target: directory
 -- 98:1: RC0602 by hand: No counterpart on the target: link
 -- 99:23: RC0602 by hand: No counterpart on the target: a table of another database
--- 102:1: RC0602 by hand: No counterpart on the target: a synonym cannot be said in postgresql
+-- 102:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
 -- 103:1: RC0502 adapted: Storage clauses left out: DROP STORAGE
 -- 104:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 105:1: RC0609 adapted: Said in other words: a lock of all tables without their names

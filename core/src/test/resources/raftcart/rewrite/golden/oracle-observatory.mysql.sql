@@ -104,6 +104,7 @@ ALTER TABLE plate DROP PRIMARY KEY;
 -- 21:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
 -- 21:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
+-- 23:31: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 25:1: RC0603 by hand: Code is not translated: trigger
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices

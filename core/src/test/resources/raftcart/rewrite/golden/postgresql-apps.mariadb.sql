@@ -68,8 +68,8 @@ SELECT
     at + INTERVAL 2 HOUR,
     age(at)
 FROM s;
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- SELECT generate_series(1, 5)
+SELECT rows_.generate_series AS generate_series
+FROM (SELECT seq AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT d::date FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') d
 -- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
@@ -180,7 +180,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 12:66: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is %Y-%m-%d %H:%i
 -- 12:91: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
--- 13:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 13:8: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 13:8: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 14:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 15:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
 -- 17:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
@@ -196,6 +197,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 26:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
 -- 26:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
+-- 27:106: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch

@@ -61,8 +61,13 @@ SELECT
     at + NUMTODSINTERVAL(2, 'HOUR'),
     age(at)
 FROM s;
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- SELECT generate_series(1, 5)
+WITH series_1_ (n_) AS (
+    SELECT 1 AS n_ FROM DUAL WHERE 1 <= 5
+    UNION ALL
+    SELECT n_ + 1 FROM series_1_ WHERE n_ + 1 <= 5
+)
+SELECT rows_.generate_series AS generate_series
+FROM (SELECT n_ AS generate_series FROM series_1_) rows_;
 SELECT TRUNC(CAST(d AS date))
 FROM TABLE(generate_series(DATE '2026-01-01', '2026-01-31', '1 day')) d;
 SELECT s.*, t.v
@@ -176,7 +181,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 12:91: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 12:91: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
--- 13:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 13:8: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 13:8: RC0609 adapted: Said in other words: a series as a recursive query
 -- 14:21: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)
 -- 14:9: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 17:1: RC0609 adapted: Said in other words: an UPDATE that reads another table as MERGE

@@ -72,10 +72,10 @@ SELECT * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC LI
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- SELECT generate_series(1, 5)
+SELECT rows_.generate_series AS generate_series
+FROM (SELECT seq AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT g FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') g
 -- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
@@ -205,8 +205,9 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- 19:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 19:8: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 20:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 21:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
 -- 22:1: RC0602 by hand: No counterpart on the target: FULL JOIN cannot be said in mariadb
@@ -219,6 +220,7 @@ CREATE TABLE p (
 -- 33:47: RC0607 check: Function with a difference: a time zone by its name: NULL on a server whose tables of time zones are empty
 -- 34:83: RC0608 adapted: Function spelled otherwise: pg_backend_pid means connection_id
 -- 34:101: RC0606 check: Function is not in the dictionary: inet_client_addr
+-- 34:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 34:22: RC0607 check: Function with a difference: session_user: MariaDB and MySQL put the host behind the name
 -- 35:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
 -- 35:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity

@@ -74,10 +74,9 @@ SELECT TOP 5 * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s D
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
--- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- SELECT generate_series(1, 5)
+SELECT rows_.generate_series AS generate_series FROM GENERATE_SERIES(1, 5) rows_ (generate_series);
 SELECT g FROM generate_series(CAST('2026-01-01' AS date), '2026-01-31', '1 day') g;
 SELECT frame.id, x.c
 FROM frame
@@ -280,8 +279,9 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
--- 19:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
+-- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 19:8: RC0608 adapted: Function spelled otherwise: generate_series means series
 -- 20:15: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)
 -- 21:33: RC0609 adapted: Said in other words: LATERAL as APPLY
 -- 22:21: RC0609 adapted: Said in other words: a join by names of columns with its condition

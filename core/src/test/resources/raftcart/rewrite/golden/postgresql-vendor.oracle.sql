@@ -146,8 +146,6 @@ CREATE INDEX low ON actor (LOWER(first_name), last_update DESC);
 -- CREATE RULE r AS ON DELETE TO public.actor DO INSTEAD NOTHING
 ALTER TABLE store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES address (address_id) DEFERRABLE INITIALLY DEFERRED;
 ALTER TABLE store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES address (address_id);
--- RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
--- ALTER TABLE ONLY public.store ADD CONSTRAINT ex EXCLUDE USING gist (r WITH &&)
 -- RC0602 by hand: No counterpart on the target: security of single rows
 -- ALTER TABLE public.store ENABLE ROW LEVEL SECURITY
 -- RC0602 by hand: No counterpart on the target: policy
@@ -220,7 +218,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as CLOB
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as CLOB
--- 80:276: RC0111 check: Type without counterpart crosses as text or bytes: cit: public.citext as CLOB
+-- 80:276: RC0612 check: Comparison may ignore case on one engine: cit
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as CLOB
 -- 68:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 80:247: RC0607 check: Function with a difference: new_uuid: 16 bytes, not a text with hyphens
@@ -272,7 +270,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 164:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 166:35: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 166:1: RC0609 adapted: Said in other words: the schema public is left out
--- 167:49: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
+-- 167:35: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (r WITH &&)
 -- 168:26: RC0602 by hand: No counterpart on the target: security of single rows
 -- 169:1: RC0602 by hand: No counterpart on the target: policy
 -- 170:1: RC0602 by hand: No counterpart on the target: publication

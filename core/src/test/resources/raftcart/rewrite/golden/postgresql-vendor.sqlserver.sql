@@ -157,8 +157,6 @@ CREATE UNIQUE INDEX idx_unq ON dbo.rental (rental_date, inventory_id, customer_i
 -- CREATE RULE r AS ON DELETE TO public.actor DO INSTEAD NOTHING
 ALTER TABLE dbo.store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES dbo.address (address_id) ON UPDATE CASCADE;
 ALTER TABLE dbo.store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES dbo.address (address_id);
--- RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
--- ALTER TABLE ONLY public.store ADD CONSTRAINT ex EXCLUDE USING gist (r WITH &&)
 -- RC0602 by hand: No counterpart on the target: security of single rows
 -- ALTER TABLE public.store ENABLE ROW LEVEL SECURITY
 -- RC0602 by hand: No counterpart on the target: policy
@@ -225,7 +223,6 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as NVARCHAR(MAX)
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as NVARCHAR(MAX)
--- 80:276: RC0111 check: Type without counterpart crosses as text or bytes: cit: public.citext as NVARCHAR(MAX)
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as NVARCHAR(MAX)
 -- 68:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
@@ -271,7 +268,7 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 165:9: RC0406 check: Foreign key is checked at once: checked at once
 -- 166:35: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 166:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 167:49: RC0602 by hand: No counterpart on the target: a constraint of kind EXCLUDE
+-- 167:35: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (r WITH &&)
 -- 168:26: RC0602 by hand: No counterpart on the target: security of single rows
 -- 169:1: RC0602 by hand: No counterpart on the target: policy
 -- 170:1: RC0602 by hand: No counterpart on the target: publication

@@ -54,7 +54,7 @@ FROM Star;
 -- 6:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
 -- 8:2: RC0612 check: Comparison may ignore case on one engine: Name
 -- 9:59: RC0614 adapted: Condition made explicit: 1 for a truth value
--- 11:2: RC0627 check: Said in other words, with a difference: the default of Token is left out; let a trigger or the application give it
+-- 11:2: RC0627 check: Said in other words, with a difference: the default of Token is left out: the function new_uuid has no counterpart in db2
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
 -- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]

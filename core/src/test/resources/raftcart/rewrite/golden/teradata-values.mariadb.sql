@@ -214,6 +214,7 @@ SELECT 0; COMMIT;
 -- 78:8: RC0606 check: Function is not in the dictionary: PERIOD
 -- 79:9: RC0606 check: Function is not in the dictionary: BEGIN
 -- 79:15: RC0606 check: Function is not in the dictionary: PERIOD
+-- 80:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 81:8: RC0606 check: Function is not in the dictionary: SESSION
 -- 82:8: RC0606 check: Function is not in the dictionary: DATABASE
 -- 87:8: RC0608 adapted: Function spelled otherwise: CHR means char_of

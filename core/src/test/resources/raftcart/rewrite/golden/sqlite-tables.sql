@@ -1,0 +1,27 @@
+-- to: postgresql mariadb
+CREATE TABLE IF NOT EXISTS dome (
+  dome_id INTEGER PRIMARY KEY AUTOINCREMENT,
+  name TEXT NOT NULL COLLATE NOCASE UNIQUE ON CONFLICT IGNORE,
+  opened DATETIME DEFAULT CURRENT_TIMESTAMP,
+  height REAL DEFAULT 0.5 CHECK (height >= 0),
+  area REAL GENERATED ALWAYS AS (height * height) VIRTUAL,
+  active BOOLEAN NOT NULL DEFAULT 1,
+  size UNSIGNED BIG INT,
+  label NATIVE CHARACTER(70),
+  "a note" VARYING CHARACTER(255)
+);
+CREATE TABLE lamp (dome_id INTEGER NOT NULL REFERENCES dome (dome_id) ON DELETE CASCADE DEFERRABLE INITIALLY DEFERRED, lamp_no INT NOT NULL, watts DOUBLE PRECISION, photo BLOB, PRIMARY KEY (dome_id, lamp_no)) WITHOUT ROWID;
+CREATE TABLE loose (a, b TEXT, c NUMERIC);
+CREATE UNIQUE INDEX IF NOT EXISTS lamp_watts_ux ON lamp (watts DESC) WHERE watts IS NOT NULL;
+CREATE INDEX dome_lower ON dome (lower(label), height);
+ALTER TABLE lamp ADD COLUMN note TEXT DEFAULT 'none' NOT NULL;
+ALTER TABLE lamp RENAME COLUMN note TO remark;
+ALTER TABLE lamp DROP COLUMN remark;
+ALTER TABLE lamp RENAME TO lamps;
+CREATE TABLE dome_copy AS SELECT dome_id, name FROM dome WHERE 0;
+CREATE TEMP TABLE tally (n INT, label VARCHAR(10)) STRICT;
+CREATE VIEW IF NOT EXISTS lamp_view (dome, lamps) AS SELECT dome_id, count(*) FROM lamps GROUP BY dome_id;
+DROP VIEW IF EXISTS lamp_view;
+DROP INDEX IF EXISTS lamp_watts_ux;
+DELETE FROM sqlite_sequence WHERE name = 'dome';
+DROP TABLE IF EXISTS dome_copy;

@@ -1,0 +1,68 @@
+-- to: postgresql mariadb
+CREATE TABLE [dbo].[Dome] (
+  [DomeId] INT IDENTITY(10,5) NOT NULL CONSTRAINT [PK_Dome] PRIMARY KEY CLUSTERED,
+  [Name] NVARCHAR(40) NOT NULL CONSTRAINT [UQ_Dome_Name] UNIQUE NONCLUSTERED,
+  [Opened] DATETIME NOT NULL CONSTRAINT [DF_Dome_Opened] DEFAULT (GETDATE()),
+  [Height] DECIMAL(5,2) NULL CONSTRAINT [CK_Dome_Height] CHECK ([Height] >= (0) AND [Height] < (99.5)),
+  [Active] BIT NOT NULL DEFAULT ((1)),
+  [Area] AS ([Height] * [Height]) PERSISTED,
+  [Key] UNIQUEIDENTIFIER NOT NULL DEFAULT NEWID(),
+  [Remark] NVARCHAR(MAX) NULL,
+  [Ver] ROWVERSION NOT NULL
+) ON [PRIMARY] TEXTIMAGE_ON [PRIMARY]
+GO
+CREATE TABLE dbo.Lamp (
+  DomeId int NOT NULL,
+  LampNo smallint NOT NULL,
+  Kind char(2) NOT NULL DEFAULT ('LE'),
+  Watts float NULL,
+  Price money NULL,
+  Bought datetime2(3) NULL,
+  Seen datetimeoffset NULL,
+  Flags tinyint NOT NULL DEFAULT 0,
+  Photo varbinary(max) NULL,
+  CONSTRAINT PK_Lamp PRIMARY KEY CLUSTERED (DomeId ASC, LampNo DESC) WITH (FILLFACTOR = 80) ON [PRIMARY],
+  CONSTRAINT FK_Lamp_Dome FOREIGN KEY (DomeId) REFERENCES dbo.Dome (DomeId) ON DELETE CASCADE ON UPDATE NO ACTION,
+  INDEX IX_Lamp_Kind NONCLUSTERED (Kind)
+)
+GO
+ALTER TABLE dbo.Lamp WITH CHECK ADD CONSTRAINT CK_Lamp_Watts CHECK (Watts > 0 OR Watts IS NULL)
+GO
+ALTER TABLE dbo.Lamp CHECK CONSTRAINT CK_Lamp_Watts
+GO
+CREATE UNIQUE NONCLUSTERED INDEX UX_Lamp_Bought ON dbo.Lamp (Bought ASC) INCLUDE (Watts) WHERE Bought IS NOT NULL
+GO
+CREATE INDEX IX_Lamp_Price ON dbo.Lamp (Price DESC) WITH (ONLINE = ON, DATA_COMPRESSION = PAGE)
+GO
+ALTER TABLE dbo.Lamp ADD Remark nvarchar(200) NULL CONSTRAINT DF_Lamp_Remark DEFAULT N'none', Extra int NULL
+GO
+ALTER TABLE dbo.Lamp ALTER COLUMN Remark nvarchar(400) NOT NULL
+GO
+ALTER TABLE dbo.Lamp DROP CONSTRAINT DF_Lamp_Remark
+GO
+ALTER TABLE dbo.Lamp DROP COLUMN Extra
+GO
+EXEC sp_rename 'dbo.Lamp.Remark', 'Note', 'COLUMN'
+GO
+EXEC sp_rename 'dbo.Lamp', 'Lamps'
+GO
+DROP INDEX IX_Lamp_Price ON dbo.Lamps
+GO
+CREATE TABLE #tally (n int, label varchar(10))
+GO
+SELECT DomeId, Name INTO dbo.DomeCopy FROM dbo.Dome WHERE 1 = 0
+GO
+CREATE SEQUENCE dbo.ShiftSeq AS bigint START WITH 1 INCREMENT BY 2 MINVALUE 1 MAXVALUE 999999 NO CYCLE NO CACHE
+GO
+CREATE OR ALTER VIEW dbo.LampView WITH SCHEMABINDING AS SELECT DomeId, COUNT_BIG(*) AS lamps FROM dbo.Lamps GROUP BY DomeId
+GO
+CREATE TYPE dbo.Band FROM varchar(3) NOT NULL
+GO
+CREATE TABLE dbo.Filter (FilterId uniqueidentifier ROWGUIDCOL NOT NULL DEFAULT NEWSEQUENTIALID() PRIMARY KEY, Band dbo.Band, Width real NULL, Taken date NULL DEFAULT CAST(GETDATE() AS date), Started time(0) NULL)
+GO
+TRUNCATE TABLE dbo.Filter
+GO
+DROP VIEW IF EXISTS dbo.LampView
+GO
+DROP TABLE IF EXISTS dbo.Filter, dbo.DomeCopy
+GO
