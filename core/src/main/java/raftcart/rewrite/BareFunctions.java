@@ -80,6 +80,7 @@ final class BareFunctions {
     private void sayUnknown(String word, Expr.Column column) {
         if (isBareWord(column)
                 && !from.name().equals(to.name())
+                && !word.equals("value") // of a domain
                 && from.reserved().contains(word)) {
             adapter.note(
                     FindingCode.FUNCTION_UNKNOWN, column.span(), column.name().toString());

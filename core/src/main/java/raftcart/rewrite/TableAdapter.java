@@ -275,9 +275,12 @@ final class TableAdapter {
 
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
         for (TableConstraint constraint : table.constraints()) {
-            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL"));
+            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL|INVERTED"));
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
-                adapter.note(FindingCode.SYNTAX_CHECK, constraint.span(), "a full-text or spatial index is left out");
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        constraint.span(),
+                        "a full-text, spatial or inverted index is left out");
             } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
                 after.addAll(new IndexAdapter(adapter, new StructureAdapter(adapter)).index(index(constraint, table)));
             } else {

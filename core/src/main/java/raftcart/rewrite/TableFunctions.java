@@ -21,6 +21,7 @@ import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
 
 /** Adapts functions in FROM: their columns get the names that they have on the source, and series become recursive. */
 final class TableFunctions {
@@ -104,6 +105,21 @@ final class TableFunctions {
                 function.span());
     }
 
+    /** A series between constants, where the engine has a table for it. */
+    private Optional<TableRef> counted(List<Expr> arguments, Expr step, TableRef.Function function) {
+        if (!adapter.to.has(SqlFeature.SERIES_TABLES)) {
+            return Optional.empty();
+        }
+        Span span = function.span();
+        // The engine's numbers have no sign, with which sums of them go wrong.
+        Expr number =
+                new Expr.Cast(Expr.Column.of("seq"), adapter.sourceType(new LogicalType.Int(64, false)), false, span);
+        return ConstantSeries.of(arguments.get(0), arguments.get(1), step).map(table -> {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, span, "a series as a table of the engine");
+            return derived(number, column(function), table, name(function), span);
+        });
+    }
+
     /** Numbers or moments one after the other, by a recursive common table. */
     private TableRef series(TableRef.Function function, List<Expr> arguments) {
         Span span = function.span();
@@ -116,12 +132,9 @@ final class TableFunctions {
                 || step instanceof Expr.Literal l
                         && l.kind() == LiteralKind.NUMBER
                         && !l.text().matches("-?0*[.]?0*");
-        Optional<TableRef.Table> counted = adapter.to.has(SqlFeature.SERIES_TABLES)
-                ? ConstantSeries.of(arguments.get(0), arguments.get(1), step)
-                : Optional.empty();
+        Optional<TableRef> counted = counted(arguments, step, function);
         if (counted.isPresent()) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, span, "a series as a table of the engine");
-            return derived(Expr.Column.of("seq"), column, counted.get(), alias, span);
+            return counted.get();
         }
         if (!fits || tables.isEmpty() || arguments.stream().anyMatch(TableFunctions::reads)) {
             throw new Untranslatable("a series of this form");

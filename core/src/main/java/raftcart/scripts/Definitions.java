@@ -256,7 +256,7 @@ final class Definitions {
 
     private static String method(List<String> leftOut) {
         return leftOut.stream()
-                .filter(l -> l.matches("FULLTEXT|SPATIAL"))
+                .filter(l -> l.matches("FULLTEXT|SPATIAL|INVERTED"))
                 .findFirst()
                 .orElse("")
                 .toLowerCase(java.util.Locale.ROOT);

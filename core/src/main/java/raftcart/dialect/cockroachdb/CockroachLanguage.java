@@ -27,6 +27,7 @@ public final class CockroachLanguage {
             NameCase.LOWER,
             Set.of(
                     GrammarFeature.CARET_IS_POWER,
+                    GrammarFeature.COLUMN_FAMILIES,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,

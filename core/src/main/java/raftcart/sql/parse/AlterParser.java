@@ -107,6 +107,13 @@ final class AlterParser {
     /** T-SQL goes on after ADD with further columns and constraints, without saying ADD again. */
     private boolean continuesAdd(List<AlterAction> actions) {
         AlterAction last = actions.get(actions.size() - 1);
+        boolean changes = last instanceof AlterAction.SetType
+                || last instanceof AlterAction.SetNullable
+                || last instanceof AlterAction.SetDefault;
+        if (changes && cursor.takeWords("COLUMN")) {
+            alterColumn(actions);
+            return true;
+        }
         boolean drops = last instanceof AlterAction.DropColumn || last instanceof AlterAction.DropConstraint;
         if (drops && cursor.peek().isAnyWord("COLUMN", "CONSTRAINT")) {
             drop(actions);
@@ -308,7 +315,8 @@ final class AlterParser {
             actions.add(new AlterAction.RenameColumn(column, parsing.name()));
         } else if (cursor.takeWords("RESTART", "WITH")) {
             actions.add(new AlterAction.RestartIdentity(column, parsing.wholeNumber()));
-        } else if (cursor.peek().isAnyWord("RESTART", "DROP", "SET") && !cursor.atWords("SET", "DATA", "TYPE")) {
+        } else if (cursor.peek().isAnyWord("RESTART", "DROP", "SET", "UNSET")
+                && !cursor.atWords("SET", "DATA", "TYPE")) {
             actions.add(new AlterAction.Physical("ALTER COLUMN " + column.text() + " " + restOfAction()));
         } else {
             return false;
@@ -322,6 +330,10 @@ final class AlterParser {
             return;
         }
         cursor.takeWords("COLUMN");
+        if (cursor.peek().isName() && cursor.peek(1).isAnyWord("DROP", "SET", "UNSET")) {
+            alterColumn(actions);
+            return;
+        }
         boolean parenthesis = cursor.takeSymbol("(");
         do {
             ColumnDefinition definition = new ColumnParser(parsing).column();

@@ -95,6 +95,10 @@ final class ColumnParser {
         if (plain == null) {
             return type;
         }
+        boolean key = type.name().equals("identity") && parsing.has(GrammarFeature.IDENTITIES_ARE_INTEGERS);
+        if (key) {
+            key(ConstraintKind.PRIMARY_KEY, Optional.empty(), span);
+        }
         identity = Optional.of(identity.orElse(IdentityOptions.DEFAULT));
         notNull = Optional.of(true);
         return TypeName.of(plain);
@@ -182,6 +186,7 @@ final class ColumnParser {
         constraints.clustering(physical);
         cursor.takeAny("ASC", "DESC");
         ConstraintParser.Trailer trailer = constraints.trailer(physical, true);
+        own.removeIf(c -> kind == ConstraintKind.PRIMARY_KEY && c.kind() == kind); // said twice by IDENTITY
         own.add(new TableConstraint(
                 kind,
                 name,
@@ -228,7 +233,14 @@ final class ColumnParser {
             return true;
         }
         if (cursor.takeWords("IDENTITY")) {
-            identity = Optional.of(new IdentityParser(parsing).seed());
+            boolean key = parsing.has(GrammarFeature.IDENTITIES_ARE_INTEGERS);
+            identity = Optional.of(key ? IdentityOptions.DEFAULT : new IdentityParser(parsing).seed());
+            if (key) {
+                key(
+                        ConstraintKind.PRIMARY_KEY,
+                        Optional.empty(),
+                        cursor.previous().span());
+            }
             return true;
         }
         if (cursor.peek().isWord("AS") && cursor.peek(1).isWord("IDENTITY")) {

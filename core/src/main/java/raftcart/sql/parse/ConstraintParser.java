@@ -41,6 +41,7 @@ final class ConstraintParser {
                 next.isSymbol("(")
                         || (next.isName() && cursor.peek(2).isSymbol("(") && !isLength(cursor.peek(3)))
                         || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED", "UNIQUE"));
+            case "INVERTED" -> next.isWord("INDEX");
             case "FULLTEXT", "SPATIAL" ->
                 next.isAnyWord("KEY", "INDEX")
                         || next.isName()
@@ -122,7 +123,7 @@ final class ConstraintParser {
         if (cursor.peek().isWord("PERIOD")) {
             throw cursor.byHand("a constraint of kind " + parsing.word());
         }
-        if (cursor.takeAny("FULLTEXT", "SPATIAL")) {
+        if (cursor.takeAny("FULLTEXT", "SPATIAL", "INVERTED")) {
             leftOut.add(cursor.previous().value().toUpperCase(java.util.Locale.ROOT));
             cursor.takeAny("KEY", "INDEX");
         } else if (!cursor.takeAny("KEY", "INDEX")) {
@@ -247,6 +248,8 @@ final class ConstraintParser {
     /** REFERENCES and what follows it. */
     Reference reference() {
         cursor.expectWords("REFERENCES");
+        cursor.takeWords("WITH", "NO", "CHECK", "OPTION"); // Teradata: a promise, not a check
+        cursor.takeWords("WITH", "CHECK", "OPTION");
         QualifiedName table = parsing.qualifiedName();
         List<Name> columns = parsing.namesInParentheses();
         String onDelete = "";
@@ -297,7 +300,9 @@ final class ConstraintParser {
                 leftOut.add("ON CONFLICT " + cursor.take().text());
                 continue;
             }
-            if (cursor.takeWords("NOT", "DEFERRABLE") || cursor.takeWords("INITIALLY", "IMMEDIATE")) {
+            if (cursor.takeAny("NOCHECK")) {
+                leftOut.add("NOCHECK");
+            } else if (cursor.takeWords("NOT", "DEFERRABLE") || cursor.takeWords("INITIALLY", "IMMEDIATE")) {
                 continue;
             } else if (cursor.takeWords("DEFERRABLE")) {
                 trailer.deferrable = true;

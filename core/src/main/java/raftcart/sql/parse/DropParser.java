@@ -91,6 +91,9 @@ final class DropParser {
         while (true) {
             if (cursor.takeWords("RESTART", "IDENTITY")) {
                 restart = true;
+            } else if (cursor.takeWords("AND", "COMMIT")) {
+                cursor.takeWords("NO", "CHECK");
+                leftOut.add("AND COMMIT");
             } else if (cursor.takeWords("CASCADE")) {
                 cascade = true;
             } else if (cursor.takeWords("CONTINUE", "IDENTITY")

@@ -103,5 +103,7 @@ public enum GrammarFeature {
     /** TRIM takes away a text as a whole; elsewhere each of its characters. */
     TRIMS_WHOLE_TEXTS,
     /** SIMILAR TO and ~ take a regular expression that matches the whole text. */
-    SIMILAR_IS_REGULAR
+    SIMILAR_IS_REGULAR,
+    /** Columns of a table are kept together in families. */
+    COLUMN_FAMILIES
 }

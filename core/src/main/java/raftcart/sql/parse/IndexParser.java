@@ -102,6 +102,10 @@ final class IndexParser {
                 throw cursor.byHand("a columnstore index, which only stores the table otherwise");
             }
             if (cursor.takeWords("UNIQUE")) {
+                if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
+                    throw cursor.byHand("NULLS NOT DISTINCT");
+                }
+                cursor.takeWords("NULLS", "DISTINCT");
                 unique = true;
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
                 leftOut.add(cursor.previous().text());

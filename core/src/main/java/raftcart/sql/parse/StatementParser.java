@@ -284,6 +284,10 @@ public final class StatementParser {
 
     private Statement code(Span span) {
         if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            Optional<Statement> insert = new ConditionalInsert(parsing).read();
+            if (insert.isPresent()) {
+                return insert.get();
+            }
             boolean declares = cursor.peek().isWord("DECLARE");
             batch.skipCode();
             return new Statement.NotTranslated(declares ? "variables" : "code", true, span);

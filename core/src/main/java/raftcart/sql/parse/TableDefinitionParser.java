@@ -152,6 +152,9 @@ final class TableDefinitionParser {
                 }
             } else if (cursor.atWords("SUPPLEMENTAL", "LOG")) {
                 leftOut.add(supplemental());
+            } else if (parsing.has(GrammarFeature.COLUMN_FAMILIES) && cursor.takeWords("FAMILY")) {
+                leftOut.add("FAMILY "
+                        + (cursor.peek().isSymbol("(") ? "" : parsing.name().text() + " ") + parsing.skipParentheses());
             } else if (keys.atTableConstraint()) {
                 constraints.add(keys.tableConstraint());
             } else {

@@ -217,8 +217,8 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 48:21: RC0109 adapted: Fixed number of bytes kept by a check: vb: bytea with a check for at most 20 bytes
 -- 50:3: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 52:3: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
--- 54:3: RC0627 check: Said in other words, with a difference: a full-text or spatial index is left out
--- 55:3: RC0627 check: Said in other words, with a difference: a full-text or spatial index is left out
+-- 54:3: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
+-- 55:3: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS

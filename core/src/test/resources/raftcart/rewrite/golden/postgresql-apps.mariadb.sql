@@ -69,7 +69,7 @@ SELECT
     age(at)
 FROM s;
 SELECT rows_.generate_series AS generate_series
-FROM (SELECT seq AS generate_series FROM seq_1_to_5) rows_;
+FROM (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT d::date FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') d
 -- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb

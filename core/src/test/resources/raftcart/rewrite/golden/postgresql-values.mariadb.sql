@@ -75,7 +75,7 @@ SELECT * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC LI
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
 SELECT rows_.generate_series AS generate_series
-FROM (SELECT seq AS generate_series FROM seq_1_to_5) rows_;
+FROM (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT g FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') g
 -- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb

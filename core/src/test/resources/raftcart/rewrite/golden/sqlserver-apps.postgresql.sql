@@ -205,6 +205,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 8:98: RC0607 check: Function with a difference: a start beyond the end of the text gives NULL on the source
 -- 8:122: RC0608 adapted: Function spelled otherwise: REPLICATE means repeat
 -- 8:220: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
+-- 8:220: RC0607 check: Function with a difference: quote_name: a name that needs no quotes gets none on PostgreSQL
 -- 8:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 9:23: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 9:57: RC0614 adapted: Condition made explicit: 1 beside a truth value

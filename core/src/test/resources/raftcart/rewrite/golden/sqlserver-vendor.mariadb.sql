@@ -133,8 +133,7 @@ CREATE TABLE IF NOT EXISTS T1 (
     id int
 );
 ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
--- RC0603 by hand: Code is not translated: code
--- IF NOT EXISTS (SELECT 1 FROM dbo.T1) INSERT INTO dbo.T1 (id) VALUES (1)
+INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- RC0602 by hand: No counterpart on the target: ALTER DATABASE
 -- ALTER DATABASE [Observatory] SET READ_WRITE
 
@@ -220,5 +219,5 @@ ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
 -- 193:47: RC0603 by hand: Code is not translated: DROP FUNCTION
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo is left out
--- 199:1: RC0603 by hand: Code is not translated: code
+-- 199:38: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 201:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE

@@ -146,8 +146,7 @@ CREATE TABLE IF NOT EXISTS public.T1 (
     id integer
 );
 ALTER TABLE public.T1 ADD COLUMN IF NOT EXISTS x integer;
--- RC0603 by hand: Code is not translated: code
--- IF NOT EXISTS (SELECT 1 FROM dbo.T1) INSERT INTO dbo.T1 (id) VALUES (1)
+INSERT INTO public.T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM public.T1);
 -- RC0602 by hand: No counterpart on the target: ALTER DATABASE
 -- ALTER DATABASE [Observatory] SET READ_WRITE
 
@@ -236,6 +235,6 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 193:47: RC0603 by hand: Code is not translated: DROP FUNCTION
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo as public
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo as public
--- 199:1: RC0603 by hand: Code is not translated: code
+-- 199:38: RC0609 adapted: Said in other words: the schema dbo as public
 -- 201:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
 -- 203:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought

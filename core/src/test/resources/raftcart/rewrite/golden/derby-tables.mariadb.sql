@@ -1,0 +1,61 @@
+-- to: postgresql mariadb
+CREATE TABLE dome (
+    dome_id int AUTO_INCREMENT NOT NULL,
+    name varchar(40) NOT NULL,
+    opened datetime(6) DEFAULT CURRENT_TIMESTAMP(6) NOT NULL,
+    height decimal(5,2) DEFAULT 0,
+    area decimal(10,4) GENERATED ALWAYS AS (height * height),
+    mask binary(4),
+    remark longtext,
+    active tinyint(1) DEFAULT TRUE NOT NULL,
+    CONSTRAINT dome_pk PRIMARY KEY (dome_id),
+    CONSTRAINT dome_name_uk UNIQUE (name),
+    CONSTRAINT dome_height_ck CHECK (height >= 0)
+) COLLATE utf8mb4_nopad_bin;
+ALTER TABLE dome AUTO_INCREMENT = 10;
+CREATE TABLE lamp (
+    dome_id int NOT NULL,
+    lamp_no smallint NOT NULL,
+    watts double,
+    rate float,
+    bought date DEFAULT (CURRENT_DATE),
+    photo longblob,
+    PRIMARY KEY (dome_id, lamp_no),
+    CONSTRAINT lamp_dome_fk FOREIGN KEY (dome_id) REFERENCES dome (dome_id) ON DELETE CASCADE ON UPDATE RESTRICT
+);
+CREATE UNIQUE INDEX lamp_bought_ux ON lamp (bought ASC, watts DESC);
+ALTER TABLE lamp ADD COLUMN note varchar(200) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none';
+ALTER TABLE lamp ALTER COLUMN note SET DEFAULT 'x';
+ALTER TABLE lamp RENAME COLUMN note TO remark;
+ALTER TABLE lamp DROP COLUMN remark;
+ALTER TABLE lamp ADD CONSTRAINT lamp_ck CHECK (watts > 0);
+ALTER TABLE lamp DROP CONSTRAINT lamp_ck;
+ALTER TABLE lamp DROP FOREIGN KEY lamp_dome_fk;
+ALTER TABLE lamp DROP PRIMARY KEY;
+ALTER TABLE dome AUTO_INCREMENT = 100;
+ALTER TABLE lamp RENAME TO lamps;
+CREATE SEQUENCE shift_seq START WITH 1 INCREMENT BY 2;
+CREATE TABLE dome_copy AS
+SELECT * FROM (SELECT dome_id, name FROM dome) source_rows_ WHERE 1 = 0;
+CREATE TEMPORARY TABLE tally (
+    n int,
+    label varchar(10)
+) COLLATE utf8mb4_nopad_bin;
+CREATE VIEW lamp_view (dome, lamps) AS SELECT dome_id, COUNT(*) FROM lamps GROUP BY dome_id;
+CREATE VIEW bulbs AS
+SELECT * FROM lamps;
+DROP VIEW bulbs;
+DROP VIEW lamp_view;
+TRUNCATE TABLE lamps;
+DROP TABLE dome_copy;
+
+-- findings
+-- 3:3: RC0627 check: Said in other words, with a difference: the target numbers dome_id from 1 and by 1, the source otherwise
+-- 13:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
+-- 15:1: RC0609 adapted: Said in other words: the whole definition of note
+-- 16:1: RC0609 adapted: Said in other words: the whole definition of note
+-- 28:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
+-- 30:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
+-- 31:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
