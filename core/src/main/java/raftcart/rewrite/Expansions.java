@@ -56,6 +56,7 @@ final class Expansions {
     private Expr further(Expr.Call call, List<Expr> a) {
         return switch (call.function()) {
             case "choose_text" -> chosen(a, call);
+            case "translate" -> Translations.nested(a).orElse(null);
             case "locate_nth" -> second(a);
             case "index_of_text" -> index(a, call);
             case "truncate" -> writable("truncate_to", a.get(0), Expr.Literal.number(0));

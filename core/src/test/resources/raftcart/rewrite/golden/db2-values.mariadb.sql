@@ -87,8 +87,7 @@ SELECT (PERIOD_DIFF(EXTRACT(YEAR_MONTH FROM d), EXTRACT(YEAR_MONTH FROM d)) + CA
 FROM frame;
 SELECT TRUNCATE(TIME_TO_SEC(tm), 0) FROM frame;
 SELECT HEX(s) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- SELECT TRANSLATE(s, 'ABC', 'abc') FROM frame
+SELECT REPLACE(REPLACE(REPLACE(s, 'a', 'A'), 'b', 'B'), 'c', 'C') FROM frame;
 SELECT UPPER(s) FROM frame;
 SELECT UPPER(s) FROM frame;
 SELECT LOWER(s) FROM frame;
@@ -194,7 +193,7 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 59:8: RC0608 adapted: Function spelled otherwise: DAYOFWEEK_ISO means extract_iso_day_of_week
 -- 60:8: RC0608 adapted: Function spelled otherwise: WEEK_ISO means extract_week
 -- 67:8: RC0607 check: Function with a difference: the last day of a month stays the last day
--- 71:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 71:8: RC0609 adapted: Said in other words: translate in other words
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower
 -- 78:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only

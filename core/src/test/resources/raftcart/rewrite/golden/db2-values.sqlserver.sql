@@ -88,8 +88,8 @@ SELECT DATEADD(month, 1, d) FROM frame;
 SELECT (DATEDIFF(month, d, d) + CASE WHEN DAY(d) = DAY(d) OR (DAY(d) = DAY(EOMONTH(d)) AND DAY(d) = DAY(EOMONTH(d))) THEN 0 ELSE (DAY(d) - DAY(d) + (DATEDIFF(second, CAST(d AS date), d) - DATEDIFF(second, CAST(d AS date), d)) / CAST(86400 AS float)) / 31 END)
 FROM frame;
 SELECT ROUND(DATEDIFF(second, CAST('00:00:00' AS time), CAST(tm AS time)), 0, 1) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
--- SELECT HEX(s) FROM frame
+SELECT CONVERT(varchar(max), CAST(CAST(s COLLATE Latin1_General_100_BIN2_UTF8 AS varchar(max)) AS varbinary(max)), 2)
+FROM frame;
 SELECT TRANSLATE(s, 'abc', 'ABC') FROM frame;
 SELECT UPPER(s) FROM frame;
 SELECT UPPER(s) FROM frame;
@@ -210,7 +210,6 @@ SELECT CAST(CAST(a AS DECIMAL(38, 10)) AS decimal(38,20)) / 3 FROM frame;
 -- 64:8: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
 -- 67:8: RC0607 check: Function with a difference: the last day of a month stays the last day
 -- 69:8: RC0607 check: Function with a difference: seconds_of_time: fractions of a second are cut off
--- 70:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
 -- 73:8: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 74:8: RC0608 adapted: Function spelled otherwise: LCASE means lower
 -- 76:8: RC0607 check: Function with a difference: insert_text: a start beyond the end of the text gives NULL

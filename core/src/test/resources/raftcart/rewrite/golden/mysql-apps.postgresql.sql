@@ -129,7 +129,7 @@ SELECT
     TO_CHAR(taken, 'FMDay'),
     (EXTRACT(DOW FROM taken) + 1),
     (EXTRACT(ISODOW FROM taken) - 1),
-    WEEK(taken),
+    (CAST(EXTRACT(DOY FROM taken) - EXTRACT(DOW FROM taken) + 6 AS integer) / 7),
     EXTRACT(WEEK FROM taken),
     YEARWEEK(taken)
 FROM obs;
@@ -252,7 +252,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 38:47: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
 -- 38:63: RC0608 adapted: Function spelled otherwise: DAYOFWEEK means day_of_week_sunday_1
 -- 38:81: RC0608 adapted: Function spelled otherwise: WEEKDAY means day_of_week_monday_0
--- 38:97: RC0606 check: Function is not in the dictionary: WEEK with these 1 argument(s)
+-- 38:97: RC0607 check: Function with a difference: week_from_first_sunday: the first day of the week hangs on default_week_format
 -- 38:110: RC0608 adapted: Function spelled otherwise: WEEK means extract_week
 -- 38:126: RC0606 check: Function is not in the dictionary: YEARWEEK
 -- 39:1: RC0602 by hand: No counterpart on the target: the function period_add with 2 argument(s) has no counterpart in postgresql

@@ -120,7 +120,7 @@ FROM obs;
 -- SELECT STR_TO_DATE('31.01.2026', '%d.%m.%Y'), DAYNAME(taken), DAYOFWEEK(taken), WEEKDAY(taken), WEEK(taken), WEEK(taken, 3), YEARWEEK(taken) FROM obs
 -- RC0602 by hand: No counterpart on the target: the function make_date_of_day with 2 argument(s) has no counterpart in sqlserver
 -- SELECT ADDDATE(taken, 5), DATE_ADD(taken, INTERVAL '1:30' HOUR_MINUTE), LAST_DAY(taken), MAKEDATE(2026, 32), PERIOD_ADD(202601, 2), TO_DAYS(taken) FROM obs
--- RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: the function crc32 with 1 argument(s) has no counterpart in sqlserver
 -- SELECT LPAD(id, 5, '0'), HEX(name), UNHEX('41'), INET_ATON('1.2.3.4'), CRC32('a'), UUID() FROM star
 -- RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in sqlserver
 -- SELECT JSON_EXTRACT(doc, '$.a.b'), doc->'$.a', doc->>'$.a', JSON_CONTAINS(doc, '1', '$.a'), JSON_LENGTH(doc), JSON_KEYS(doc) FROM t
@@ -221,7 +221,7 @@ CREATE TABLE x (
 -- 37:58: RC0607 check: Function with a difference: timestamp_of_epoch: fractions of seconds are cut off; by the clock of UTC, on the source by that of the session's zone
 -- 38:1: RC0602 by hand: No counterpart on the target: the function parse_timestamp with 2 argument(s) has no counterpart in sqlserver
 -- 39:1: RC0602 by hand: No counterpart on the target: the function make_date_of_day with 2 argument(s) has no counterpart in sqlserver
--- 40:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
+-- 40:1: RC0602 by hand: No counterpart on the target: the function crc32 with 1 argument(s) has no counterpart in sqlserver
 -- 41:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in sqlserver
 -- 42:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- 43:20: RC0605 adapted: Hint left out: FORCE INDEX ( PRIMARY )

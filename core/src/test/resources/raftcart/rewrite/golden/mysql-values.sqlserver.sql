@@ -96,7 +96,7 @@ SELECT
     CASE WHEN a >= 1 THEN a WHEN 1 > a THEN 1 END,
     CASE WHEN a <= b THEN a WHEN b < a THEN b END
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: the function crc32 with 1 argument(s) has no counterpart in sqlserver
 -- SELECT MD5(s), SHA1(s), SHA2(s, 256), HEX(s), UNHEX('41'), CRC32(s), UUID() FROM frame
 -- RC0602 by hand: No counterpart on the target: the function text_of_bits with 1 argument(s) has no counterpart in sqlserver
 -- SELECT INET_ATON('10.0.0.1'), INET_NTOA(1), BIN(a), OCT(a), CONV(a, 10, 16) FROM frame
@@ -248,7 +248,7 @@ BEGIN TRANSACTION;
 -- 28:96: RC0607 check: Function with a difference: sqrt: a negative number gives NULL on the source
 -- 28:113: RC0609 adapted: Said in other words: greatest in other words
 -- 28:129: RC0609 adapted: Said in other words: least in other words
--- 29:1: RC0602 by hand: No counterpart on the target: the function hex_of_text with 1 argument(s) has no counterpart in sqlserver
+-- 29:1: RC0602 by hand: No counterpart on the target: the function crc32 with 1 argument(s) has no counterpart in sqlserver
 -- 30:1: RC0602 by hand: No counterpart on the target: the function text_of_bits with 1 argument(s) has no counterpart in sqlserver
 -- 31:8: RC0625 check: Types compared as on the source: a text that is no number is 0 or its beginning on the source and refused on the target
 -- 31:8: RC0625 check: Types compared as on the source: a whole number below zero becomes a great one on the source

@@ -108,8 +108,7 @@ SELECT RPAD(s, 10, ' ') FROM frame;
 SELECT TRIM(LEADING '0' FROM s) FROM frame;
 SELECT TRIM(s) FROM frame;
 SELECT REPLACE(s, 'a', '') FROM frame;
--- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- SELECT TRANSLATE(s, 'abc', 'xyz') FROM frame
+SELECT REPLACE(REPLACE(REPLACE(s, 'a', 'x'), 'b', 'y'), 'c', 'z') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT INITCAP(s) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
@@ -400,7 +399,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 71:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 72:8: RC0608 adapted: Function spelled otherwise: LENGTHB means octet_length
 -- 77:8: RC0608 adapted: Function spelled otherwise: REPLACE means remove
--- 78:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 78:8: RC0609 adapted: Said in other words: translate in other words
 -- 79:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 80:1: RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
 -- 82:1: RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb

@@ -82,8 +82,32 @@ ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 E
 -- SELECT ts::date, ts AT TIME ZONE 'UTC', date_trunc('month', ts), EXTRACT(epoch FROM ts), age(ts), ts + interval '1 month 2 days', ts - '1 hour'::interval, to_char(ts, 'YYYY-MM-DD"T"HH24:MI:SS'), now() - ts > interval '5 min', date_part('year', ts), make_date(2020,1,1), justify_days(iv), (ts, ts) OVERLAPS (ts, ts), 'infinity'::timestamp FROM telescope
 -- RC0602 by hand: No counterpart on the target: LEFT with a length below zero
 -- SELECT name ILIKE '%a%', name ~* 'x', name !~ 'y', name SIMILAR TO '(a|b)%', regexp_replace(name, 'a', 'b', 'gi'), split_part(name, ',', 1), string_agg(name, ',' ORDER BY name) FILTER (WHERE bo), array_agg(DISTINCT id), position('a' in name), substring(name from 2 for 3), overlay(name placing 'x' from 1), trim(both 'x' from name), left(name, -1), format('%s-%s', a, b), initcap(name), translate(name, 'a', 'b'), md5(name), encode(b, 'hex'), quote_ident(name), concat(a, NULL), a || NULL, repeat('a', 3), lpad(name, 5), chr(65), starts_with(name, 'a'), string_to_array(name, ',') FROM telescope
--- RC0602 by hand: No counterpart on the target: the function cbrt with 1 argument(s) has no counterpart in mariadb
--- SELECT coalesce(a, b), nullif(a, b), greatest(a, b), a IS DISTINCT FROM b, bo IS NOT TRUE, CASE a WHEN 1 THEN 'x' END, a::int / 2, 7 / 2, 7 % 2, 2 ^ 3, |/ 9, @ -5, a & b, a # b, ~a, a <> ALL (ARRAY[1,2]), (a, b) < (1, 2), random(), div(7, 2), width_bucket(a, 1, 10, 5), generate_series(1, 5), round(1.5::numeric, 1), trunc(1.55, 1), cbrt(27) FROM t
+SELECT
+    COALESCE(a, b),
+    NULLIF(a, b),
+    GREATEST(COALESCE(a, b), COALESCE(b, a)),
+    NOT (a <=> b),
+    bo IS NOT TRUE,
+    CASE a WHEN 1 THEN 'x' END,
+    CAST(a AS signed) DIV 2,
+    7 DIV 2,
+    7 % 2,
+    POWER(2, 3),
+    SQRT(9),
+    ABS(-5),
+    CAST(a & b AS SIGNED),
+    CAST(a ^ b AS SIGNED),
+    (~a),
+    a NOT IN (1, 2),
+    (a, b) < (1, 2),
+    RAND(),
+    (7 DIV 2),
+    CASE WHEN a < 1 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 1) * 5 / (10 - 1)) + 1 END,
+    rows_.generate_series AS generate_series,
+    ROUND(1.5, 1),
+    TRUNCATE(1.55, 1),
+    (SIGN(27) * POWER(ABS(27), 1e0 / 3))
+FROM t, (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: ROWS FROM
 -- SELECT * FROM generate_series('2020-01-01'::date, '2020-01-05', '1 day') AS g(d), LATERAL (SELECT 1) l, unnest(ARRAY[1,2]) WITH ORDINALITY AS u(v, o), json_to_recordset('[]') AS r(a int, b text), ROWS FROM (f(1), f(2)) x
 INSERT INTO telescope (id, name)
@@ -227,7 +251,14 @@ CREATE DATABASE s;
 -- 48:67: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
--- 51:1: RC0602 by hand: No counterpart on the target: the function cbrt with 1 argument(s) has no counterpart in mariadb
+-- 51:271: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 51:271: RC0609 adapted: Said in other words: a series as a table of the engine
+-- 51:38: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
+-- 51:127: RC0615 adapted: Division kept: without a fraction
+-- 51:134: RC0615 adapted: Division kept: without a fraction
+-- 51:179: RC0607 check: Function with a difference: the complement has a sign on one engine only
+-- 51:179: RC0607 check: Function with a difference: bit_not: the complement has no sign
+-- 51:244: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
 -- 52:207: RC0602 by hand: No counterpart on the target: ROWS FROM
 -- 53:122: RC0609 adapted: Said in other words: the condition of an upsert as a choice of values
 -- 53:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table

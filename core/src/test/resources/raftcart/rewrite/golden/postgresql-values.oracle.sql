@@ -146,8 +146,16 @@ SELECT
     WIDTH_BUCKET(a, 0, 10, 5),
     ROUND(f)
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in oracle
--- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
+SELECT
+    DATE '2026-01-31',
+    TIMESTAMP '2026-01-31 00:00:00',
+    (TIMESTAMP '1970-01-01 00:00:00 +00:00' + NUMTODSINTERVAL(0, 'SECOND')),
+    TO_DATE(2026 || '-' || 1 || '-' || 31, 'YYYY-MM-DD'),
+    TRUNC(SYSDATE),
+    LOCALTIMESTAMP(6),
+    SYSTIMESTAMP,
+    TO_NUMBER('12', '99')
+FROM frame;
 SELECT
     FROM_TZ(ts, 'UTC'),
     CAST(tz AT TIME ZONE 'Europe/Berlin' AS TIMESTAMP),
@@ -252,7 +260,11 @@ CREATE TABLE p (
 -- 29:75: RC0609 adapted: Said in other words: IS TRUE as a choice
 -- 29:75: RC0614 adapted: Condition made explicit: a condition as a value
 -- 30:119: RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
--- 32:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in oracle
+-- 32:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
+-- 32:45: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 00:00:00
+-- 32:87: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch
+-- 32:177: RC0608 adapted: Function spelled otherwise: to_number means parse_number
+-- 32:158: RC0607 check: Function with a difference: clock_timestamp: one time for the whole statement
 -- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in oracle
 -- 35:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
 -- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in oracle

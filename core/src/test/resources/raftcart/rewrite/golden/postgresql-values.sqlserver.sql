@@ -188,14 +188,14 @@ SELECT
     CASE WHEN a < 0 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 0) * 5 / (10 - 0)) + 1 END,
     ROUND(f, 0)
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in sqlserver
 -- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
 SELECT
     (ts AT TIME ZONE 'UTC'),
     CAST(tz AT TIME ZONE 'W. Europe Standard Time' AS datetime2),
     CAST(tz AT TIME ZONE 'UTC' AS datetime2)
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: the function connection_id has no counterpart in sqlserver
 -- SELECT current_user, session_user, current_database(), current_schema, version(), pg_backend_pid(), inet_client_addr()
 -- RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- SELECT nextval('t_id_seq'), currval('t_id_seq'), lastval(), setval('t_id_seq', 10)
@@ -297,8 +297,8 @@ CREATE TABLE p (
 -- 29:75: RC0614 adapted: Condition made explicit: a condition as a value
 -- 30:119: RC0602 by hand: No counterpart on the target: SUBSTRING with a pattern
 -- 31:144: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
--- 32:1: RC0602 by hand: No counterpart on the target: the function clock_timestamp has no counterpart in sqlserver
--- 34:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in sqlserver
+-- 32:1: RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in sqlserver
+-- 34:1: RC0602 by hand: No counterpart on the target: the function connection_id has no counterpart in sqlserver
 -- 35:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
 -- 37:10: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out

@@ -112,8 +112,7 @@ SELECT CASE WHEN LOWER(s) LIKE LOWER('A%') THEN 1 END FROM frame;
 SELECT CASE WHEN s LIKE 'a%' OR s LIKE 'b%' THEN 1 END FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT INITCAP(s) FROM frame
--- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- SELECT TRANSLATE(s, 'abc', 'xyz') FROM frame
+SELECT REPLACE(REPLACE(REPLACE(s, 'a', 'x'), 'b', 'y'), 'c', 'z') FROM frame;
 SELECT MD5(s) FROM frame;
 SELECT SHA2(s, 256) FROM frame;
 SELECT SHA2(s, 256) FROM frame;
@@ -126,8 +125,7 @@ SELECT ROUND(b, 1) FROM frame;
 SELECT TRUNCATE(b, 1) FROM frame;
 SELECT FLOOR(b, 1) FROM frame;
 SELECT a * a FROM frame;
--- RC0602 by hand: No counterpart on the target: the function cbrt with 1 argument(s) has no counterpart in mariadb
--- SELECT CBRT(a) FROM frame
+SELECT (SIGN(a) * POWER(ABS(a), 1e0 / 3)) FROM frame;
 SELECT GREATEST(a, b) FROM frame;
 SELECT LEAST_IGNORE_NULLS(a, b) FROM frame;
 SELECT GROUP_CONCAT(s ORDER BY s SEPARATOR ',') FROM frame;
@@ -284,7 +282,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 75:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
 -- 81:1: RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb
 -- 84:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
--- 85:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 85:8: RC0609 adapted: Said in other words: translate in other words
 -- 89:8: RC0608 adapted: Function spelled otherwise: UUID_STRING means new_uuid
 -- 90:8: RC0606 check: Function is not in the dictionary: RANDOM
 -- 91:8: RC0606 check: Function is not in the dictionary: UNIFORM
@@ -293,7 +291,6 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 93:8: RC0606 check: Function is not in the dictionary: HASH
 -- 96:8: RC0606 check: Function is not in the dictionary: FLOOR with these 2 argument(s)
 -- 97:8: RC0609 adapted: Said in other words: square in other words
--- 98:1: RC0602 by hand: No counterpart on the target: the function cbrt with 1 argument(s) has no counterpart in mariadb
 -- 100:8: RC0606 check: Function is not in the dictionary: LEAST_IGNORE_NULLS
 -- 101:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 102:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb

@@ -130,8 +130,7 @@ SELECT PARSENAME('a.b.c', 1) FROM frame;
 SELECT SPACE(3) FROM frame;
 SELECT LTRIM(RTRIM(s)) FROM frame;
 SELECT TRIM(BOTH 'x' FROM s) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- SELECT TRANSLATE(s, 'abc', 'xyz') FROM frame
+SELECT REPLACE(REPLACE(REPLACE(s, 'a', 'x'), 'b', 'y'), 'c', 'z') FROM frame;
 SELECT CONCAT(COALESCE(s, ''), COALESCE(CAST(a AS char), ''), COALESCE(CAST(NULL AS char), ''))
 FROM frame;
 SELECT CONCAT_WS(',', s, NULL, n) FROM frame;
@@ -416,7 +415,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 101:17: RC0609 adapted: Said in other words: + puts texts together
 -- 102:8: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
 -- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
--- 107:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 107:8: RC0609 adapted: Said in other words: translate in other words
 -- 108:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
 -- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text

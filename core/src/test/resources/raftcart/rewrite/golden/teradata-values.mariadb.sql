@@ -60,8 +60,7 @@ SELECT LOCATE('a', s) FROM frame;
 SELECT LOCATE('a', s) FROM frame;
 SELECT LOCATE('a', s) FROM frame;
 SELECT REPLACE(s, 'a', 'b') FROM frame;
--- RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
--- SELECT OTRANSLATE(s, 'ab', 'xy') FROM frame
+SELECT REPLACE(REPLACE(s, 'a', 'x'), 'b', 'y') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
 -- SELECT REGEXP_SUBSTR(s, '[0-9]+', 1, 1) FROM frame
 SELECT REGEXP_REPLACE(s, 'a', 'b', 1, 0, 'i') FROM frame;
@@ -192,7 +191,7 @@ SELECT 0; COMMIT;
 -- 44:8: RC0608 adapted: Function spelled otherwise: INDEX means locate
 -- 46:8: RC0608 adapted: Function spelled otherwise: INSTR means locate
 -- 47:8: RC0608 adapted: Function spelled otherwise: OREPLACE means replace
--- 48:1: RC0602 by hand: No counterpart on the target: the function translate with 3 argument(s) has no counterpart in mariadb
+-- 48:8: RC0609 adapted: Said in other words: translate in other words
 -- 49:1: RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
 -- 50:8: RC0606 check: Function is not in the dictionary: REGEXP_REPLACE with these 6 argument(s)
 -- 51:18: RC0606 check: Function is not in the dictionary: REGEXP_SIMILAR

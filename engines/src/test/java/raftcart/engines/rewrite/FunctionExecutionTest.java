@@ -161,6 +161,7 @@ class FunctionExecutionTest {
             case "text_of" -> List.of(Expr.Literal.number(42));
             case "make_date" -> List.of(Expr.Literal.number(2026), Expr.Literal.number(3), Expr.Literal.number(15));
             case "make_date_of_day" -> List.of(Expr.Literal.number(2026), Expr.Literal.number(40));
+            case "date_of_days" -> List.of(Expr.Literal.number(740055));
             case "make_time" -> List.of(Expr.Literal.number(2), Expr.Literal.number(3), Expr.Literal.number(5));
             case "log_base" -> List.of(Expr.Literal.number(2), Expr.Literal.number(8));
             case "json_of_text" -> List.of(text("{\"a\": 1}"));

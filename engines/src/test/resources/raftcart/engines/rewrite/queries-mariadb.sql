@@ -54,3 +54,5 @@ SELECT j.n, j.mag, j.band, j.has FROM JSON_TABLE('[{"mag": 4.5, "band": "V"}, {"
 SELECT s.name, j.p FROM star s, JSON_TABLE(CONCAT('[', s.planets, ',', s.id, ']'), '$[*]' COLUMNS (p int PATH '$')) j ORDER BY s.id, j.p;
 SELECT s.id, j.p FROM star s LEFT JOIN JSON_TABLE('[]', '$[*]' COLUMNS (p int PATH '$')) j ON TRUE ORDER BY s.id;
 WITH RECURSIVE line AS (SELECT id, CAST(name AS CHAR(200)) AS path FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, CONCAT(l.path, ' > ', o.name) FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path FROM line ORDER BY id;
+SELECT WEEK(joined, 0), SUBDATE(joined, 3), TO_DAYS(joined), FROM_DAYS(TO_DAYS(joined) + 1), HEX(id * 17) FROM observer ORDER BY id;
+SELECT WEEK(DATE '2023-01-01', 0), WEEK(DATE '2024-01-06', 0), WEEK(DATE '2024-01-07', 0), WEEK(DATE '2026-12-31', 0);

@@ -82,3 +82,4 @@ SELECT id, value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r U
 SELECT generate_series(2, 9, 3) AS n ORDER BY n;
 SELECT s.id, generate_series(1, 2) AS k FROM star s WHERE s.id < 3 ORDER BY s.id, k;
 SELECT count(*) FROM generate_series(1, 2500) AS n;
+SELECT translate(name, 'aeiou', '12'), translate(name, 'KR', 'xy'), to_hex(planets * 37), round(cbrt(planets)::numeric, 6) FROM star ORDER BY id;
