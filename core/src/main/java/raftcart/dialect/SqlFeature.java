@@ -425,7 +425,9 @@ public enum SqlFeature {
     DROPS_PRIMARY_KEY,
     /** A primary key without a name is called as its table, followed by _pkey. */
     KEYS_ARE_NAMED_AFTER_TABLES,
-    /** ALTER TABLE drops an index. */
+    /** A primary key has no name but PRIMARY. */
+    PRIMARY_KEYS_HAVE_NO_NAMES,
+    /** ALTER TABLE drops and renames an index; the index of a unique key is one with the key. */
     ALTER_DROPS_INDEXES,
     /** SELECT ... INTO makes a table. */
     SELECT_INTO,

@@ -215,6 +215,8 @@ final class AlterAdapter {
         AlterAction action = numbered(certain(given, alter), alter);
         if (action instanceof AlterAction.Physical physical) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
+        } else if (action instanceof AlterAction.RenamePart rename) {
+            new RenamedParts(adapter).meant(rename, alter).ifPresent(actions::add);
         } else if (action instanceof AlterAction.AddColumn add) {
             addColumn(add, alter, none, actions, after);
         } else if (action instanceof AlterAction.AddConstraint add

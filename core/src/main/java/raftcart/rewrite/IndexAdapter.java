@@ -46,8 +46,11 @@ final class IndexAdapter {
                     .orElseGet(() -> adapter.knowledge.index(name.last()));
             known.ifPresent(adapter.knowledge::removeIndex);
             Optional<QualifiedName> table = drop.table().or(() -> known.map(Knowledge.KnownIndex::table));
-            QualifiedName written =
-                    known.map(i -> name.withLast(i.written().last())).orElse(name);
+            boolean besideTable = table.isPresent()
+                    && !has(SqlFeature.INDEXES_OF_TABLES)
+                    && (name.parts().size() == 1 || adapter.from.has(SqlFeature.INDEXES_OF_TABLES));
+            QualifiedName written = (besideTable ? table.get() : name)
+                    .withLast(known.map(i -> i.written().last()).orElse(name.last()));
             if (!adapter.same()) {
                 all.addAll(structure.dropped(new DdlStatement.Drop(
                         drop.kind(), List.of(written), drop.ifExists(), drop.cascade(), table, drop.span())));

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Name;
@@ -16,8 +18,12 @@ import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** How the columns of tables were defined by the statements that were read so far, in the source's own words. */
 final class KnownDefinitions {
+    /** The length up to which PostgreSQL names a key after its table without cutting it. */
+    private static final int UNCUT = 58;
+
     private final Map<String, Map<String, ColumnDefinition>> tables = new HashMap<>();
     private final Map<String, PrimaryKey> primaryKeys = new HashMap<>();
+    private final Map<String, QualifiedName> owners = new HashMap<>();
     private final Function<QualifiedName, String> keys;
 
     /**
@@ -26,7 +32,15 @@ final class KnownDefinitions {
      * @param name empty where it was given none
      * @param table the table's name when it got the key
      */
-    record PrimaryKey(Optional<Name> name, Name table) {}
+    record PrimaryKey(Optional<Name> name, QualifiedName table) {
+        /** Its name, which an engine may make of that of the table. */
+        Optional<Name> name(Language language) {
+            Name of = table.last();
+            boolean made = language.has(SqlFeature.KEYS_ARE_NAMED_AFTER_TABLES)
+                    && of.text().length() <= UNCUT;
+            return name.or(() -> made ? Optional.of(new Name(of.text() + "_pkey", of.exact())) : Optional.empty());
+        }
+    }
 
     /** @param keys by which tables are looked up */
     KnownDefinitions(Function<QualifiedName, String> keys) {
@@ -60,17 +74,40 @@ final class KnownDefinitions {
                 .put(key(column.name()), primary ? column.withNotNull(Optional.of(true)) : column);
     }
 
-    /** Remembers a constraint that is a primary key; false for another. */
+    /** Remembers whose constraint it is, and true for one that is a primary key. */
     boolean isPrimary(QualifiedName table, TableConstraint constraint) {
+        constraint.name().ifPresent(n -> owners.put(key(n), table));
         boolean primary = constraint.kind() == ConstraintKind.PRIMARY_KEY;
         if (primary) {
-            primaryKeys.put(keys.apply(table), new PrimaryKey(constraint.name(), table.last()));
+            primaryKeys.put(keys.apply(table), new PrimaryKey(constraint.name(), table));
         }
         return primary;
     }
 
     Optional<PrimaryKey> primaryKey(QualifiedName table) {
         return Optional.ofNullable(primaryKeys.get(keys.apply(table)));
+    }
+
+    /** Its name, which an engine may make of that of the table. */
+    Optional<Name> nameOfPrimaryKey(QualifiedName table, Language language) {
+        return primaryKey(table).flatMap(k -> k.name(language));
+    }
+
+    /** True for the name of the primary key of this table. */
+    boolean isPrimaryKey(QualifiedName table, Name name, Language language) {
+        return nameOfPrimaryKey(table, language).filter(name::matches).isPresent();
+    }
+
+    void renamePrimaryKey(QualifiedName table, Name to) {
+        primaryKeys.computeIfPresent(keys.apply(table), (k, old) -> new PrimaryKey(Optional.of(to), old.table()));
+    }
+
+    /** The table that has this constraint, or this primary key under a name that the engine made. */
+    Optional<QualifiedName> ownerOf(Name constraint, Language language) {
+        return Optional.ofNullable(owners.get(key(constraint))).or(() -> primaryKeys.values().stream()
+                .filter(k -> k.name(language).filter(constraint::matches).isPresent())
+                .map(PrimaryKey::table)
+                .findFirst());
     }
 
     void removePrimaryKey(QualifiedName table) {

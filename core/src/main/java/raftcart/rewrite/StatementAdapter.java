@@ -99,6 +99,9 @@ final class StatementAdapter {
             adapter.note(FindingCode.SYNTAX_ADAPTED, several.span(), "the tables get their names one after the other");
             return several.renames().stream().flatMap(r -> adapt(r).stream()).toList();
         }
+        if (statement instanceof DdlStatement.RenameObject rename && !adapter.same()) {
+            return new RenamedParts(adapter).change(rename).map(this::adapt).orElse(List.of(rename));
+        }
         return new StructureAdapter(adapter).adapt(statement);
     }
 

@@ -126,6 +126,10 @@ final class TableAdapter {
         column.identity()
                 .ifPresent(i -> adapter.knowledge.addNumbered(
                         table, column.name(), i.start().orElse(BigInteger.ONE)));
+        column.constraints().stream()
+                .filter(c -> c.kind() == ConstraintKind.UNIQUE && c.name().isPresent())
+                .map(c -> new QualifiedName(List.of(c.name().get())))
+                .forEach(n -> adapter.knowledge.addIndex(new Knowledge.KnownIndex(n, table, n, true)));
     }
 
     private void leftOut(List<String> clauses, Statement statement) {

@@ -95,10 +95,14 @@ final class Alteration {
         } else if (action instanceof AlterAction.DropConstraint drop) {
             drop(table, drop);
         } else if (action instanceof AlterAction.RenameColumn rename) {
+            String old = table.columnName(rename.from());
             table.renameColumn(
                     rename.from(),
                     names.stored(rename.to()),
                     text -> definitions.renamed(text, rename.from(), rename.to()));
+            builder.follow(table, old, names.stored(rename.to()));
+        } else if (action instanceof AlterAction.RenamePart rename) {
+            table.renamePart(rename.from().text(), names.stored(rename.to()));
         } else if (action instanceof AlterAction.RenameTable rename) {
             builder.rename(table, rename.to());
         } else if (action instanceof AlterAction.SetComment comment) {

@@ -149,6 +149,9 @@ final class CatalogBuilder {
                     .flatMap(Optional::stream)
                     .findFirst();
         }
+        if (statement instanceof DdlStatement.RenameObject rename) {
+            return rename(rename);
+        }
         if (statement instanceof DdlStatement.CreateIndex index) {
             return new IndexReader(this, definitions, names).create(index);
         }
@@ -324,6 +327,23 @@ final class CatalogBuilder {
         table.name = new ObjectName(schema, names.stored(to.last()));
         tables.put(table.name, table);
         tables.values().forEach(t -> t.foreignKeys.replaceAll(k -> ForeignKeys.leading(k, old, table.name)));
+    }
+
+    /** Another name for a table, an index or a constraint; the reason where there is none of the old name. */
+    private Optional<String> rename(DdlStatement.RenameObject rename) {
+        Optional<TableDraft> table = rename.kind() == DdlStatement.RenameObject.Kind.TABLE_OR_CONSTRAINT
+                ? table(rename.from())
+                : Optional.empty();
+        table.ifPresent(t -> rename(t, new QualifiedName(List.of(rename.to()))));
+        String part = rename.from().last().text();
+        boolean found = table.isPresent()
+                || tables.values().stream().anyMatch(t -> t.renamePart(part, names.stored(rename.to())));
+        return found ? Optional.empty() : Optional.of("there is nothing called " + rename.from());
+    }
+
+    /** Foreign keys follow a column that got another name. */
+    void follow(TableDraft table, String old, String now) {
+        tables.values().forEach(t -> t.foreignKeys.replaceAll(k -> ForeignKeys.leading(k, table.name, old, now)));
     }
 
     private void sequence(DdlStatement.CreateSequence given) {

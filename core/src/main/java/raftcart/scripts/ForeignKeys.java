@@ -16,8 +16,32 @@ final class ForeignKeys {
 
     /** The key with the new name of the table to which it leads. */
     static ForeignKey leading(ForeignKey key, ObjectName old, ObjectName now) {
-        boolean meant = key.target().toString().equalsIgnoreCase(old.toString());
-        return meant ? to(key, now, key.targetColumns()) : key;
+        return leadsTo(key, old) ? to(key, now, key.targetColumns()) : key;
+    }
+
+    /** The key with the new name of a column of the table to which it leads. */
+    static ForeignKey leading(ForeignKey key, ObjectName table, String old, String now) {
+        List<String> columns = key.targetColumns().stream()
+                .map(c -> c.equalsIgnoreCase(old) ? now : c)
+                .toList();
+        return leadsTo(key, table) ? to(key, key.target(), columns) : key;
+    }
+
+    private static boolean leadsTo(ForeignKey key, ObjectName table) {
+        return key.target().toString().equalsIgnoreCase(table.toString());
+    }
+
+    /** The key by another name. */
+    static ForeignKey named(ForeignKey key, String name) {
+        return new ForeignKey(
+                name,
+                key.columns(),
+                key.target(),
+                key.targetColumns(),
+                key.onDelete(),
+                key.onUpdate(),
+                key.deferrable(),
+                key.initiallyDeferred());
     }
 
     private static ForeignKey to(ForeignKey key, ObjectName target, List<String> columns) {

@@ -158,6 +158,22 @@ final class TableDraft {
         checks.removeIf(k -> k.name().equalsIgnoreCase(constraint));
     }
 
+    /** Gives a constraint or an index another name; false where there is none of the old one. */
+    boolean renamePart(String old, String to) {
+        if (!isTaken(old)
+                && primaryKey.filter(k -> k.name().equalsIgnoreCase(old)).isEmpty()) {
+            return false;
+        }
+        UnaryOperator<String> named = n -> n.equalsIgnoreCase(old) ? to : n;
+        primaryKey = primaryKey.map(k -> new Key(named.apply(k.name()), k.parts()));
+        uniqueKeys.replaceAll(k -> new Key(named.apply(k.name()), k.parts()));
+        checks.replaceAll(c -> new CheckConstraint(named.apply(c.name()), c.expression()));
+        indexes.replaceAll(
+                i -> new Index(named.apply(i.name()), i.unique(), i.parts(), i.method(), i.predicate(), i.included()));
+        foreignKeys.replaceAll(k -> ForeignKeys.named(k, named.apply(k.name())));
+        return true;
+    }
+
     /** Takes a column away with all that stands on it. */
     void removeColumn(Name column) {
         String gone = columnName(column);

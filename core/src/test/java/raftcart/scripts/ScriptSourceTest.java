@@ -115,6 +115,29 @@ class ScriptSourceTest {
     }
 
     @Test
+    void partsHaveTheNamesThatTheyGotLast() {
+        Catalog catalog = read(
+                "sqlserver",
+                "CREATE TABLE dbo.star (id int NOT NULL CONSTRAINT pk_star PRIMARY KEY);\n"
+                        + "CREATE TABLE dbo.frame (id int NOT NULL CONSTRAINT pk_frame PRIMARY KEY, star int,"
+                        + " CONSTRAINT fk_star FOREIGN KEY (star) REFERENCES dbo.star (id));\n"
+                        + "CREATE INDEX ix_star ON dbo.frame (star);\nGO\n",
+                "EXEC sp_rename 'dbo.pk_frame', 'pk_frames'\nGO\nEXEC sp_rename 'fk_star', 'fk_sun', 'OBJECT'\nGO\n"
+                        + "EXEC sp_rename 'dbo.frame.ix_star', 'ix_sun', 'INDEX'\nGO\n"
+                        + "EXEC sp_rename 'dbo.star.id', 'number', 'COLUMN'\nGO\nEXEC sp_rename 'dbo.frame', 'frames'\nGO\n"
+                        + "EXEC sp_rename 'nothing', 'something'\nGO\n");
+        Table frames = table(catalog, "frames");
+        assertThat(frames.primaryKey().map(Key::name)).contains("pk_frames");
+        assertThat(frames.indexes()).extracting(Index::name).containsExactly("ix_sun");
+        assertThat(frames.foreignKeys()).singleElement().satisfies(k -> {
+            assertThat(k.name()).isEqualTo("fk_sun");
+            assertThat(k.targetColumns()).containsExactly("number");
+        });
+        assertThat(code(catalog, ObjectKind.STATEMENT)).singleElement().satisfies(o -> assertThat(o.source())
+                .contains("'nothing'"));
+    }
+
+    @Test
     void aColumnThatIsModifiedKeepsWhatIsNotSaid() {
         Table frame = table(
                 read(

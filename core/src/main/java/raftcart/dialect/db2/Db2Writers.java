@@ -1,5 +1,6 @@
 package raftcart.dialect.db2;
 
+import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -11,6 +12,8 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -176,8 +179,18 @@ public final class Db2Writers {
         }
 
         @Override
-        protected String renameTable(String table, String to) {
-            return "RENAME TABLE " + table + " TO " + to;
+        protected String renameTable(String table, Name to) {
+            return "RENAME TABLE " + table + " TO " + language().write(to);
+        }
+
+        @Override
+        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+            return "RENAME INDEX " + name(index) + " TO " + language().write(to);
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            throw cannot("another name for a constraint");
         }
 
         @Override

@@ -14,6 +14,8 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -184,13 +186,23 @@ public final class DerbyWriters {
         }
 
         @Override
-        protected String renameColumn(String table, String from, String to) {
-            return "RENAME COLUMN " + table + "." + from + " TO " + to;
+        protected String renameColumn(String table, String from, Name to) {
+            return "RENAME COLUMN " + table + "." + from + " TO " + language().write(to);
         }
 
         @Override
-        protected String renameTable(String table, String to) {
-            return "RENAME TABLE " + table + " TO " + to;
+        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+            return "RENAME INDEX " + name(index) + " TO " + language().write(to);
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            throw cannot("another name for a constraint");
+        }
+
+        @Override
+        protected String renameTable(String table, Name to) {
+            return "RENAME TABLE " + table + " TO " + language().write(to);
         }
 
         @Override

@@ -12,6 +12,8 @@ import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -114,12 +116,23 @@ public final class FirebirdWriters {
         }
 
         @Override
-        protected String renameColumn(String table, String from, String to) {
-            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " TO " + to;
+        protected String renameColumn(String table, String from, Name to) {
+            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " TO "
+                    + language().write(to);
         }
 
         @Override
-        protected String renameTable(String table, String to) {
+        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+            throw cannot("another name for an index");
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            throw cannot("another name for a constraint");
+        }
+
+        @Override
+        protected String renameTable(String table, Name to) {
             throw cannot("another name for a table");
         }
 

@@ -12,6 +12,8 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableRef;
@@ -103,8 +105,23 @@ public final class HsqldbWriters {
         }
 
         @Override
-        protected String renameColumn(String table, String from, String to) {
-            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " RENAME TO " + to;
+        protected String renameColumn(String table, String from, Name to) {
+            return "ALTER TABLE " + table + " ALTER COLUMN " + from + " RENAME TO "
+                    + language().write(to);
+        }
+
+        @Override
+        protected String renameObject(DdlStatement.RenameObject rename) {
+            return rename.kind() == DdlStatement.RenameObject.Kind.CONSTRAINT
+                    ? "ALTER CONSTRAINT " + name(rename.from()) + " RENAME TO "
+                            + language().write(rename.to())
+                    : super.renameObject(rename);
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            return "ALTER CONSTRAINT " + name(table.withLast(from)) + " RENAME TO "
+                    + language().write(to);
         }
 
         /** "CREATE SEQUENCE": the type is INTEGER unless it is said. */

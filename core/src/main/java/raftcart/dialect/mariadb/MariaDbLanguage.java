@@ -62,6 +62,7 @@ public final class MariaDbLanguage {
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.DEFAULTS_READ_COLUMNS,
                     SqlFeature.ALTER_DROPS_INDEXES,
+                    SqlFeature.PRIMARY_KEYS_HAVE_NO_NAMES,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.ADDED_COLUMNS_ARE_FILLED,
                     SqlFeature.CASTS_DECODE_BYTES,

@@ -17,6 +17,8 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
@@ -255,6 +257,18 @@ public final class MariaDbWriters {
             }
             return "DROP INDEX " + ifExists(drop.ifExists()) + name(drop.names().get(0)) + " ON "
                     + name(drop.table().get());
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            throw cannot("another name for a constraint");
+        }
+
+        @Override
+        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+            QualifiedName of = table.orElseThrow(() -> cannot("another name for an index without its table"));
+            return "ALTER TABLE " + name(of) + " RENAME INDEX " + language().write(index.last()) + " TO "
+                    + language().write(to);
         }
 
         @Override

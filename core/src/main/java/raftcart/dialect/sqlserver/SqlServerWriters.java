@@ -13,6 +13,7 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -216,13 +217,25 @@ public final class SqlServerWriters {
         }
 
         @Override
-        protected String renameColumn(String table, String from, String to) {
-            return "EXEC sp_rename " + string(table + "." + from) + ", " + string(to) + ", 'COLUMN'";
+        protected String renameColumn(String table, String from, Name to) {
+            return "EXEC sp_rename " + string(table + "." + from) + ", " + string(to.text()) + ", 'COLUMN'";
         }
 
         @Override
-        protected String renameTable(String table, String to) {
-            return "EXEC sp_rename " + string(table) + ", " + string(to);
+        protected String renameTable(String table, Name to) {
+            return "EXEC sp_rename " + string(table) + ", " + string(to.text());
+        }
+
+        @Override
+        protected String renameConstraint(QualifiedName table, Name from, Name to) {
+            return "EXEC sp_rename " + string(name(table.withLast(from))) + ", " + string(to.text()) + ", 'OBJECT'";
+        }
+
+        @Override
+        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+            QualifiedName of = table.orElseThrow(() -> cannot("another name for an index without its table"));
+            return "EXEC sp_rename " + string(name(of) + "." + language().write(index.last())) + ", "
+                    + string(to.text()) + ", 'INDEX'";
         }
 
         /** "sp_addextendedproperty": descriptions are properties of this name by the custom of the engine's own tools. */

@@ -12,8 +12,9 @@ import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
-import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.IdentityOptions;
@@ -62,7 +63,7 @@ public class DdlWriter {
         return writer.expression(expression);
     }
 
-    protected final String name(raftcart.sql.tree.QualifiedName name) {
+    protected final String name(QualifiedName name) {
         return writer.expressions().name(name);
     }
 
@@ -83,10 +84,10 @@ public class DdlWriter {
             return tables.alter(alter);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
-            return index(index);
+            return new IndexWriter(this).index(index);
         }
         if (statement instanceof DdlStatement.CreateView view) {
-            return view(view);
+            return new ViewWriter(this).view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
             if (sequence.alter()) {
@@ -116,6 +117,9 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.Drop drop) {
             return drop(drop);
         }
+        if (statement instanceof DdlStatement.RenameObject rename) {
+            return renameObject(rename);
+        }
         if (statement instanceof DdlStatement.Comment comment) {
             return comment(comment);
         }
@@ -134,7 +138,7 @@ public class DdlWriter {
     }
 
     /** What follows the name of a table that is made like another one. */
-    protected String like(raftcart.sql.tree.QualifiedName table) {
+    protected String like(QualifiedName table) {
         return " LIKE " + name(table);
     }
 
@@ -230,36 +234,6 @@ public class DdlWriter {
         return "CREATE SCHEMA " + ifNotExists(schema.ifNotExists()) + language.write(schema.name());
     }
 
-    private String index(DdlStatement.CreateIndex index) {
-        if (!index.kind().isEmpty()) {
-            return specialIndex(index);
-        }
-        if (index.where().isPresent()) {
-            require(SqlFeature.PARTIAL_INDEXES, "an index with a condition");
-        }
-        if (!index.include().isEmpty()) {
-            require(SqlFeature.INCLUDED_COLUMNS, "an index with included columns");
-        }
-        String name = indexName(index);
-        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + ifNotExists(index.ifNotExists()) + name
-                + "ON "
-                + indexed(index) + method(index) + " ("
-                + index.parts().stream().map(this::indexPart).collect(Collectors.joining(", ")) + ")"
-                + (index.include().isEmpty()
-                        ? ""
-                        : " INCLUDE" + writer.queries().columns(index.include()))
-                + index.where().map(w -> " WHERE " + text(w)).orElse("");
-    }
-
-    private String indexName(DdlStatement.CreateIndex index) {
-        if (index.name().isEmpty()) {
-            require(SqlFeature.UNNAMED_INDEXES, "an index without a name");
-            return "";
-        }
-        raftcart.sql.tree.QualifiedName own = index.name().get();
-        return (has(SqlFeature.QUALIFIED_INDEX_NAMES) ? name(own) : language.write(own.last())) + " ";
-    }
-
     /** The table of an index. */
     protected String indexed(DdlStatement.CreateIndex index) {
         return name(index.table());
@@ -299,27 +273,6 @@ public class DdlWriter {
             case FIRST -> " NULLS FIRST";
             case LAST -> " NULLS LAST";
         };
-    }
-
-    private String view(DdlStatement.CreateView view) {
-        if (view.materialized()) {
-            require(SqlFeature.MATERIALIZED_VIEWS, "a materialized view");
-        }
-        if (view.temporary()) {
-            require(SqlFeature.TEMPORARY_VIEWS, "a temporary view");
-        }
-        String check =
-                switch (view.check()) {
-                    case NONE -> "";
-                    case READ_ONLY -> "\nWITH READ ONLY";
-                    case LOCAL -> "\nWITH LOCAL CHECK OPTION";
-                    case CASCADED -> "\nWITH CHECK OPTION";
-                };
-        if (view.check() == CheckOption.LOCAL || view.check() == CheckOption.CASCADED) {
-            require(SqlFeature.VIEW_CHECK_OPTION, "WITH CHECK OPTION");
-        }
-        return viewHead(view) + name(view.name()) + writer.queries().columns(view.columns()) + " AS\n"
-                + writer.query(view.query()) + check;
     }
 
     /** CREATE VIEW with everything before the name. */
@@ -444,13 +397,33 @@ public class DdlWriter {
     }
 
     /** Another name for a column; the whole statement. */
-    protected String renameColumn(String table, String from, String to) {
-        return "ALTER TABLE " + table + " RENAME COLUMN " + from + " TO " + to;
+    protected String renameColumn(String table, String from, Name to) {
+        return "ALTER TABLE " + table + " RENAME COLUMN " + from + " TO " + language.write(to);
     }
 
     /** Another name for a table; the whole statement. */
-    protected String renameTable(String table, String to) {
-        return "ALTER TABLE " + table + " RENAME TO " + to;
+    protected String renameTable(String table, Name to) {
+        return "ALTER TABLE " + table + " RENAME TO " + language.write(to);
+    }
+
+    /** Another name for a constraint; the whole statement. */
+    protected String renameConstraint(QualifiedName table, Name from, Name to) {
+        return "ALTER TABLE " + name(table) + " RENAME CONSTRAINT " + language.write(from) + " TO "
+                + language.write(to);
+    }
+
+    /** Another name for something of which the table is not known. */
+    protected String renameObject(DdlStatement.RenameObject rename) {
+        return switch (rename.kind()) {
+            case INDEX -> renameIndex(Optional.empty(), rename.from(), rename.to());
+            case CONSTRAINT -> throw cannot("another name for a constraint without its table");
+            case TABLE_OR_CONSTRAINT -> renameTable(name(rename.from()), rename.to());
+        };
+    }
+
+    /** Another name for an index; the whole statement. */
+    protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
+        return "ALTER INDEX " + name(index) + " RENAME TO " + language.write(to);
     }
 
     /** A constraint removed. */

@@ -207,10 +207,15 @@ final class TableWriter {
                     + (cascade ? ddl.cascade() : "");
         }
         if (action instanceof AlterAction.RenameColumn rename) {
-            return ddl.renameColumn(ddl.name(table), name(rename.from()), name(rename.to()));
+            return ddl.renameColumn(ddl.name(table), name(rename.from()), rename.to());
+        }
+        if (action instanceof AlterAction.RenamePart rename) {
+            return rename.index()
+                    ? ddl.renameIndex(Optional.of(table), table.withLast(rename.from()), rename.to())
+                    : ddl.renameConstraint(table, rename.from(), rename.to());
         }
         if (action instanceof AlterAction.RenameTable rename) {
-            return ddl.renameTable(ddl.name(table), name(rename.to().last()));
+            return ddl.renameTable(ddl.name(table), rename.to().last());
         }
         if (action instanceof AlterAction.AddConstraint add) {
             ddl.require(SqlFeature.ADD_CONSTRAINT, "a constraint added to a table");

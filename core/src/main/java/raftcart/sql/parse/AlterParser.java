@@ -366,8 +366,13 @@ final class AlterParser {
     }
 
     private void rename(List<AlterAction> actions) {
-        if (cursor.peek().isAnyWord("CONSTRAINT", "INDEX", "KEY")) {
-            throw cursor.byHand("renaming a constraint or index");
+        if (cursor.peek().isAnyWord("CONSTRAINT", "INDEX", "KEY")
+                && !cursor.peek(1).isAnyWord("TO", "AS")) {
+            boolean index = !cursor.take().isWord("CONSTRAINT");
+            Name part = parsing.name();
+            cursor.expectWords("TO");
+            actions.add(new AlterAction.RenamePart(index, part, parsing.name()));
+            return;
         }
         if (cursor.takeWords("TO") || cursor.takeWords("AS")) {
             actions.add(new AlterAction.RenameTable(parsing.qualifiedName()));

@@ -244,6 +244,9 @@ final class DdlParser {
         QualifiedName name = parsing.qualifiedName();
         Optional<TypeName> type = cursor.takeWords("AS") ? Optional.of(TypeNameParser.parse(cursor)) : Optional.empty();
         List<String> leftOut = new ArrayList<>();
+        if (alter && cursor.atWords("RENAME")) {
+            throw cursor.byHand("another name for a sequence");
+        }
         if (alter && cursor.takeWords("OWNER", "TO")) {
             cursor.take();
             return new Statement.ClientCommand("ALTER SEQUENCE ... OWNER TO", span);

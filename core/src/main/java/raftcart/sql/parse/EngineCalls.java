@@ -13,6 +13,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.RenameObject;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
@@ -154,7 +155,7 @@ final class EngineCalls {
         return Optional.empty();
     }
 
-    /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'} and {@code EXEC sp_rename 's.t', 'new'}. */
+    /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'}, {@code 'INDEX'}, {@code 'OBJECT'} or without a kind. */
     private Statement rename(String path, Span span) {
         List<Name> parts = new ArrayList<>();
         for (String part : path.split("\\.")) {
@@ -162,21 +163,19 @@ final class EngineCalls {
         }
         cursor.expectSymbol(",");
         Name to = Name.of(cursor.take().value());
-        boolean kind = cursor.takeSymbol(",");
-        boolean column = kind && cursor.take().value().equalsIgnoreCase("COLUMN");
-        boolean other = kind != column || !kind && parts.size() > 2;
-        if (other || column && parts.size() < 2) {
+        String kind = cursor.takeSymbol(",") ? cursor.take().value().toUpperCase(Locale.ROOT) : "OBJECT";
+        boolean part = kind.matches("COLUMN|INDEX") && parts.size() > 1;
+        if (!part && !kind.equals("OBJECT")) {
             return new Statement.NotTranslated("sp_rename of this kind", false, span);
         }
         QualifiedName whole = new QualifiedName(parts);
-        return column
-                ? new DdlStatement.AlterTable(
-                        new QualifiedName(whole.qualifier()),
-                        false,
-                        List.of(new AlterAction.RenameColumn(whole.last(), to)),
-                        span)
-                : new DdlStatement.AlterTable(
-                        whole, false, List.of(new AlterAction.RenameTable(new QualifiedName(List.of(to)))), span);
+        if (!part) {
+            return new DdlStatement.RenameObject(RenameObject.Kind.TABLE_OR_CONSTRAINT, whole, to, span);
+        }
+        AlterAction action = kind.equals("COLUMN")
+                ? new AlterAction.RenameColumn(whole.last(), to)
+                : new AlterAction.RenamePart(true, whole.last(), to);
+        return new DdlStatement.AlterTable(new QualifiedName(whole.qualifier()), false, List.of(action), span);
     }
 
     private void skipToNext() {

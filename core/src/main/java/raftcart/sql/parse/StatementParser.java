@@ -12,6 +12,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.RenameObject;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -319,6 +320,11 @@ public final class StatementParser {
         if (members.isPresent()) {
             return members.get();
         }
+        Optional<Statement> renamed =
+                cursor.peek().isAnyWord("INDEX", "CONSTRAINT") ? renamedPart(span, "RENAME", "TO") : Optional.empty();
+        if (renamed.isPresent()) {
+            return renamed.get();
+        }
         String kind = parsing.word();
         skipStatement(cursor);
         boolean furniture =
@@ -367,6 +373,21 @@ public final class StatementParser {
         return owner;
     }
 
+    /** Another name for an index or a constraint, if these words stand between the two names; nothing is read otherwise. */
+    private Optional<Statement> renamedPart(Span span, String... words) {
+        int mark = cursor.mark();
+        RenameObject.Kind kind = cursor.take().isWord("INDEX") ? RenameObject.Kind.INDEX : RenameObject.Kind.CONSTRAINT;
+        cursor.takeWords("IF", "EXISTS");
+        if (cursor.peek().isName()) {
+            QualifiedName index = parsing.qualifiedName();
+            if (cursor.takeWords(words)) {
+                return Optional.of(new RenameObject(kind, index, parsing.name(), span));
+            }
+        }
+        cursor.reset(mark);
+        return Optional.empty();
+    }
+
     private Statement rename(Span span) {
         cursor.take();
         if (cursor.takeWords("COLUMN")) {
@@ -378,8 +399,10 @@ public final class StatementParser {
             AlterAction renamed = new AlterAction.RenameColumn(column.last(), parsing.name());
             return new DdlStatement.AlterTable(new QualifiedName(column.qualifier()), false, List.of(renamed), span);
         }
-        if (cursor.peek().isAnyWord("INDEX", "USER", "TABLESPACE")
-                && !cursor.peek(1).isWord("TO")) {
+        if (cursor.peek().isWord("INDEX") && !cursor.peek(1).isWord("TO")) {
+            return renamedPart(span, "TO").orElseThrow(() -> cursor.unexpected("TO and the new name"));
+        }
+        if (cursor.peek().isAnyWord("USER", "TABLESPACE") && !cursor.peek(1).isWord("TO")) {
             String kind = parsing.word();
             skipStatement(cursor);
             return new Statement.NotTranslated("RENAME " + kind, false, span);

@@ -65,6 +65,9 @@ public sealed interface AlterAction {
     /** Another name for a column. */
     record RenameColumn(Name from, Name to) implements AlterAction {}
 
+    /** Another name for a constraint or an index of the table. */
+    record RenamePart(boolean index, Name from, Name to) implements AlterAction {}
+
     /** Another name for the table. */
     record RenameTable(QualifiedName to) implements AlterAction {}
 

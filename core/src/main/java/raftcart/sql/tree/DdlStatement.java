@@ -153,6 +153,16 @@ public sealed interface DdlStatement extends Statement {
         }
     }
 
+    /** Another name for something of which no table is said. */
+    record RenameObject(Kind kind, QualifiedName from, Name to, Span span) implements DdlStatement {
+        /** What it is; a table or a constraint of one where that is not said. */
+        public enum Kind {
+            INDEX,
+            CONSTRAINT,
+            TABLE_OR_CONSTRAINT
+        }
+    }
+
     /** A new index. The kind is empty or such as FULLTEXT or BITMAP. */
     record CreateIndex(
             Optional<QualifiedName> name,

@@ -161,8 +161,7 @@ EXCEPT ALL
 -- RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
 -- CALL SYSPROC.ADMIN_CMD('REORG TABLE EV')
 ALTER TABLE EV RENAME TO EVENTS;
--- RC0602 by hand: No counterpart on the target: RENAME INDEX
--- RENAME INDEX IX1 TO IX9
+ALTER INDEX IX1 RENAME TO IX9;
 DROP TABLE EV;
 DROP VIEW AL;
 TRUNCATE TABLE EV;
@@ -234,7 +233,6 @@ SELECT * FROM SYSCAT.TABLES;
 -- 71:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KRO . EV WITH DISTRIBUTION
 -- 72:1: RC0604 adapted: Client command left out: REORG TABLE EV
 -- 73:1: RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
--- 75:1: RC0602 by hand: No counterpart on the target: RENAME INDEX
 -- 77:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
 -- 79:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR EV IMMEDIATE CHECKED
 -- 80:1: RC0602 by hand: No counterpart on the target: tablespace

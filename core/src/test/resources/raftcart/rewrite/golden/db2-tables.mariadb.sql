@@ -37,8 +37,7 @@ ALTER TABLE lamp DROP PRIMARY KEY;
 ALTER TABLE lamp ADD PRIMARY KEY (lamp_no, dome_id);
 ALTER TABLE dome AUTO_INCREMENT = 100;
 ALTER TABLE lamp RENAME TO lamps;
--- RC0602 by hand: No counterpart on the target: RENAME INDEX
--- RENAME INDEX lamp_bought_ux TO lamps_bought_ux
+ALTER TABLE lamps RENAME INDEX lamp_bought_ux TO lamps_bought_ux;
 CREATE TABLE dome_copy AS
 SELECT * FROM (SELECT dome_id, name FROM dome) source_rows_ WHERE 1 = 0;
 CREATE TABLE dome_like LIKE dome;
@@ -62,7 +61,6 @@ DROP TABLE dome_copy;
 -- 21:1: RC0502 adapted: Storage clauses left out: INCLUDE
 -- 23:1: RC0609 adapted: Said in other words: the whole definition of note
 -- 24:1: RC0609 adapted: Said in other words: the whole definition of note
--- 35:1: RC0602 by hand: No counterpart on the target: RENAME INDEX
 -- 40:1: RC0609 adapted: Said in other words: the whole definition of watts
 -- 15:3: RC0116 check: NaN and infinity are refused: watts: double
 -- 40:1: RC0609 adapted: Said in other words: the whole definition of dome_id

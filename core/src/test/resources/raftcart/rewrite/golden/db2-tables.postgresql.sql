@@ -42,8 +42,7 @@ ALTER TABLE lamp DROP CONSTRAINT lamp_pk;
 ALTER TABLE lamp ADD PRIMARY KEY (lamp_no, dome_id);
 ALTER TABLE dome ALTER COLUMN dome_id RESTART WITH 100;
 ALTER TABLE lamp RENAME TO lamps;
--- RC0602 by hand: No counterpart on the target: RENAME INDEX
--- RENAME INDEX lamp_bought_ux TO lamps_bought_ux
+ALTER INDEX lamp_bought_ux RENAME TO lamps_bought_ux;
 CREATE TABLE dome_copy AS
 SELECT dome_id, name FROM dome
 WITH NO DATA;
@@ -64,6 +63,5 @@ DROP TABLE dome_copy;
 -- 10:3: RC0609 adapted: Said in other words: ON UPDATE of changed as a trigger
 -- 21:1: RC0502 adapted: Storage clauses left out: ALLOW REVERSE SCANS
 -- 21:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
--- 35:1: RC0602 by hand: No counterpart on the target: RENAME INDEX
 -- 41:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 42:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it

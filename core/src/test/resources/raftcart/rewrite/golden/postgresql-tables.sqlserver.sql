@@ -34,11 +34,9 @@ EXEC sp_rename 'shift.note', 'notes', 'COLUMN';
 ALTER TABLE shift DROP COLUMN IF EXISTS notes;
 ALTER TABLE lamp DROP CONSTRAINT lamp_lamp_no_check;
 ALTER TABLE lamp ADD CONSTRAINT lamp_watts_ck CHECK (watts > 0);
--- RC0602 by hand: No counterpart on the target: renaming a constraint or index
--- ALTER TABLE lamp RENAME CONSTRAINT lamp_watts_ck TO lamp_power_ck
+EXEC sp_rename 'lamp_watts_ck', 'lamp_power_ck', 'OBJECT';
 ALTER TABLE lamp DROP CONSTRAINT lamp_power_ck;
--- RC0602 by hand: No counterpart on the target: ALTER INDEX
--- ALTER INDEX lamp_bought_ux RENAME TO lamp_when_ux
+EXEC sp_rename 'lamp.lamp_bought_ux', 'lamp_when_ux', 'INDEX';
 -- RC0602 by hand: No counterpart on the target: the next number of a column cannot be said in sqlserver
 -- ALTER TABLE dome ALTER COLUMN dome_id RESTART WITH 100
 ALTER SEQUENCE shift_shift_id_seq RESTART WITH 50;
@@ -94,8 +92,6 @@ CREATE TABLE visit (
 -- 28:1: RC0602 by hand: No counterpart on the target: a default removed without the name of its constraint cannot be said in sqlserver
 -- 32:22: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 33:1: RC0502 adapted: Storage clauses left out: VALIDATE CONSTRAINT lamp_watts_ck
--- 34:25: RC0602 by hand: No counterpart on the target: renaming a constraint or index
--- 36:1: RC0602 by hand: No counterpart on the target: ALTER INDEX
 -- 37:1: RC0602 by hand: No counterpart on the target: the next number of a column cannot be said in sqlserver
 -- 40:1: RC0602 by hand: No counterpart on the target: CREATE TABLE ... LIKE cannot be said in sqlserver
 -- 41:1: RC0609 adapted: Said in other words: CREATE TABLE AS as SELECT INTO

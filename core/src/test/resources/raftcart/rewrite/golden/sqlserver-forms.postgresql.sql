@@ -189,7 +189,7 @@ GRANT SELECT ON public.Telescope TO reader;
 CALL public.p(a => 5);
 SELECT 1;
 TRUNCATE TABLE public.Obs RESTART IDENTITY;
-DROP INDEX IX_T;
+DROP INDEX public.IX_T;
 DROP TABLE IF EXISTS public.Obs;
 DROP TABLE IF EXISTS public.Telescope;
 DROP VIEW public.vT;
@@ -327,6 +327,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 105:1: RC0602 by hand: No counterpart on the target: DENY
 -- 106:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 108:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 109:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 110:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 111:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 112:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE

@@ -36,7 +36,7 @@ ALTER TABLE public.Lamp ALTER COLUMN Remark DROP DEFAULT;
 ALTER TABLE public.Lamp DROP COLUMN Extra;
 ALTER TABLE public.Lamp RENAME COLUMN Remark TO Note;
 ALTER TABLE public.Lamp RENAME TO Lamps;
-DROP INDEX IX_Lamp_Price;
+DROP INDEX public.IX_Lamp_Price;
 CREATE TEMPORARY TABLE "#tally" (
     n integer,
     label character varying(10)
@@ -88,6 +88,7 @@ DROP TABLE IF EXISTS public.DomeCopy;
 -- 43:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 45:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 47:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 49:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 53:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 53:1: RC0627 check: Said in other words, with a difference: the columns of the new table take NULL, and none is numbered; on the source they are as in the old one
 -- 53:1: RC0609 adapted: Said in other words: the schema dbo as public

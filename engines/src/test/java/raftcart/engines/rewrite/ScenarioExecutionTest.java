@@ -101,7 +101,9 @@ class ScenarioExecutionTest {
                         return;
                     }
                 } else {
-                    for (String statement : ScriptText.statements(result.text())) {
+                    List<String> statements =
+                            result.text().isBlank() ? List.of() : ScriptText.statements(result.text());
+                    for (String statement : statements) {
                         engines.execute(target, statement);
                     }
                 }
