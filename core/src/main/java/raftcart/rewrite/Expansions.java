@@ -56,6 +56,7 @@ final class Expansions {
     private Expr further(Expr.Call call, List<Expr> a) {
         return switch (call.function()) {
             case "choose_text" -> chosen(a, call);
+            case "text_of_code_units" -> CodeUnits.plain(a);
             case "translate" -> Translations.nested(a).orElse(null);
             case "locate_nth" -> second(a);
             case "index_of_text" -> index(a, call);

@@ -5,7 +5,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -30,8 +29,8 @@ import raftcart.type.LogicalType;
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
     /** Functions that are written as comparisons, which some engines do not take for values. */
-    private static final Set<String> PREDICATES =
-            Set.of("starts_with", "ends_with", "contains", "contains_ignoring_case", "json_exists", "regexp_like");
+    private static final Pattern PREDICATES =
+            Pattern.compile("starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_valid|regexp_like");
 
     private static final Pattern ISO_DATE = Pattern.compile("\\d{4}-\\d{1,2}-\\d{1,2}");
 
@@ -110,7 +109,7 @@ class ExprAdapter extends QueryMapper {
         askedForTrue = before;
         boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
         boolean asks = adapted instanceof Expr.Call call
-                && PREDICATES.contains(call.function())
+                && PREDICATES.matcher(call.function()).matches()
                 && !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
         if (KindFinder.isCondition(e) && number || asks) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");

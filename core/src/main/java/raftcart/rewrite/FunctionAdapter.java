@@ -276,7 +276,7 @@ final class FunctionAdapter {
                 break;
             case "new_value":
                 return call;
-            case "format_date", "parse_date", "parse_timestamp":
+            case "format_date", "parse_date", "parse_timestamp", "parse_instant":
                 return new MaskTranslator(adapter).call(call);
             case "format_number":
                 return new NumberMasks(adapter).call(call);

@@ -33,6 +33,7 @@ final class Instants {
     private static final Pattern ZONED =
             Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)[ T](\\d\\d:\\d\\d)(:\\d\\d)?(\\.\\d{1,9})?"
                     + " ?(?:([+-])(\\d\\d?)(?::?(\\d\\d))?|Z|UTC|GMT)");
+    private static final Pattern NAMED_ZONE = Pattern.compile("\\d\\s*[A-Za-z]{3}");
     private static final DateTimeFormatter SECONDS =
             DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss").withResolverStyle(ResolverStyle.STRICT);
 
@@ -375,7 +376,13 @@ final class Instants {
     /** A moment with its distance from UTC in the spelling that all engines with such constants read, or in UTC. */
     Expr.Literal constant(Expr.Literal literal) {
         Matcher m = ZONED.matcher(literal.text().strip());
-        if (same() || !m.matches()) {
+        if (same()) {
+            return literal;
+        }
+        if (!m.matches()) {
+            if (inUtc() && NAMED_ZONE.matcher(literal.text()).find()) {
+                throw new Untranslatable("the time zone of '" + literal.text() + "'");
+            }
             return literal;
         }
         String seconds = m.group(3) == null ? ":00" : m.group(3);

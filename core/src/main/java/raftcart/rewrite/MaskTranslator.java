@@ -112,6 +112,9 @@ final class MaskTranslator {
         if (number.isPresent()) {
             return number.get();
         }
+        if (given.is("parse_instant")) {
+            return new MaskedInstants(adapter).read(given);
+        }
         boolean parses = given.is("parse_date") || given.is("parse_timestamp");
         return parses ? parsed(given) : formatted(given);
     }

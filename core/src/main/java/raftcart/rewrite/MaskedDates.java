@@ -44,7 +44,8 @@ final class MaskedDates {
     /** The moment; empty where the text does not fit or the mask has other parts. */
     static Optional<LocalDateTime> read(String text, String mask) {
         MaskedDates reader = new MaskedDates(text.strip());
-        Matcher elements = ELEMENT.matcher(mask.strip());
+        String plain = mask.strip().replaceAll("(?i)SSXFF", "SS.FF"); // the character before fractions
+        Matcher elements = ELEMENT.matcher(plain);
         int end = 0;
         try {
             while (elements.find() && elements.start() == end) {
@@ -53,7 +54,7 @@ final class MaskedDates {
                     return Optional.empty();
                 }
             }
-            boolean whole = end == mask.strip().length() && reader.at == reader.text.length() && reader.year >= 0;
+            boolean whole = end == plain.length() && reader.at == reader.text.length() && reader.year >= 0;
             return whole ? Optional.of(reader.moment()) : Optional.empty();
         } catch (DateTimeException | NumberFormatException e) {
             return Optional.empty(); // no such day, or no number: the engine will say so

@@ -18,6 +18,7 @@ import raftcart.catalog.Schema;
 import raftcart.catalog.Sequence;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.rewrite.CopyRows;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.ClientLines;
@@ -98,9 +99,7 @@ final class CatalogBuilder {
                             .filter(c -> c == '\n')
                             .count();
             Optional<String> reason = one.statement().isPresent()
-                    ? RowChanges.single(one.statement().get(), language).stream()
-                            .flatMap(s -> apply(s, text).stream())
-                            .findFirst()
+                    ? applied(one.statement().get(), text)
                     : Optional.of(one.failure().orElseThrow().reason());
             if (reason.isPresent() && STRUCTURAL.matcher(text).matches()) {
                 leave(reason.get(), text, file, line);
@@ -127,6 +126,17 @@ final class CatalogBuilder {
                 ObjectKind.STATEMENT,
                 new ObjectName(names.defaultSchema(), file + ":" + line),
                 "-- " + reason.replaceAll("\\s+", " ") + "\n" + text));
+    }
+
+    /** Applies what a statement consists of; the reason where it could not be. */
+    private Optional<String> applied(Statement statement, String text) {
+        try {
+            return RowChanges.single(statement, language).stream()
+                    .flatMap(s -> apply(s, text).stream())
+                    .findFirst();
+        } catch (Untranslatable e) {
+            return Optional.of(e.getMessage());
+        }
     }
 
     /** Applies a statement; the reason where it could not be. */
@@ -223,6 +233,9 @@ final class CatalogBuilder {
     }
 
     private Optional<String> routine(Statement.NotTranslated not, String text) {
+        if (Routines.isSetting(text)) {
+            return Routines.isAsMade(text) ? Optional.empty() : Optional.of(not.what());
+        }
         Optional<Routines.Head> head = Routines.head(text, language);
         head.ifPresent(h -> put(h.kind(), names.object(h.name()), text));
         return head.isPresent() ? Optional.empty() : Optional.of(not.what());

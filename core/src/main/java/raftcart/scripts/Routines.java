@@ -17,7 +17,23 @@ final class Routines {
                     + "[^(;])*?\\b(procedure|function|trigger|package\\s+body|package|type\\s+body|event|rule|policy)\\s+(?:if\\s+not\\s+exists\\s+)?"
                     + "(" + PART + "(?:\\s*\\.\\s*" + PART + ")*).*");
 
+    /** An ALTER that brings no new text: ENABLE, DISABLE, COMPILE, RENAME TO and so on. */
+    private static final Pattern SETTING = Pattern.compile("(?is)\\s*alter\\b(?!.*\\b(?:as|is|begin)\\b).*");
+
+    /** A setting that leaves a routine as a script makes it. */
+    private static final Pattern AS_MADE = Pattern.compile("(?is).*\\b(?:enable|compile(?:\\s+\\w+)*)\\s*;?\\s*");
+
     private Routines() {}
+
+    /** True for what changes a routine but is none. */
+    static boolean isSetting(String text) {
+        return SETTING.matcher(text).matches();
+    }
+
+    /** True for a setting that changes nothing. */
+    static boolean isAsMade(String setting) {
+        return AS_MADE.matcher(setting).matches();
+    }
 
     /** The kind and name of a routine. */
     record Head(ObjectKind kind, QualifiedName name) {}

@@ -235,12 +235,15 @@ class ScriptSourceTest {
                         + "CREATE OR REPLACE TRIGGER lamp_bi BEFORE INSERT ON lamp FOR EACH ROW\nBEGIN\n"
                         + "  IF :new.id IS NULL THEN\n    :new.id := s_lamp.NEXTVAL;\n  END IF;\nEND;\n/\n"
                         + "CREATE OR REPLACE TRIGGER lamp_n BEFORE INSERT ON lamp FOR EACH ROW\nBEGIN\n"
-                        + "  :new.id := s_lamp.NEXTVAL; :new.n := 1;\nEND;\n/\n");
+                        + "  :new.id := s_lamp.NEXTVAL; :new.n := 1;\nEND;\n/\n"
+                        + "ALTER TRIGGER lamp_bi ENABLE;\nALTER TRIGGER lamp_n DISABLE;\n");
         assertThat(table(catalog, "LAMP").column("ID").flatMap(Column::defaultValue))
                 .contains("s_lamp.NEXTVAL");
         assertThat(code(catalog, ObjectKind.TRIGGER))
                 .extracting(c -> c.name().name())
                 .containsExactly("LAMP_N");
+        assertThat(code(catalog, ObjectKind.STATEMENT)).singleElement().satisfies(s -> assertThat(s.source())
+                .contains("ALTER TRIGGER lamp_n DISABLE"));
         assertThat(catalog.schemas().get(0).sequences()).hasSize(1);
     }
 

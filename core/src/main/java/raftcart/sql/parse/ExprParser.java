@@ -367,10 +367,9 @@ public final class ExprParser {
             }
         }
         if (cursor.takeWords("JSON")) {
-            String kind = cursor.takeAny("VALUE", "OBJECT", "ARRAY", "SCALAR")
-                    ? cursor.previous().value().toLowerCase(java.util.Locale.ROOT)
-                    : "value";
-            return negate(Expr.Call.of("is_json_" + kind, left).at(span), negated);
+            boolean announced = left instanceof Expr.Call c && c.is("json_of_text"); // FORMAT JSON
+            Expr text = announced ? ((Expr.Call) left).arguments().get(0) : left;
+            return negate(Expr.Call.of(kindOfJson(), text).at(span), negated);
         }
         if (cursor.peek().isAnyWord(ClauseWords.DOUBTFUL_TESTS)) {
             throw cursor.byHand("IS " + cursor.peek().text().toUpperCase(java.util.Locale.ROOT));
@@ -378,5 +377,27 @@ public final class ExprParser {
         // Where IS compares any two values, NULL equals NULL.
         BinaryOperator operator = negated ? BinaryOperator.DIFFERENT : BinaryOperator.SAME;
         return new Expr.Binary(operator, left, expression(OperatorTable.OTHER), span);
+    }
+
+    /** What IS JSON asks for: ISO 9075-2, "JSON predicate"; how strict it is belongs to Oracle. */
+    private String kindOfJson() {
+        cursor.takeWords("VALUE");
+        boolean kind = cursor.takeAny("OBJECT", "ARRAY", "SCALAR");
+        String function =
+                kind ? "is_json_" + cursor.previous().value().toLowerCase(java.util.Locale.ROOT) : "json_valid";
+        boolean bracket = cursor.peek().isSymbol("(") && cursor.peek(1).isAnyWord("STRICT", "LAX");
+        if (bracket) {
+            cursor.take();
+        }
+        cursor.takeAny("STRICT", "LAX");
+        if (bracket) {
+            cursor.expectSymbol(")");
+        }
+        if (!cursor.takeWords("WITHOUT", "UNIQUE", "KEYS")
+                && !cursor.takeWords("WITHOUT", "UNIQUE")
+                && cursor.atWords("WITH", "UNIQUE")) {
+            throw cursor.byHand("IS JSON WITH UNIQUE KEYS");
+        }
+        return function;
     }
 }

@@ -254,7 +254,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 24:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 24:32: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 24:32: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
--- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
+-- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values

@@ -301,7 +301,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 82:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 82:34: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 82:34: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
--- 82:60: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
+-- 82:60: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 82:60: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 84:13: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 85:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS

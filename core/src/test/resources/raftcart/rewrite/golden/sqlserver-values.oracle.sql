@@ -145,8 +145,7 @@ FROM frame;
 SELECT STRING_ESCAPE(s, 'json') FROM frame;
 SELECT JSON_VALUE(s, '$.a.b') FROM frame;
 SELECT COALESCE(JSON_QUERY(s, '$.a'), JSON_VALUE(s, '$.a')) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
--- SELECT ISJSON(s) FROM frame
+SELECT CASE WHEN (s IS JSON) THEN 1 WHEN NOT (s IS JSON) THEN 0 END FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
 -- SELECT JSON_MODIFY(s, '$.a', 1) FROM frame
 SELECT CASE WHEN REGEXP_LIKE(s, '^ *[-+]?([0-9]+[.]?[0-9]*|[.][0-9]+)([eE][-+]?[0-9]+)? *$') THEN 1 ELSE 0 END
@@ -480,7 +479,9 @@ FROM frame;
 -- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 112:8: RC0607 check: Function with a difference: json_get: a text comes without its quotes
--- 113:1: RC0602 by hand: No counterpart on the target: the function json_valid with 1 argument(s) has no counterpart in oracle
+-- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
+-- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
+-- 113:8: RC0614 adapted: Condition made explicit: a condition as a value
 -- 114:1: RC0602 by hand: No counterpart on the target: the function json_set with 3 argument(s) has no counterpart in oracle
 -- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
 -- 115:8: RC0609 adapted: Said in other words: is_numeric in other words

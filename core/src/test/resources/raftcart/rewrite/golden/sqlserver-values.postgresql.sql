@@ -438,7 +438,7 @@ FROM frame;
 -- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
 -- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
--- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here
+-- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 114:8: RC0609 adapted: Said in other words: json_set in other words
 -- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
