@@ -51,10 +51,14 @@ final class CaseFolder extends QueryMapper {
         return after;
     }
 
+    /** True for texts; what is measured or counted of a text, or compared as a number, has no case. */
     private boolean ignoring(List<Expr> expressions) {
-        return expressions.stream().flatMap(TextRules::columns).anyMatch(e -> adapter.facts(e)
-                .filter(f -> f.kind() == ValueKind.TEXT && f.ignoresCase())
-                .isPresent());
+        boolean texts =
+                expressions.stream().map(adapter::kind).allMatch(k -> k == ValueKind.TEXT || k == ValueKind.UNKNOWN);
+        return texts
+                && expressions.stream().flatMap(TextRules::columns).anyMatch(e -> adapter.facts(e)
+                        .filter(f -> f.kind() == ValueKind.TEXT && f.ignoresCase())
+                        .isPresent());
     }
 
     private Expr small(Expr e) {

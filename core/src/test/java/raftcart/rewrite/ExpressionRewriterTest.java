@@ -85,6 +85,7 @@ class ExpressionRewriterTest {
                 "`n` MOD 2 = 1 § \"n\" % 2 = 1",
                 "`n` <=> `m` § \"n\" IS NOT DISTINCT FROM \"m\"",
                 "`c` = 'ABC' § LOWER(\"c\") = 'abc'",
+                "char_length(`c`) > 2 § CHAR_LENGTH(\"c\") > 2",
                 "`c` like 'A%' § LOWER(\"c\") LIKE 'a%'",
                 "`c` in ('A',`t`) § LOWER(\"c\") IN ('a', LOWER(\"t\"))",
                 "`t` regexp '^[a-z]+$' § \"t\" ~ '^[a-z]+$'",
