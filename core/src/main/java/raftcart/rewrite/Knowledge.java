@@ -266,7 +266,9 @@ public final class Knowledge {
         if (reordered.remove(old)) {
             reordered.add(now);
         }
-        own.forEach(i -> addIndex(new KnownIndex(i.name(), to, i.written(), i.key())));
+        QualifiedName whole = to.parts().size() == 1 ? from.withLast(to.last()) : to;
+        own.forEach(i -> addIndex(new KnownIndex(i.name(), whole, i.written(), i.key())));
+        definitions.moveConstraints(from, Optional.of(whole));
         definitions.rename(old, now);
     }
 
@@ -292,6 +294,7 @@ public final class Knowledge {
 
     /** Forgets a table. */
     public void remove(QualifiedName table) {
+        definitions.moveConstraints(table, Optional.empty());
         tables.remove(key(table));
         numbered.remove(key(table));
         computed.remove(key(table));

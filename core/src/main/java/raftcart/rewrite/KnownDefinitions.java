@@ -30,15 +30,16 @@ final class KnownDefinitions {
      * A primary key.
      *
      * @param name empty where it was given none
-     * @param table the table's name when it got the key
+     * @param madeFor the table's name when it got the key
+     * @param table the table by its name now
      */
-    record PrimaryKey(Optional<Name> name, QualifiedName table) {
+    record PrimaryKey(Optional<Name> name, Name madeFor, QualifiedName table) {
         /** Its name, which an engine may make of that of the table. */
         Optional<Name> name(Language language) {
-            Name of = table.last();
             boolean made = language.has(SqlFeature.KEYS_ARE_NAMED_AFTER_TABLES)
-                    && of.text().length() <= UNCUT;
-            return name.or(() -> made ? Optional.of(new Name(of.text() + "_pkey", of.exact())) : Optional.empty());
+                    && madeFor.text().length() <= UNCUT;
+            return name.or(
+                    () -> made ? Optional.of(new Name(madeFor.text() + "_pkey", madeFor.exact())) : Optional.empty());
         }
     }
 
@@ -79,7 +80,7 @@ final class KnownDefinitions {
         constraint.name().ifPresent(n -> owners.put(key(n), table));
         boolean primary = constraint.kind() == ConstraintKind.PRIMARY_KEY;
         if (primary) {
-            primaryKeys.put(keys.apply(table), new PrimaryKey(constraint.name(), table));
+            primaryKeys.put(keys.apply(table), new PrimaryKey(constraint.name(), table.last(), table));
         }
         return primary;
     }
@@ -99,7 +100,8 @@ final class KnownDefinitions {
     }
 
     void renamePrimaryKey(QualifiedName table, Name to) {
-        primaryKeys.computeIfPresent(keys.apply(table), (k, old) -> new PrimaryKey(Optional.of(to), old.table()));
+        primaryKeys.computeIfPresent(
+                keys.apply(table), (k, old) -> new PrimaryKey(Optional.of(to), old.madeFor(), old.table()));
     }
 
     /** The table that has this constraint, or this primary key under a name that the engine made. */
@@ -126,6 +128,14 @@ final class KnownDefinitions {
         if (columns != null) {
             columns.remove(key(column));
         }
+    }
+
+    /** The constraints of a table that is gone, or has another name now. */
+    void moveConstraints(QualifiedName table, Optional<QualifiedName> to) {
+        String from = keys.apply(table);
+        owners.entrySet().removeIf(e -> to.isEmpty() && keys.apply(e.getValue()).equals(from));
+        owners.replaceAll((name, owner) -> keys.apply(owner).equals(from) ? to.orElse(owner) : owner);
+        to.ifPresent(t -> primaryKeys.computeIfPresent(from, (k, key) -> new PrimaryKey(key.name(), key.madeFor(), t)));
     }
 
     void rename(String from, String to) {

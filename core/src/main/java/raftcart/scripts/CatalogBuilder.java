@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.EnumeratedType;
@@ -350,8 +351,16 @@ final class CatalogBuilder {
         table.ifPresent(t -> rename(t, new QualifiedName(List.of(rename.to()))));
         String part = rename.from().last().text();
         boolean found = table.isPresent()
-                || tables.values().stream().anyMatch(t -> t.renamePart(part, names.stored(rename.to())));
+                || mayHave(rename.from(), Optional.empty())
+                        .anyMatch(t -> t.renamePart(part, names.stored(rename.to())));
         return found ? Optional.empty() : Optional.of("there is nothing called " + rename.from());
+    }
+
+    /** The tables that may have an index or constraint: the one that is named, or those of its schema. */
+    private Stream<TableDraft> mayHave(QualifiedName part, Optional<QualifiedName> table) {
+        String schema = part.parts().size() > 1 ? names.object(part).schema() : "";
+        return table.map(t -> table(t).stream()).orElseGet(() -> List.copyOf(tables.values()).stream()
+                .filter(t -> schema.isEmpty() || t.name.schema().equalsIgnoreCase(schema)));
     }
 
     /** Foreign keys follow a column that got another name. */
@@ -379,7 +388,7 @@ final class CatalogBuilder {
                 case "TABLE" -> table(name).ifPresent(t -> tables.remove(t.name));
                 case "SEQUENCE" -> sequences.remove(object);
                 case "INDEX" ->
-                    tables.values()
+                    mayHave(name, drop.table())
                             .forEach(t -> t.indexes.removeIf(i -> i.name().equalsIgnoreCase(object.name())));
                 case "TYPE", "DOMAIN" -> {
                     types.remove(object);

@@ -270,9 +270,12 @@ class ScriptSourceTest {
                 "mysql",
                 "CREATE TABLE a (x int, KEY by_x (x)); CREATE TABLE b (x int); CREATE VIEW v AS SELECT 1 AS one;\n"
                         + "DROP TABLE b; DROP INDEX by_x ON a; CREATE OR REPLACE VIEW v AS SELECT 2 AS two;\n"
+                        + "CREATE TABLE f (x int, KEY by_x (x)); CREATE TABLE g (x int, KEY by_x (x)); DROP INDEX by_x ON f;\n"
                         + "CREATE TABLE c LIKE a; RENAME TABLE c TO d, a TO e;\n"
                         + "ALTER TABLE d CHANGE x y bigint NOT NULL COMMENT 'renamed', ADD KEY (y);");
-        assertThat(catalog.tables()).extracting(t -> t.name().name()).containsExactly("d", "e");
+        assertThat(catalog.tables()).extracting(t -> t.name().name()).containsExactly("d", "e", "f", "g");
+        assertThat(table(catalog, "f").indexes()).isEmpty();
+        assertThat(table(catalog, "g").indexes()).hasSize(1);
         assertThat(code(catalog, ObjectKind.VIEW)).singleElement().satisfies(v -> assertThat(v.source())
                 .contains("two"));
         assertThat(table(catalog, "d").columns())

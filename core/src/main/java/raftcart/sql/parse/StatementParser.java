@@ -377,8 +377,7 @@ public final class StatementParser {
     private Optional<Statement> renamedPart(Span span, String... words) {
         int mark = cursor.mark();
         RenameObject.Kind kind = cursor.take().isWord("INDEX") ? RenameObject.Kind.INDEX : RenameObject.Kind.CONSTRAINT;
-        cursor.takeWords("IF", "EXISTS");
-        if (cursor.peek().isName()) {
+        if (cursor.peek().isName() && !cursor.atWords("IF", "EXISTS")) {
             QualifiedName index = parsing.qualifiedName();
             if (cursor.takeWords(words)) {
                 return Optional.of(new RenameObject(kind, index, parsing.name(), span));
