@@ -2,8 +2,14 @@ package raftcart.catalog;
 
 import java.util.Objects;
 
-/** The expression that computes a column, in the engine's SQL, and whether its value is stored with the row. */
-public record Generated(String expression, boolean stored) {
+/**
+ * How a column is computed.
+ *
+ * @param expression in the engine's SQL
+ * @param stored true where its value is stored with the row
+ * @param hidden true where only a query that names the column sees it
+ */
+public record Generated(String expression, boolean stored, boolean hidden) {
     public Generated {
         Objects.requireNonNull(expression, "expression");
     }

@@ -473,6 +473,10 @@ public enum SqlFeature {
     IDENTITY_RESTARTS,
     /** An index belongs to its table, by which it is dropped. */
     INDEXES_OF_TABLES,
+    /** A unique index takes values of any length. */
+    UNIQUE_KEYS_OF_ANY_LENGTH,
+    /** A computed column may be kept out of queries that do not name it. */
+    HIDDEN_COLUMNS,
     /** FETCH FIRST may say a share of the rows. */
     FETCH_PERCENT,
     /** A column that is added may refuse NULL at once. */

@@ -197,6 +197,32 @@ public final class ExpressionRewriter {
         return List.copyOf(columns);
     }
 
+    /** The columns that are not NULL in rows of this condition, if it says nothing else of them. */
+    public Optional<List<Name>> notNulls(String condition) {
+        return NotNullConditions.alone(ExprParser.parse(condition, from.grammar()));
+    }
+
+    /**
+     * The type of a column for the values of an expression; empty where one of them might not fit.
+     *
+     * @param columns the types of the columns, by their names on the source
+     */
+    public Optional<LogicalType> typeOf(String text, Function<Name, Optional<LogicalType>> columns) {
+        return new ComputedTypes(columns).of(ExprParser.parse(text, from.grammar()));
+    }
+
+    /**
+     * The first characters of a column.
+     *
+     * @param column by its name on the source
+     */
+    public record Beginning(Name column, int length) {}
+
+    /** What an expression is the beginning of; empty where it is something else. */
+    public Optional<Beginning> beginning(String text) {
+        return Beginnings.of(ExprParser.parse(text, from.grammar()));
+    }
+
     /** Puts the target's names in the place of the source's. */
     private final class Renamer extends QueryMapper {
         @Override

@@ -1,6 +1,5 @@
 package raftcart.rewrite;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +11,6 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.IndexPart;
-import raftcart.sql.tree.Truth;
 
 /** Indexes of some of the rows, for targets that index all. */
 final class PartialIndexes {
@@ -39,8 +37,7 @@ final class PartialIndexes {
         if (!adapter.to.has(SqlFeature.EXPRESSION_INDEXES)) {
             throw new Untranslatable("a unique index with a condition");
         }
-        List<String> notNull = new ArrayList<>();
-        collect(condition, notNull);
+        List<String> notNull = keys(NotNullConditions.among(condition));
         List<IndexPart> nullable = index.parts().stream()
                 .filter(p -> !(p.value() instanceof Expr.Column c
                         && notNull.contains(c.name().last().key())))
@@ -69,8 +66,8 @@ final class PartialIndexes {
                 key.add(column.name().last().key());
             }
         }
-        List<String> notNull = new ArrayList<>();
-        boolean plain = collect(condition, notNull) && key.containsAll(notNull);
+        List<String> notNull = keys(NotNullConditions.among(condition));
+        boolean plain = NotNullConditions.alone(condition).isPresent() && key.containsAll(notNull);
         boolean others = key.stream().filter(k -> !notNull.contains(k)).allMatch(k -> isNotNull(Name.of(k), index));
         boolean one = key.size() == 1 && index.parts().size() == 1;
         return plain
@@ -88,18 +85,7 @@ final class PartialIndexes {
                 .isPresent();
     }
 
-    private static boolean collect(Expr condition, List<String> columns) {
-        if (condition instanceof Expr.Junction all && all.and()) {
-            return all.parts().stream().allMatch(o -> collect(o, columns));
-        }
-        boolean notNull = condition instanceof Expr.Is is
-                && is.truth() == Truth.NULL
-                && is.negated()
-                && is.value() instanceof Expr.Column;
-        if (notNull) {
-            columns.add(
-                    ((Expr.Column) ((Expr.Is) condition).value()).name().last().key());
-        }
-        return notNull;
+    private static List<String> keys(List<Name> names) {
+        return names.stream().map(Name::key).toList();
     }
 }

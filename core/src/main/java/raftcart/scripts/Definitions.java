@@ -185,7 +185,7 @@ final class Definitions {
                 type,
                 !notNull && definition.identity().isEmpty(),
                 definition.identity().isPresent() ? Optional.empty() : value.map(this::text),
-                definition.generated().map(g -> new Generated(text(g), definition.stored())),
+                definition.generated().map(g -> new Generated(text(g), definition.stored(), false)),
                 definition.identity().map(this::identity),
                 ColumnFactory.ignoresCase(definition, type, table.collation, language),
                 ColumnFactory.collation(definition, table.collation),

@@ -211,8 +211,8 @@ final class TableDraft {
     void renameColumn(Name from, String to, UnaryOperator<String> inText) {
         String old = columnName(from);
         change(from, c -> Columns.named(c, to));
-        columns.replaceAll(c ->
-                Columns.computed(c, c.generated().map(g -> new Generated(inText.apply(g.expression()), g.stored()))));
+        columns.replaceAll(c -> Columns.computed(
+                c, c.generated().map(g -> new Generated(inText.apply(g.expression()), g.stored(), g.hidden()))));
         checks.replaceAll(c -> new CheckConstraint(c.name(), inText.apply(c.expression())));
         primaryKey = primaryKey.map(k -> new Key(k.name(), parts(k.parts(), old, to, inText)));
         uniqueKeys.replaceAll(k -> new Key(k.name(), parts(k.parts(), old, to, inText)));

@@ -32,6 +32,7 @@ import raftcart.rewrite.ExpressionRewriter;
 import raftcart.rewrite.ExpressionRewriter.Result;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.ImpossibleDates;
@@ -104,6 +105,14 @@ final class TableTranslator {
     /** The values that the source assigns to columns at every update and the target does not. */
     Map<String, String> assigned() {
         return assigned;
+    }
+
+    /** The type on the target of the column that the source calls so. */
+    Optional<LogicalType> stored(Name sourceColumn) {
+        return choices.entrySet().stream()
+                .filter(c -> c.getKey().equalsIgnoreCase(sourceColumn.text()))
+                .map(c -> c.getValue().stored())
+                .findFirst();
     }
 
     TypeChoice choice(String sourceColumn) {
@@ -382,7 +391,7 @@ final class TableTranslator {
             notes.find(FindingCode.GENERATED_STORED, object, "computed on reading before");
         }
         note(object, result);
-        return Optional.of(new Generated(result.text().get(), stored));
+        return Optional.of(new Generated(result.text().get(), stored, false));
     }
 
     private Optional<String> defaultValue(String object, Column column, String text, TypeChoice choice) {

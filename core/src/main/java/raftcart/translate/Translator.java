@@ -179,7 +179,8 @@ public final class Translator {
         List<Key> uniqueKeys = keys.uniqueKeys();
         Table target = new Table(
                 translator.target(),
-                columns.stream().map(ColumnMapping::target).toList(),
+                Stream.concat(columns.stream().map(ColumnMapping::target), keys.hiddenColumns().stream())
+                        .toList(),
                 primaryKey,
                 uniqueKeys,
                 Stream.concat(keys.foreignKeys().stream(), translator.references(columns).stream())

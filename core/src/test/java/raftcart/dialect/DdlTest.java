@@ -51,7 +51,7 @@ class DdlTest {
                 List.of(
                         column("id", "int", false, null, null, new Identity(5, 2, false, BigInteger.ONE)),
                         column("note", "text", true, "lower('X')", null, null),
-                        column("twice", "int", true, null, new Generated("id * 2", true), null)),
+                        column("twice", "int", true, null, new Generated("id * 2", true, false), null)),
                 Optional.of(new Key("domes_pkey", List.of(KeyPart.ofColumn("id")))),
                 List.of(),
                 List.of(),

@@ -86,7 +86,7 @@ class CatalogReaderTest {
                 .returns(new LogicalType.Json(false), Column::type)
                 .returns(false, Column::ignoresCase);
         assertThat(column(catalog, "astronomers", "label").generated())
-                .contains(new Generated("concat(`full_name`,' <',`login`,'>')", false));
+                .contains(new Generated("concat(`full_name`,' <',`login`,'>')", false, false));
         assertThat(column(catalog, "proposals", "changed_at").onUpdate()).contains("current_timestamp()");
         assertThat(column(catalog, "exposures", "frame_hash").type()).isEqualTo(new LogicalType.Int(64, true));
         assertThat(column(catalog, "nights", "dark_time").type()).isEqualTo(new LogicalType.Duration(3));
@@ -210,7 +210,7 @@ class CatalogReaderTest {
         assertThat(column(catalog, "domes", "mount").type())
                 .isEqualTo(new LogicalType.Enumeration("mount", List.of("fork", "pier")));
         assertThat(column(catalog, "domes", "twice").generated())
-                .contains(new Generated("(area * (2)::numeric)", true));
+                .contains(new Generated("(area * (2)::numeric)", true, false));
         assertThat(column(catalog, "domes", "area").comment()).isEqualTo("square metres");
         assertThat(table(catalog, "doors").foreignKeys())
                 .singleElement()

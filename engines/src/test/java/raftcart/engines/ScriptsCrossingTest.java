@@ -184,6 +184,32 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void whatIsUniqueByAnExpressionOrUnderAConditionIsSoOnMariaDb() throws Exception {
+        Path scripts = folder.resolve("unique.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id INT PRIMARY KEY, name VARCHAR(30), room VARCHAR(9), out_of DATE, note TEXT);\n"
+                        + "CREATE UNIQUE INDEX lamp_in ON lamp (lower(name), coalesce(room, '-'))"
+                        + " WHERE out_of IS NULL;\nCREATE UNIQUE INDEX lamp_note ON lamp (note) WHERE note IS NOT NULL;\n"
+                        + "INSERT INTO lamp VALUES (1, 'Red', NULL, NULL, '" + "n".repeat(300) + "x'),"
+                        + " (2, 'red', NULL, '2031-01-02', NULL), (3, 'RED', NULL, '2031-01-02', NULL),"
+                        + " (4, 'Red', 'dome', NULL, '" + "n".repeat(300) + "y'), (5, 'rED', 'dome', NULL, NULL),"
+                        + " (6, 'blue', NULL, NULL, 'z');\n");
+        Databases target = Databases.mariadb();
+        Migration migration = cross("scripts:postgresql:" + scripts, target, "");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        assertThat(loaded.failures()).hasSize(1).first().asString().contains("Duplicate entry 'red-dome'");
+        target.run("DELETE FROM lamp WHERE id = 5");
+        BuildStage.run(migration, BuildStage.Part.AFTER_DATA, BuildStage.Existing.STOP, false);
+        assertThatThrownBy(() -> target.run("INSERT INTO lamp VALUES (7, 'RED', 'dome', NULL, NULL)"))
+                .hasMessageContaining("red-dome");
+        assertThatThrownBy(() -> target.run("INSERT INTO lamp VALUES (8, 'gold', NULL, NULL, 'z')"))
+                .hasMessageContaining("lamp_note");
+        target.run("INSERT INTO lamp VALUES (9, 'RED', 'dome', '2031-01-02', NULL)");
+        assertThat(target.ask("SELECT COUNT(*) FROM lamp")).isEqualTo("6");
+    }
+
+    @Test
     void whatOracleInsertsWithoutATableArrives() throws Exception {
         Path scripts = folder.resolve("dual.sql");
         Files.writeString(

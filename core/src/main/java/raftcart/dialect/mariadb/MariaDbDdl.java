@@ -9,6 +9,7 @@ import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ForeignKey;
+import raftcart.catalog.Generated;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
@@ -96,9 +97,11 @@ final class MariaDbDdl implements DdlPrinter {
         StringBuilder line =
                 new StringBuilder(identifiers.quote(column.name())).append(' ').append(column.declaredType());
         if (column.generated().isPresent()) {
+            Generated generated = column.generated().get();
             line.append(" GENERATED ALWAYS AS (")
-                    .append(column.generated().get().expression())
-                    .append(column.generated().get().stored() ? ") STORED" : ") VIRTUAL");
+                    .append(generated.expression())
+                    .append(generated.stored() ? ") STORED" : ") VIRTUAL")
+                    .append(generated.hidden() ? " INVISIBLE" : "");
         } else {
             line.append(column.nullable() ? " NULL" : " NOT NULL");
         }

@@ -131,6 +131,8 @@ public final class MariaDbLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.INLINE_COMMENTS,
                     SqlFeature.PREFIX_INDEXES,
+                    SqlFeature.UNIQUE_KEYS_OF_ANY_LENGTH,
+                    SqlFeature.HIDDEN_COLUMNS,
                     SqlFeature.FULLTEXT_INDEXES,
                     SqlFeature.PARTITIONS,
                     SqlFeature.NULLS_IN_LOWEST_PARTITION,

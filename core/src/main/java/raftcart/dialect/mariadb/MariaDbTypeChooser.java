@@ -9,10 +9,10 @@ import raftcart.type.TypeVisitor;
 
 /** Chooses MariaDB's type for a column. */
 final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
-    /** "InnoDB Limitations": the parts of a key take 3072 bytes at most; utf8mb4 needs 4 a character. */
     /** "Microseconds in MariaDB": digits of a second's fraction. */
     private static final int MOST_DIGITS = 6;
 
+    /** "InnoDB Limitations": the parts of a key take 3072 bytes at most; utf8mb4 needs 4 a character. */
     private static final int KEY_BYTES = 3072;
     /** "VARBINARY": a row has 65,535 bytes for all of its columns. */
     private static final int LONGEST_VARBINARY = 8000;

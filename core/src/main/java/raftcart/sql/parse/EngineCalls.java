@@ -148,11 +148,21 @@ final class EngineCalls {
                 && cursor.peek(2).isString()) {
             return Optional.of(rename(cursor.take().value(), span));
         }
+        if (name.key().equals("sysproc.admin_cmd") && isMaintenance(cursor.peek(1))) {
+            String command = cursor.peek(1).value();
+            skipToNext();
+            return Optional.of(new Statement.ClientCommand(command, span));
+        }
         if (OF_THE_ENGINE.matcher(name.key()).matches()) {
             skipToNext();
             return Optional.of(new Statement.NotTranslated(name + ", a procedure of the engine", false, span));
         }
         return Optional.empty();
+    }
+
+    /** DB2's commands for the storage and the statistics of a table, which change nothing of it. */
+    private static boolean isMaintenance(Token command) {
+        return command.isString() && command.value().strip().matches("(?is)(REORG|RUNSTATS|PRUNE|QUIESCE)\\b.*");
     }
 
     /** T-SQL's {@code EXEC sp_rename 's.t.c', 'new', 'COLUMN'}, {@code 'INDEX'}, {@code 'OBJECT'} or without a kind. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
@@ -20,6 +21,9 @@ import raftcart.sql.tree.Statement;
 
 /** Reads statements, one or several of a text, and goes on after those that it cannot read. */
 public final class StatementParser {
+    /** The words of a setting that its finding shows. */
+    private static final int LONGEST_SETTING = 12;
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final BatchParser batch;
@@ -305,6 +309,7 @@ public final class StatementParser {
     }
 
     private Statement alter(Span span) {
+        int mark = cursor.mark();
         cursor.take();
         if (cursor.takeWords("TABLE") || cursor.takeWords("FOREIGN", "TABLE")) {
             return new AlterParser(parsing).table(span);
@@ -326,40 +331,42 @@ public final class StatementParser {
             return renamed.get();
         }
         String kind = parsing.word();
-        skipStatement(cursor);
+        if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
+            cursor.reset(mark);
+            batch.skipStatement();
+        } else {
+            skipStatement(cursor);
+        }
         boolean furniture =
                 kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"
                         + "|FUNCTION|PROCEDURE|TRIGGER|USER|ROLE|EXTENSION|TABLESPACE|LARGE|PACKAGE|AUTHORIZATION");
         if (!furniture) {
             throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }
-        boolean settings = kind.equals("DATABASE") && isSettingOfDatabase(span);
+        List<Token> statement = cursor.taken(mark);
+        boolean settings = kind.equals("DATABASE") && isSettingOfDatabase(statement);
         boolean renames = cursor.mark() > 3 && cursor.peek(-2).isWord("TO");
         boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION") || kind.equals("INDEX") && !renames;
         return physical || settings || mentionsOwner()
-                ? new Statement.ClientCommand("ALTER " + kind + passed(span), span)
+                ? new Statement.ClientCommand("ALTER " + kind + settings(statement), span)
                 : new Statement.NotTranslated("ALTER " + kind, false, span);
     }
 
-    /** T-SQL's ALTER DATABASE x SET ...: compatibility, recovery, statistics. */
-    private boolean isSettingOfDatabase(Span span) {
-        int ahead = 0;
-        while (cursor.peek(ahead - 1).span().start() > span.start()) {
-            ahead--;
-        }
-        return cursor.peek(ahead + 3).isWord("SET") && !cursor.peek(ahead + 4).isAnyWord("DEFAULT", "CHARACTER");
+    /** ALTER DATABASE x SET ...: compatibility, recovery, statistics; not the schema or the character set. */
+    private static boolean isSettingOfDatabase(List<Token> statement) {
+        return statement.size() > 4
+                && statement.get(3).isWord("SET")
+                && !statement.get(4).isAnyWord("DEFAULT", "CHARACTER", "SEARCH_PATH");
     }
 
-    /** What an ALTER SESSION sets, for the finding. */
-    private String passed(Span span) {
-        if (cursor.mark() < 3) {
-            return "";
-        }
-        Token last = cursor.previous();
-        Token before = cursor.peek(-3);
-        return before.span().start() > span.start() && before.isName()
-                ? " SET " + before.text() + " = " + last.text()
-                : "";
+    /** What an ALTER SESSION or ALTER DATABASE sets, for the finding. */
+    private static String settings(List<Token> statement) {
+        String text = statement.stream()
+                .dropWhile(t -> !t.isWord("SET"))
+                .map(Token::text)
+                .limit(LONGEST_SETTING)
+                .collect(Collectors.joining(" "));
+        return text.isEmpty() ? "" : " " + text;
     }
 
     /** True where the statement just passed over ended in OWNER TO somebody. */

@@ -191,7 +191,8 @@ public final class TypeNameParser {
             } else if (token.kind() == TokenKind.NUMBER
                     && LENGTH.matcher(token.text()).matches()) {
                 int number = Integer.parseInt(cursor.take().text());
-                parameters.add((negative ? -number : number) * multiplier(cursor));
+                long length = (negative ? -number : number) * multiplier(cursor);
+                parameters.add((int) Math.min(length, Integer.MAX_VALUE));
                 cursor.takeAny("BYTE", "CHAR", "BYTES", "CHARACTERS", "OCTETS", "CODEUNITS32", "CODEUNITS16");
             } else if (token.isWord("MAX") || token.isSymbol("*")) {
                 cursor.take();
@@ -206,11 +207,14 @@ public final class TypeNameParser {
     }
 
     /** K, M and G after a length. */
-    private static int multiplier(TokenCursor cursor) {
-        if (cursor.takeWords("K")) {
-            return 1024;
-        }
-        return cursor.takeWords("M") ? 1024 * 1024 : 1;
+    private static long multiplier(TokenCursor cursor) {
+        String unit = cursor.peek().isAnyWord("K", "M", "G") ? cursor.take().text() : "";
+        return switch (unit.toUpperCase(Locale.ROOT)) {
+            case "K" -> 1L << 10;
+            case "M" -> 1L << 20;
+            case "G" -> 1L << 30;
+            default -> 1;
+        };
     }
 
     private static String innerText(TokenCursor cursor) {

@@ -158,8 +158,6 @@ EXCEPT ALL
 );
 -- RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- LOCK TABLE EV IN EXCLUSIVE MODE
--- RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
--- CALL SYSPROC.ADMIN_CMD('REORG TABLE EV')
 ALTER TABLE EV RENAME TO EVENTS;
 ALTER INDEX IX1 RENAME TO IX9;
 DROP TABLE EV;
@@ -232,7 +230,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 70:1: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 71:1: RC0604 adapted: Client command left out: RUNSTATS ON TABLE KRO . EV WITH DISTRIBUTION
 -- 72:1: RC0604 adapted: Client command left out: REORG TABLE EV
--- 73:1: RC0602 by hand: No counterpart on the target: SYSPROC.ADMIN_CMD, a procedure of the engine
+-- 73:1: RC0604 adapted: Client command left out: REORG TABLE EV
 -- 77:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
 -- 79:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR EV IMMEDIATE CHECKED
 -- 80:1: RC0602 by hand: No counterpart on the target: tablespace

@@ -295,7 +295,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 43:27: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 48:24: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 49:1: RC0502 adapted: Storage clauses left out: ENABLE ROW MOVEMENT
--- 50:1: RC0604 adapted: Client command left out: ALTER INDEX SET INDEX = REBUILD
+-- 50:1: RC0604 adapted: Client command left out: ALTER INDEX
 -- 55:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
 -- 56:1: RC0502 adapted: Storage clauses left out: BUILD IMMEDIATE REFRESH COMPLETE ON DEMAND START WITH SYSDATE NEXT SYSDATE + 1
 -- 57:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only

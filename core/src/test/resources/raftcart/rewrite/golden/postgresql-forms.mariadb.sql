@@ -243,7 +243,7 @@ CREATE DATABASE s;
 -- 43:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 44:1: RC0626 check: Right in other words: rights on the default schema are left out
 -- 45:1: RC0626 check: Right in other words: rights on the default schema are left out
--- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = app
+-- 46:1: RC0604 adapted: Client command left out: ALTER DEFAULT
 -- 47:50: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 47:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 47:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query

@@ -185,12 +185,12 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 25:1: RC0602 by hand: No counterpart on the target: DROP EXTENSION
 -- 26:1: RC0604 adapted: Client command left out: DROP SCHEMA: the default schema stays
 -- 27:1: RC0604 adapted: Client command left out: the schema public is there
--- 28:1: RC0604 adapted: Client command left out: ALTER SCHEMA SET OWNER = postgres
+-- 28:1: RC0604 adapted: Client command left out: ALTER SCHEMA
 -- 29:1: RC0502 adapted: Storage clauses left out: the comment on public
 -- 30:1: RC0604 adapted: Client command left out: CREATE EXTENSION plpgsql
 -- 31:1: RC0604 adapted: Client command left out: COMMENT ON EXTENSION
 -- 32:1: RC0105 adapted: Enumeration becomes a named type: public.mpaa_rating: its columns get a check each
--- 36:1: RC0604 adapted: Client command left out: ALTER TYPE SET OWNER = postgres
+-- 36:1: RC0604 adapted: Client command left out: ALTER TYPE
 -- 37:1: RC0609 adapted: Said in other words: public.year: its columns get the type and the checks themselves
 -- 39:1: RC0603 by hand: Code is not translated: function
 -- 47:1: RC0603 by hand: Code is not translated: function
@@ -259,7 +259,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 160:1: RC0502 adapted: Storage clauses left out: text_pattern_ops
 -- 160:1: RC0502 adapted: Storage clauses left out: NULLS LAST of an index
 -- 160:1: RC0609 adapted: Said in other words: the schema public is left out
--- 161:1: RC0604 adapted: Client command left out: ALTER INDEX SET public = payment_p2022_01_pkey
+-- 161:1: RC0604 adapted: Client command left out: ALTER INDEX
 -- 162:1: RC0603 by hand: Code is not translated: trigger
 -- 163:1: RC0603 by hand: Code is not translated: rule
 -- 164:1: RC0609 adapted: Said in other words: the schema public is left out
@@ -275,7 +275,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 173:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 174:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 175:1: RC0602 by hand: No counterpart on the target: the right SELECT on a sequence
--- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
+-- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT
 -- 177:1: RC0609 adapted: Said in other words: the whole definition of first_name
 -- 177:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT

@@ -192,12 +192,12 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 26:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 26:1: RC0604 adapted: Client command left out: DROP SCHEMA: the default schema stays
 -- 27:1: RC0604 adapted: Client command left out: the schema public is there
--- 28:1: RC0604 adapted: Client command left out: ALTER SCHEMA SET OWNER = postgres
+-- 28:1: RC0604 adapted: Client command left out: ALTER SCHEMA
 -- 29:1: RC0502 adapted: Storage clauses left out: the comment on public
 -- 30:1: RC0604 adapted: Client command left out: CREATE EXTENSION plpgsql
 -- 31:1: RC0604 adapted: Client command left out: COMMENT ON EXTENSION
 -- 32:1: RC0105 adapted: Enumeration becomes a named type: public.mpaa_rating: its columns get a check each
--- 36:1: RC0604 adapted: Client command left out: ALTER TYPE SET OWNER = postgres
+-- 36:1: RC0604 adapted: Client command left out: ALTER TYPE
 -- 37:1: RC0609 adapted: Said in other words: public.year: its columns get the type and the checks themselves
 -- 39:1: RC0603 by hand: Code is not translated: function
 -- 47:1: RC0603 by hand: Code is not translated: function
@@ -263,7 +263,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 160:1: RC0502 adapted: Storage clauses left out: text_pattern_ops
 -- 160:1: RC0502 adapted: Storage clauses left out: NULLS LAST of an index
 -- 160:1: RC0609 adapted: Said in other words: the schema public is left out
--- 161:1: RC0604 adapted: Client command left out: ALTER INDEX SET public = payment_p2022_01_pkey
+-- 161:1: RC0604 adapted: Client command left out: ALTER INDEX
 -- 162:1: RC0603 by hand: Code is not translated: trigger
 -- 163:1: RC0603 by hand: Code is not translated: rule
 -- 165:9: RC0627 check: Said in other words, with a difference: the foreign key to public.address does without ON UPDATE CASCADE
@@ -280,7 +280,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 174:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 175:1: RC0626 check: Right in other words: the right to draw numbers from a sequence, for that to read its last one
 -- 175:1: RC0609 adapted: Said in other words: the schema public is left out
--- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT SET TABLES = postgres
+-- 176:1: RC0604 adapted: Client command left out: ALTER DEFAULT
 -- 177:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 178:1: RC0604 adapted: Client command left out: COMMENT ON CONSTRAINT
 -- 179:1: RC0602 by hand: No counterpart on the target: REFRESH

@@ -193,14 +193,14 @@ DROP INDEX public.IX_T;
 DROP TABLE IF EXISTS public.Obs;
 DROP TABLE IF EXISTS public.Telescope;
 DROP VIEW public.vT;
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE Kestrel SET RECOVERY SIMPLE
--- ALTER INDEX ALL ON dbo.Telescope REBUILD
+-- RC0602 by hand: No counterpart on the target: DBCC
 -- DBCC CHECKIDENT ('dbo.Telescope', RESEED, 0)
--- BEGIN TRANSACTION
--- COMMIT TRAN
+BEGIN;
+COMMIT;
+-- RC0602 by hand: No counterpart on the target: INSERT from a procedure
 -- INSERT INTO Obs (TelescopeId) EXEC dbo.p 1
--- INSERT INTO Obs DEFAULT VALUES
+INSERT INTO Obs DEFAULT VALUES;
+-- RC0602 by hand: No counterpart on the target: OUTPUT INTO
 -- INSERT INTO Obs (TelescopeId) OUTPUT inserted.Id INTO @ids VALUES (1)
 -- SELECT name FROM sys.tables
 -- SELECT COUNT_BIG(*), STDEV(Price), VAR(Price), STDEVP(Price), APPROX_COUNT_DISTINCT(Name), GROUPING_ID(Active), CHECKSUM_AGG(1) FROM Telescope GROUP BY Active WITH ROLLUP
@@ -330,7 +330,11 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 109:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 110:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 111:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 112:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 112:1: RC0604 adapted: Client command left out: ALTER DATABASE SET RECOVERY SIMPLE
+-- 113:1: RC0604 adapted: Client command left out: ALTER INDEX
+-- 114:1: RC0602 by hand: No counterpart on the target: DBCC
+-- 117:31: RC0602 by hand: No counterpart on the target: INSERT from a procedure
+-- 119:50: RC0602 by hand: No counterpart on the target: OUTPUT INTO
 -- 129:42: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 128:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 131:1: RC0609 adapted: Said in other words: df_band is the name of a column's option

@@ -3,12 +3,8 @@
 USE master;
 DROP SCHEMA IF EXISTS Observatory;
 CREATE DATABASE Observatory;
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET COMPATIBILITY_LEVEL = 140
 -- RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
 -- EXEC [Observatory].[dbo].[sp_fulltext_database] @action = 'enable'
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET ANSI_NULL_DEFAULT OFF
 USE Observatory;
 CREATE DATABASE Survey;
 CREATE DATABASE IF NOT EXISTS Plan;
@@ -134,14 +130,12 @@ CREATE TABLE IF NOT EXISTS T1 (
 );
 ALTER TABLE T1 ADD COLUMN IF NOT EXISTS x int;
 INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET READ_WRITE
 
 -- findings
 -- 8:1: RC0502 adapted: Storage clauses left out: CONTAINMENT = NONE ON PRIMARY ( NAME = N'Observatory' , FILENAME = N'C:\DATA\Observatory.mdf' , SIZE = 8192 KB , MAXSIZE = UNLIMITED , FILEGROWTH = 65536 KB ) LOG ON ( NAME = N'Observatory_log' , FILENAME = N'C:\DATA\Observatory_log.ldf' , SIZE = 8192 KB , MAXSIZE = 2048 GB , FILEGROWTH = 65536 KB )
--- 15:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 15:1: RC0604 adapted: Client command left out: ALTER DATABASE SET COMPATIBILITY_LEVEL = 140
 -- 19:1: RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
--- 22:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 22:1: RC0604 adapted: Client command left out: ALTER DATABASE SET ANSI_NULL_DEFAULT OFF
 -- 26:1: RC0604 adapted: Client command left out: SET ANSI_NULLS ON
 -- 28:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
 -- 30:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION [dbo]
@@ -210,7 +204,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 177:1: RC0602 by hand: No counterpart on the target: sp_bindefault, a procedure of the engine
 -- 179:1: RC0602 by hand: No counterpart on the target: default
 -- 181:1: RC0603 by hand: Code is not translated: rule
--- 183:1: RC0604 adapted: Client command left out: ALTER AUTHORIZATION SET [Observatory] = [sa]
+-- 183:1: RC0604 adapted: Client command left out: ALTER AUTHORIZATION
 -- 185:1: RC0602 by hand: No counterpart on the target: partition
 -- 187:1: RC0602 by hand: No counterpart on the target: partition
 -- 189:1: RC0502 adapted: Storage clauses left out: ON [ps] ([d])
@@ -220,4 +214,4 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 199:38: RC0609 adapted: Said in other words: the schema dbo is left out
--- 201:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 201:1: RC0604 adapted: Client command left out: ALTER DATABASE SET READ_WRITE

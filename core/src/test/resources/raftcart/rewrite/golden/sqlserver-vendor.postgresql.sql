@@ -9,12 +9,8 @@
 -- ( NAME = N'Observatory', FILENAME = N'C:\DATA\Observatory.mdf' , SIZE = 8192KB , MAXSIZE = UNLIMITED, FILEGROWTH = 65536KB )
 --  LOG ON 
 -- ( NAME = N'Observatory_log', FILENAME = N'C:\DATA\Observatory_log.ldf' , SIZE = 8192KB , MAXSIZE = 2048GB , FILEGROWTH = 65536KB )
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET COMPATIBILITY_LEVEL = 140
 -- RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
 -- EXEC [Observatory].[dbo].[sp_fulltext_database] @action = 'enable'
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET ANSI_NULL_DEFAULT OFF
 CREATE SCHEMA Survey;
 CREATE SCHEMA IF NOT EXISTS Plan;
 CREATE DOMAIN public.AccountNumber AS character varying(15);
@@ -147,18 +143,15 @@ CREATE TABLE IF NOT EXISTS public.T1 (
 );
 ALTER TABLE public.T1 ADD COLUMN IF NOT EXISTS x integer;
 INSERT INTO public.T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM public.T1);
--- RC0602 by hand: No counterpart on the target: ALTER DATABASE
--- ALTER DATABASE [Observatory] SET READ_WRITE
-
 ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 
 -- findings
 -- 3:1: RC0604 adapted: Client command left out: connect to the database master
 -- 6:2: RC0602 by hand: No counterpart on the target: DROP DATABASE
 -- 8:1: RC0602 by hand: No counterpart on the target: a database; make it and connect to it
--- 15:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 15:1: RC0604 adapted: Client command left out: ALTER DATABASE SET COMPATIBILITY_LEVEL = 140
 -- 19:1: RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
--- 22:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 22:1: RC0604 adapted: Client command left out: ALTER DATABASE SET ANSI_NULL_DEFAULT OFF
 -- 24:1: RC0604 adapted: Client command left out: connect to the database Observatory
 -- 26:1: RC0604 adapted: Client command left out: SET ANSI_NULLS ON
 -- 28:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
@@ -226,7 +219,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 177:1: RC0602 by hand: No counterpart on the target: sp_bindefault, a procedure of the engine
 -- 179:1: RC0602 by hand: No counterpart on the target: default
 -- 181:1: RC0603 by hand: Code is not translated: rule
--- 183:1: RC0604 adapted: Client command left out: ALTER AUTHORIZATION SET [Observatory] = [sa]
+-- 183:1: RC0604 adapted: Client command left out: ALTER AUTHORIZATION
 -- 185:1: RC0602 by hand: No counterpart on the target: partition
 -- 187:1: RC0602 by hand: No counterpart on the target: partition
 -- 189:1: RC0502 adapted: Storage clauses left out: ON [ps] ([d])
@@ -236,5 +229,5 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo as public
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo as public
 -- 199:38: RC0609 adapted: Said in other words: the schema dbo as public
--- 201:1: RC0602 by hand: No counterpart on the target: ALTER DATABASE
+-- 201:1: RC0604 adapted: Client command left out: ALTER DATABASE SET READ_WRITE
 -- 203:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought

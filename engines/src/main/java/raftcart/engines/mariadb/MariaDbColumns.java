@@ -101,7 +101,7 @@ final class MariaDbColumns {
     private static Optional<Generated> generated(String expression, String extra) {
         return expression == null || expression.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Generated(expression, extra.contains("stored")));
+                : Optional.of(new Generated(expression, extra.contains("stored"), extra.contains("invisible")));
     }
 
     private Optional<Identity> identity(ResultSet row, String extra) throws SQLException {

@@ -77,7 +77,7 @@ final class PgColumns {
                 type(row),
                 !row.getBoolean("attnotnull"),
                 hasDefault ? expression : Optional.empty(),
-                generated ? expression.map(e -> new Generated(e, true)) : Optional.empty(),
+                generated ? expression.map(e -> new Generated(e, true, false)) : Optional.empty(),
                 identity,
                 row.getString("type_name").equals("citext") || row.getBoolean("loose"),
                 Query.orEmpty(row, "collation"),

@@ -20,55 +20,6 @@ BEGIN
 END
 $function$
 
-==== by-hand/index/public.astronomers.astronomers_login.sql
--- index public.astronomers.astronomers_login
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index astronomers_login using btree (lower(login::text))
-
-==== by-hand/index/public.filter_usage.filter_usage_key_ignoring_case.sql
--- index public.filter_usage.filter_usage_key_ignoring_case
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index filter_usage_key_ignoring_case using btree (instrument_id, lower(filter_code::text), since)
-
-==== by-hand/index/public.filters.filters_key_ignoring_case.sql
--- index public.filters.filters_key_ignoring_case
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index filters_key_ignoring_case using btree (lower(code::text))
-
-==== by-hand/index/public.instruments.instruments_name.sql
--- index public.instruments.instruments_name
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index instruments_name using btree (telescope_id, lower(name::text))
-
-==== by-hand/index/public.sky_targets.by_remarks.sql
--- index public.sky_targets.by_remarks
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-index by_remarks using btree ("left"(remarks, 20))
-
-==== by-hand/index/public.sky_targets.sky_targets_designation.sql
--- index public.sky_targets.sky_targets_designation
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index sky_targets_designation using btree (lower(designation::text))
-
-==== by-hand/index/public.telescopes.telescopes_code.sql
--- index public.telescopes.telescopes_code
--- RC0307 by hand: the target has no indexes on expressions
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-unique index telescopes_code using btree (lower(code::text))
-
 ==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
 -- trigger public.proposals_changed_at_on_update on proposals
 -- RC0501 by hand: triggers are not translated yet
@@ -99,7 +50,7 @@ CREATE SEQUENCE `observatory`.`ticket_number`
 ==== target/40-tables/0001-astronomers.sql
 -- table observatory.astronomers
 -- RC0113 check: public.astronomers.badge: bytes in a key as varbinary(1536)
--- RC0307 by hand: public.astronomers.astronomers_login: the target has no indexes on expressions
+-- RC0308 adapted: public.astronomers.astronomers_login_ignoring_case: unique by astronomers_login_ignoring_case_key
 CREATE TABLE `observatory`.`astronomers` (
     `id` bigint NOT NULL AUTO_INCREMENT,
     `login` varchar(40) NOT NULL,
@@ -112,6 +63,7 @@ CREATE TABLE `observatory`.`astronomers` (
     `motto` varchar(200) NULL,
     `preferences` json NULL,
     `label` varchar(170) GENERATED ALWAYS AS (CONCAT(`full_name`, ' <', `login`, '>')) STORED,
+    `astronomers_login_ignoring_case_key` varchar(40) GENERATED ALWAYS AS (LOWER(`login`)) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `astronomers_badge_range` CHECK (LENGTH(`badge`) = 16),
     CONSTRAINT `astronomers_rate` CHECK (`hourly_rate` >= 0)
@@ -120,7 +72,7 @@ CREATE TABLE `observatory`.`astronomers` (
 ==== target/40-tables/0002-telescopes.sql
 -- table observatory.telescopes
 -- RC0116 check: public.telescopes.focal_ratio: float
--- RC0307 by hand: public.telescopes.telescopes_code: the target has no indexes on expressions
+-- RC0308 adapted: public.telescopes.telescopes_code_ignoring_case: unique by telescopes_code_ignoring_case_key
 -- RC0302 by hand: public.telescopes.telescopes_features_range: the operator <@ cannot be said in mariadb
 CREATE TABLE `observatory`.`telescopes` (
     `id` int NOT NULL AUTO_INCREMENT,
@@ -133,6 +85,7 @@ CREATE TABLE `observatory`.`telescopes` (
     `features` varchar(32) NOT NULL DEFAULT '',
     `first_light` date NULL,
     `powered` tinyint(1) NOT NULL DEFAULT TRUE,
+    `telescopes_code_ignoring_case_key` varchar(8) GENERATED ALWAYS AS (LOWER(CAST(`code` AS char))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `telescopes_aperture_mm_range` CHECK (`aperture_mm` >= 0 AND `aperture_mm` <= 16777215),
     CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155)
@@ -141,7 +94,7 @@ CREATE TABLE `observatory`.`telescopes` (
 ==== target/40-tables/0003-instruments.sql
 -- table observatory.instruments
 -- RC0116 check: public.instruments.gain: double
--- RC0307 by hand: public.instruments.instruments_name: the target has no indexes on expressions
+-- RC0308 adapted: public.instruments.instruments_name_ignoring_case: unique by instruments_name_ignoring_case_key
 CREATE TABLE `observatory`.`instruments` (
     `id` int NOT NULL AUTO_INCREMENT,
     `telescope_id` int NOT NULL,
@@ -151,6 +104,7 @@ CREATE TABLE `observatory`.`instruments` (
     `options` bit(12) NOT NULL DEFAULT B'000000000000',
     `gain` double NULL,
     `setup` json NULL,
+    `instruments_name_ignoring_case_key` varchar(60) GENERATED ALWAYS AS (LOWER(`name`)) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `instruments_pixels_range` CHECK (`pixels` >= 0 AND `pixels` <= 18446744073709551615)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -177,12 +131,13 @@ CREATE TABLE `observatory`.`calibrations` (
 -- table observatory.filters
 -- RC0116 check: public.filters.wavelength_nm: double
 -- RC0116 check: public.filters.bandwidth_nm: double
--- RC0307 by hand: public.filters.filters_key_ignoring_case: the target has no indexes on expressions
+-- RC0308 adapted: public.filters.filters_key_ignoring_case: unique by filters_key_ignoring_case_key
 CREATE TABLE `observatory`.`filters` (
     `code` char(4) NOT NULL,
     `name` varchar(60) NOT NULL,
     `wavelength_nm` double NOT NULL,
     `bandwidth_nm` double NOT NULL,
+    `filters_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(CAST(`code` AS char))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`code`),
     CONSTRAINT `filters_band` CHECK (`wavelength_nm` > 0 AND (`bandwidth_nm` >= CAST(0.1 AS double) AND `bandwidth_nm` <= 2000))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -233,8 +188,7 @@ CREATE TABLE `observatory`.`proposals` (
 -- table observatory.sky_targets
 -- RC0116 check: public.sky_targets.right_ascension: double
 -- RC0116 check: public.sky_targets.declination: double
--- RC0307 by hand: public.sky_targets.by_remarks: the target has no indexes on expressions
--- RC0307 by hand: public.sky_targets.sky_targets_designation: the target has no indexes on expressions
+-- RC0308 adapted: public.sky_targets.sky_targets_designation_ignoring_case: unique by sky_targets_designation_ignoring_case_key
 CREATE TABLE `observatory`.`sky_targets` (
     `id` bigint NOT NULL AUTO_INCREMENT,
     `designation` varchar(80) NOT NULL,
@@ -244,6 +198,7 @@ CREATE TABLE `observatory`.`sky_targets` (
     `magnitude` decimal(5,3) NULL,
     `parallax` decimal(38,10) NULL,
     `remarks` longtext NULL,
+    `sky_targets_designation_ignoring_case_key` varchar(80) GENERATED ALWAYS AS (LOWER(`designation`)) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `sky_targets_declination` CHECK (`declination` >= CAST(-90 AS double) AND `declination` <= 90)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -290,12 +245,13 @@ CREATE TABLE `observatory`.`exposures` (
 
 ==== target/40-tables/0012-filter_usage.sql
 -- table observatory.filter_usage
--- RC0307 by hand: public.filter_usage.filter_usage_key_ignoring_case: the target has no indexes on expressions
+-- RC0308 adapted: public.filter_usage.filter_usage_key_ignoring_case: unique by filter_usage_key_ignoring_case_key
 CREATE TABLE `observatory`.`filter_usage` (
     `instrument_id` int NOT NULL,
     `filter_code` char(4) NOT NULL,
     `since` date NOT NULL,
     `slot` smallint NOT NULL,
+    `filter_usage_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(CAST(`filter_code` AS char))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`instrument_id`, `filter_code`, `since`),
     CONSTRAINT `filter_usage_slot_range` CHECK (`slot` >= 0 AND `slot` <= 255)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -371,101 +327,149 @@ CREATE TABLE `observatory`.`weather_readings` (
 ALTER TABLE `observatory`.`astronomers`
     ADD UNIQUE KEY `astronomers_badge` (`badge`);
 
-==== target/50-indexes/0002-astronomers.astronomers_mentor.sql
+==== target/50-indexes/0002-astronomers.astronomers_login.sql
+-- unique key astronomers_login of observatory.astronomers
+ALTER TABLE `observatory`.`astronomers`
+    ADD UNIQUE KEY `astronomers_login` (`login`);
+
+==== target/50-indexes/0003-astronomers.astronomers_login_ignoring_case.sql
+-- index astronomers_login_ignoring_case of observatory.astronomers
+CREATE UNIQUE INDEX `astronomers_login_ignoring_case` ON `observatory`.`astronomers` (`astronomers_login_ignoring_case_key`);
+
+==== target/50-indexes/0004-astronomers.astronomers_mentor.sql
 -- index astronomers_mentor of observatory.astronomers
 CREATE INDEX `astronomers_mentor` ON `observatory`.`astronomers` (`mentor_id`);
 
-==== target/50-indexes/0003-astronomers.by_name.sql
+==== target/50-indexes/0005-astronomers.by_name.sql
 -- index by_name of observatory.astronomers
 CREATE INDEX `by_name` ON `observatory`.`astronomers` (`full_name`);
 
-==== target/50-indexes/0004-calibrations.calibrations_instrument.sql
+==== target/50-indexes/0006-telescopes.telescopes_code.sql
+-- unique key telescopes_code of observatory.telescopes
+ALTER TABLE `observatory`.`telescopes`
+    ADD UNIQUE KEY `telescopes_code` (`code`);
+
+==== target/50-indexes/0007-telescopes.telescopes_code_ignoring_case.sql
+-- index telescopes_code_ignoring_case of observatory.telescopes
+CREATE UNIQUE INDEX `telescopes_code_ignoring_case` ON `observatory`.`telescopes` (`telescopes_code_ignoring_case_key`);
+
+==== target/50-indexes/0008-instruments.instruments_name.sql
+-- unique key instruments_name of observatory.instruments
+ALTER TABLE `observatory`.`instruments`
+    ADD UNIQUE KEY `instruments_name` (`telescope_id`, `name`);
+
+==== target/50-indexes/0009-instruments.instruments_name_ignoring_case.sql
+-- index instruments_name_ignoring_case of observatory.instruments
+CREATE UNIQUE INDEX `instruments_name_ignoring_case` ON `observatory`.`instruments` (`telescope_id`, `instruments_name_ignoring_case_key`);
+
+==== target/50-indexes/0010-calibrations.calibrations_instrument.sql
 -- index calibrations_instrument of observatory.calibrations
 CREATE INDEX `calibrations_instrument` ON `observatory`.`calibrations` (`instrument_id`);
 
-==== target/50-indexes/0005-review_panels.review_panels_chair.sql
+==== target/50-indexes/0011-filters.filters_key_ignoring_case.sql
+-- index filters_key_ignoring_case of observatory.filters
+CREATE UNIQUE INDEX `filters_key_ignoring_case` ON `observatory`.`filters` (`filters_key_ignoring_case_key`);
+
+==== target/50-indexes/0012-review_panels.review_panels_chair.sql
 -- index review_panels_chair of observatory.review_panels
 CREATE INDEX `review_panels_chair` ON `observatory`.`review_panels` (`chair_id`);
 
-==== target/50-indexes/0006-review_panels.review_panels_model.sql
+==== target/50-indexes/0013-review_panels.review_panels_model.sql
 -- index review_panels_model of observatory.review_panels
 CREATE INDEX `review_panels_model` ON `observatory`.`review_panels` (`model_proposal_id`);
 
-==== target/50-indexes/0007-proposals.by_state.sql
+==== target/50-indexes/0014-proposals.by_state.sql
 -- index by_state of observatory.proposals
 CREATE INDEX `by_state` ON `observatory`.`proposals` (`state`, `rank`);
 
-==== target/50-indexes/0008-proposals.proposals_leader.sql
+==== target/50-indexes/0015-proposals.proposals_leader.sql
 -- index proposals_leader of observatory.proposals
 CREATE INDEX `proposals_leader` ON `observatory`.`proposals` (`leader_id`);
 
-==== target/50-indexes/0009-proposals.proposals_panel.sql
+==== target/50-indexes/0016-proposals.proposals_panel.sql
 -- index proposals_panel of observatory.proposals
 CREATE INDEX `proposals_panel` ON `observatory`.`proposals` (`panel_id`);
 
-==== target/50-indexes/0010-sky_targets.by_place.sql
+==== target/50-indexes/0017-sky_targets.sky_targets_designation.sql
+-- unique key sky_targets_designation of observatory.sky_targets
+ALTER TABLE `observatory`.`sky_targets`
+    ADD UNIQUE KEY `sky_targets_designation` (`designation`);
+
+==== target/50-indexes/0018-sky_targets.by_place.sql
 -- index by_place of observatory.sky_targets
 CREATE INDEX `by_place` ON `observatory`.`sky_targets` (`right_ascension`, `declination`);
 
-==== target/50-indexes/0011-observations.by_night.sql
+==== target/50-indexes/0019-sky_targets.by_remarks.sql
+-- index by_remarks of observatory.sky_targets
+CREATE INDEX `by_remarks` ON `observatory`.`sky_targets` (`remarks`(20));
+
+==== target/50-indexes/0020-sky_targets.sky_targets_designation_ignoring_case.sql
+-- index sky_targets_designation_ignoring_case of observatory.sky_targets
+CREATE UNIQUE INDEX `sky_targets_designation_ignoring_case` ON `observatory`.`sky_targets` (`sky_targets_designation_ignoring_case_key`);
+
+==== target/50-indexes/0021-observations.by_night.sql
 -- index by_night of observatory.observations
 CREATE INDEX `by_night` ON `observatory`.`observations` (`night`);
 
-==== target/50-indexes/0012-observations.observations_instrument.sql
+==== target/50-indexes/0022-observations.observations_instrument.sql
 -- index observations_instrument of observatory.observations
 CREATE INDEX `observations_instrument` ON `observatory`.`observations` (`instrument_id`);
 
-==== target/50-indexes/0013-observations.observations_observer.sql
+==== target/50-indexes/0023-observations.observations_observer.sql
 -- index observations_observer of observatory.observations
 CREATE INDEX `observations_observer` ON `observatory`.`observations` (`observer_id`);
 
-==== target/50-indexes/0014-observations.observations_proposal.sql
+==== target/50-indexes/0024-observations.observations_proposal.sql
 -- index observations_proposal of observatory.observations
 CREATE INDEX `observations_proposal` ON `observatory`.`observations` (`proposal_id`);
 
-==== target/50-indexes/0015-observations.observations_target.sql
+==== target/50-indexes/0025-observations.observations_target.sql
 -- index observations_target of observatory.observations
 CREATE INDEX `observations_target` ON `observatory`.`observations` (`target_id`);
 
-==== target/50-indexes/0016-exposures.exposures_shot.sql
+==== target/50-indexes/0026-exposures.exposures_shot.sql
 -- unique key exposures_shot of observatory.exposures
 ALTER TABLE `observatory`.`exposures`
     ADD UNIQUE KEY `exposures_shot` (`observation_id`, `shot`);
 
-==== target/50-indexes/0017-exposures.by_time.sql
+==== target/50-indexes/0027-exposures.by_time.sql
 -- index by_time of observatory.exposures
 CREATE INDEX `by_time` ON `observatory`.`exposures` (`taken_at` DESC);
 
-==== target/50-indexes/0018-exposures.exposures_filter.sql
+==== target/50-indexes/0028-exposures.exposures_filter.sql
 -- index exposures_filter of observatory.exposures
 CREATE INDEX `exposures_filter` ON `observatory`.`exposures` (`filter_code`);
 
-==== target/50-indexes/0019-filter_usage.filter_usage_filter.sql
+==== target/50-indexes/0029-filter_usage.filter_usage_filter.sql
 -- index filter_usage_filter of observatory.filter_usage
 CREATE INDEX `filter_usage_filter` ON `observatory`.`filter_usage` (`filter_code`);
 
-==== target/50-indexes/0020-log_entries.log_entries_astronomer.sql
+==== target/50-indexes/0030-filter_usage.filter_usage_key_ignoring_case.sql
+-- index filter_usage_key_ignoring_case of observatory.filter_usage
+CREATE UNIQUE INDEX `filter_usage_key_ignoring_case` ON `observatory`.`filter_usage` (`instrument_id`, `filter_usage_key_ignoring_case_key`, `since`);
+
+==== target/50-indexes/0031-log_entries.log_entries_astronomer.sql
 -- index log_entries_astronomer of observatory.log_entries
 CREATE INDEX `log_entries_astronomer` ON `observatory`.`log_entries` (`astronomer_id`);
 
-==== target/50-indexes/0021-order.order_by_name.sql
+==== target/50-indexes/0032-order.order_by_name.sql
 -- index order_by_name of observatory.order
 CREATE INDEX `order_by_name` ON `observatory`.`order` (`select`);
 
-==== target/50-indexes/0022-order.order_user.sql
+==== target/50-indexes/0033-order.order_user.sql
 -- index order_user of observatory.order
 CREATE INDEX `order_user` ON `observatory`.`order` (`user`);
 
-==== target/50-indexes/0023-photographic_plates.photographic_plates_number.sql
+==== target/50-indexes/0034-photographic_plates.photographic_plates_number.sql
 -- unique key photographic_plates_number of observatory.photographic_plates
 ALTER TABLE `observatory`.`photographic_plates`
     ADD UNIQUE KEY `photographic_plates_number` (`plate_number`);
 
-==== target/50-indexes/0024-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.grating_alignment_instrument.sql
+==== target/50-indexes/0035-spectrograph_grating_alignment_history_of_the_northern_cd2332f5.grating_alignment_instrument.sql
 -- index grating_alignment_instrument of observatory.spectrograph_grating_alignment_history_of_the_northern_cd2332f5
 CREATE INDEX `grating_alignment_instrument` ON `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5` (`instrument_id`);
 
-==== target/50-indexes/0025-weather_readings.by_station.sql
+==== target/50-indexes/0036-weather_readings.by_station.sql
 -- index by_station of observatory.weather_readings
 CREATE INDEX `by_station` ON `observatory`.`weather_readings` (`station`, `read_at`);
 

@@ -1,0 +1,54 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+
+/** Recognises the first characters of a column among expressions. */
+final class Beginnings {
+    private static final Set<String> TEXT_TYPES =
+            Set.of("text", "varchar", "character varying", "char varying", "nvarchar", "bpchar");
+
+    private static final int LONGEST_LENGTH = 5;
+
+    private Beginnings() {}
+
+    static Optional<ExpressionRewriter.Beginning> of(Expr value) {
+        if (!(value instanceof Expr.Call call)) {
+            return Optional.empty();
+        }
+        List<Expr> arguments = call.arguments();
+        String function = call.name().last().key();
+        boolean left = function.equals("left") && arguments.size() == 2;
+        boolean part = Set.of("substr", "substring").contains(function)
+                && arguments.size() == 3
+                && arguments.get(1) instanceof Expr.Literal start
+                && start.text().equals("1");
+        if (!left && !part) {
+            return Optional.empty();
+        }
+        return column(arguments.get(0))
+                .flatMap(c -> arguments.get(arguments.size() - 1) instanceof Expr.Literal length
+                                && length.isDigits(LONGEST_LENGTH)
+                                && !length.text().equals("0")
+                        ? Optional.of(new ExpressionRewriter.Beginning(c, Integer.parseInt(length.text())))
+                        : Optional.empty());
+    }
+
+    private static Optional<Name> column(Expr value) {
+        Expr plain = uncast(value);
+        return plain instanceof Expr.Column column ? Optional.of(column.name().last()) : Optional.empty();
+    }
+
+    /** Without a conversion that leaves a text as it is. */
+    static Expr uncast(Expr value) {
+        return value instanceof Expr.Cast cast
+                        && TEXT_TYPES.contains(cast.type().name())
+                        && cast.type().parameters().isEmpty()
+                        && !cast.type().array()
+                ? cast.value()
+                : value;
+    }
+}
