@@ -2,6 +2,7 @@ package raftcart.dialect;
 
 import java.math.BigInteger;
 import java.util.List;
+import java.util.Optional;
 import raftcart.catalog.Column;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ForeignKey;
@@ -54,6 +55,16 @@ public interface DdlPrinter {
 
     /** Sets the number that an identity column gives next. */
     String setIdentity(ObjectName table, Column column, BigInteger next);
+
+    /**
+     * Lets an identity column go on with this number, or a greater one, without an end of the transaction.
+     *
+     * @return empty where it goes on behind the greatest number that rows brought anyway
+     */
+    Optional<String> advanceIdentity(ObjectName table, Column column, BigInteger next);
+
+    /** Lets a sequence go on with this number, or a greater one, without an end of the transaction. */
+    String advanceSequence(ObjectName sequence, BigInteger next);
 
     /** Sets the number that a sequence gives next. */
     String setSequence(ObjectName sequence, BigInteger next);

@@ -469,6 +469,12 @@ public enum SqlFeature {
     NULL_IS_NUMBERED,
     /** 0 for a column that the engine numbers stands for the next number. */
     ZERO_IS_NUMBERED,
+    /** A number that a row brings for a column that the engine numbers is counted: greater ones follow. */
+    GIVEN_NUMBERS_COUNT,
+    /** The number last given is that of the first row of a statement with several. */
+    LAST_NUMBER_IS_OF_FIRST_ROW,
+    /** Every mention of the next value of a sequence in a row draws another one. */
+    EVERY_MENTION_DRAWS,
     /** The next number of a column that the engine numbers may be set. */
     IDENTITY_RESTARTS,
     /** An index belongs to its table, by which it is dropped. */

@@ -63,7 +63,7 @@ public final class LoadStage {
             List<TableResult> tables = loader.load(
                     translation.tables().stream().filter(TableMapping::isLoaded).toList());
             List<String> failures = finish(migration, target, listener);
-            failures.addAll(setCounters(target, translation, now));
+            failures.addAll(setCounters(target, translation, now, sequences(now)));
             if (failures.isEmpty()) {
                 loader.forgetProgress(); // otherwise another run tries what failed, and passes over the rows
             }
@@ -90,7 +90,10 @@ public final class LoadStage {
                     migration.plan().load().stopAfterRefused());
             List<TableResult> tables = load.run(migration.scripts(), targetRows, listener);
             List<String> failures = finish(migration, target, listener);
-            failures.addAll(setCounters(target, translation, migration.catalog()));
+            Map<ObjectName, BigInteger> next = new HashMap<>(sequences(migration.catalog()));
+            next.putAll(load.sequences().next());
+            next.keySet().removeAll(load.sequences().byTarget());
+            failures.addAll(setCounters(target, translation, migration.catalog(), next));
             Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
             record(migration, result);
             return result;
@@ -148,15 +151,21 @@ public final class LoadStage {
         return failures;
     }
 
-    private static List<String> setCounters(EngineSession target, Translation translation, Catalog now)
+    /** Where the sequences of a catalog stand. */
+    private static Map<ObjectName, BigInteger> sequences(Catalog catalog) {
+        Map<ObjectName, BigInteger> next = new HashMap<>();
+        catalog.schemas().forEach(s -> s.sequences().forEach(q -> next.put(q.name(), q.next())));
+        return next;
+    }
+
+    private static List<String> setCounters(
+            EngineSession target, Translation translation, Catalog now, Map<ObjectName, BigInteger> sequences)
             throws SQLException {
         Map<ObjectName, Table> tables = new HashMap<>();
         now.tables().forEach(t -> tables.put(t.name(), t));
-        Map<ObjectName, BigInteger> next = new HashMap<>();
-        now.schemas().forEach(s -> s.sequences().forEach(q -> next.put(q.name(), q.next())));
         Counters counters = new Counters(target);
         List<String> failures = new ArrayList<>(counters.setIdentities(translation.tables(), tables));
-        failures.addAll(counters.setSequences(translation.sequences(), next));
+        failures.addAll(counters.setSequences(translation.sequences(), sequences));
         try (Statement statement = target.connection().createStatement()) {
             for (TableMapping mapping : translation.tables()) {
                 statement.execute(

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.catalog.ObjectName;
+import raftcart.dialect.DdlPrinter;
 import raftcart.engine.EngineSession;
 import raftcart.error.LoadException;
 import raftcart.error.PlanException;
@@ -23,6 +24,8 @@ import raftcart.move.LoadListener;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.rewrite.ObjectRewriter;
+import raftcart.scripts.DrawnNumber;
+import raftcart.scripts.DrawnSequences;
 import raftcart.scripts.ScriptSource;
 import raftcart.scripts.ScriptStatement;
 import raftcart.sql.tree.Statement;
@@ -37,11 +40,13 @@ import raftcart.workspace.Json;
  */
 final class ScriptLoad {
     private final EngineSession target;
+    private final Translation translation;
     private final List<TableMapping> tables;
     private final RowStatements statements;
     private final Path refusedFolder;
     private final int mostRefused;
     private final Map<ObjectName, Count> counts = new LinkedHashMap<>();
+    private Optional<DrawnSequences> sequences = Optional.empty();
 
     ScriptLoad(
             EngineSession target,
@@ -50,6 +55,7 @@ final class ScriptLoad {
             Path refusedFolder,
             int mostRefused) {
         this.target = target;
+        this.translation = translation;
         this.statements = statements;
         this.refusedFolder = refusedFolder;
         this.mostRefused = mostRefused;
@@ -68,7 +74,7 @@ final class ScriptLoad {
     List<TableResult> run(ScriptSource scripts, TargetRows targetRows, LoadListener listener) throws SQLException {
         prepare(targetRows);
         long start = System.nanoTime();
-        scripts.forEachStatement(this::execute);
+        sequences = Optional.of(scripts.forEachStatement(this::execute));
         target.connection().commit();
         double seconds = (System.nanoTime() - start) / 1e9 / Math.max(1, counts.size());
         List<TableResult> results = new ArrayList<>();
@@ -88,6 +94,11 @@ final class ScriptLoad {
             results.add(result);
         }
         return results;
+    }
+
+    /** Where the sequences of the source stand once its rows are inserted. */
+    DrawnSequences sequences() {
+        return sequences.orElseThrow();
     }
 
     private void prepare(TargetRows targetRows) throws SQLException {
@@ -132,6 +143,9 @@ final class ScriptLoad {
             return;
         }
         try {
+            for (DrawnNumber drawn : given.draws()) {
+                advance(drawn);
+            }
             Optional<String> reason = attempt(rows);
             if (reason.isPresent()) {
                 oneByOne(rows, (Statement.Insert) statement, place, reason.get());
@@ -141,6 +155,26 @@ final class ScriptLoad {
                     place + ": the load stopped, and nothing of it was kept: " + e.getMessage(),
                     "Run `raftcart load` again.",
                     e);
+        }
+    }
+
+    /** Lets the target count on from where the source was, before it draws numbers for rows itself. */
+    private void advance(DrawnNumber drawn) throws SQLException {
+        DdlPrinter ddl = target.engine().dialect().ddl();
+        Optional<String> sql = drawn.column().isPresent()
+                ? translation.mapping(drawn.owner()).flatMap(m -> m.columns().stream()
+                        .filter(c -> c.source().name().equals(drawn.column().get()))
+                        .filter(c -> c.target().identity().isPresent())
+                        .findFirst()
+                        .flatMap(c -> ddl.advanceIdentity(m.target().name(), c.target(), drawn.next())))
+                : translation.sequences().stream()
+                        .filter(s -> s.source().name().equals(drawn.owner()))
+                        .findFirst()
+                        .map(s -> ddl.advanceSequence(s.target(), drawn.next()));
+        if (sql.isPresent()) {
+            try (java.sql.Statement statement = target.connection().createStatement()) {
+                statement.execute(sql.get());
+            }
         }
     }
 

@@ -80,17 +80,22 @@ public final class Counters {
         }
     }
 
-    /** Sets the sequences to the value that the source would give next; gives back what could not be set. */
-    public List<String> setSequences(List<SequenceMapping> sequences, Map<ObjectName, BigInteger> nextNow)
+    /**
+     * Sets sequences to the value that the source would give next; the target knows best where those stand that have none.
+     *
+     * @return what could not be set
+     */
+    public List<String> setSequences(List<SequenceMapping> sequences, Map<ObjectName, BigInteger> next)
             throws SQLException {
         List<String> failures = new ArrayList<>();
         for (SequenceMapping sequence : sequences) {
-            BigInteger next = nextNow.getOrDefault(
-                    sequence.source().name(), sequence.source().next());
-            set(
-                    dialect.ddl().setSequence(sequence.target(), next),
-                    "sequence " + sequence.target() + " to " + next,
-                    failures);
+            BigInteger number = next.get(sequence.source().name());
+            if (number != null) {
+                set(
+                        dialect.ddl().setSequence(sequence.target(), number),
+                        "sequence " + sequence.target() + " to " + number,
+                        failures);
+            }
         }
         return failures;
     }

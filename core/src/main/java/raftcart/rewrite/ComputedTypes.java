@@ -52,8 +52,8 @@ final class ComputedTypes {
         if (value instanceof Expr.Concat concat) {
             return joined(concat.parts());
         }
-        if (value instanceof Expr.Cast && Beginnings.uncast(value) != value) {
-            return of(Beginnings.uncast(value)).filter(ComputedTypes::isText).map(ComputedTypes::unpadded);
+        if (value instanceof Expr.Cast && IndexedTexts.uncast(value) != value) {
+            return of(IndexedTexts.uncast(value)).filter(ComputedTypes::isText).map(ComputedTypes::unpadded);
         }
         return value instanceof Expr.Call call ? call(call) : Optional.empty();
     }

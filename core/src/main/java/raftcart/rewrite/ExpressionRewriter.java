@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import raftcart.catalog.Partitioning;
 import raftcart.dialect.Language;
@@ -87,6 +88,23 @@ public final class ExpressionRewriter {
     /** A value of whichever type. */
     public Result value(String text) {
         return rewrite(text, QueryAdapter::expr);
+    }
+
+    /**
+     * A value for an index, which may not hang on settings: conversions of texts into texts are left out, others refused, and
+     * columns of padded texts stand without their blanks.
+     *
+     * @param padded true for such a column, by its name on the source
+     */
+    public Result indexed(String text, Predicate<Name> padded) {
+        IndexedTexts texts = new IndexedTexts(padded);
+        return rewrite(text, (adapter, e) -> {
+            Expr value = adapter.expr(texts.expr(e));
+            if (IndexedTexts.converts(value)) {
+                throw new Untranslatable("a conversion of types");
+            }
+            return value;
+        });
     }
 
     /** What a column of this type is computed by. */
@@ -220,7 +238,7 @@ public final class ExpressionRewriter {
 
     /** What an expression is the beginning of; empty where it is something else. */
     public Optional<Beginning> beginning(String text) {
-        return Beginnings.of(ExprParser.parse(text, from.grammar()));
+        return IndexedTexts.of(ExprParser.parse(text, from.grammar()));
     }
 
     /** Puts the target's names in the place of the source's. */

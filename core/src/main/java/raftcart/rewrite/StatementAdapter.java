@@ -14,11 +14,11 @@ import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Insert;
-import raftcart.sql.tree.TableParts;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.Truth;
 import raftcart.type.LogicalType;
@@ -218,7 +218,8 @@ final class StatementAdapter {
             adapter.note(FindingCode.CLIENT_COMMAND, statement.span(), "set_config");
             return List.of();
         }
-        Optional<Statement> position = adapter.same() ? Optional.empty() : sequencePosition(statement);
+        Optional<DdlStatement.CreateSequence> position =
+                adapter.same() ? Optional.empty() : SequencePositions.of(statement, adapter.from.grammar());
         if (position.isPresent()) {
             return adapt(position.get());
         }
@@ -226,6 +227,10 @@ final class StatementAdapter {
             Query query = adapter.query(statement.query());
             return List.of(new Statement.QueryStatement(query, Optional.empty(), false, statement.span()));
         }
+        return intoTable(statement, statement.into().get());
+    }
+
+    private List<Statement> intoTable(Statement.QueryStatement statement, QualifiedName table) {
         if (adapter.same() && has(SqlFeature.SELECT_INTO)) {
             return List.of(new Statement.QueryStatement(
                     adapter.query(statement.query()), statement.into(), statement.temporary(), statement.span()));
@@ -244,7 +249,7 @@ final class StatementAdapter {
                 : DdlStatement.CreateTable.Temporary.NO;
         return new TableAdapter(adapter)
                 .create(new DdlStatement.CreateTable(
-                        statement.into().get(),
+                        table,
                         false,
                         temporary,
                         List.of(),
@@ -255,39 +260,6 @@ final class StatementAdapter {
                         Optional.empty(),
                         Optional.empty(),
                         Optional.empty(),
-                        List.of(),
-                        statement.span()));
-    }
-
-    /** {@code SELECT setval('s', 41, true)} of a dump: the sequence goes on behind that number. */
-    private Optional<Statement> sequencePosition(Statement.QueryStatement statement) {
-        boolean alone = statement.query().body() instanceof QueryBody.Select s
-                && s.items().size() == 1
-                && s.from().isEmpty()
-                && s.items().get(0).value() instanceof Expr.Call c
-                && c.name().last().key().equals("setval")
-                && c.arguments().size() >= 2
-                && c.arguments().stream().allMatch(Expr.Literal.class::isInstance);
-        if (!alone) {
-            return Optional.empty();
-        }
-        Expr.Call call = (Expr.Call)
-                ((QueryBody.Select) statement.query().body()).items().get(0).value();
-        List<String> texts =
-                call.arguments().stream().map(a -> ((Expr.Literal) a).text()).toList();
-        if (!texts.get(1).matches("\\d{1,18}")) {
-            return Optional.empty();
-        }
-        boolean used = texts.size() < 3 || texts.get(2).equals("true");
-        long next = Long.parseLong(texts.get(1)) + (used ? 1 : 0);
-        return SequenceNames.read(texts.get(0), adapter.from.grammar())
-                .map(name -> new DdlStatement.CreateSequence(
-                        name,
-                        true,
-                        false,
-                        Optional.empty(),
-                        TableParts.IdentityOptions.DEFAULT,
-                        Optional.of(next),
                         List.of(),
                         statement.span()));
     }

@@ -21,6 +21,7 @@ import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.rewrite.CopyRows;
+import raftcart.rewrite.SequencePositions;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
@@ -213,6 +214,9 @@ final class CatalogBuilder {
             if (change instanceof Statement.QueryStatement query && query.into().isPresent()) {
                 put(ObjectKind.TABLE, names.object(query.into().get()), text);
             }
+            if (change instanceof Statement.QueryStatement query) {
+                SequencePositions.of(query, language.grammar()).ifPresent(this::sequence);
+            }
             return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
                     .isPresent());
         } else if (statement instanceof Statement.NotTranslated not) {
@@ -326,6 +330,16 @@ final class CatalogBuilder {
                 .filter(t -> name.parts().size() == 1 || t.name.schema().equalsIgnoreCase(wanted.schema()))
                 .toList();
         return alike.size() == 1 ? Optional.of(alike.get(0)) : Optional.empty();
+    }
+
+    /** The sequence of this name. */
+    Optional<Sequence> sequence(QualifiedName name) {
+        return Optional.ofNullable(sequences.get(names.object(name)));
+    }
+
+    /** The keys that triggers fill from sequences. */
+    List<KeyTriggers.Fill> filledKeys() {
+        return new KeyTriggers(language, names).fills(tables, code);
     }
 
     /** The tables by their numbers. */

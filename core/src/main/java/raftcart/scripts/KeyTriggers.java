@@ -39,23 +39,46 @@ final class KeyTriggers {
         this.names = names;
     }
 
+    /**
+     * What a trigger does.
+     *
+     * @param next the next value of the sequence in the source's SQL
+     */
+    record Fill(TableDraft table, Name column, QualifiedName sequence, String next) {}
+
+    /** Makes defaults of the triggers that fill keys, and takes these triggers away. */
     void apply(Map<ObjectName, TableDraft> tables, List<CodeObject> code) {
-        code.removeIf(c -> c.kind() == ObjectKind.TRIGGER && fills(c.source(), tables));
+        code.removeIf(c -> fill(c, tables).filter(KeyTriggers::apply).isPresent());
     }
 
-    private boolean fills(String source, Map<ObjectName, TableDraft> tables) {
-        Matcher head = HEAD.matcher(source);
-        if (!head.matches()) {
-            return false;
+    /** What the triggers fill. */
+    List<Fill> fills(Map<ObjectName, TableDraft> tables, List<CodeObject> code) {
+        return code.stream().flatMap(c -> fill(c, tables).stream()).toList();
+    }
+
+    private static boolean apply(Fill fill) {
+        boolean changed = fill.table().change(fill.column(), c -> Columns.withDefault(c, Optional.of(fill.next())));
+        return changed
+                && fill.table()
+                        .physical
+                        .add(Table.NUMBERED + "a trigger filled "
+                                + fill.column().text() + " from " + fill.sequence()
+                                + "; the next value is its default now");
+    }
+
+    private Optional<Fill> fill(CodeObject object, Map<ObjectName, TableDraft> tables) {
+        Matcher head = HEAD.matcher(object.source());
+        if (object.kind() != ObjectKind.TRIGGER || !head.matches()) {
+            return Optional.empty();
         }
         String body = head.group(2);
         Matcher value = VALUE.matcher(body);
         if (!value.find()) {
-            return false;
+            return Optional.empty();
         }
         String rest = body.substring(0, value.start()) + body.substring(value.end());
         if (!REST.matcher(rest).matches()) {
-            return false;
+            return Optional.empty();
         }
         Optional<TableDraft> table = Optional.ofNullable(tables.get(names.object(name(head.group(1)))))
                 .or(() -> tables.values().stream()
@@ -68,10 +91,7 @@ final class KeyTriggers {
         String next = language.writer()
                 .apply(WriterContext.plain(language))
                 .expression(new Expr.SequenceValue(sequence, true, Span.NONE));
-        return table.filter(t -> t.change(column, c -> Columns.withDefault(c, Optional.of(next))))
-                .map(t -> t.physical.add(Table.NUMBERED + "a trigger filled " + column.text() + " from " + sequence
-                        + "; the next value is its default now"))
-                .isPresent();
+        return table.map(t -> new Fill(t, column, sequence, next));
     }
 
     private QualifiedName name(String text) {

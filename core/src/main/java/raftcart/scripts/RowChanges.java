@@ -1,8 +1,10 @@
 package raftcart.scripts;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import raftcart.dialect.Language;
 import raftcart.rewrite.DummyTables;
@@ -10,6 +12,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Branch;
 import raftcart.sql.tree.Statement.Insert;
@@ -28,8 +31,9 @@ final class RowChanges {
         List<Expr> row = ((QueryBody.Select) several.source().body())
                 .items().stream().map(QueryBody.Item::value).toList();
         List<Statement> inserts = new ArrayList<>();
+        Set<String> drawn = new HashSet<>();
         for (Branch branch : several.branches()) {
-            List<Expr> values = branch.values().isEmpty() ? row : branch.values();
+            List<Expr> values = drawnOnce(branch.values().isEmpty() ? row : branch.values(), drawn);
             inserts.add(new Insert(
                     List.of(),
                     Insert.Mode.INSERT,
@@ -45,13 +49,51 @@ final class RowChanges {
         return inserts;
     }
 
+    /** One row of the query is one draw from a sequence, in however many tables it ends up. */
+    private static List<Expr> drawnOnce(List<Expr> values, Set<String> drawn) {
+        Set<String> before = Set.copyOf(drawn);
+        QueryMapper later = new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (e instanceof Expr.SequenceValue value && value.next()) {
+                    String key = value.sequence().key();
+                    drawn.add(key);
+                    return before.contains(key) ? new Expr.SequenceValue(value.sequence(), false, value.span()) : value;
+                }
+                return super.expr(e);
+            }
+        };
+        return values.stream().map(later::expr).toList();
+    }
+
     private static boolean isOfConstants(MultiInsert several, Language language) {
         boolean always = several.branches().stream().allMatch(b -> b.condition().isEmpty() && !b.otherwise());
         return always
                 && several.source().body() instanceof QueryBody.Select select
                 && select.where().isEmpty()
-                && select.from().stream()
-                        .allMatch(t -> t instanceof TableRef.Table one && DummyTables.isOne(one.name(), language));
+                && isWithoutTable(select, language);
+    }
+
+    private static boolean isWithoutTable(QueryBody.Select select, Language language) {
+        return select.from().stream()
+                .allMatch(t -> t instanceof TableRef.Table one && DummyTables.isOne(one.name(), language));
+    }
+
+    /** The one row of a query that reads no table and has no conditions. */
+    static Optional<List<Expr>> constants(Query query, Language language) {
+        boolean plain = query.with().isEmpty()
+                && query.paging().isEmpty()
+                && query.body() instanceof QueryBody.Select select
+                && select.where().isEmpty()
+                && select.having().isEmpty()
+                && select.hierarchy().isEmpty()
+                && select.groupBy().isEmpty()
+                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
+                && isWithoutTable(select, language);
+        return plain
+                ? Optional.of(((QueryBody.Select) query.body())
+                        .items().stream().map(QueryBody.Item::value).toList())
+                : Optional.empty();
     }
 
     /**

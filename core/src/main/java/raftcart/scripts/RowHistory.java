@@ -30,6 +30,7 @@ final class RowHistory {
     private final CatalogBuilder last;
     private final CatalogBuilder now;
     private Optional<Map<Integer, TableDraft>> ends = Optional.empty();
+    private Optional<RowNumbers> numbers = Optional.empty();
 
     RowHistory(Language language) {
         this.language = language;
@@ -66,13 +67,38 @@ final class RowHistory {
             ends = Optional.of(last.drafts());
         }
         Optional<TableDraft> end = Optional.ofNullable(ends.get().get(then.get().id));
+        RowNumbers.Numbered numbered = numbers().number(insert, then.get(), given(insert, then.get()));
         return end.map(e -> {
-            Insert named = insert.into(exact(e));
+            Insert named = numbered.insert().into(exact(e));
             boolean same = then.get().ids.equals(e.ids) && described(then.get()).equals(described(e));
             return (same ? Optional.of(named) : mapped(named, then.get(), e))
                     .map(i -> ScriptStatement.of(i, place))
-                    .orElseGet(() -> new ScriptStatement(named, place, Optional.of(UNTOLD)));
+                    .orElseGet(() -> new ScriptStatement(named, place, Optional.of(UNTOLD), List.of()))
+                    .drawing(numbered.draws().stream()
+                            .map(d -> inEnd(d, then.get(), e))
+                            .toList());
         });
+    }
+
+    private static DrawnNumber inEnd(DrawnNumber drawn, TableDraft then, TableDraft end) {
+        Optional<String> column = drawn.column()
+                .flatMap(c -> then.column(new Name(c, true)))
+                .map(c -> then.ids.get(then.columns.indexOf(c)))
+                .filter(end.ids::contains)
+                .map(id -> name(end, id).text());
+        return column.isPresent() ? new DrawnNumber(end.name, column, drawn.next()) : drawn;
+    }
+
+    private RowNumbers numbers() {
+        if (numbers.isEmpty()) {
+            numbers = Optional.of(new RowNumbers(language, now, last.filledKeys()));
+        }
+        return numbers.get();
+    }
+
+    /** Where the sequences stand after all statements, as far as rows drew from them. */
+    DrawnSequences sequences() {
+        return new DrawnSequences(numbers().next(), numbers().drawnByTarget());
     }
 
     private static QualifiedName exact(TableDraft table) {

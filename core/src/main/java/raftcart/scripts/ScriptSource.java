@@ -108,9 +108,10 @@ public final class ScriptSource {
     /**
      * Gives every statement that can be read, with its place.
      *
+     * @return where the sequences stand after them
      * @throws CatalogException if there are no scripts, or one cannot be read
      */
-    public void forEachStatement(Consumer<ScriptStatement> taker) {
+    public DrawnSequences forEachStatement(Consumer<ScriptStatement> taker) {
         RowHistory history = new RowHistory(language);
         List<Path> files = files();
         for (Path file : files) {
@@ -122,6 +123,7 @@ public final class ScriptSource {
             RowPieces rows = new RowPieces(language, file.getFileName().toString(), inEnd);
             pieces(file, rows::take);
         }
+        return history.sequences();
     }
 
     private void pieces(Path file, Consumer<Piece> taker) {

@@ -77,7 +77,11 @@ final class HiddenColumns {
     private Optional<Column> column(Index index, KeyPart part, boolean chosen) {
         String value = part.isExpression() ? part.expression() : inSource(part.column());
         String expression = chosen ? "CASE WHEN " + index.predicate() + " THEN " + value + " END" : value;
-        Optional<String> text = table.expressions().value(expression).text();
+        Optional<String> text = table.expressions()
+                .indexed(expression, c -> table.stored(c)
+                        .filter(LogicalType.Char.class::isInstance)
+                        .isPresent())
+                .text();
         String name = name(index.name());
         return text.flatMap(t -> type(part, name, index.parts().size())
                 .map(type -> new Column(

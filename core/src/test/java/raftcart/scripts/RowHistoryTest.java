@@ -31,10 +31,10 @@ class RowHistoryTest {
                                 + "ALTER TABLE site ALTER COLUMN kind SET DEFAULT 7; ALTER TABLE site CHANGE name title VARCHAR(40);"
                                 + "RENAME TABLE site TO place; INSERT INTO place (title, height) SELECT 'x', 1;"))
                 .containsExactly(
-                        "INSERT INTO place (id, title, kind, height) VALUES (NULL, 'Kestrel', 2, 0)",
-                        "INSERT INTO place (title, height, kind) VALUES ('Low', 0, 1)",
-                        "INSERT INTO place (note, id, title, height, kind) VALUES ('n', NULL, 'Four', 44, 3)",
-                        "INSERT INTO place (title, height) SELECT 'x', 1");
+                        "INSERT INTO place (id, title, kind, height) VALUES (1, 'Kestrel', 2, 0)",
+                        "INSERT INTO place (title, id, height, kind) VALUES ('Low', 2, 0, 1)",
+                        "INSERT INTO place (note, id, title, height, kind) VALUES ('n', 3, 'Four', 44, 3)",
+                        "INSERT INTO place (title, height, id) VALUES ('x', 1, 4)");
     }
 
     @Test
@@ -47,9 +47,9 @@ class RowHistoryTest {
                                 + "INSERT INTO dome VALUES ('West', 12);\nINSERT INTO dome (name) VALUES ('East');\nGO\n"
                                 + "EXEC sp_rename 'dome', 'cupola';\nGO\n"))
                 .containsExactly(
-                        "INSERT INTO cupola (name, height) VALUES ('North', NULL), ('South', NULL)",
-                        "INSERT INTO cupola VALUES ('West', 12)",
-                        "INSERT INTO cupola (name) VALUES ('East')");
+                        "INSERT INTO cupola (name, id, height) VALUES ('North', 1, NULL), ('South', 2, NULL)",
+                        "INSERT INTO cupola (name, height, id) VALUES ('West', 12, 3)",
+                        "INSERT INTO cupola (name, id) VALUES ('East', 4)");
     }
 
     @Test

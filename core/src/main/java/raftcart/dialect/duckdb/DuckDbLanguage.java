@@ -111,6 +111,7 @@ public final class DuckDbLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,
+                    SqlFeature.EVERY_MENTION_DRAWS,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.COMMENT_ON,
                     SqlFeature.ENUM_TYPES,

@@ -70,6 +70,7 @@ public final class FirebirdLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.EVERY_MENTION_DRAWS,
                     SqlFeature.KEYS_SAY_NOT_NULL,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.EXPRESSION_INDEXES,

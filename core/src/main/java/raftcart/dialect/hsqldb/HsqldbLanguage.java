@@ -49,6 +49,7 @@ public final class HsqldbLanguage {
                     SqlFeature.IDENTITY_RESTARTS,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NULL_IS_NUMBERED,
+                    SqlFeature.GIVEN_NUMBERS_COUNT,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.DECIMAL_IDENTITIES,
                     SqlFeature.ROWS_UNTIL_COMMIT,

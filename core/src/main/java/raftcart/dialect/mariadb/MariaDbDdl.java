@@ -183,6 +183,18 @@ final class MariaDbDdl implements DdlPrinter {
         return "ALTER TABLE " + identifiers.quote(table) + " AUTO_INCREMENT = " + next;
     }
 
+    /** "AUTO_INCREMENT Handling in InnoDB": a greater number that a row brings is counted. */
+    @Override
+    public Optional<String> advanceIdentity(ObjectName table, Column column, BigInteger next) {
+        return Optional.empty();
+    }
+
+    /** "SETVAL": a number less than the next one is passed over. */
+    @Override
+    public String advanceSequence(ObjectName sequence, BigInteger next) {
+        return "SELECT SETVAL(" + identifiers.quote(sequence) + ", " + next + ", 0)";
+    }
+
     @Override
     public String setSequence(ObjectName sequence, BigInteger next) {
         return "ALTER SEQUENCE " + identifiers.quote(sequence) + " RESTART WITH " + next;

@@ -23,6 +23,8 @@ public final class MySqlLanguage {
                     SqlFeature.PARTS_IF_EXISTS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.INDEX_IF_NOT_EXISTS,
+                    SqlFeature.UNIQUE_KEYS_OF_ANY_LENGTH,
+                    SqlFeature.HIDDEN_COLUMNS,
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY),

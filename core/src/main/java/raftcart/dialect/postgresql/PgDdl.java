@@ -3,6 +3,7 @@ package raftcart.dialect.postgresql;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
@@ -177,6 +178,17 @@ final class PgDdl implements DdlPrinter {
     public String setIdentity(ObjectName table, Column column, BigInteger next) {
         return "ALTER TABLE " + identifiers.quote(table) + " ALTER COLUMN " + identifiers.quote(column.name())
                 + " RESTART WITH " + next;
+    }
+
+    @Override
+    public Optional<String> advanceIdentity(ObjectName table, Column column, BigInteger next) {
+        return Optional.of("SELECT setval(pg_get_serial_sequence(" + string(identifiers.quote(table)) + ", "
+                + string(column.name()) + "), " + next + ", false)");
+    }
+
+    @Override
+    public String advanceSequence(ObjectName sequence, BigInteger next) {
+        return "SELECT setval(" + string(identifiers.quote(sequence)) + ", " + next + ", false)";
     }
 
     @Override

@@ -148,6 +148,7 @@ public final class PgLanguage {
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.EVERY_MENTION_DRAWS,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -101,6 +101,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.EVERY_MENTION_DRAWS,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,
                     SqlFeature.OR_REPLACE_VIEW,

@@ -70,6 +70,7 @@ public final class SqliteLanguage {
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NULL_IS_NUMBERED,
+                    SqlFeature.GIVEN_NUMBERS_COUNT,
                     SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,

@@ -127,6 +127,7 @@ public final class SqlServerLanguage {
                     SqlFeature.MONEY_STAYS_MONEY,
                     SqlFeature.LIKE_RANGES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.GIVEN_NUMBERS_COUNT,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.IF_EXISTS,
                     SqlFeature.SYNONYMS,

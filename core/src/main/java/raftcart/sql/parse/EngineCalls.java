@@ -16,6 +16,8 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.RenameObject;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 
 /** Reads calls of procedures of the engine that say in their arguments what others say in statements. */
@@ -28,10 +30,12 @@ final class EngineCalls {
             Pattern.compile("(\\w+\\.)*(sp|xp)_\\w+|(sysproc|sysibmadm|sysibm|syscs_util|dbms_\\w+|utl_\\w+"
                     + "|owa_\\w+|ctx_\\w+|sys\\.dbms_\\w+|dbc|rdb\\$\\w+)\\..*");
 
+    private final Parsing parsing;
     private final TokenCursor cursor;
     private final Grammar grammar;
 
     EngineCalls(Parsing parsing) {
+        this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.grammar = parsing.grammar;
     }
@@ -126,6 +130,14 @@ final class EngineCalls {
         boolean closed = !parenthesis || next.isSymbol(")");
         Token after = parenthesis ? cursor.peek(2) : next;
         return closed && (after.kind() == TokenKind.END || after.isSymbol(";") || Keywords.startsStatement(after));
+    }
+
+    /** MariaDB's {@code DO SETVAL(s, 41, 0)}, which is a query for the sake of what it does. */
+    Statement position(Span span) {
+        cursor.expectWords("DO");
+        QueryBody.Item position = QueryBody.Item.of(new ExprParser(parsing).expression());
+        Query query = Query.of(QueryBody.Select.of(List.of(position), List.of(), Optional.empty()));
+        return new Statement.QueryStatement(query, Optional.empty(), false, span);
     }
 
     /** A procedure that comes with the engine. */

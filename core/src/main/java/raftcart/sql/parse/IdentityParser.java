@@ -50,6 +50,7 @@ final class IdentityParser {
             } else if (cursor.takeWords("CYCLE")) {
                 cycle = true;
             } else if (cursor.takeWords("RESTART")) {
+                cursor.takeWords("START");
                 cursor.takeWords("WITH");
                 restart = Optional.of(restart(start));
             } else if (!withoutNumber(leftOut)) {

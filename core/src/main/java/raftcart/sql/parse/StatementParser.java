@@ -288,6 +288,9 @@ public final class StatementParser {
     }
 
     private Statement code(Span span) {
+        if (cursor.atWords("DO", "SETVAL")) {
+            return new EngineCalls(parsing).position(span);
+        }
         if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
             Optional<Statement> insert = new ConditionalInsert(parsing).read();
             if (insert.isPresent()) {

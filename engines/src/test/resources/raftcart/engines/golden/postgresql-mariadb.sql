@@ -85,7 +85,7 @@ CREATE TABLE `observatory`.`telescopes` (
     `features` varchar(32) NOT NULL DEFAULT '',
     `first_light` date NULL,
     `powered` tinyint(1) NOT NULL DEFAULT TRUE,
-    `telescopes_code_ignoring_case_key` varchar(8) GENERATED ALWAYS AS (LOWER(CAST(`code` AS char))) VIRTUAL INVISIBLE,
+    `telescopes_code_ignoring_case_key` varchar(8) GENERATED ALWAYS AS (LOWER(RTRIM(`code`))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `telescopes_aperture_mm_range` CHECK (`aperture_mm` >= 0 AND `aperture_mm` <= 16777215),
     CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155)
@@ -137,7 +137,7 @@ CREATE TABLE `observatory`.`filters` (
     `name` varchar(60) NOT NULL,
     `wavelength_nm` double NOT NULL,
     `bandwidth_nm` double NOT NULL,
-    `filters_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(CAST(`code` AS char))) VIRTUAL INVISIBLE,
+    `filters_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(RTRIM(`code`))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`code`),
     CONSTRAINT `filters_band` CHECK (`wavelength_nm` > 0 AND (`bandwidth_nm` >= CAST(0.1 AS double) AND `bandwidth_nm` <= 2000))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;
@@ -251,7 +251,7 @@ CREATE TABLE `observatory`.`filter_usage` (
     `filter_code` char(4) NOT NULL,
     `since` date NOT NULL,
     `slot` smallint NOT NULL,
-    `filter_usage_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(CAST(`filter_code` AS char))) VIRTUAL INVISIBLE,
+    `filter_usage_key_ignoring_case_key` varchar(4) GENERATED ALWAYS AS (LOWER(RTRIM(`filter_code`))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`instrument_id`, `filter_code`, `since`),
     CONSTRAINT `filter_usage_slot_range` CHECK (`slot` >= 0 AND `slot` <= 255)
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;

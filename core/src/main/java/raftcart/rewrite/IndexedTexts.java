@@ -3,17 +3,32 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QueryMapper;
 
-/** Recognises the first characters of a column among expressions. */
-final class Beginnings {
+/** What stands in indexes of texts: the first characters of a column, and casts that leave a text as it is. */
+final class IndexedTexts extends QueryMapper {
     private static final Set<String> TEXT_TYPES =
             Set.of("text", "varchar", "character varying", "char varying", "nvarchar", "bpchar");
 
     private static final int LONGEST_LENGTH = 5;
 
-    private Beginnings() {}
+    private final Predicate<Name> padded;
+
+    /** For values without casts of texts, and without the blanks of padded columns. */
+    IndexedTexts(Predicate<Name> padded) {
+        this.padded = padded;
+    }
+
+    @Override
+    public Expr expr(Expr e) {
+        Expr plain = uncast(e);
+        return plain instanceof Expr.Column column && padded.test(column.name().last())
+                ? Expr.Call.of("rtrim", column)
+                : super.expr(plain);
+    }
 
     static Optional<ExpressionRewriter.Beginning> of(Expr value) {
         if (!(value instanceof Expr.Call call)) {
@@ -50,5 +65,17 @@ final class Beginnings {
                         && !cast.type().array()
                 ? cast.value()
                 : value;
+    }
+
+    static boolean converts(Expr value) {
+        boolean[] found = new boolean[1];
+        new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                found[0] |= e instanceof Expr.Cast;
+                return super.expr(e);
+            }
+        }.expr(value);
+        return found[0];
     }
 }
