@@ -479,6 +479,10 @@ public enum SqlFeature {
     IDENTITY_RESTARTS,
     /** An index belongs to its table, by which it is dropped. */
     INDEXES_OF_TABLES,
+    /** Columns of XML and JSON cannot stand in a sorted index. */
+    DOCUMENTS_HAVE_NO_ORDER,
+    /** The type of instants holds those from 1970 until 2038. */
+    INSTANTS_UNTIL_2038,
     /** A unique index takes values of any length. */
     UNIQUE_KEYS_OF_ANY_LENGTH,
     /** A computed column may be kept out of queries that do not name it. */

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -16,12 +17,15 @@ import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
@@ -335,18 +339,35 @@ final class ValueAdapter {
         int missing = literal.kind() == LiteralKind.BITS
                 ? Math.max(0, wide.length() - literal.text().length())
                 : 0;
-        return missing > 0
-                ? new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span())
-                : literal.kind() == LiteralKind.BITS ? literal : adapter.expr(literal);
+        if (literal.kind() != LiteralKind.BITS) {
+            return adapter.expr(literal);
+        }
+        Expr.Literal whole = new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span());
+        return becomesBytes(wide) ? asBytes(whole) : whole;
+    }
+
+    private boolean becomesBytes(LogicalType bits) {
+        String name = adapter.to.types().choose(bits, ColumnUse.PLAIN).sql();
+        TypeName type = TypeNameParser.parse(name, adapter.to.grammar().lexical());
+        return adapter.to.types().read(type).form() == ValueForm.BYTES;
+    }
+
+    /** Bits for a column of bytes, filled up on the left to whole ones. */
+    private static Expr.Literal asBytes(Expr.Literal bits) {
+        int digits = (bits.text().length() + 7) / 8 * 2;
+        String hex = new BigInteger(bits.text(), 2).toString(16);
+        String filled = "0".repeat(Math.max(0, digits - hex.length())) + hex;
+        return new Expr.Literal(LiteralKind.BYTES, filled.toUpperCase(Locale.ROOT), bits.span());
     }
 
     /** A number in a column of bits: its digits in base two. */
     private static Expr.Literal bitsOfNumber(Expr.Literal number, LogicalType.Bits type) {
-        boolean bytes = number.kind() == LiteralKind.BYTES && !number.text().isEmpty();
+        boolean bytes = number.kind() == LiteralKind.BYTES;
         if (!bytes && !number.isDigits(20)) {
             return number;
         }
-        String digits = new BigInteger(number.text(), bytes ? 16 : 10).toString(2);
+        boolean none = number.text().isEmpty(); // no byte at all is how MySQL's dumps write a row of zeros
+        String digits = none ? "0" : new BigInteger(number.text(), bytes ? 16 : 10).toString(2);
         String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
         return new Expr.Literal(LiteralKind.BITS, bits, number.span());
     }

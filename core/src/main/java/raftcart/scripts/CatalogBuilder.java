@@ -93,7 +93,7 @@ final class CatalogBuilder {
         StatementParser.Result parsed =
                 StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column());
         for (StatementParser.Parsed one : parsed.statements()) {
-            String text = piece.text().substring(one.start(), one.end());
+            String text = VersionedText.of(piece.text(), one.start(), one.end(), language);
             int line = piece.line()
                     + (int) piece.text()
                             .substring(0, one.start())
@@ -238,10 +238,17 @@ final class CatalogBuilder {
     }
 
     private Optional<String> routine(Statement.NotTranslated not, String text) {
-        if (Routines.isSetting(text)) {
-            return Routines.isAsMade(text) ? Optional.empty() : Optional.of(not.what());
+        String plain = VersionedText.plain(text, language);
+        if (Routines.isSetting(plain)) {
+            return Routines.isAsMade(plain) ? Optional.empty() : Optional.of(not.what());
         }
-        Optional<Routines.Head> head = Routines.head(text, language);
+        Optional<Routines.Head> dropped = Routines.dropped(plain, language);
+        if (dropped.isPresent()) {
+            ObjectName gone = names.object(dropped.get().name());
+            code.removeIf(c -> c.kind() == dropped.get().kind() && c.name().equals(gone));
+            return Optional.empty();
+        }
+        Optional<Routines.Head> head = Routines.head(plain, language);
         head.ifPresent(h -> put(h.kind(), names.object(h.name()), text));
         return head.isPresent() ? Optional.empty() : Optional.of(not.what());
     }

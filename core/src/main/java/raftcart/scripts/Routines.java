@@ -17,6 +17,12 @@ final class Routines {
                     + "[^(;])*?\\b(procedure|function|trigger|package\\s+body|package|type\\s+body|event|rule|policy)\\s+(?:if\\s+not\\s+exists\\s+)?"
                     + "(" + PART + "(?:\\s*\\.\\s*" + PART + ")*).*");
 
+    private static final Pattern DROP =
+            Pattern.compile("(?is)\\s*drop\\s+(procedure|proc|function|trigger|package|event|rule)\\s+"
+                    + "(?:if\\s+exists\\s+)?(" + PART + "(?:\\s*\\.\\s*" + PART
+                    + ")*)\\s*(?:\\([^)]*\\))?(?:\\s+on\\s+[^;]*)?"
+                    + "\\s*(?:cascade|restrict)?\\s*;?\\s*");
+
     /** An ALTER that brings no new text: ENABLE, DISABLE, COMPILE, RENAME TO and so on. */
     private static final Pattern SETTING = Pattern.compile("(?is)\\s*alter\\b(?!.*\\b(?:as|is|begin)\\b).*");
 
@@ -45,9 +51,17 @@ final class Routines {
                 : Optional.empty();
     }
 
+    /** What a DROP takes away; empty where it is of another kind, or of several. */
+    static Optional<Head> dropped(String text, Language language) {
+        Matcher matcher = DROP.matcher(text);
+        return matcher.matches()
+                ? Optional.of(new Head(kind(matcher.group(1)), name(matcher.group(2), language)))
+                : Optional.empty();
+    }
+
     private static ObjectKind kind(String word) {
         return switch (word.toLowerCase(Locale.ROOT).split("\\s")[0]) {
-            case "procedure" -> ObjectKind.PROCEDURE;
+            case "procedure", "proc" -> ObjectKind.PROCEDURE;
             case "function" -> ObjectKind.FUNCTION;
             case "trigger" -> ObjectKind.TRIGGER;
             case "event" -> ObjectKind.EVENT;

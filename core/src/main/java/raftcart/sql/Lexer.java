@@ -13,7 +13,7 @@ public final class Lexer {
             "||", "<=", ">=", "<>", "!=", "^=", "~=", "<<", ">>", "->", "#>", "#-", "@>", "<@", "&&", "@@", ":=", "=>",
             "!<", "!>", "??", "**", "==", "|/", "&<", "&>", "-|", "..", "//");
 
-    private static final String STRING_PREFIXES = "xXbBeEnNuUqQ";
+    private static final String STRING_PREFIXES = "xXbBeEnNuUqQgG";
 
     /** A version that no server has: what follows is for the client alone. */
     private static final String NO_VERSION = "999999";
@@ -186,12 +186,23 @@ public final class Lexer {
                                 && peek(2) == '\''
                                 && rules.has(LexicalFeature.ALTERNATIVE_QUOTES));
             case 'e', 'E' -> peek(1) == '\'' && rules.has(LexicalFeature.ESCAPE_STRINGS);
+            case 'g', 'G' -> peek(1) == '\'' && rules.has(LexicalFeature.GRAPHIC_STRINGS);
+            case 'b', 'B' -> peek(1) == '\'' || prefixesBytes();
             default -> peek(1) == '\'';
         };
     }
 
+    /** DB2's BX'0A'. */
+    private boolean prefixesBytes() {
+        return (peek(1) == 'x' || peek(1) == 'X') && peek(2) == '\'' && rules.has(LexicalFeature.GRAPHIC_STRINGS);
+    }
+
     private Token prefixed(char c, int start) {
         char lower = Character.toLowerCase(c);
+        if (lower == 'b' && peek(1) != '\'') {
+            position++;
+            lower = 'x';
+        }
         if (lower == 'q' || (lower == 'n' && peek(1) != '\'')) {
             String value = quotes.alternative(position + (lower == 'q' ? 2 : 3));
             position = quotes.end();

@@ -25,6 +25,7 @@ import raftcart.type.ValueForm;
 
 /** Translates the indexes of one table. */
 final class IndexTranslator {
+    private static final String FULLTEXT = "fulltext";
     private static final Set<String> ORDERED_METHODS = Set.of("", "btree", "hash");
     private static final Pattern CONSTANT = Pattern.compile("-?\\d+|'[^']*'");
     private static final int PREFIX_OF_LONG_TEXT = 255;
@@ -89,6 +90,10 @@ final class IndexTranslator {
 
     private void add(Index given, boolean ignoringCase) {
         String object = source.name() + "." + given.name();
+        if (isOfWords(given)) {
+            indexes.add(ofWords(given));
+            return;
+        }
         Index index = withBeginnings(withoutNeedlessCondition(object, withoutConstants(given, object)));
         Optional<String> obstacle = obstacle(index);
         if (obstacle.isPresent()) {
@@ -124,6 +129,18 @@ final class IndexTranslator {
         List<String> included =
                 index.included().stream().map(table::targetColumn).toList();
         indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included));
+    }
+
+    private boolean isOfWords(Index index) {
+        return index.method().equals(FULLTEXT) && to.has(SqlFeature.FULLTEXT_INDEXES) && !computes(index);
+    }
+
+    private Index ofWords(Index index) {
+        List<KeyPart> parts = index.parts().stream()
+                .map(p -> KeyPart.ofColumn(table.targetColumn(p.column())))
+                .toList();
+        String name = names.index(table.target(), index.name(), source.name().toString());
+        return new Index(name, false, parts, FULLTEXT, "", List.of());
     }
 
     private void byHand(String object, Index index, String reason) {
@@ -239,6 +256,14 @@ final class IndexTranslator {
     private Optional<String> obstacle(Index index) {
         if (!ORDERED_METHODS.contains(index.method())) {
             return Optional.of("an index of the kind " + index.method());
+        }
+        boolean document = index.parts().stream()
+                .filter(p -> !p.isExpression())
+                .map(p -> table.choice(p.column()).stored())
+                .anyMatch(t -> t instanceof LogicalType.Opaque other && other.isXml()
+                        || t instanceof LogicalType.Json json && !json.normalized());
+        if (document && to.has(SqlFeature.DOCUMENTS_HAVE_NO_ORDER)) {
+            return Optional.of("documents have no order on the target");
         }
         if (needsHiddenColumns(index)) {
             return Optional.empty();

@@ -146,7 +146,9 @@ final class TableTranslator {
         TypeChoice choice = rule(column)
                 .flatMap(ColumnRule::type)
                 .map(this::asPlanned)
-                .or(() -> keepsTruth(type) ? Optional.of(asPlanned(column.declaredType())) : Optional.empty())
+                .or(() -> keepsTruth(type) || keepsInstant(type)
+                        ? Optional.of(asPlanned(column.declaredType()))
+                        : Optional.empty())
                 .or(() -> enumerations.choose(type, use))
                 .orElseGet(() -> to.types().choose(numbered ? whole(type) : named(type, name, object), use));
         choices.put(column.name(), choice);
@@ -169,6 +171,14 @@ final class TableTranslator {
         return type instanceof LogicalType.Bool
                 && from.has(SqlFeature.NUMBERS_HOLD_TRUTH)
                 && to.has(SqlFeature.NUMBERS_HOLD_TRUTH);
+    }
+
+    /** An instant of a type that both engines know, with the same limits. */
+    private boolean keepsInstant(LogicalType type) {
+        return type instanceof LogicalType.Timestamp instant
+                && instant.zoned()
+                && from.has(SqlFeature.INSTANTS_UNTIL_2038)
+                && to.has(SqlFeature.INSTANTS_UNTIL_2038);
     }
 
     /** What a column is on the target, with what there is to say of it. */

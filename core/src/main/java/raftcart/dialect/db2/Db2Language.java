@@ -20,7 +20,8 @@ import raftcart.sql.parse.OperatorTable;
 /** DB2's SQL, version 11.5 for Linux, UNIX and Windows. */
 public final class Db2Language {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
+            new LexicalRules(
+                    List.of("\"\""), Set.of(LexicalFeature.NUMBER_SIGNS_IN_NAMES, LexicalFeature.GRAPHIC_STRINGS)),
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.LABELLED_DURATIONS,

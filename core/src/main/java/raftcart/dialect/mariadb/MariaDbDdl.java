@@ -136,8 +136,9 @@ final class MariaDbDdl implements DdlPrinter {
 
     @Override
     public String createIndex(ObjectName table, Index index) {
-        return "CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + identifiers.quote(index.name()) + " ON "
-                + identifiers.quote(table) + " " + parts(index.parts());
+        String kind = index.method().equals("fulltext") ? "FULLTEXT " : index.unique() ? "UNIQUE " : "";
+        return "CREATE " + kind + "INDEX " + identifiers.quote(index.name()) + " ON " + identifiers.quote(table) + " "
+                + parts(index.parts());
     }
 
     @Override

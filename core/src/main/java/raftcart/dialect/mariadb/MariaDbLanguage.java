@@ -136,6 +136,7 @@ public final class MariaDbLanguage {
                     SqlFeature.PREFIX_INDEXES,
                     SqlFeature.UNIQUE_KEYS_OF_ANY_LENGTH,
                     SqlFeature.HIDDEN_COLUMNS,
+                    SqlFeature.INSTANTS_UNTIL_2038,
                     SqlFeature.FULLTEXT_INDEXES,
                     SqlFeature.PARTITIONS,
                     SqlFeature.NULLS_IN_LOWEST_PARTITION,

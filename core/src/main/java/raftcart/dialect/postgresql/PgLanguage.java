@@ -156,6 +156,7 @@ public final class PgLanguage {
                     SqlFeature.COMMENT_ON,
                     SqlFeature.ENUM_TYPES,
                     SqlFeature.EXPRESSION_INDEXES,
+                    SqlFeature.DOCUMENTS_HAVE_NO_ORDER,
                     SqlFeature.PARTIAL_INDEXES,
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.CASCADE,

@@ -388,7 +388,7 @@ final class DdlParser {
                 + "|CONSTRAINT|METHOD|ASSEMBLY|COMPOUND|MODULE");
         if (!routine
                 && !kind.matches(
-                        "LARGE|REGULAR|LINK|JOIN|VIRTUAL|LINKED|CHANGEFEED|USER|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
+                        "LARGE|REGULAR|BIGFILE|SMALLFILE|UNDO|SYSTEM|LINK|JOIN|VIRTUAL|LINKED|CHANGEFEED|USER|LOGIN|TABLESPACE|DIRECTORY|SERVER|PROFILE|POLICY|OPERATOR|CAST|COLLATION"
                                 + "|STATISTICS|PUBLICATION|SUBSCRIPTION|STAGE|FILE|WAREHOUSE|STREAM|TASK|PIPE|CONTEXT|CLUSTER|PARTITION"
                                 + "|BUFFERPOOL|STOGROUP|LANGUAGE|TEXT|XML|FULLTEXT|MESSAGE|QUEUE|SERVICE|CERTIFICATE|CREDENTIAL|EXCEPTION"
                                 + "|VARIABLE|MASK|PERMISSION|ACCESS|EVENTTABLE|CONVERSION|TRANSFORM|SECRET|CONSTANT|SERVICECLASS"
@@ -398,6 +398,11 @@ final class DdlParser {
                                 + "|REPLICATION|FAILOVER|PASSWORD|SESSION|AGGREGATION|PROJECTION|IMAGE|COMPUTE|MODEL|SPATIAL|TRUSTED|LOCKDOWN|ROLLBACK|PLUGGABLE|ANALYTIC|HIERARCHY|ATTRIBUTE|QUOTA|STREAMLIT|NOTEBOOK|MAPPING|SCHEDULE")) {
             throw cursor.unexpected("the kind of object to create");
         }
+        if (isStorage()) {
+            StatementParser.skipStatement(cursor);
+            String what = kind.matches("LARGE|REGULAR|BIGFILE|SMALLFILE|UNDO|USER|SYSTEM") ? "TABLESPACE" : kind;
+            return new Statement.ClientCommand("CREATE " + what + ", storage of the source's server", span);
+        }
         if (routine) {
             while (!cursor.atEnd()) {
                 cursor.take(); // the text was cut at the end of the routine
@@ -405,5 +410,15 @@ final class DdlParser {
         }
         StatementParser.skipStatement(cursor);
         return new Statement.NotTranslated(kind.toLowerCase(Locale.ROOT), routine, span);
+    }
+
+    private boolean isStorage() {
+        boolean ofSomeKind =
+                cursor.peek().isAnyWord("LARGE", "REGULAR", "BIGFILE", "SMALLFILE", "UNDO", "USER", "SYSTEM");
+        int at = ofSomeKind ? 1 : 0;
+        at += cursor.peek(at).isWord("TEMPORARY") ? 1 : 0;
+        return cursor.peek(at).isWord("TABLESPACE")
+                || cursor.peek()
+                        .isAnyWord("BUFFERPOOL", "STOGROUP", "DISKGROUP", "CONTROLFILE", "SPFILE", "PFILE", "LOGFILE");
     }
 }

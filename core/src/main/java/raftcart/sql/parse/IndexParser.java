@@ -77,6 +77,9 @@ final class IndexParser {
     /** What says where and how an index lies. */
     private void physical() {
         new ConstraintParser(parsing).trailer(leftOut);
+        if (cursor.atWords("GENERATE", "KEY")) {
+            throw cursor.byHand("an index on parts of documents");
+        }
         if (cursor.peek().isWord("INDEXTYPE")) {
             throw cursor.byHand("an index of another type");
         }

@@ -163,10 +163,6 @@ ALTER INDEX IX1 RENAME TO IX9;
 DROP TABLE EV;
 DROP VIEW AL;
 TRUNCATE TABLE EV;
--- RC0602 by hand: No counterpart on the target: tablespace
--- CREATE TABLESPACE TS1 MANAGED BY AUTOMATIC STORAGE
--- RC0602 by hand: No counterpart on the target: bufferpool
--- CREATE BUFFERPOOL BP1 SIZE 1000 PAGESIZE 8K
 -- RC0602 by hand: No counterpart on the target: variable
 -- CREATE VARIABLE GV INTEGER DEFAULT 5
 -- RC0603 by hand: Code is not translated: trigger
@@ -233,8 +229,8 @@ SELECT * FROM SYSCAT.TABLES;
 -- 73:1: RC0604 adapted: Client command left out: REORG TABLE EV
 -- 77:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it
 -- 79:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR EV IMMEDIATE CHECKED
--- 80:1: RC0602 by hand: No counterpart on the target: tablespace
--- 81:1: RC0602 by hand: No counterpart on the target: bufferpool
+-- 80:1: RC0604 adapted: Client command left out: CREATE TABLESPACE, storage of the source's server
+-- 81:1: RC0604 adapted: Client command left out: CREATE BUFFERPOOL, storage of the source's server
 -- 82:1: RC0602 by hand: No counterpart on the target: variable
 -- 83:1: RC0603 by hand: Code is not translated: trigger
 -- 85:15: RC0616 check: Tables of the engine itself: SYSCAT.TABLES

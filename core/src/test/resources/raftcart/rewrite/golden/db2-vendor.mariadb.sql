@@ -1,12 +1,6 @@
 -- to: postgresql mariadb
 -- This CLP file was created using a structure tool
 CREATE DATABASE OBS2;
--- RC0602 by hand: No counterpart on the target: bufferpool
--- CREATE BUFFERPOOL BP32 IMMEDIATE SIZE 1000 PAGESIZE 32 K
--- RC0602 by hand: No counterpart on the target: large
--- CREATE LARGE TABLESPACE "TS32" IN DATABASE PARTITION GROUP IBMDEFAULTGROUP PAGESIZE 32768 MANAGED BY AUTOMATIC STORAGE USING STOGROUP "IBMSTOGROUP" AUTORESIZE YES BUFFERPOOL "BP32"
--- RC0602 by hand: No counterpart on the target: stogroup
--- CREATE STOGROUP SG1 ON '/p'
 CREATE DATABASE KESTREL;
 USE KESTREL;
 USE KESTREL;
@@ -138,9 +132,9 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- findings
 -- 3:1: RC0604 adapted: Client command left out: CONNECT TO OBS
 -- 4:1: RC0502 adapted: Storage clauses left out: ON '/db2' USING CODESET UTF - 8 TERRITORY US
--- 5:1: RC0602 by hand: No counterpart on the target: bufferpool
--- 6:1: RC0602 by hand: No counterpart on the target: large
--- 7:1: RC0602 by hand: No counterpart on the target: stogroup
+-- 5:1: RC0604 adapted: Client command left out: CREATE BUFFERPOOL, storage of the source's server
+-- 6:1: RC0604 adapted: Client command left out: CREATE TABLESPACE, storage of the source's server
+-- 7:1: RC0604 adapted: Client command left out: CREATE STOGROUP, storage of the source's server
 -- 10:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET PATH = "SYSIBM" , "SYSFUN" , "SYSPROC" , "SYSIBMADM" , "KESTREL"
 -- 12:1: RC0609 adapted: Said in other words: MAGNITUDE: its columns get the type and the checks themselves
 -- 13:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb

@@ -82,7 +82,7 @@ SELECT RAND() FROM frame;
 SELECT NEXTVAL(g) FROM frame;
 SELECT NEXTVAL(g) FROM frame;
 SELECT UNHEX(REPLACE(UUID(), '-', '')) FROM frame;
-SELECT CHAR_TO_UUID(s) FROM frame;
+SELECT UNHEX(REPLACE(s, '-', '')) FROM frame;
 SELECT UUID_TO_CHAR(UNHEX(REPLACE(UUID(), '-', ''))) FROM frame;
 SELECT HASH(s) FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;
@@ -173,7 +173,7 @@ ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x'
 -- 64:8: RC0608 adapted: Function spelled otherwise: BIN_AND means bit_and
 -- 65:8: RC0608 adapted: Function spelled otherwise: BIN_SHL means shift_left
 -- 69:8: RC0608 adapted: Function spelled otherwise: GEN_UUID means uuid_bytes
--- 70:8: RC0606 check: Function is not in the dictionary: CHAR_TO_UUID
+-- 70:8: RC0608 adapted: Function spelled otherwise: CHAR_TO_UUID means uuid_to_bytes
 -- 71:8: RC0606 check: Function is not in the dictionary: UUID_TO_CHAR
 -- 71:21: RC0608 adapted: Function spelled otherwise: GEN_UUID means uuid_bytes
 -- 72:8: RC0606 check: Function is not in the dictionary: HASH

@@ -10,7 +10,7 @@ CREATE TABLE dome (
     area number(10,4) GENERATED ALWAYS AS (height * height) VIRTUAL,
     doc clob DEFAULT NULL,
     made number(4) DEFAULT NULL,
-    mask raw(1) NOT NULL,
+    mask raw(1) DEFAULT HEXTORAW('05') NOT NULL,
     PRIMARY KEY (dome_id),
     CONSTRAINT uk_name UNIQUE (name),
     CONSTRAINT ck_height CHECK (height < 99)
@@ -75,7 +75,6 @@ DROP TABLE dome_copy;
 -- 6:3: RC0101 adapted: Unsigned range kept by a check: height: NUMBER(5,2) for an unsigned decimal
 -- 7:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 9:3: RC0102 check: One-digit number becomes a boolean: active: tinyint(1) as NUMBER(1)
--- 13:3: RC0627 check: Said in other words, with a difference: the default of mask is left out: a bit string cannot be said in oracle
 -- 17:3: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 2:1: RC0627 check: Said in other words, with a difference: without IF NOT EXISTS the statement can fail
 -- 10:3: RC0502 adapted: Storage clauses left out: STORED: the value is computed at reading

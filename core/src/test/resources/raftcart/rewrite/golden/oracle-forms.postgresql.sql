@@ -196,8 +196,6 @@ SELECT PG_BACKEND_PID(), CURRENT_SCHEMA(), UID, CURRENT_USER;
 -- ALTER TRIGGER trg_t ENABLE
 -- RC0602 by hand: No counterpart on the target: user
 -- CREATE USER kro IDENTIFIED BY secret DEFAULT TABLESPACE users QUOTA UNLIMITED ON users
--- RC0602 by hand: No counterpart on the target: tablespace
--- CREATE TABLESPACE kro_data DATAFILE 'kro.dbf' SIZE 100M AUTOEXTEND ON
 -- RC0602 by hand: No counterpart on the target: directory
 -- CREATE DIRECTORY d AS '/tmp'
 -- RC0602 by hand: No counterpart on the target: link
@@ -343,7 +341,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 93:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET NLS_DATE_FORMAT = 'YYYY-MM-DD'
 -- 94:1: RC0602 by hand: No counterpart on the target: ALTER TRIGGER
 -- 95:1: RC0602 by hand: No counterpart on the target: user
--- 96:1: RC0602 by hand: No counterpart on the target: tablespace
+-- 96:1: RC0604 adapted: Client command left out: CREATE TABLESPACE, storage of the source's server
 -- 97:1: RC0602 by hand: No counterpart on the target: directory
 -- 98:1: RC0602 by hand: No counterpart on the target: link
 -- 99:23: RC0602 by hand: No counterpart on the target: a table of another database
