@@ -11,6 +11,7 @@ import raftcart.catalog.Key;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
+import raftcart.type.LogicalType;
 
 /**
  * Writes the statements that create objects. Everything handed in is in the target's own terms already: names, type
@@ -34,6 +35,9 @@ public interface DdlPrinter {
 
     /** Adds a unique key to a table that has its rows. */
     String addUniqueKey(ObjectName table, Key key);
+
+    /** True for an access method, other than a sorted one, by which columns of these types may be indexed. */
+    boolean indexes(String method, List<LogicalType> columns);
 
     /** Creates an index on a table that has its rows. */
     String createIndex(ObjectName table, Index index);

@@ -1,6 +1,6 @@
 package raftcart.rewrite;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -12,39 +12,113 @@ import raftcart.type.LogicalType;
 
 /** Arrays that are written as texts ("Array Input and Output Syntax" of PostgreSQL), as JSON arrays. */
 final class ArrayTexts {
-    private ArrayTexts() {}
+    private final String text;
+    private int position;
 
-    /** {@code {a,b}} as {@code ["a", "b"]}; only where no item is quoted or an array itself. */
+    private ArrayTexts(String text) {
+        this.text = text;
+    }
+
+    /** An item: a text, quoted or not, or an array. */
+    private record Item(String text, boolean quoted, Optional<List<Item>> items) {}
+
+    /** {@code {a,"b c",{d}}} as {@code ["a", "b c", ["d"]]}. */
     static Expr.Literal json(Expr.Literal array, LogicalType.Array type) {
-        ValueKind kind = KindFinder.kind(type.element());
-        String items =
-                items(array.text()).orElseThrow(() -> new Untranslatable("an array that is given as a text")).stream()
-                        .map(i -> item(i, kind))
-                        .collect(Collectors.joining(", "));
-        return new Expr.Literal(LiteralKind.STRING, "[" + items + "]", array.span());
+        LogicalType innermost = type.element();
+        while (innermost instanceof LogicalType.Array inner) {
+            innermost = inner.element();
+        }
+        ValueKind kind = KindFinder.kind(innermost);
+        List<Item> items = new ArrayTexts(array.text().strip())
+                .whole()
+                .orElseThrow(() -> new Untranslatable("an array that is given as a text"));
+        return new Expr.Literal(LiteralKind.STRING, json(items, kind), array.span());
+    }
+
+    private static String json(List<Item> items, ValueKind kind) {
+        return items.stream()
+                .map(i -> i.items().map(inner -> json(inner, kind)).orElseGet(() -> json(i, kind)))
+                .collect(Collectors.joining(", ", "[", "]"));
+    }
+
+    private static String json(Item item, ValueKind kind) {
+        if (!item.quoted() && item.text().equalsIgnoreCase("null")) {
+            return "null";
+        }
+        return switch (kind) {
+            case INTEGER, DECIMAL, FLOAT -> item.text();
+            case BOOLEAN -> item.text().startsWith("t") ? "true" : "false";
+            default -> '"' + item.text().replace("\\", "\\\\").replace("\"", "\\\"") + '"';
+        };
     }
 
     /** The items of a plain array; empty where one is quoted or an array itself. */
     static Optional<List<String>> items(String array) {
-        String text = array.strip();
-        if (!text.matches("\\{[^{}\"\\\\]*}")) {
-            return Optional.empty();
-        }
-        String inner = text.substring(1, text.length() - 1).strip();
-        return Optional.of(
-                inner.isEmpty()
-                        ? List.of()
-                        : Arrays.stream(inner.split(",")).map(String::strip).toList());
+        return new ArrayTexts(array.strip())
+                .whole()
+                .filter(all ->
+                        all.stream().noneMatch(i -> i.quoted() || i.items().isPresent()))
+                .map(all -> all.stream().map(Item::text).toList());
     }
 
-    private static String item(String item, ValueKind kind) {
-        if (item.equalsIgnoreCase("null")) {
-            return "null";
+    private Optional<List<Item>> whole() {
+        Optional<List<Item>> items = items();
+        return position == text.length() ? items : Optional.empty();
+    }
+
+    private Optional<List<Item>> items() {
+        if (!takes('{')) {
+            return Optional.empty();
         }
-        return switch (kind) {
-            case INTEGER, DECIMAL, FLOAT -> item;
-            case BOOLEAN -> item.startsWith("t") ? "true" : "false";
-            default -> '"' + item + '"';
-        };
+        List<Item> items = new ArrayList<>();
+        skipBlanks();
+        if (takes('}')) {
+            return Optional.of(items);
+        }
+        do {
+            skipBlanks();
+            Optional<Item> item = item();
+            if (item.isEmpty()) {
+                return Optional.empty();
+            }
+            items.add(item.get());
+            skipBlanks();
+        } while (takes(','));
+        return takes('}') ? Optional.of(items) : Optional.empty();
+    }
+
+    private Optional<Item> item() {
+        if (position < text.length() && text.charAt(position) == '{') {
+            return items().map(inner -> new Item("", false, Optional.of(inner)));
+        }
+        boolean quoted = takes('"');
+        StringBuilder value = new StringBuilder();
+        while (position < text.length() && !ends(text.charAt(position), quoted)) {
+            if (text.charAt(position) == '\\' && position + 1 < text.length()) {
+                position++;
+            }
+            value.append(text.charAt(position++));
+        }
+        boolean ended = !quoted || takes('"');
+        String plain = quoted ? value.toString() : value.toString().strip();
+        return ended && (quoted || !plain.isEmpty())
+                ? Optional.of(new Item(plain, quoted, Optional.empty()))
+                : Optional.empty();
+    }
+
+    private static boolean ends(char c, boolean quoted) {
+        return quoted ? c == '"' : c == ',' || c == '}' || c == '{' || c == '"';
+    }
+
+    private boolean takes(char c) {
+        boolean there = position < text.length() && text.charAt(position) == c;
+        position += there ? 1 : 0;
+        return there;
+    }
+
+    private void skipBlanks() {
+        while (position < text.length() && Character.isWhitespace(text.charAt(position))) {
+            position++;
+        }
     }
 }

@@ -190,8 +190,11 @@ final class CastAdapter {
             return dateOfNumber(cast, wanted);
         }
         special(cast, wanted);
-        Optional<Expr> constant =
-                bytes(cast, type).or(() -> truth(cast, wanted)).or(() -> moment(cast, type, wanted));
+        Optional<Expr> constant = new UuidCasts(adapter)
+                .cast(cast, value, kind, type)
+                .or(() -> bytes(cast, type))
+                .or(() -> truth(cast, wanted))
+                .or(() -> moment(cast, type, wanted));
         if (constant.isPresent()) {
             return constant.get();
         }
@@ -336,7 +339,10 @@ final class CastAdapter {
             return new LogicalType.Decimal(0, 0, false);
         }
         boolean whole = cast.type().parameters().isEmpty() && adapter.from.has(SqlFeature.CAST_KEEPS_LENGTH);
-        boolean text = KindFinder.kind(adapter.finder.type(cast.type())) == ValueKind.TEXT;
+        LogicalType named = adapter.finder.type(cast.type());
+        boolean text = named instanceof LogicalType.Char
+                || named instanceof LogicalType.Varchar
+                || named instanceof LogicalType.Text;
         if (text && !adapter.from.has(SqlFeature.CASTS_CUT_TEXTS) && adapter.to.has(SqlFeature.CASTS_CUT_TEXTS)) {
             return new LogicalType.Text(0);
         }

@@ -118,7 +118,7 @@ final class JsonPaths {
     /** One step, as targets write it that name parts one by one. */
     private Expr step(Expr.Binary binary, String suffix) {
         Expr document = adapter.expr(binary.left());
-        if (!(binary.right() instanceof Expr.Literal key)) {
+        if (!(constant(binary.right()) instanceof Expr.Literal key)) {
             throw new Untranslatable("a field of a JSON document that is not a constant");
         }
         if (key.kind() == LiteralKind.NUMBER) {
@@ -137,9 +137,9 @@ final class JsonPaths {
         }
         return switch (binary.operator()) {
             case JSON_GET, JSON_GET_TEXT ->
-                inner(binary).flatMap(p -> key(binary.right()).map(p::then));
+                inner(binary).flatMap(p -> key(constant(binary.right())).map(p::then));
             case JSON_PATH, JSON_PATH_TEXT ->
-                inner(binary).flatMap(p -> keys(binary.right()).map(p::then));
+                inner(binary).flatMap(p -> keys(constant(binary.right())).map(p::then));
             default -> Optional.of(new Part(e, "$"));
         };
     }
@@ -149,6 +149,15 @@ final class JsonPaths {
         boolean text = binary.left() instanceof Expr.Binary b
                 && (b.operator() == BinaryOperator.JSON_GET_TEXT || b.operator() == BinaryOperator.JSON_PATH_TEXT);
         return text ? Optional.of(new Part(binary.left(), "$")) : part(binary.left());
+    }
+
+    /** The name or the names of a step without the cast that PostgreSQL puts behind them in the texts of views. */
+    private static Expr constant(Expr right) {
+        return right instanceof Expr.Cast cast
+                        && cast.value() instanceof Expr.Literal
+                        && cast.type().name().equals("text")
+                ? cast.value()
+                : right;
     }
 
     private static Optional<String> key(Expr right) {

@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -17,13 +16,11 @@ import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.ValueKind;
-import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
-import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueForm;
 
@@ -109,8 +106,7 @@ final class ValueAdapter {
         if (same || type.isEmpty()) {
             return adapter.instants.into(type, value, () -> adapter.expr(value));
         }
-        boolean array = type.get() instanceof LogicalType.Array && !adapter.to.has(SqlFeature.ARRAYS);
-        if (array && value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING) {
+        if (value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING && losesArray(type.get())) {
             return ArrayTexts.json(items, (LogicalType.Array) type.get());
         }
         if (value instanceof Expr.Literal literal) {
@@ -347,9 +343,13 @@ final class ValueAdapter {
     }
 
     private boolean becomesBytes(LogicalType bits) {
-        String name = adapter.to.types().choose(bits, ColumnUse.PLAIN).sql();
-        TypeName type = TypeNameParser.parse(name, adapter.to.grammar().lexical());
-        return adapter.to.types().read(type).form() == ValueForm.BYTES;
+        return TargetTypes.chosen(bits, adapter.to).form() == ValueForm.BYTES;
+    }
+
+    /** True for an array whose column holds JSON or a text on the target. */
+    private boolean losesArray(LogicalType type) {
+        return type instanceof LogicalType.Array
+                && !(TargetTypes.chosen(type, adapter.to) instanceof LogicalType.Array);
     }
 
     /** Bits for a column of bytes, filled up on the left to whole ones. */

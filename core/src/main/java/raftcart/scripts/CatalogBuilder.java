@@ -239,6 +239,9 @@ final class CatalogBuilder {
 
     private Optional<String> routine(Statement.NotTranslated not, String text) {
         String plain = VersionedText.plain(text, language);
+        if (RefreshedViews.refresh(plain, code, names)) {
+            return Optional.empty();
+        }
         if (Routines.isSetting(plain)) {
             return Routines.isAsMade(plain) ? Optional.empty() : Optional.of(not.what());
         }
@@ -433,6 +436,10 @@ final class CatalogBuilder {
             Optional<TableDraft> table = table(name);
             table.ifPresent(t -> t.comment = text);
             return table.isPresent() ? Optional.empty() : Optional.of("a comment on something else than a table");
+        }
+        if (kind.equals("EXTENSION")
+                || kind.equals("SCHEMA") && name.last().key().equals("public")) {
+            return Optional.empty(); // every dump says it
         }
         if (!kind.equals("COLUMN") || name.parts().size() < 2) {
             return Optional.of("a comment on a " + kind.toLowerCase(java.util.Locale.ROOT));

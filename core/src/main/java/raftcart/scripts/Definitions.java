@@ -147,7 +147,7 @@ final class Definitions {
             String name = table.nameFor(List.of(names.stored(definition.name())), "check");
             add(table, keyed ? ColumnFactory.withParts(c, own) : nameless ? c.withName(new Name(name, true)) : c);
         }
-        definition.type().map(TypeName::name).map(domains::get).ifPresent(d -> {
+        definition.type().flatMap(this::domain).ifPresent(d -> {
             for (Expr check : d.checks()) {
                 add(table, TableConstraint.check(ofColumn(check, definition.name()), definition.span()));
             }

@@ -25,7 +25,6 @@ import raftcart.type.ValueForm;
 
 /** Translates the indexes of one table. */
 final class IndexTranslator {
-    private static final String FULLTEXT = "fulltext";
     private static final Set<String> ORDERED_METHODS = Set.of("", "btree", "hash");
     private static final Pattern CONSTANT = Pattern.compile("-?\\d+|'[^']*'");
     private static final int PREFIX_OF_LONG_TEXT = 255;
@@ -90,8 +89,8 @@ final class IndexTranslator {
 
     private void add(Index given, boolean ignoringCase) {
         String object = source.name() + "." + given.name();
-        if (isOfWords(given)) {
-            indexes.add(ofWords(given));
+        if (isOfOwnKind(given)) {
+            ofOwnKind(object, given).ifPresent(indexes::add);
             return;
         }
         Index index = withBeginnings(withoutNeedlessCondition(object, withoutConstants(given, object)));
@@ -131,16 +130,25 @@ final class IndexTranslator {
         indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included));
     }
 
-    private boolean isOfWords(Index index) {
-        return index.method().equals(FULLTEXT) && to.has(SqlFeature.FULLTEXT_INDEXES) && !computes(index);
+    /** True for an index that is not a sorted one, of a kind that the target has. */
+    private boolean isOfOwnKind(Index index) {
+        return !ORDERED_METHODS.contains(index.method())
+                && !computes(index)
+                && !index.unique()
+                && to.ddl()
+                        .indexes(
+                                index.method(),
+                                index.parts().stream()
+                                        .map(p -> table.choice(p.column()).stored())
+                                        .toList());
     }
 
-    private Index ofWords(Index index) {
+    private Optional<Index> ofOwnKind(String object, Index index) {
         List<KeyPart> parts = index.parts().stream()
                 .map(p -> KeyPart.ofColumn(table.targetColumn(p.column())))
                 .toList();
         String name = names.index(table.target(), index.name(), source.name().toString());
-        return new Index(name, false, parts, FULLTEXT, "", List.of());
+        return predicate(object, index).map(p -> new Index(name, false, parts, index.method(), p, List.of()));
     }
 
     private void byHand(String object, Index index, String reason) {

@@ -46,7 +46,7 @@ final class KeyTranslator {
         this.tables = tables;
         this.table = table;
         this.source = table.source();
-        this.uniqueCase = new UniqueCase(from, to, uniqueTexts, source, notes);
+        this.uniqueCase = new UniqueCase(to, uniqueTexts, source, notes);
         this.indexes = new IndexTranslator(from, to, names, notes, table, uniqueCase);
     }
 

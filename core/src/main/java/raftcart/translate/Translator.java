@@ -210,8 +210,7 @@ public final class Translator {
                 .filter(Column::ignoresCase)
                 .map(Column::name)
                 .toList();
-        boolean matters = from.has(SqlFeature.IGNORES_CASE) && !to.has(SqlFeature.IGNORES_CASE);
-        if (matters && !ignoring.isEmpty()) {
+        if (!to.has(SqlFeature.IGNORES_CASE) && !ignoring.isEmpty()) {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
         }
         List<String> storage = new ArrayList<>(table.physical());
@@ -285,7 +284,7 @@ public final class Translator {
         return switch (object.kind()) {
             case STATEMENT -> notTaken(object.source());
             case TABLE -> "a temporary table, or one made by a query: it is made by what uses it, or by hand";
-            default -> object.kind().word() + "s are not translated yet";
+            default -> "a " + object.kind().word() + ", which is not translated yet";
         };
     }
 

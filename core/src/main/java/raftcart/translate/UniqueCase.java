@@ -5,14 +5,13 @@ import raftcart.catalog.Column;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
-import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.type.LogicalType;
 import raftcart.type.ValueChoices.UniqueTexts;
 
 /** Whether texts of a unique key that differ in case alone are duplicates, where the engines differ in that. */
-record UniqueCase(Language from, Dialect to, UniqueTexts wanted, Table table, Notes notes) {
+record UniqueCase(Dialect to, UniqueTexts wanted, Table table, Notes notes) {
     /** The end of the name of the index that refuses such texts. */
     static final String SUFFIX = "_ignoring_case";
 
@@ -34,10 +33,9 @@ record UniqueCase(Language from, Dialect to, UniqueTexts wanted, Table table, No
     }
 
     private boolean differs(List<KeyPart> parts, UniqueTexts choice) {
-        boolean differs = from.has(SqlFeature.IGNORES_CASE)
+        return wanted == choice
                 && !to.has(SqlFeature.IGNORES_CASE)
                 && parts.stream().anyMatch(this::ignoresCase);
-        return differs && wanted == choice;
     }
 
     private boolean ignoresCase(KeyPart part) {

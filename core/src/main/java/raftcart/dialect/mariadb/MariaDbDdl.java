@@ -20,6 +20,7 @@ import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.DdlPrinter;
 import raftcart.dialect.Identifiers;
+import raftcart.type.LogicalType;
 
 /** Writes MariaDB's CREATE statements. */
 final class MariaDbDdl implements DdlPrinter {
@@ -132,6 +133,11 @@ final class MariaDbDdl implements DdlPrinter {
     public String addUniqueKey(ObjectName table, Key key) {
         String name = key.name().isEmpty() ? "" : " " + identifiers.quote(key.name());
         return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD UNIQUE KEY" + name + " " + parts(key.parts());
+    }
+
+    @Override
+    public boolean indexes(String method, List<LogicalType> columns) {
+        return method.equals("fulltext");
     }
 
     @Override

@@ -18,6 +18,7 @@ import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.DdlPrinter;
 import raftcart.dialect.Identifiers;
+import raftcart.type.LogicalType;
 
 /** Writes PostgreSQL's CREATE statements. */
 final class PgDdl implements DdlPrinter {
@@ -124,6 +125,28 @@ final class PgDdl implements DdlPrinter {
     public String addUniqueKey(ObjectName table, Key key) {
         return "ALTER TABLE " + identifiers.quote(table) + "\n    ADD "
                 + constraint(key.name(), "UNIQUE " + parts(key.parts()));
+    }
+
+    /** "Indexes, Built-in Operator Classes": those of the types that have one by default. */
+    @Override
+    public boolean indexes(String method, List<LogicalType> columns) {
+        return switch (method) {
+            case "gin" -> columns.stream().allMatch(PgDdl::hasItems);
+            case "gist", "spgist" -> columns.stream().allMatch(PgDdl::isRangeOrShape);
+            case "brin" -> columns.stream().noneMatch(c -> hasItems(c) || isRangeOrShape(c));
+            default -> false;
+        };
+    }
+
+    private static boolean hasItems(LogicalType type) {
+        return type instanceof LogicalType.Array
+                || type instanceof LogicalType.Json json && json.normalized()
+                || type instanceof LogicalType.Opaque own && own.nativeName().equals("tsvector");
+    }
+
+    private static boolean isRangeOrShape(LogicalType type) {
+        return type instanceof LogicalType.Opaque own
+                && (own.nativeName().endsWith("range") || own.nativeName().matches("box|point|polygon|circle"));
     }
 
     @Override

@@ -1,5 +1,6 @@
 package raftcart.dialect.postgresql;
 
+import java.util.Set;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Identifiers;
@@ -10,6 +11,39 @@ import raftcart.type.TypeVisitor;
 
 /** Chooses PostgreSQL's type for a column. */
 final class PgTypeChooser implements TypeVisitor<TypeChoice> {
+    /** "Data Types": those that no other engine has, which come from PostgreSQL itself. */
+    private static final Set<String> OWN = Set.of(
+            "inet",
+            "cidr",
+            "macaddr",
+            "macaddr8",
+            "tsvector",
+            "tsquery",
+            "box",
+            "circle",
+            "line",
+            "lseg",
+            "path",
+            "point",
+            "polygon",
+            "int4range",
+            "int8range",
+            "numrange",
+            "tsrange",
+            "tstzrange",
+            "daterange",
+            "int4multirange",
+            "int8multirange",
+            "nummultirange",
+            "tsmultirange",
+            "tstzmultirange",
+            "datemultirange",
+            "jsonpath",
+            "oid",
+            "pg_lsn",
+            "name",
+            "regclass");
+
     /** "Numeric Types": declared precision may be as large as this. */
     private static final int GREATEST_PRECISION = 1000;
     /** "Date/Time Types": digits of a second's fraction. */
@@ -222,6 +256,9 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
         }
         if (type.isXml()) {
             return TypeChoice.of("xml", type);
+        }
+        if (!type.bytes() && OWN.contains(type.nativeName())) {
+            return TypeChoice.of(type.nativeName(), type);
         }
         TypeChoice choice = type.bytes()
                 ? TypeChoice.of("bytea", new LogicalType.Blob(0))

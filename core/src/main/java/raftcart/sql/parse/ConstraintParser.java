@@ -170,6 +170,10 @@ final class ConstraintParser {
 
     private TableConstraint finished(
             ConstraintKind kind, Optional<Name> name, List<IndexPart> parts, List<String> leftOut, Span span) {
+        if (cursor.peek().isAnyWord("INCLUDE", "STORING") && cursor.peek(1).isSymbol("(")) {
+            cursor.take();
+            leftOut.add("INCLUDE " + parsing.skipParentheses());
+        }
         Trailer trailer = trailer(leftOut);
         return new TableConstraint(
                 kind,

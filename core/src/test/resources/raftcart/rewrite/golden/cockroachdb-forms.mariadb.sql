@@ -1,6 +1,16 @@
 -- to: mariadb
--- RC0601 by hand: Statement not understood: found 'STORING', expected ')'
--- CREATE TABLE telescope (id INT8 NOT NULL DEFAULT unique_rowid(), name STRING(100) NOT NULL, b BYTES, u UUID DEFAULT gen_random_uuid(), j JSONB, ts TIMESTAMPTZ DEFAULT now():::TIMESTAMPTZ, CONSTRAINT "primary" PRIMARY KEY (id ASC) USING HASH WITH (bucket_count=8), UNIQUE INDEX ux (name ASC) STORING (b), INVERTED INDEX ij (j), FAMILY f1 (id, name), FAMILY f2 (b), a STRING AS (lower(name)) STORED, INDEX (name) WHERE name > 'a') INTERLEAVE IN PARENT o (id)
+CREATE TABLE telescope (
+    id bigint DEFAULT (unique_rowid()) NOT NULL,
+    name varchar(100) NOT NULL,
+    b longblob,
+    u uuid DEFAULT (UUID()),
+    j json,
+    ts datetime(6),
+    a longtext GENERATED ALWAYS AS (LOWER(name)) STORED,
+    CONSTRAINT `primary` PRIMARY KEY (id),
+    CONSTRAINT ux UNIQUE (name)
+) COLLATE utf8mb4_nopad_bin;
+CREATE INDEX telescope_name_idx ON telescope (name);
 CREATE TABLE r (
     id bigint PRIMARY KEY,
     crdb_region longtext
@@ -30,7 +40,17 @@ CREATE DATABASE IF NOT EXISTS x;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET CLUSTER SETTING a . b = 1
--- 3:292: RC0601 by hand: Statement not understood: found 'STORING', expected ')'
+-- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f1 (id , name)
+-- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f2 (b)
+-- 3:1: RC0502 adapted: Storage clauses left out: INTERLEAVE IN PARENT o (id)
+-- 3:50: RC0606 check: Function is not in the dictionary: unique_rowid
+-- 3:117: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
+-- 3:145: RC0114 check: Instant becomes date and time in UTC: ts: datetime(6) in UTC
+-- 3:145: RC0627 check: Said in other words, with a difference: the default of ts is left out: MariaDB has no cast to timestamps with a zone
+-- 3:189: RC0502 adapted: Storage clauses left out: USING HASH
+-- 3:189: RC0502 adapted: Storage clauses left out: WITH (bucket_count = 8)
+-- 3:265: RC0502 adapted: Storage clauses left out: INCLUDE (b)
+-- 3:305: RC0627 check: Said in other words, with a difference: the index ij is left out, as the target has none on long texts and bytes such as j
 -- 4:1: RC0502 adapted: Storage clauses left out: LOCALITY REGIONAL BY ROW
 -- 4:37: RC0111 check: Type without counterpart crosses as text or bytes: crdb_region: crdb_internal_region as longtext
 -- 5:1: RC0602 by hand: No counterpart on the target: UPSERT

@@ -127,8 +127,10 @@ CREATE TABLE site (
 ALTER TABLE site ADD UNIQUE (id);
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
--- RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 2 rows of data for public.actor (actor_id, first_name, last_update, active, picture, special)
+INSERT INTO actor (actor_id, first_name, last_update, active, picture, special)
+VALUES 
+    (1, 'Pen\\elope	', TIMESTAMP '2022-02-15 09:34:33.123', TRUE, X'0a0b', '["a", "b c"]'),
+    (2, NULL, TIMESTAMP '2022-02-15 09:34:33', FALSE, NULL, NULL);
 INSERT INTO site VALUES (1, 'A', '{"a": 1}');
 INSERT INTO site
 VALUES (2, 'it''s
@@ -242,7 +244,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 134:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 142:1: RC0609 adapted: Said in other words: numbers of a sequence as a column that is numbered
 -- 142:1: RC0609 adapted: Said in other words: the schema public is left out
--- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 144:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 151:1: RC0609 adapted: Said in other words: the schema public is left out

@@ -128,8 +128,9 @@ CREATE TABLE site (
 --     CACHE 1
 -- )
 ALTER TABLE site MODIFY id DEFAULT site_id_seq.NEXTVAL;
--- RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 2 rows of data for public.actor (actor_id, first_name, last_update, active, picture, special)
+INSERT INTO actor (actor_id, first_name, last_update, active, picture, special)
+SELECT 1, 'Pen\elope	', TIMESTAMP '2022-02-15 09:34:33.123', 1, HEXTORAW('0a0b'), '["a", "b c"]' FROM DUAL
+UNION ALL SELECT 2, NULL, TIMESTAMP '2022-02-15 09:34:33', 0, NULL, NULL FROM DUAL;
 INSERT INTO site VALUES (1, 'A', '{"a": 1}');
 INSERT INTO site
 VALUES (2, 'it''s
@@ -246,7 +247,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 133:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 134:1: RC0602 by hand: No counterpart on the target: a column that becomes numbered cannot be said in oracle
 -- 142:1: RC0609 adapted: Said in other words: the schema public is left out
--- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 144:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 151:1: RC0609 adapted: Said in other words: the schema public is left out

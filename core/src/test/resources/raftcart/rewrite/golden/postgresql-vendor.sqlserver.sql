@@ -132,8 +132,10 @@ CREATE TABLE dbo.site (
 --     CACHE 1
 -- )
 ALTER TABLE dbo.site ADD DEFAULT NEXT VALUE FOR dbo.site_id_seq FOR id;
--- RC0602 by hand: No counterpart on the target: an array that is given as a text
--- 2 rows of data for public.actor (actor_id, first_name, last_update, active, picture, special)
+INSERT INTO dbo.actor (actor_id, first_name, last_update, active, picture, special)
+VALUES 
+    (1, 'Pen\elope	', '2022-02-15 09:34:33.123', 1, 0x0a0b, '["a", "b c"]'),
+    (2, NULL, '2022-02-15 09:34:33', 0, NULL, NULL);
 SET IDENTITY_INSERT dbo.site ON;
 INSERT INTO dbo.site (id, name, meta) VALUES (1, 'A', '{"a": 1}');
 SET IDENTITY_INSERT dbo.site OFF;
@@ -245,7 +247,7 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 133:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 134:1: RC0602 by hand: No counterpart on the target: NOT NULL changed without the column's type cannot be said in sqlserver
 -- 142:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 144:1: RC0602 by hand: No counterpart on the target: an array that is given as a text
+-- 144:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
 -- 150:1: RC0609 adapted: Said in other words: the schema public as dbo

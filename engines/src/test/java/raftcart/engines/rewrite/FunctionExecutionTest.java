@@ -150,6 +150,10 @@ class FunctionExecutionTest {
             case "time_of" -> List.of(text("13:45:30"));
             case "float_of", "number_of" -> List.of(text("2.5"));
             case "bytes_of_hex" -> List.of(text("4b65"));
+            case "uuid_to_bytes" -> List.of(text("00112233-4455-6677-8899-aabbccddeeff"));
+            case "uuid_of_bytes" ->
+                List.of(new Expr.Literal(
+                        LiteralKind.BYTES, "00112233445566778899AABBCCDDEEFF", raftcart.sql.Span.NONE));
             case "bytes_of_base64" -> List.of(text("S2U="));
             case "mod", "div" -> List.of(Expr.Literal.number(17), Expr.Literal.number(5));
             case "width_bucket" ->

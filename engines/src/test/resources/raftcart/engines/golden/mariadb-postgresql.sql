@@ -1,13 +1,13 @@
 ==== by-hand/event/kestrel_ridge.forget_old_weather.sql
 -- event kestrel_ridge.forget_old_weather
--- RC0501 by hand: events are not translated yet
+-- RC0501 by hand: a event, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` EVENT `forget_old_weather` ON SCHEDULE EVERY 1 DAY STARTS 'then' ON COMPLETION NOT PRESERVE ENABLE DO DELETE FROM weather_readings WHERE read_at < NOW() - INTERVAL 10 YEAR
 
 ==== by-hand/function/kestrel_ridge.air_mass.sql
 -- function kestrel_ridge.air_mass
--- RC0501 by hand: functions are not translated yet
+-- RC0501 by hand: a function, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` FUNCTION `air_mass`(zenith_angle DOUBLE) RETURNS double
@@ -21,7 +21,7 @@ END
 
 ==== by-hand/function/kestrel_ridge.night_of.sql
 -- function kestrel_ridge.night_of
--- RC0501 by hand: functions are not translated yet
+-- RC0501 by hand: a function, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` FUNCTION `night_of`(moment DATETIME) RETURNS date
@@ -63,7 +63,7 @@ index by_words using fulltext (text)
 
 ==== by-hand/procedure/kestrel_ridge.close_night.sql
 -- procedure kestrel_ridge.close_night
--- RC0501 by hand: procedures are not translated yet
+-- RC0501 by hand: a procedure, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `close_night`(IN closing DATE, OUT frames INT)
@@ -82,7 +82,7 @@ END
 
 ==== by-hand/procedure/kestrel_ridge.promote.sql
 -- procedure kestrel_ridge.promote
--- RC0501 by hand: procedures are not translated yet
+-- RC0501 by hand: a procedure, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `promote`(IN who INT UNSIGNED)
@@ -102,7 +102,7 @@ DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'observatory_rea
 
 ==== by-hand/trigger/kestrel_ridge.exposures_before_insert.sql
 -- trigger kestrel_ridge.exposures_before_insert
--- RC0501 by hand: triggers are not translated yet
+-- RC0501 by hand: a trigger, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` TRIGGER exposures_before_insert BEFORE INSERT ON exposures FOR EACH ROW
@@ -115,7 +115,7 @@ END
 
 ==== by-hand/trigger/kestrel_ridge.proposals_after_update.sql
 -- trigger kestrel_ridge.proposals_after_update
--- RC0501 by hand: triggers are not translated yet
+-- RC0501 by hand: a trigger, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` TRIGGER proposals_after_update AFTER UPDATE ON proposals FOR EACH ROW

@@ -7,7 +7,7 @@
 
 ==== by-hand/function/public.proposals_changed_at_on_update__-HASH.sql
 -- function public.proposals_changed_at_on_update()
--- RC0501 by hand: functions are not translated yet
+-- RC0501 by hand: a function, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE OR REPLACE FUNCTION public.proposals_changed_at_on_update()
@@ -22,7 +22,7 @@ $function$
 
 ==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
 -- trigger public.proposals_changed_at_on_update on proposals
--- RC0501 by hand: triggers are not translated yet
+-- RC0501 by hand: a trigger, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.*::text IS DISTINCT FROM old.*::text AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
