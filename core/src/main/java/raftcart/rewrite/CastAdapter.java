@@ -192,6 +192,7 @@ final class CastAdapter {
         special(cast, wanted);
         Optional<Expr> constant = new UuidCasts(adapter)
                 .cast(cast, value, kind, type)
+                .or(() -> adapter.instants.ofText(bare(cast.value()), type))
                 .or(() -> bytes(cast, type))
                 .or(() -> truth(cast, wanted))
                 .or(() -> moment(cast, type, wanted));
@@ -457,7 +458,7 @@ final class CastAdapter {
     /** A date or timestamp as a constant of its type, where nothing of it would be cut off. */
     private Optional<Expr> moment(Expr.Cast cast, LogicalType type, ValueKind wanted) {
         boolean possible = wanted.isDate()
-                && adapter.to.has(SqlFeature.TYPED_DATES)
+                && (adapter.to.has(SqlFeature.TYPED_DATES) || adapter.to.has(SqlFeature.DATES_ARE_TEXTS))
                 && bare(cast.value()) instanceof Expr.Literal l
                 && l.kind() == LiteralKind.STRING;
         if (!possible) {

@@ -248,6 +248,9 @@ public final class ExpressionRewriter {
             if (e instanceof Expr.Column column) {
                 return renamed(column);
             }
+            if (e instanceof Expr.Call call && DateWords.isFirstOf(call)) {
+                return DateWords.kept(call, super.expr(call));
+            }
             return e instanceof Expr.SequenceValue value
                     ? new Expr.SequenceValue(names.sequence(value.sequence()), value.next(), value.span())
                     : super.expr(e);

@@ -373,6 +373,21 @@ final class Instants {
                 : literal;
     }
 
+    /** A text that names an instant with its zone, cast to a type of instants, as a constant. */
+    Optional<Expr> ofText(Expr value, LogicalType type) {
+        boolean named = type instanceof LogicalType.Timestamp stamp
+                && stamp.zoned()
+                && value instanceof Expr.Literal literal
+                && literal.kind() == LiteralKind.STRING
+                && isZoned(literal.text());
+        if (!named) {
+            return Optional.empty();
+        }
+        Expr constant = constant((Expr.Literal) value);
+        boolean whole = adapter.to.has(SqlFeature.TYPED_DATES) || adapter.to.has(SqlFeature.DATES_ARE_TEXTS);
+        return Optional.of(whole ? constant : new Expr.Cast(constant, adapter.castType(type), false, value.span()));
+    }
+
     /** A moment with its distance from UTC in the spelling that all engines with such constants read, or in UTC. */
     Expr.Literal constant(Expr.Literal literal) {
         Matcher m = ZONED.matcher(literal.text().strip());

@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import raftcart.catalog.Table;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -38,10 +38,8 @@ import raftcart.type.LogicalType;
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
     /** Clauses of a table that say more than where its rows lie. */
-    private static final Pattern STRUCTURE = Pattern.compile(
-            "(?i)partition\\s+by|on commit drop|keys and defaults|set: |with\\s*\\(\\s*system_versioning");
-
     private final QueryAdapter adapter;
+
     private final ColumnAdapter columns;
 
     TableAdapter(QueryAdapter adapter) {
@@ -134,7 +132,7 @@ final class TableAdapter {
 
     private void leftOut(List<String> clauses, Statement statement) {
         for (String clause : clauses) {
-            boolean structure = STRUCTURE.matcher(clause).lookingAt();
+            boolean structure = Table.hasMeaning(clause);
             adapter.note(
                     structure ? FindingCode.SYNTAX_CHECK : FindingCode.PHYSICAL_CLAUSES,
                     statement.span(),

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.function.Function;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
+import raftcart.rewrite.DateWords;
 import raftcart.rewrite.DummyTables;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -154,6 +155,9 @@ final class ObjectRenamer extends QueryMapper {
         }
         if (e instanceof Expr.Star star && star.table().isPresent()) {
             return new Expr.Star(star.table().map(this::qualifier), star.except(), star.span());
+        }
+        if (e instanceof Expr.Call call && DateWords.isFirstOf(call)) {
+            return DateWords.kept(call, super.expr(call));
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
     }

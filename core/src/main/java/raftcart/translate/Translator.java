@@ -214,7 +214,10 @@ public final class Translator {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
         }
         List<String> storage = new ArrayList<>(table.physical());
-        storage.removeIf(c -> c.startsWith(Table.NUMBERED));
+        storage.removeIf(c -> c.startsWith(Table.NUMBERED) || Table.hasMeaning(c));
+        table.physical().stream()
+                .filter(Table::hasMeaning)
+                .forEach(c -> notes.find(FindingCode.SYNTAX_CHECK, table.name().toString(), "left out: " + c));
         if (!storage.isEmpty()) {
             notes.find(FindingCode.PHYSICAL_CLAUSES, table.name().toString(), String.join("; ", storage));
         }

@@ -6,6 +6,9 @@ import raftcart.type.TypeVisitor;
 
 /** The few types that MariaDB's CAST knows ("CAST"). */
 final class MariaDbCastTypes implements TypeVisitor<String> {
+    /** "Microseconds in MariaDB": digits of a second's fraction. */
+    private static final int MOST_DIGITS = 6;
+
     @Override
     public String visitBool(LogicalType.Bool type) {
         return "SIGNED";
@@ -69,17 +72,19 @@ final class MariaDbCastTypes implements TypeVisitor<String> {
 
     @Override
     public String visitTime(LogicalType.Time type) {
-        return "TIME(" + type.precision() + ")";
+        return "TIME(" + Math.min(type.precision(), MOST_DIGITS) + ")";
     }
 
     @Override
     public String visitDuration(LogicalType.Duration type) {
-        return "TIME(" + type.precision() + ")";
+        return "TIME(" + Math.min(type.precision(), MOST_DIGITS) + ")";
     }
 
     @Override
     public String visitTimestamp(LogicalType.Timestamp type) {
-        return type.zoned() ? none("timestamps with a zone") : "DATETIME(" + type.precision() + ")";
+        return type.zoned()
+                ? none("timestamps with a zone")
+                : "DATETIME(" + Math.min(type.precision(), MOST_DIGITS) + ")";
     }
 
     @Override

@@ -424,7 +424,8 @@ final class AlterParser {
         boolean off = checking
                 && cursor.peek().isAnyWord("DISABLE", "NOCHECK")
                 && !cursor.peek(1).isWord("KEYS");
-        if (off || checking && cursor.peek().isWord("ENABLE") && !cursor.peek(1).isWord("KEYS")) {
+        boolean asMade = cursor.atWords("ENABLE", "TRIGGER") || cursor.atWords("ENABLE", "KEYS");
+        if (off || checking && cursor.peek().isWord("ENABLE") && !asMade) {
             throw cursor.byHand("switching a constraint or trigger on or off");
         }
         refuse();

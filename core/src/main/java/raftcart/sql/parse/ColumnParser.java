@@ -9,6 +9,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
@@ -20,6 +21,8 @@ import raftcart.sql.tree.TypeName;
 
 /** Reads the definition of a column. */
 final class ColumnParser {
+    private static final String END_OF_TIME = "9999-12-31 00:00:00";
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ConstraintParser constraints;
@@ -265,6 +268,19 @@ final class ColumnParser {
                 : IdentityOptions.DEFAULT;
     }
 
+    /** The moments, in UTC to T-SQL, from which and until which a row holds; a row that is new holds from now on. */
+    private void setByEngine() {
+        Token which = cursor.take();
+        Span span = which.span();
+        defaultValue = Optional.of(
+                which.isWord("END")
+                        ? new Expr.Literal(LiteralKind.TIMESTAMP, END_OF_TIME, span)
+                        : parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                                ? ExprParser.parse("SYSUTCDATETIME()", parsing.grammar)
+                                : new Expr.CurrentTime(CurrentKind.LOCAL_TIMESTAMP, -1, span));
+        leftOut.add("GENERATED ALWAYS AS ROW " + which.text());
+    }
+
     private void generatedOption() {
         boolean always = cursor.takeWords("ALWAYS");
         if (!always) {
@@ -273,21 +289,41 @@ final class ColumnParser {
                 leftOut.add("ON NULL");
             }
         }
+        if (setAtChange()) {
+            return;
+        }
+        cursor.expectWords("AS");
+        if (cursor.takeWords("IDENTITY")) {
+            numbered(always);
+        } else {
+            computed();
+        }
+    }
+
+    /** What the engine sets itself at every change of a row, or of those beside it in its history. */
+    private boolean setAtChange() {
         if (cursor.takeWords("FOR", "EACH", "ROW", "ON", "UPDATE", "AS", "ROW", "CHANGE", "TIMESTAMP")) {
             Expr now = new Expr.CurrentTime(
                     CurrentKind.LOCAL_TIMESTAMP, -1, cursor.previous().span());
             defaultValue = Optional.of(now);
             onUpdate = Optional.of(now);
-            return;
+            return true;
         }
-        if (cursor.atWords("FOR", "EACH", "ROW") || cursor.atWords("AS", "ROW")) {
+        if (cursor.takeWords("AS", "TRANSACTION", "START", "ID")) {
+            leftOut.add("GENERATED ALWAYS AS TRANSACTION START ID");
+            return true;
+        }
+        if (cursor.takeWords("AS", "ROW") && cursor.peek().isAnyWord("START", "BEGIN", "END")) {
+            setByEngine();
+            return true;
+        }
+        if (cursor.atWords("FOR", "EACH", "ROW") || cursor.previous().isWord("ROW")) {
             throw cursor.byHand("columns that the engine sets at every change");
         }
-        cursor.expectWords("AS");
-        if (!cursor.takeWords("IDENTITY")) {
-            computed();
-            return;
-        }
+        return false;
+    }
+
+    private void numbered(boolean always) {
         IdentityOptions options = IdentityOptions.DEFAULT;
         boolean parenthesis = cursor.takeSymbol("(");
         if (parenthesis && cursor.peek().kind() == TokenKind.NUMBER) {

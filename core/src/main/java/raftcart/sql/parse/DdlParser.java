@@ -272,7 +272,7 @@ final class DdlParser {
         Name name = parsing.qualifiedName().last();
         while (!cursor.atEnd()
                 && !cursor.peek().isSymbol(";")
-                && (cursor.peek().isWord("SET") || !Keywords.startsStatement(cursor.peek()))) {
+                && (cursor.peek().isAnyWord("SET", "WITH") || !Keywords.startsStatement(cursor.peek()))) {
             leftOut.add(cursor.take().text());
         }
         if (cursor.peek().isAnyWord("CREATE", "GRANT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {

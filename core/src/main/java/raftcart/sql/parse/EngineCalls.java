@@ -151,7 +151,9 @@ final class EngineCalls {
                 return executed;
             }
         }
-        if (name.key().matches("(master\\.)?(dbo\\.|sys\\.)?sp_(settriggerorder|tableoption)")) {
+        if (name.key()
+                .matches("(\\w+\\.){0,2}sp_(settriggerorder|tableoption|fulltext_database|db_vardecimal_storage_format"
+                        + "|dbcmptlevel|dboption|updatestats|recompile|refreshview)")) {
             skipToNext();
             return Optional.of(new Statement.ClientCommand("EXEC " + name, span));
         }

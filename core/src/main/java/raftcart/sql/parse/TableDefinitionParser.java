@@ -150,6 +150,9 @@ final class TableDefinitionParser {
                 while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
                     leftOut.add(cursor.previous().text() + " " + cursor.take().text());
                 }
+            } else if (atPeriod()) {
+                leftOut.add("PERIOD " + (cursor.takeWords("FOR") ? "FOR " : "")
+                        + cursor.take().text() + " " + parsing.skipParentheses());
             } else if (cursor.atWords("SUPPLEMENTAL", "LOG")) {
                 leftOut.add(supplemental());
             } else if (parsing.has(GrammarFeature.COLUMN_FAMILIES) && cursor.takeWords("FAMILY")) {
@@ -162,6 +165,13 @@ final class TableDefinitionParser {
             }
         } while (cursor.takeSymbol(","));
         cursor.expectSymbol(")");
+    }
+
+    /** The columns between which a row holds, to engines that keep the history of a table. */
+    private boolean atPeriod() {
+        boolean period = cursor.peek().isWord("PERIOD")
+                && (cursor.peek(1).isWord("FOR") || cursor.peek(1).isAnyWord("SYSTEM_TIME", "BUSINESS_TIME"));
+        return period && cursor.takeWords("PERIOD");
     }
 
     /** A whole number that is the primary key by itself, and no reference to another table, is numbered by some. */

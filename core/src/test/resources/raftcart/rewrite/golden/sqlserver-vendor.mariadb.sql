@@ -3,8 +3,6 @@
 USE master;
 DROP SCHEMA IF EXISTS Observatory;
 CREATE DATABASE Observatory;
--- RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
--- EXEC [Observatory].[dbo].[sp_fulltext_database] @action = 'enable'
 USE Observatory;
 CREATE DATABASE Survey;
 CREATE DATABASE IF NOT EXISTS Plan;
@@ -80,8 +78,12 @@ CREATE TEMPORARY TABLE `#tmp` (
     id int PRIMARY KEY,
     v varchar(10) DEFAULT 'x'
 );
--- RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
--- CREATE TABLE dbo.Hist (id int NOT NULL PRIMARY KEY CLUSTERED, v money, ValidFrom datetime2 GENERATED ALWAYS AS ROW START HIDDEN NOT NULL, ValidTo datetime2 GENERATED ALWAYS AS ROW END HIDDEN NOT NULL, PERIOD FOR SYSTEM_TIME (ValidFrom, ValidTo)) WITH (SYSTEM_VERSIONING = ON (HISTORY_TABLE = dbo.HistOld))
+CREATE TABLE Hist (
+    id int NOT NULL PRIMARY KEY,
+    v decimal(19,4),
+    ValidFrom datetime(6) DEFAULT (UTC_TIMESTAMP(6)) NOT NULL,
+    ValidTo datetime(6) DEFAULT TIMESTAMP '9999-12-31 00:00:00' NOT NULL
+);
 -- RC0602 by hand: No counterpart on the target: a set of columns
 -- CREATE TABLE dbo.Sparse1 (id int NOT NULL, a int SPARSE NULL, cs xml COLUMN_SET FOR ALL_SPARSE_COLUMNS, INDEX ix1 NONCLUSTERED (id, a), secret nvarchar(11) MASKED WITH (FUNCTION = 'partial(1,"x",1)') NULL)
 CREATE SEQUENCE Seq1 START WITH 1000 INCREMENT BY 1 MINVALUE -2147483648 MAXVALUE 2147483647;
@@ -96,8 +98,6 @@ SELECT * FROM Survey.Star;
 -- END;
 -- RC0602 by hand: No counterpart on the target: DISABLE
 -- DISABLE TRIGGER [dStar] ON [Survey].[Star]
--- RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
--- ALTER TABLE [Survey].[Star] ENABLE TRIGGER [dStar]
 -- RC0602 by hand: No counterpart on the target: user
 -- CREATE USER [reader] FOR LOGIN [reader] WITH DEFAULT_SCHEMA=[dbo]
 -- RC0602 by hand: No counterpart on the target: sp_addrolemember, a procedure of the engine
@@ -134,7 +134,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- findings
 -- 8:1: RC0502 adapted: Storage clauses left out: CONTAINMENT = NONE ON PRIMARY ( NAME = N'Observatory' , FILENAME = N'C:\DATA\Observatory.mdf' , SIZE = 8192 KB , MAXSIZE = UNLIMITED , FILEGROWTH = 65536 KB ) LOG ON ( NAME = N'Observatory_log' , FILENAME = N'C:\DATA\Observatory_log.ldf' , SIZE = 8192 KB , MAXSIZE = 2048 GB , FILEGROWTH = 65536 KB )
 -- 15:1: RC0604 adapted: Client command left out: ALTER DATABASE SET COMPATIBILITY_LEVEL = 140
--- 19:1: RC0602 by hand: No counterpart on the target: Observatory.dbo.sp_fulltext_database, a procedure of the engine
+-- 19:1: RC0604 adapted: Client command left out: EXEC Observatory.dbo.sp_fulltext_database
 -- 22:1: RC0604 adapted: Client command left out: ALTER DATABASE SET ANSI_NULL_DEFAULT OFF
 -- 26:1: RC0604 adapted: Client command left out: SET ANSI_NULLS ON
 -- 28:1: RC0604 adapted: Client command left out: SET QUOTED_IDENTIFIER ON
@@ -188,14 +188,23 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 140:88: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
--- 146:109: RC0602 by hand: No counterpart on the target: columns that the engine sets at every change
+-- 146:1: RC0627 check: Said in other words, with a difference: left out: PERIOD FOR SYSTEM_TIME (ValidFrom , ValidTo)
+-- 146:1: RC0627 check: Said in other words, with a difference: left out: WITH (SYSTEM_VERSIONING = ON ( HISTORY_TABLE = dbo . HistOld))
+-- 146:40: RC0502 adapted: Storage clauses left out: CLUSTERED
+-- 146:72: RC0627 check: Said in other words, with a difference: ValidFrom: left out: GENERATED ALWAYS AS ROW START
+-- 146:72: RC0502 adapted: Storage clauses left out: ValidFrom: HIDDEN
+-- 146:72: RC0119 check: Numbers may lose digits: ValidFrom: datetime(6): fractions of a second lose 1 digit(s)
+-- 146:139: RC0627 check: Said in other words, with a difference: ValidTo: left out: GENERATED ALWAYS AS ROW END
+-- 146:139: RC0502 adapted: Storage clauses left out: ValidTo: HIDDEN
+-- 146:139: RC0119 check: Numbers may lose digits: ValidTo: datetime(6): fractions of a second lose 1 digit(s)
+-- 146:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 148:70: RC0602 by hand: No counterpart on the target: a set of columns
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 152:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 152:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 154:1: RC0603 by hand: Code is not translated: trigger
 -- 161:1: RC0602 by hand: No counterpart on the target: DISABLE
--- 163:29: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
+-- 163:1: RC0502 adapted: Storage clauses left out: ENABLE TRIGGER [dStar]
 -- 165:1: RC0602 by hand: No counterpart on the target: user
 -- 167:1: RC0602 by hand: No counterpart on the target: sp_addrolemember, a procedure of the engine
 -- 169:1: RC0602 by hand: No counterpart on the target: ALTER ROLE
