@@ -88,6 +88,9 @@ public final class LoadStage {
                     migration.rowStatements(target.defaultSchema()),
                     migration.workspace().path("journal/refused"),
                     migration.plan().load().stopAfterRefused());
+            if (migration.scripts().asksForKeys()) {
+                makeUniqueKeys(migration, target);
+            }
             List<TableResult> tables = load.run(migration.scripts(), targetRows, listener);
             List<String> failures = finish(migration, target, listener);
             Map<ObjectName, BigInteger> next = new HashMap<>(sequences(migration.catalog()));
@@ -100,6 +103,18 @@ public final class LoadStage {
         } catch (SQLException e) {
             throw new LoadException(
                     "the load stopped, and nothing of it was kept: " + e.getMessage(), "Run `raftcart load` again.", e);
+        }
+    }
+
+    /** Makes the unique keys at once, as some rows hang on which keys are there already. */
+    private static void makeUniqueKeys(Migration migration, EngineSession target) {
+        ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.LOAD);
+        for (String script : runner.uniqueKeys()) {
+            try {
+                runner.run(script);
+            } catch (BuildException e) {
+                return; // it is tried again, and told, when the rows are there
+            }
         }
     }
 

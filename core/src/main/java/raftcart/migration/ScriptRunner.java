@@ -106,6 +106,14 @@ final class ScriptRunner {
         return path.compareTo("target/50") >= 0;
     }
 
+    /** The scripts of unique keys and indexes that have not run yet. */
+    List<String> uniqueKeys() {
+        return scripts(true).stream()
+                .filter(s -> s.startsWith("target/50-indexes/") && !isApplied(s))
+                .filter(s -> read(workspace, s).contains(" UNIQUE "))
+                .toList();
+    }
+
     boolean isApplied(String script) {
         return applied.contains(mark(script, hash(script)));
     }

@@ -60,6 +60,11 @@ final class BareFunctions {
         String canonical =
                 switch (word) {
                     case "user", "current_role" -> "current_user";
+                    case "current_user" -> // MySQL's has the host behind the name
+                        from.functions()
+                                .recognise("CURRENT_USER", List.of(), adapter::kind)
+                                .map(r -> r.signature().name())
+                                .orElse(word);
                     case "current_catalog" -> "current_database";
                     default -> word;
                 };

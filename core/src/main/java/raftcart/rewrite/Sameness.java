@@ -117,6 +117,12 @@ final class Sameness {
     }
 
     private static boolean same(Token a, Token b) {
+        // A number that only the source writes so is not the text that its token holds.
+        boolean otherwise = a.kind() == TokenKind.NUMBER
+                && a.text().length() != a.span().end() - a.span().start();
+        if (otherwise) {
+            return false;
+        }
         return a.kind() == TokenKind.WORD && b.kind() == TokenKind.WORD
                 ? a.text().equalsIgnoreCase(b.text())
                 : a.text().equals(b.text());

@@ -29,6 +29,13 @@ import raftcart.sql.tree.Statement;
  * of their names, folders below it in their place.
  */
 public final class ScriptSource {
+    private static final Pattern KEYED_START =
+            Pattern.compile("(?is)\\s*(insert\\s+(ignore|or\\s+(ignore|replace))|replace\\s+into|upsert)\\b");
+    private static final Pattern KEYED_END = Pattern.compile("(?i)\\bon\\s+(duplicate\\s+key|conflict)\\b");
+
+    /** The characters at the end of an INSERT among which it says what happens to rows whose key is there. */
+    private static final int LONGEST_END = 2000;
+
     private static final Pattern URL = Pattern.compile("scripts:([^:]*):(.+)");
 
     /** What is no script in a folder of scripts. */
@@ -124,6 +131,25 @@ public final class ScriptSource {
             pieces(file, rows::take);
         }
         return history.sequences();
+    }
+
+    /** True where rows hang on which keys are there already, so that the target needs its unique keys before them. */
+    public boolean asksForKeys() {
+        boolean[] asks = new boolean[1];
+        for (Path file : files()) {
+            pieces(file, piece -> asks[0] |= asksForKeys(piece));
+        }
+        return asks[0];
+    }
+
+    private static boolean asksForKeys(Piece piece) {
+        boolean rows = piece.kind() == Piece.Kind.STATEMENT || piece.kind() == Piece.Kind.ROWS;
+        String text = piece.text();
+        return rows
+                && (KEYED_START.matcher(text).lookingAt()
+                        || KEYED_END
+                                .matcher(text.substring(Math.max(0, text.length() - LONGEST_END)))
+                                .find());
     }
 
     private void pieces(Path file, Consumer<Piece> taker) {

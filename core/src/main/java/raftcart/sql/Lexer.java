@@ -256,11 +256,21 @@ public final class Lexer {
             position++;
             digits();
         }
-        if (isExponent()) {
+        boolean exponent = isExponent();
+        if (exponent) {
             position += peek(1) == '+' || peek(1) == '-' ? 3 : 2;
             digits();
         }
+        if (rules.has(LexicalFeature.FLOAT_SUFFIXES) && isFloatSuffix()) {
+            String number = text.substring(start, position) + (exponent ? "" : "E0");
+            position++;
+            return new Token(TokenKind.NUMBER, number, number, lines.span(start, position));
+        }
         return token(TokenKind.NUMBER, start, null);
+    }
+
+    private boolean isFloatSuffix() {
+        return "dDfF".indexOf(peek(0)) >= 0 && !CharClass.isNamePart(peek(1));
     }
 
     private boolean isExponent() {

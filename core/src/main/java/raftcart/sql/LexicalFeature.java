@@ -34,6 +34,8 @@ public enum LexicalFeature {
     HEX_NUMBERS_ARE_BYTES,
     /** {@code X'1F'} is a string of bits, four for a digit. */
     HEX_STRINGS_ARE_BITS,
+    /** {@code 0.5d} and {@code 1f} are floating-point numbers. */
+    FLOAT_SUFFIXES,
     /** {@code G'x'} is a string, and {@code BX'0A'} are bytes. */
     GRAPHIC_STRINGS,
     /** {@code &name} stands for a text that the client asks for. */

@@ -8,8 +8,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
+import raftcart.catalog.Index;
+import raftcart.catalog.Key;
+import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
@@ -68,17 +72,29 @@ final class CodeTranslator {
         knowledge.add(
                 relation.name(),
                 table.pairs().stream().map(TableExpressions::known).toList(),
-                table.source().primaryKey().stream()
-                        .map(k -> k.columns().stream()
-                                .map(c -> new Name(table.targetColumn(c), true))
-                                .toList())
-                        .toList());
+                keys(table));
         table.pairs().stream()
                 .filter(p -> p.source().identity().isPresent())
                 .forEach(p -> knowledge.addNumbered(relation.name(), new Name(p.targetName(), true), BigInteger.ONE));
         table.pairs().stream()
                 .filter(p -> p.source().generated().isPresent())
                 .forEach(p -> knowledge.addComputed(relation.name(), new Name(p.targetName(), true)));
+    }
+
+    /** The columns of all keys, the primary key first, with the names of the target. */
+    private static List<List<Name>> keys(TableTranslator table) {
+        Stream<List<KeyPart>> keys = Stream.concat(
+                table.source().primaryKey().stream().map(Key::parts),
+                table.source().uniqueKeys().stream().map(Key::parts));
+        Stream<List<KeyPart>> indexes = table.source().indexes().stream()
+                .filter(i -> i.unique() && i.predicate().isEmpty())
+                .map(Index::parts);
+        return Stream.concat(keys, indexes)
+                .filter(k -> k.stream().noneMatch(p -> p.isExpression() || p.prefixLength() > 0))
+                .map(k -> k.stream()
+                        .map(p -> new Name(table.targetColumn(p.column()), true))
+                        .toList())
+                .toList();
     }
 
     /** The table into which rows go; those that go into one of its parts find their part themselves. */

@@ -285,6 +285,29 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void rowsThatGiveWayToOthersOfTheirKeyDoSo() throws Exception {
+        Path scripts = folder.resolve("upserts.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id INT AUTO_INCREMENT PRIMARY KEY, name VARCHAR(9) COLLATE utf8mb4_bin, watts INT);\n"
+                        + "ALTER TABLE lamp ADD CONSTRAINT by_name UNIQUE (name);\n"
+                        + "INSERT INTO lamp (name, watts) VALUES ('red', 1);\n"
+                        + "INSERT IGNORE INTO lamp (name, watts) VALUES ('red', 2), ('blue', 3);\n"
+                        + "INSERT INTO lamp (name, watts) VALUES ('red', 4) ON DUPLICATE KEY UPDATE watts = watts + VALUES(watts);\n");
+        for (Databases target : List.of(Databases.postgresql(), Databases.mariadb())) {
+            Migration migration = MigrationRun.migration(
+                    folder.resolve(target.name()), Endpoint.of("scripts:mysql:" + scripts), target.endpoint(), "");
+            SurveyStage.run(migration);
+            TranslateStage.run(migration);
+            BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+            LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+            assertThat(loaded.failures()).isEmpty();
+            assertThat(target.ask("SELECT " + joined(target, "name", "watts") + " FROM lamp"))
+                    .isEqualTo("blue:3 red:5");
+        }
+    }
+
+    @Test
     void whatOracleInsertsWithoutATableArrives() throws Exception {
         Path scripts = folder.resolve("dual.sql");
         Files.writeString(

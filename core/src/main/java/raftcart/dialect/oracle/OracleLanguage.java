@@ -25,6 +25,7 @@ public final class OracleLanguage {
                     List.of("\"\""),
                     Set.of(
                             LexicalFeature.ALTERNATIVE_QUOTES,
+                            LexicalFeature.FLOAT_SUFFIXES,
                             LexicalFeature.SUBSTITUTION_VARIABLES,
                             LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
             NameCase.UPPER,

@@ -89,7 +89,7 @@ SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ';') FROM frame;
 SELECT GROUP_CONCAT(DISTINCT s SEPARATOR ',') FROM frame;
 SELECT COUNT(DISTINCT a) FROM frame;
-SELECT CURRENT_USER() FROM frame;
+SELECT SUBSTRING_INDEX(CURRENT_USER(), '@', 1) FROM frame;
 SELECT `RDB$GET_CONTEXT`('SYSTEM', 'ENGINE_VERSION') FROM frame;
 SELECT ROW_COUNT FROM frame;
 SELECT CASE WHEN NOT (a <=> 1) THEN 1 END FROM frame;
@@ -180,7 +180,6 @@ ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x'
 -- 73:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
 -- 74:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
 -- 75:8: RC0608 adapted: Function spelled otherwise: LIST means string_agg
--- 77:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 78:8: RC0606 check: Function is not in the dictionary: RDB$GET_CONTEXT
 -- 79:8: RC0606 check: Function is not in the dictionary: ROW_COUNT
 -- 87:30: RC0611 adapted: NULLs sorted as on the source: NULLs last

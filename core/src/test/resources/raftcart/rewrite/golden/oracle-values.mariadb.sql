@@ -123,7 +123,7 @@ SELECT SOUNDEX(s) FROM frame;
 SELECT HEX(x) FROM frame;
 SELECT UNHEX('ff') FROM frame;
 SELECT UNHEX(REPLACE(UUID(), '-', '')) FROM frame;
-SELECT CURRENT_USER() FROM frame;
+SELECT SUBSTRING_INDEX(CURRENT_USER(), '@', 1) FROM frame;
 SELECT UID FROM frame;
 SELECT CONNECTION_ID() FROM frame;
 SELECT SYS_CONTEXT('USERENV', 'IP_ADDRESS') FROM frame;
@@ -408,7 +408,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 87:8: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
 -- 88:8: RC0608 adapted: Function spelled otherwise: HEXTORAW means bytes_of_hex
 -- 89:8: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
--- 90:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 91:8: RC0606 check: Function is not in the dictionary: UID
 -- 92:8: RC0608 adapted: Function spelled otherwise: USERENV means connection_id
 -- 93:8: RC0606 check: Function is not in the dictionary: SYS_CONTEXT with these 2 argument(s)

@@ -127,8 +127,8 @@ FROM frame;
 -- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame
 SELECT ts, CONVERT_TZ(tz, '+00:00', 'Europe/Berlin'), tz FROM frame;
 SELECT
-    CURRENT_USER(),
-    USER(),
+    SUBSTRING_INDEX(CURRENT_USER(), '@', 1),
+    SUBSTRING_INDEX(USER(), '@', 1),
     DATABASE(),
     DATABASE(),
     VERSION(),
@@ -220,8 +220,6 @@ CREATE TABLE p (
 -- 33:47: RC0607 check: Function with a difference: a time zone by its name: NULL on a server whose tables of time zones are empty
 -- 34:83: RC0608 adapted: Function spelled otherwise: pg_backend_pid means connection_id
 -- 34:101: RC0606 check: Function is not in the dictionary: inet_client_addr
--- 34:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
--- 34:22: RC0607 check: Function with a difference: session_user: MariaDB and MySQL put the host behind the name
 -- 35:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
 -- 35:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 35:61: RC0608 adapted: Function spelled otherwise: setval means set_sequence

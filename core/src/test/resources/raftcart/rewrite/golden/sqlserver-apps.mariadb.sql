@@ -117,7 +117,7 @@ SELECT
     LAST_INSERT_ID(),
     ROW_COUNT(),
     DATABASE(),
-    USER(),
+    SUBSTRING_INDEX(USER(), '@', 1),
     UTC_TIMESTAMP(6),
     UUID();
 SELECT
@@ -255,7 +255,6 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 26:50: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
 -- 26:61: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
 -- 26:90: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
--- 26:61: RC0607 check: Function with a difference: system_user: MariaDB and MySQL put the host behind the name
 -- 27:25: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
 -- 27:44: RC0608 adapted: Function spelled otherwise: CEILING means ceil
 -- 27:58: RC0609 adapted: Said in other words: power_of_whole in other words

@@ -96,8 +96,8 @@ SELECT UUID() FROM frame;
 SELECT LAST_INSERT_ID() FROM frame;
 SELECT ROW_COUNT() FROM frame;
 SELECT LAST_INSERT_ID() FROM frame;
-SELECT CURRENT_USER() FROM frame;
-SELECT USER() FROM frame;
+SELECT SUBSTRING_INDEX(CURRENT_USER(), '@', 1) FROM frame;
+SELECT SUBSTRING_INDEX(USER(), '@', 1) FROM frame;
 SELECT DATABASE() FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in mariadb
 -- SELECT OBJECT_ID('dbo.t') FROM frame
@@ -391,9 +391,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 70:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
 -- 71:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
 -- 74:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
--- 74:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 75:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
--- 75:8: RC0607 check: Function with a difference: system_user: MariaDB and MySQL put the host behind the name
 -- 76:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
 -- 77:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in mariadb
 -- 80:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to

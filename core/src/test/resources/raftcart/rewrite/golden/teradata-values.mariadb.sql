@@ -97,7 +97,7 @@ SELECT TD_WEEK_OF_YEAR(d) FROM frame;
 SELECT CAST(DATE_FORMAT(d, '%Y-%m-01') AS DATETIME) FROM frame;
 SELECT PERIOD(d, d) FROM frame;
 SELECT BEGIN(PERIOD(d, d)) FROM frame;
-SELECT CURRENT_USER() FROM frame;
+SELECT SUBSTRING_INDEX(CURRENT_USER(), '@', 1) FROM frame;
 SELECT SESSION FROM frame;
 SELECT `DATABASE` FROM frame;
 SELECT GREATEST(a, 5) FROM frame;
@@ -213,7 +213,6 @@ SELECT 0; COMMIT;
 -- 78:8: RC0606 check: Function is not in the dictionary: PERIOD
 -- 79:9: RC0606 check: Function is not in the dictionary: BEGIN
 -- 79:15: RC0606 check: Function is not in the dictionary: PERIOD
--- 80:8: RC0607 check: Function with a difference: current_user: MariaDB and MySQL put the host behind the name
 -- 81:8: RC0606 check: Function is not in the dictionary: SESSION
 -- 82:8: RC0606 check: Function is not in the dictionary: DATABASE
 -- 87:8: RC0608 adapted: Function spelled otherwise: CHR means char_of

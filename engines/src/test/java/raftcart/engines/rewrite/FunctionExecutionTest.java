@@ -40,6 +40,8 @@ class FunctionExecutionTest {
             "current_user",
             "session_user",
             "system_user",
+            "current_user_at_host",
+            "session_user_at_host",
             "current_database",
             "current_schema",
             "version",
