@@ -187,8 +187,17 @@ final class ValueAdapter {
                         .noneMatch(t -> isShortened(t)
                                 || adapter.to.has(SqlFeature.HALVES_TO_EVEN)
                                 || isDay(t, ValueKind.TIMESTAMP)
+                                || KindFinder.kind(t).isDate()
                                 || KindFinder.kind(t) == ValueKind.BOOLEAN);
         return alike ? query : query.withBody(fitted(query.body(), types, query));
+    }
+
+    /** A constant text for a column of dates in the form that the target reads. */
+    private QueryBody.Item asRead(QueryBody.Item item, Optional<LogicalType> type) {
+        ValueKind kind = type.map(KindFinder::kind).orElse(ValueKind.UNKNOWN);
+        return kind.isDate() && item.value() instanceof Expr.Literal text && text.kind() == LiteralKind.STRING
+                ? new QueryBody.Item(new DateAdapter(adapter).asRead(text, kind), item.alias())
+                : item;
     }
 
     private QueryBody fitted(QueryBody body, List<Optional<LogicalType>> types, Query whole) {
@@ -206,7 +215,7 @@ final class ValueAdapter {
         List<QueryBody.Item> items = new ArrayList<>();
         Truths truths = new Truths(adapter);
         for (int i = 0; i < facts.size(); i++) {
-            QueryBody.Item item = select.items().get(i);
+            QueryBody.Item item = asRead(select.items().get(i), i < types.size() ? types.get(i) : Optional.empty());
             ValueKind kind = facts.get(i).kind();
             if (i < types.size() && types.get(i).filter(t -> isDay(t, kind)).isPresent()) {
                 adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), A_DAY);

@@ -31,8 +31,10 @@ final class Alteration {
         }
         Optional<TableDraft> table = builder.table(alter.name());
         if (table.isEmpty()) {
-            // Dumps say by ALTER TABLE whose sequences and views these are, too.
-            boolean noTable = alter.actions().stream().allMatch(AlterAction.Physical.class::isInstance);
+            // Dumps say by ALTER TABLE whose sequences and views these are, too; scripts begin by dropping what was
+            // there.
+            boolean noTable = alter.actions().stream()
+                    .allMatch(a -> a instanceof AlterAction.Physical || a instanceof AlterAction.DropConstraint);
             return alter.ifExists() || noTable ? Optional.empty() : Optional.of("there is no table " + alter.name());
         }
         for (AlterAction action : alter.actions()) {

@@ -29,7 +29,8 @@ final class KeyTriggers {
             + "|:?new\\.([\\w$#]+|\"[^\"]+\")\\s*:=\\s*" + NAME + "\\s*\\.\\s*nextval)\\s*;");
     private static final Pattern REST = Pattern.compile(
             "(?is)(\\s|--[^\\n]*\\n|/\\*.*?\\*/|referencing\\s+new\\s+as\\s+new(\\s+old\\s+as\\s+old)?|for\\s+each\\s+row|when\\s*\\([^)]*\\bis\\s+null\\s*\\)"
-                    + "|enable|declare|begin|if\\s+:?new\\.\\S+\\s+is\\s+null\\s+then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
+                    + "|enable|declare|begin|\\w+\\s+(exception|integer|boolean|number|char\\(\\d+\\)|varchar2?\\(\\d+\\))\\s*;"
+                    + "|exception(?=\\s)|when\\s+\\w+\\s+then\\s+raise_application_error\\([^)]*\\)\\s*;|if\\s+:?new\\.\\S+\\s+is\\s+null\\s+then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
 
     private final Language language;
     private final ObjectNames names;

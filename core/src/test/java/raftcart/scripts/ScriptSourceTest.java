@@ -248,13 +248,66 @@ class ScriptSourceTest {
     }
 
     @Test
+    void dumpsOfPostgresqlLeaveNothingToAPerson() {
+        Catalog catalog = read(
+                "postgresql",
+                "CREATE SEQUENCE s;\nALTER TABLE s OWNER TO me;\nCREATE TABLE lamp (id int, n text);\n"
+                        + "CREATE MATERIALIZED VIEW lit AS SELECT id FROM lamp WITH NO DATA;\n"
+                        + "COMMENT ON EXTENSION plpgsql IS 'x';\nSELECT pg_catalog.setval('public.s', 41, true);\n"
+                        + "ALTER TABLE ONLY lamp ADD CONSTRAINT lamp_key UNIQUE (id) INCLUDE (n);\n"
+                        + "CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1 $$;\nDROP FUNCTION f();\n"
+                        + "REFRESH MATERIALIZED VIEW lit;\n");
+        assertThat(code(catalog, ObjectKind.STATEMENT)).isEmpty();
+        assertThat(code(catalog, ObjectKind.FUNCTION)).isEmpty();
+        assertThat(code(catalog, ObjectKind.MATERIALIZED_VIEW)).singleElement().satisfies(v -> assertThat(v.source())
+                .endsWith("FROM lamp"));
+        assertThat(catalog.schemas().get(0).sequences())
+                .singleElement()
+                .returns(BigInteger.valueOf(42), Sequence::next);
+        assertThat(table(catalog, "lamp").uniqueKeys()).hasSize(1);
+    }
+
+    @Test
+    void whatStandsInCommentsOfVersionsIsReadWithThem() {
+        Catalog catalog = read(
+                "mysql",
+                "CREATE TABLE lamp (id int);\n/*!50001 CREATE ALGORITHM=UNDEFINED */\n/*!50013 DEFINER=`me`@`here` */\n"
+                        + "/*!50001 VIEW `lit` AS select `lamp`.`id` AS `id` from `lamp` */;\n"
+                        + "/*!50106 DROP EVENT IF EXISTS `ev` */;\nDELIMITER ;;\n"
+                        + "/*!50003 CREATE*/ /*!50017 DEFINER=`me`@`here`*/ /*!50003 TRIGGER `tr` BEFORE INSERT ON `lamp`"
+                        + " FOR EACH ROW SET NEW.id = 1 */;;\nDELIMITER ;\n");
+        assertThat(code(catalog, ObjectKind.STATEMENT)).isEmpty();
+        assertThat(code(catalog, ObjectKind.TRIGGER)).hasSize(1);
+        assertThat(code(catalog, ObjectKind.VIEW)).singleElement().satisfies(v -> assertThat(v.source())
+                .startsWith("/*!50001 CREATE")
+                .endsWith("from `lamp` */"));
+    }
+
+    @Test
+    void aTableWithAHistoryOfItsRowsIsAPlainOne() {
+        Catalog catalog = read(
+                "sqlserver",
+                "ALTER DATABASE [Kestrel] SET RECOVERY SIMPLE\nGO\nif exists (select 1 from sysobjects where name = 'fk')\n"
+                        + "alter table lamp\n   drop constraint fk\nGO\n"
+                        + "CREATE TABLE lamp (id int PRIMARY KEY, a datetime2 GENERATED ALWAYS AS ROW START HIDDEN NOT NULL,"
+                        + " b datetime2 GENERATED ALWAYS AS ROW END NOT NULL, PERIOD FOR SYSTEM_TIME (a, b))"
+                        + " WITH (SYSTEM_VERSIONING = ON)\nGO\nALTER TABLE lamp ENABLE TRIGGER tr\nGO\n"
+                        + "declare @me sysname\nselect @me = user_name()\n"
+                        + "execute sp_addextendedproperty 'MS_Description', 'a light', 'user', @me, 'table', 'lamp'\nGO\n");
+        assertThat(table(catalog, "lamp").columns()).extracting(Column::name).containsExactly("id", "a", "b");
+        assertThat(table(catalog, "lamp").comment()).isEqualTo("a light");
+        assertThat(table(catalog, "lamp").physical()).anyMatch(Table::hasMeaning);
+        assertThat(code(catalog, ObjectKind.STATEMENT)).allMatch(c -> c.source().contains("@me sysname"));
+    }
+
+    @Test
     void domainsAndEnumerationsStandWithTheColumns() {
         Table star = table(
                 read(
                         "postgresql",
-                        "CREATE DOMAIN share AS numeric(3,2) NOT NULL DEFAULT 0 CHECK (VALUE BETWEEN 0 AND 1);\n"
+                        "CREATE DOMAIN sky.share AS numeric(3,2) NOT NULL DEFAULT 0 CHECK (VALUE BETWEEN 0 AND 1);\n"
                                 + "CREATE TYPE kind AS ENUM ('giant', 'dwarf');\n"
-                                + "CREATE TABLE star (part share, k kind DEFAULT 'dwarf');"),
+                                + "CREATE TABLE star (part sky.share, k kind DEFAULT 'dwarf');"),
                 "star");
         assertThat(star.column("part")).hasValueSatisfying(c -> assertThat(c)
                 .returns(new LogicalType.Decimal(3, 2, false), Column::type)

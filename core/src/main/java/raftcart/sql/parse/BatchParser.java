@@ -22,6 +22,9 @@ final class BatchParser {
             "object_id",
             "sys",
             "sysobjects",
+            "systypes",
+            "sysreferences",
+            "sysdatabases",
             "information_schema",
             "db_id",
             "schema_id",
@@ -233,16 +236,31 @@ final class BatchParser {
         int open = 0;
         boolean routine = cursor.peek().isAnyWord("CREATE", "ALTER")
                 && cursor.peek(1).isAnyWord("PROCEDURE", "PROC", "FUNCTION", "TRIGGER");
+        int start = cursor.mark();
         Token first = cursor.take();
         while (!cursor.atEnd()) {
             Token token = cursor.peek();
-            boolean ends = open <= 0 && !routine && (token.isSymbol(";") || token.isWord("ELSE") || endsBefore(first));
+            boolean ends = open <= 0
+                    && !routine
+                    && (token.isSymbol(";") || token.isWord("ELSE") || endsBefore(first))
+                    && !isBehindTable(cursor.taken(start));
             if (ends) {
                 return;
             }
             open += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
             cursor.take();
         }
+    }
+
+    /** True behind ALTER TABLE and a name, where the change follows, on a line of its own or not. */
+    private static boolean isBehindTable(List<Token> statement) {
+        boolean names = statement.size() > 2
+                && statement.get(0).isWord("ALTER")
+                && statement.get(1).isWord("TABLE");
+        for (int i = 2; names && i < statement.size(); i++) {
+            names = i % 2 == 0 ? statement.get(i).isName() : statement.get(i).isSymbol(".");
+        }
+        return names && statement.size() % 2 == 1;
     }
 
     /** True where a new statement begins: not at the SELECT of an INSERT, nor at the SET of an UPDATE. */

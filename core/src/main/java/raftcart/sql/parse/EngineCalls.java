@@ -153,7 +153,7 @@ final class EngineCalls {
         }
         if (name.key()
                 .matches("(\\w+\\.){0,2}sp_(settriggerorder|tableoption|fulltext_database|db_vardecimal_storage_format"
-                        + "|dbcmptlevel|dboption|updatestats|recompile|refreshview)")) {
+                        + "|dropextendedproperty|dbcmptlevel|dboption|updatestats|recompile|refreshview)")) {
             skipToNext();
             return Optional.of(new Statement.ClientCommand("EXEC " + name, span));
         }

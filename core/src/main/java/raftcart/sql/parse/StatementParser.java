@@ -127,7 +127,11 @@ public final class StatementParser {
         int start = cursor.peek().span().start();
         try {
             Statement statement = new StatementParser(cursor, parsing.grammar, batch).statement();
-            if (batch.usesVariable(cursor.taken(mark)) && !(statement instanceof Statement.NotTranslated)) {
+            boolean free = statement instanceof Statement.NotTranslated
+                    || statement instanceof Statement.ClientCommand left
+                            && left.text().startsWith("EXEC ")
+                    || statement instanceof DdlStatement.Comment; // whose variable is the name of the schema
+            if (!free && batch.usesVariable(cursor.taken(mark))) {
                 throw cursor.byHand("a variable of the batch");
             }
             boolean separated = cursor.atEnd()
