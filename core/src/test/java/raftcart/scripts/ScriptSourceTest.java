@@ -284,6 +284,17 @@ class ScriptSourceTest {
     }
 
     @Test
+    void aSeparatorMayStandRightBehindAWord() {
+        Catalog catalog = read(
+                "mysql",
+                "DELIMITER $$\nUSE `r`$$\nCREATE PROCEDURE p()\nBEGIN\nSELECT a$b;\nEND$$\nDELIMITER ;\n"
+                        + "CREATE TABLE lamp (id int, a$b int);\n");
+        assertThat(table(catalog, "lamp").columns()).extracting(Column::name).containsExactly("id", "a$b");
+        assertThat(code(catalog, ObjectKind.PROCEDURE)).singleElement().satisfies(p -> assertThat(p.source())
+                .endsWith("END"));
+    }
+
+    @Test
     void aTableWithAHistoryOfItsRowsIsAPlainOne() {
         Catalog catalog = read(
                 "sqlserver",

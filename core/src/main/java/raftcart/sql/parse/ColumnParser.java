@@ -309,6 +309,10 @@ final class ColumnParser {
             onUpdate = Optional.of(now);
             return true;
         }
+        if (cursor.peek().isSymbol(",") || cursor.peek().isSymbol(")")) {
+            leftOut.add("GENERATED ALWAYS"); // the address of its row, to DB2
+            return true;
+        }
         if (cursor.takeWords("AS", "TRANSACTION", "START", "ID")) {
             leftOut.add("GENERATED ALWAYS AS TRANSACTION START ID");
             return true;
@@ -429,10 +433,15 @@ final class ColumnParser {
             leftOut.add(clause(cursor.previous().text()));
             return true;
         }
+        return characterSet();
+    }
+
+    /** DB2's kinds of characters behind a type. */
+    private boolean characterSet() {
         if (cursor.takeWords("FOR", "BIT", "DATA")) {
             throw cursor.unexpected("FOR BIT DATA right after the type");
         }
-        return false;
+        return cursor.takeWords("FOR", "SBCS", "DATA") || cursor.takeWords("FOR", "MIXED", "DATA");
     }
 
     private String clause(String word) {

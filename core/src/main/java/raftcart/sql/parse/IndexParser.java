@@ -84,7 +84,8 @@ final class IndexParser {
             throw cursor.byHand("an index of another type");
         }
         List<String> words = new ArrayList<>();
-        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !Keywords.startsStatement(cursor.peek())) {
+        boolean loose = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";") && !(loose && Keywords.startsStatement(cursor.peek()))) {
             words.add(
                     cursor.peek().isSymbol("(")
                             ? parsing.skipParentheses()
@@ -109,6 +110,7 @@ final class IndexParser {
                     throw cursor.byHand("NULLS NOT DISTINCT");
                 }
                 cursor.takeWords("NULLS", "DISTINCT");
+                cursor.takeWords("WHERE", "NOT", "NULL"); // DB2: NULLs are no duplicates, as they are elsewhere
                 unique = true;
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
                 leftOut.add(cursor.previous().text());

@@ -79,16 +79,24 @@ final class ScriptInput {
         return c;
     }
 
-    /** Takes letters, digits and what else names consist of. */
-    void name() throws IOException {
+    /**
+     * Takes letters, digits and what else names consist of.
+     *
+     * @param separator the character with which separators of statements begin, behind a name too
+     */
+    void name(char separator) throws IOException {
         do {
             int from = at;
-            while (at < limit && isNamePart(buffer[at])) {
+            while (at < limit && isNamePart(buffer[at]) && buffer[at] != separator) {
                 at++;
             }
             text.append(buffer, from, at - from);
             column += at - from;
-        } while (at == limit && fill(1) && isNamePart(buffer[at]) && text.length() <= ScriptReader.LONGEST);
+        } while (at == limit
+                && fill(1)
+                && isNamePart(buffer[at])
+                && buffer[at] != separator
+                && text.length() <= ScriptReader.LONGEST);
     }
 
     private boolean isNamePart(char c) {

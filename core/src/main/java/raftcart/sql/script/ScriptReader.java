@@ -366,7 +366,7 @@ public final class ScriptReader {
             return lineStart && Character.isWhitespace(c);
         }
         int start = text.length();
-        input.name();
+        input.name(Character.isLetterOrDigit(delimiter.charAt(0)) ? ';' : delimiter.charAt(0));
         if (code) {
             depth.word(text.substring(start));
         } else if (!codeKnown && text.length() - start == 1 && "qQ".indexOf(text.charAt(start)) >= 0) {

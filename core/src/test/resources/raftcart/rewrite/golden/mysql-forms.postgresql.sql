@@ -150,24 +150,44 @@ BEGIN;
 -- RC0603 by hand: Code is not translated: block of code
 -- DO SLEEP(1)
 -- RC0603 by hand: Code is not translated: trigger
--- CREATE DEFINER=`root`@`localhost` TRIGGER tr BEFORE INSERT ON telescope FOR EACH ROW BEGIN IF NEW.x IS NULL THEN SET NEW.x = 1; END IF; END$$
--- CREATE PROCEDURE p(IN a INT, OUT b INT) BEGIN DECLARE i INT DEFAULT 0; WHILE i < a DO SET i = i + 1; END WHILE; SET b = i; END$$
--- DELIMITER ;
--- CREATE EVENT e ON SCHEDULE EVERY 1 DAY DO DELETE FROM telescope WHERE id < 5;
--- CREATE TEMPORARY TABLE tmp LIKE telescope;
--- CREATE TABLE t2 AS SELECT * FROM telescope;
--- CREATE TABLE t3 (id int PRIMARY KEY) SELECT id FROM telescope;
--- SELECT 'a' 'b', "c", N'd', _utf8'e', 0x41, X'41', b'1', TRUE, 1e3, .5, -5, 'a\nb', '100%' LIKE '100\%';
--- SELECT `a`.`b`, a.*, DISTINCT FROM t;
--- SELECT IF(a > b, 'x', 'y') AS `the-name`, COUNT(*) cnt FROM t GROUP BY `the-name`;
--- select distinct t.* from t where not exists (select * from u where u.id=t.id) and (a,b)=(1,2) and c between 1 and 2 or d is not true;
--- HANDLER t OPEN;
--- OPTIMIZE TABLE t;
--- CHECK TABLE t;
--- KILL 5;
--- PREPARE s FROM 'SELECT ?';
--- EXECUTE s USING @x;
--- /*!40101 SET CHARACTER_SET_CLIENT=@OLD_CHARACTER_SET_CLIENT */;
+-- CREATE DEFINER=`root`@`localhost` TRIGGER tr BEFORE INSERT ON telescope FOR EACH ROW BEGIN IF NEW.x IS NULL THEN SET NEW.x = 1; END IF; END
+-- RC0603 by hand: Code is not translated: procedure
+-- CREATE PROCEDURE p(IN a INT, OUT b INT) BEGIN DECLARE i INT DEFAULT 0; WHILE i < a DO SET i = i + 1; END WHILE; SET b = i; END
+-- RC0603 by hand: Code is not translated: event
+-- CREATE EVENT e ON SCHEDULE EVERY 1 DAY DO DELETE FROM telescope WHERE id < 5
+CREATE TEMPORARY TABLE tmp (LIKE telescope INCLUDING ALL);
+CREATE TABLE t2 AS SELECT * FROM telescope;
+-- RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- CREATE TABLE t3 (id int PRIMARY KEY) SELECT id FROM telescope
+SELECT
+    'ab',
+    'c',
+    'd',
+    'e',
+    '\x41'::bytea,
+    '\x41'::bytea,
+    B'1',
+    TRUE,
+    1e3,
+    .5,
+    -5,
+    'a
+b',
+    CASE WHEN '100%' LIKE '100\%' THEN 1 WHEN NOT '100%' LIKE '100\%' THEN 0 END;
+SELECT a.b, a.*, "distinct" FROM t;
+SELECT CASE WHEN a > b THEN 'x' ELSE 'y' END AS "the-name", COUNT(*) AS cnt
+FROM t
+GROUP BY "the-name";
+select distinct t.* from t where not exists (select * from u where u.id=t.id) and (a,b)=(1,2) and c between 1 and 2 or d is not true;
+-- RC0602 by hand: No counterpart on the target: HANDLER
+-- HANDLER t OPEN
+-- RC0602 by hand: No counterpart on the target: KILL
+-- KILL 5
+-- RC0602 by hand: No counterpart on the target: PREPARE
+-- PREPARE s FROM 'SELECT ?'
+-- RC0602 by hand: No counterpart on the target: a prepared statement
+-- EXECUTE s USING @x
+
 ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 
 -- findings
@@ -264,4 +284,19 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 74:1: RC0602 by hand: No counterpart on the target: the session's variable @out
 -- 75:1: RC0603 by hand: Code is not translated: block of code
 -- 77:1: RC0603 by hand: Code is not translated: trigger
+-- 78:1: RC0603 by hand: Code is not translated: procedure
+-- 80:1: RC0603 by hand: Code is not translated: event
+-- 83:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- 84:51: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines
+-- 84:91: RC0614 adapted: Condition made explicit: a condition as a value
+-- 85:22: RC0606 check: Function is not in the dictionary: DISTINCT
+-- 86:8: RC0609 adapted: Said in other words: a choice as CASE
+-- 87:120: RC0610 check: Types are not known: taken for a truth value, it may be a number
+-- 88:1: RC0602 by hand: No counterpart on the target: HANDLER
+-- 89:1: RC0604 adapted: Client command left out: OPTIMIZE TABLE t
+-- 90:1: RC0604 adapted: Client command left out: CHECK TABLE t
+-- 91:1: RC0602 by hand: No counterpart on the target: KILL
+-- 92:1: RC0602 by hand: No counterpart on the target: PREPARE
+-- 93:9: RC0602 by hand: No counterpart on the target: a prepared statement
+-- 94:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT
 -- 95:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought
