@@ -29,6 +29,7 @@ public final class Knowledge {
     private final Set<String> sequences = new HashSet<>();
     private final Set<String> reordered = new HashSet<>();
     private final Map<String, List<Name>> computed = new HashMap<>();
+    private final KeyZeros zeros = new KeyZeros(true);
     private final Map<String, Numbered> numbered = new LinkedHashMap<>();
     private final Map<String, List<KnownIndex>> indexes = new HashMap<>();
     private final Map<String, List<KnownIndex>> indexesOf = new HashMap<>();
@@ -320,6 +321,11 @@ public final class Knowledge {
 
     Optional<Numbered> numbered(QualifiedName table) {
         return Optional.ofNullable(numbered.get(key(table)));
+    }
+
+    /** What 0 stands for in a column that the engine numbers, where the source has a say in that. */
+    KeyZeros zeros() {
+        return zeros;
     }
 
     /** A number that a row brought with it. */

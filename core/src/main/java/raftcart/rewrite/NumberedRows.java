@@ -61,7 +61,12 @@ final class NumberedRows {
             return false;
         }
         boolean none = literal.kind() == LiteralKind.NULL && adapter.from.has(SqlFeature.NULL_IS_NUMBERED);
-        return none || isZero(literal) && adapter.from.has(SqlFeature.ZERO_IS_NUMBERED);
+        return none || isZero(literal) && zerosAreNumbered();
+    }
+
+    private boolean zerosAreNumbered() {
+        return adapter.from.has(SqlFeature.ZERO_IS_NUMBERED)
+                && adapter.knowledge.zeros().areNumbered();
     }
 
     private static boolean isZero(Expr.Literal literal) {
@@ -96,7 +101,7 @@ final class NumberedRows {
     }
 
     private void zero(Expr.Literal zero) {
-        if (!adapter.from.has(SqlFeature.ZERO_IS_NUMBERED)) {
+        if (!zerosAreNumbered()) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
                     zero.span(),

@@ -137,6 +137,14 @@ final class StatementAdapter {
         if (statement instanceof Statement.NotTranslated not) {
             throw new Untranslatable(not.what());
         }
+        if (statement instanceof Statement.ZerosInKeys zeros) {
+            adapter.knowledge.zeros().take(zeros);
+            if (adapter.same()) {
+                return List.of(zeros);
+            }
+            adapter.note(FindingCode.CLIENT_COMMAND, zeros.span(), zeros.text());
+            return List.of();
+        }
         if (statement instanceof Statement.ClientCommand command && !adapter.same()) {
             boolean meaning = SETTING.matcher(command.text()).matches();
             adapter.note(

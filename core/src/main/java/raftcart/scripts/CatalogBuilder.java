@@ -344,7 +344,11 @@ final class CatalogBuilder {
 
     /** The sequence of this name. */
     Optional<Sequence> sequence(QualifiedName name) {
-        return Optional.ofNullable(sequences.get(names.object(name)));
+        return sequence(names.object(name));
+    }
+
+    Optional<Sequence> sequence(ObjectName name) {
+        return Optional.ofNullable(sequences.get(name));
     }
 
     /** The keys that triggers fill from sequences. */
@@ -420,6 +424,8 @@ final class CatalogBuilder {
                 }
                 case "SCHEMA", "DATABASE" -> {
                     tables.keySet().removeIf(t -> t.schema().equalsIgnoreCase(object.name()));
+                    sequences.keySet().removeIf(s -> s.schema().equalsIgnoreCase(object.name()));
+                    types.keySet().removeIf(t -> t.schema().equalsIgnoreCase(object.name()));
                     code.removeIf(c -> c.name().schema().equalsIgnoreCase(object.name()));
                 }
                 case "ROLE" ->

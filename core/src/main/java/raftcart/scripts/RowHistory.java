@@ -54,6 +54,9 @@ final class RowHistory {
         if (statement instanceof Insert insert) {
             return inEnd(insert, place);
         }
+        if (statement instanceof Statement.ZerosInKeys zeros) {
+            numbers().zeros().take(zeros);
+        }
         now.apply(statement, "");
         return Optional.of(ScriptStatement.of(statement, place));
     }

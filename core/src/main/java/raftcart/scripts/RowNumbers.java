@@ -4,7 +4,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +17,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.Sequence;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.rewrite.KeyZeros;
 import raftcart.sql.Span;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.tree.Expr;
@@ -43,14 +44,16 @@ final class RowNumbers {
     private final Map<Integer, List<KeyTriggers.Fill>> fills = new HashMap<>();
     private final Map<String, Counter> counters = new HashMap<>();
     private final Map<String, BigInteger> given = new HashMap<>();
-    private final Map<ObjectName, BigInteger> sequences = new LinkedHashMap<>();
+    private final Set<ObjectName> drawn = new LinkedHashSet<>();
     private final Set<String> countedByTarget = new HashSet<>();
     private final Set<ObjectName> drawnByTarget = new HashSet<>();
+    private final KeyZeros zeros;
     private Optional<BigInteger> lastNumber = Optional.empty();
 
     RowNumbers(Language language, CatalogBuilder now, List<KeyTriggers.Fill> filled) {
         this.language = language;
         this.now = now;
+        this.zeros = new KeyZeros(language.has(SqlFeature.ZERO_IS_NUMBERED));
         filled.forEach(
                 f -> fills.computeIfAbsent(f.table().id, k -> new ArrayList<>()).add(f));
     }
@@ -65,14 +68,40 @@ final class RowNumbers {
     /** An INSERT with its numbers, and the counters that the target has to draw from for it. */
     record Numbered(Insert insert, List<DrawnNumber> draws) {}
 
-    /** The numbers that come next of the sequences of which the rows drew. */
+    /** What 0 stands for in the rows that follow. */
+    KeyZeros zeros() {
+        return zeros;
+    }
+
+    /** The numbers that come next of the sequences of which the rows drew, as far as these are still there. */
     Map<ObjectName, BigInteger> next() {
-        return Map.copyOf(sequences);
+        takeBack();
+        Map<ObjectName, BigInteger> next = new HashMap<>();
+        drawn.forEach(name -> now.sequence(name).ifPresent(s -> next.put(name, counter(s))));
+        return next;
     }
 
     /** The sequences of which the target itself drew. */
     Set<ObjectName> drawnByTarget() {
+        takeBack();
         return Set.copyOf(drawnByTarget);
+    }
+
+    /** A sequence that a script sets anew stands where it says, whatever the target drew of it before. */
+    private void takeBack() {
+        List<ObjectName> set = drawnByTarget.stream()
+                .filter(name -> now.sequence(name).filter(s -> !isSeen(s)).isPresent())
+                .toList();
+        set.forEach(name -> {
+            drawnByTarget.remove(name);
+            countedByTarget.remove(key(name));
+            drawn.add(name);
+        });
+    }
+
+    private boolean isSeen(Sequence sequence) {
+        Counter counter = counters.get(key(sequence.name()));
+        return counter != null && counter.seen().equals(sequence.next());
     }
 
     /**
@@ -81,6 +110,7 @@ final class RowNumbers {
      * @param columns the numbers of the columns for which it has values; empty where that cannot be told
      */
     Numbered number(Insert insert, TableDraft table, Optional<List<Integer>> columns) {
+        takeBack();
         List<NumberedColumn> numbered = numbered(table);
         Optional<List<List<Expr>>> rows = rows(insert);
         boolean plain = insert.upsert().isEmpty() && insert.with().isEmpty() && insert.mode() == Insert.Mode.INSERT;
@@ -280,7 +310,7 @@ final class RowNumbers {
         BigInteger number = counter(sequence);
         BigInteger next = number.add(sequence.increment());
         set(key(sequence.name()), next);
-        sequences.put(sequence.name(), next);
+        drawn.add(sequence.name());
         given.put(key(sequence.name()), number);
         return number;
     }
@@ -310,9 +340,7 @@ final class RowNumbers {
         private Expr own(NumberedColumn column, Expr value, Map<String, BigInteger> drawn) {
             boolean asks = value instanceof Expr.Default
                     || value instanceof Expr.Literal none && none.kind() == LiteralKind.NULL && column.fromNull()
-                    || value instanceof Expr.Literal zero
-                            && zero.text().equals("0")
-                            && language.has(SqlFeature.ZERO_IS_NUMBERED);
+                    || value instanceof Expr.Literal zero && zero.text().equals("0") && zeros.areNumbered();
             if (asks && !countedByTarget.contains(column.key())) {
                 BigInteger next = column.draw();
                 number = Optional.of(next);
@@ -323,7 +351,8 @@ final class RowNumbers {
             if (counts && replaced instanceof Expr.Literal literal && literal.isDigits(MOST_DIGITS)) {
                 Identity identity = column.identity().orElseThrow();
                 BigInteger after = new BigInteger(literal.text()).add(BigInteger.valueOf(identity.increment()));
-                set(column.key(), column.next().max(after));
+                BigInteger next = column.next();
+                set(column.key(), identity.increment() < 0 ? next.min(after) : next.max(after));
             }
             return replaced;
         }

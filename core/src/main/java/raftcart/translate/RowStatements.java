@@ -29,6 +29,9 @@ public final class RowStatements {
 
     /** The statement for the target; empty for one that inserts no rows into a table that is known. */
     public Optional<Rows> translate(Statement statement) {
+        if (statement instanceof Statement.ZerosInKeys) {
+            code.rewriter().rewrite(statement); // which remembers it for the rows that follow
+        }
         if (!(statement instanceof Insert insert)) {
             return Optional.empty();
         }

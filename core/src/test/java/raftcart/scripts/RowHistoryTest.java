@@ -3,12 +3,15 @@ package raftcart.scripts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.math.BigInteger;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 import raftcart.dialect.write.SqlWriter;
@@ -19,6 +22,8 @@ import raftcart.sql.tree.Statement;
 class RowHistoryTest {
     @TempDir
     Path folder;
+
+    private DrawnSequences last;
 
     @Test
     void rowsFollowTheNamesPlacesAndDefaultsOfTheirTable() throws IOException {
@@ -62,6 +67,45 @@ class RowHistoryTest {
                         "INSERT INTO t (b) OVERRIDING SYSTEM VALUE VALUES ('x'), ('')", "INSERT INTO t VALUES ('y')");
     }
 
+    /** A dump of PostgreSQL sets its sequences behind its rows; one that a script sets starts there, whoever drew before. */
+    @Test
+    void sequencesStandWhereScriptsSetThem() throws IOException {
+        assertThat(rows(
+                        "postgresql",
+                        "CREATE SEQUENCE s; CREATE SEQUENCE q; CREATE TABLE t (a bigint DEFAULT nextval('s'), b text);"
+                                + "INSERT INTO t (b) VALUES ('x'), ('y'); SELECT setval('s', 41, true); INSERT INTO t (b) VALUES ('z');"
+                                + "INSERT INTO t SELECT nextval('q'), 'w' FROM t; SELECT setval('q', 70, false);"
+                                + "INSERT INTO t VALUES (nextval('q'), 'v'); SELECT setval('s', 90, true);"))
+                .containsExactly(
+                        "INSERT INTO t (b, a) VALUES ('x', 1), ('y', 2)",
+                        "INSERT INTO t (b, a) VALUES ('z', 42)",
+                        "INSERT INTO t SELECT NEXTVAL('q'), 'w' FROM t",
+                        "INSERT INTO t (a, b) VALUES (70, 'v')");
+        assertThat(last.byTarget()).isEmpty();
+        assertThat(last.next())
+                .containsOnly(
+                        Map.entry(new ObjectName("public", "s"), BigInteger.valueOf(91)),
+                        Map.entry(new ObjectName("public", "q"), BigInteger.valueOf(71)));
+    }
+
+    /** In the dumps of MySQL, 0 is what it says. */
+    @Test
+    void zerosAreNumbersWhereASessionKeepsThem() throws IOException {
+        assertThat(rows(
+                        "mysql",
+                        "CREATE TABLE site (id INT AUTO_INCREMENT PRIMARY KEY, name VARCHAR(9)); INSERT INTO site VALUES (0, 'one');"
+                                + "/*!40101 SET @OLD_SQL_MODE=@@SQL_MODE, SQL_MODE='NO_AUTO_VALUE_ON_ZERO' */;"
+                                + "INSERT INTO site VALUES (0, 'none'); SET @saved = @@sql_mode; SET sql_mode = 'STRICT_ALL_TABLES';"
+                                + "INSERT INTO site VALUES (0, 'two'); SET sql_mode = @saved; INSERT INTO site VALUES (0, 'zero');"
+                                + "SET SQL_MODE=@OLD_SQL_MODE, NAMES = utf8; INSERT INTO site VALUES (0, 'three');"))
+                .containsExactly(
+                        "INSERT INTO site (id, name) VALUES (1, 'one')",
+                        "INSERT INTO site VALUES (0, 'none')",
+                        "INSERT INTO site (id, name) VALUES (2, 'two')",
+                        "INSERT INTO site VALUES (0, 'zero')",
+                        "INSERT INTO site (id, name) VALUES (3, 'three')");
+    }
+
     /** What would go into other columns, or get other defaults, is refused; what stays as it is is not. */
     @Test
     void rowsThatCannotBeFollowedAreRefused() throws IOException {
@@ -87,7 +131,7 @@ class RowHistoryTest {
         Language language = Languages.named(dialect).orElseThrow();
         SqlWriter writer = language.writer().apply(WriterContext.plain(language));
         List<String> texts = new ArrayList<>();
-        ScriptSource.of("scripts:" + dialect + ":" + folder).forEachStatement(s -> {
+        last = ScriptSource.of("scripts:" + dialect + ":" + folder).forEachStatement(s -> {
             if (s.statement() instanceof Statement.Insert insert) {
                 texts.add(s.refusal().map(r -> "refused: ").orElse("")
                         + writer.statement(insert).replaceAll("\\s+", " ").replaceAll("INTO (public|dbo)\\.", "INTO "));

@@ -183,6 +183,7 @@ public final class MariaDbLanguage {
                         GrammarFeature.AMPERSANDS_ARE_AND,
                         GrammarFeature.WORD_OPERATORS,
                         GrammarFeature.REPLACE_STATEMENT,
+                        GrammarFeature.SQL_MODES,
                         GrammarFeature.SERIAL_IS_A_WIDE_KEY,
                         GrammarFeature.BANG_IS_NOT,
                         GrammarFeature.NUMBERS_ARE_CONDITIONS),

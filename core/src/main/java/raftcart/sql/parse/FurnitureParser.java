@@ -212,6 +212,11 @@ final class FurnitureParser {
 
     private Statement set(Span span) {
         cursor.take();
+        Optional<Statement> mode =
+                parsing.has(GrammarFeature.SQL_MODES) ? new SqlMode(cursor).set(span) : Optional.empty();
+        if (mode.isPresent()) {
+            return mode.get();
+        }
         if (parsing.has(GrammarFeature.COLON_PATHS)
                 && cursor.peek().isName()
                 && cursor.peek(1).isSymbol("=")) {
@@ -248,9 +253,6 @@ final class FurnitureParser {
                 }
                 return new Statement.UseSchema(name, false, span);
             }
-        }
-        if (cursor.peek().isAnyWord("IDENTITY_INSERT")) {
-            return new Statement.ClientCommand("SET " + skip(), span);
         }
         return new Statement.ClientCommand("SET " + skip(), span);
     }

@@ -104,6 +104,8 @@ public enum GrammarFeature {
     TRIMS_WHOLE_TEXTS,
     /** SIMILAR TO and ~ take a regular expression that matches the whole text. */
     SIMILAR_IS_REGULAR,
+    /** SET SQL_MODE says how statements are read from there on, and what zeros in keys mean. */
+    SQL_MODES,
     /** Columns of a table are kept together in families. */
     COLUMN_FAMILIES
 }

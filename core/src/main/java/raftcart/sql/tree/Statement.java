@@ -224,6 +224,22 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
     /** Whether rows may bring numbers with them for the numbered column of a table. */
     record AllowKeys(QualifiedName table, boolean allowed, Span span) implements Other {}
 
+    /** What 0 stands for in the numbered column of a table from here on. */
+    record ZerosInKeys(List<Step> steps, String text, Span span) implements Other {
+        /** One assignment; the variable is where what holds is kept, or comes from. */
+        public record Step(Kind kind, String variable) {}
+
+        /** What an assignment does. */
+        public enum Kind {
+            /** 0 stands for the next number. */
+            NUMBERED,
+            /** 0 is what it says. */
+            KEPT,
+            SAVED,
+            RESTORED
+        }
+    }
+
     /** A command of a client or a setting of a session, which has no meaning on another engine. */
     record ClientCommand(String text, Span span) implements Other {}
 
