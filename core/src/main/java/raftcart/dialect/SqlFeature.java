@@ -477,6 +477,10 @@ public enum SqlFeature {
     EVERY_MENTION_DRAWS,
     /** The next number of a column that the engine numbers may be set. */
     IDENTITY_RESTARTS,
+    /** Functions and procedures may share a name, if their arguments differ. */
+    ROUTINES_ARE_OVERLOADED,
+    /** Triggers, rules and policies belong to their tables, each of which may have one of a name. */
+    TABLES_HAVE_TRIGGERS,
     /** An index belongs to its table, by which it is dropped. */
     INDEXES_OF_TABLES,
     /** Columns of XML and JSON cannot stand in a sorted index. */

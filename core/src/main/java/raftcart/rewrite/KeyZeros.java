@@ -23,12 +23,15 @@ public final class KeyZeros {
     /** Takes a setting into account. */
     public void take(ZerosInKeys setting) {
         for (ZerosInKeys.Step step : setting.steps()) {
-            switch (step.kind()) {
-                case NUMBERED -> numbered = true;
-                case KEPT -> numbered = false;
-                case SAVED -> saved.put(step.variable(), numbered);
-                case RESTORED -> numbered = saved.getOrDefault(step.variable(), atFirst);
-            }
+            numbered = switch (step.kind()) {
+                case NUMBERED -> true;
+                case KEPT -> false;
+                case SAVED -> {
+                    saved.put(step.variable(), numbered);
+                    yield numbered;
+                }
+                case RESTORED -> saved.getOrDefault(step.variable(), atFirst);
+            };
         }
     }
 

@@ -247,12 +247,10 @@ final class CatalogBuilder {
         }
         Optional<Routines.Head> dropped = Routines.dropped(plain, language);
         if (dropped.isPresent()) {
-            ObjectName gone = names.object(dropped.get().name());
-            code.removeIf(c -> c.kind() == dropped.get().kind() && c.name().equals(gone));
-            return Optional.empty();
+            return new CodeDrops(code, names).routine(dropped.get());
         }
         Optional<Routines.Head> head = Routines.head(plain, language);
-        head.ifPresent(h -> put(h.kind(), names.object(h.name()), text));
+        head.ifPresent(h -> put(h.kind(), h.object(names), text));
         return head.isPresent() ? Optional.empty() : Optional.of(not.what());
     }
 
@@ -413,7 +411,11 @@ final class CatalogBuilder {
                 return Optional.of("one partition is dropped, with its rows");
             }
             switch (drop.kind()) {
-                case "TABLE" -> table(name).ifPresent(t -> tables.remove(t.name));
+                case "TABLE" ->
+                    table(name).ifPresent(t -> {
+                        tables.remove(t.name);
+                        new CodeDrops(code, names).triggers(t.name);
+                    });
                 case "SEQUENCE" -> sequences.remove(object);
                 case "INDEX" ->
                     mayHave(name, drop.table())
@@ -428,10 +430,8 @@ final class CatalogBuilder {
                     types.keySet().removeIf(t -> t.schema().equalsIgnoreCase(object.name()));
                     code.removeIf(c -> c.name().schema().equalsIgnoreCase(object.name()));
                 }
-                case "ROLE" ->
-                    code.removeIf(c -> c.kind() == ObjectKind.ROLE
-                            && c.name().name().equalsIgnoreCase(name.last().text()));
-                default -> code.removeIf(c -> c.name().equals(object));
+                case "ROLE" -> new CodeDrops(code, names).role(name);
+                default -> new CodeDrops(code, names).other(drop.kind(), object);
             }
         }
         return Optional.empty();

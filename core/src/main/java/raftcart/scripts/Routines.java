@@ -1,11 +1,15 @@
 package raftcart.scripts;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 
@@ -18,9 +22,9 @@ final class Routines {
                     + "(" + PART + "(?:\\s*\\.\\s*" + PART + ")*).*");
 
     private static final Pattern DROP =
-            Pattern.compile("(?is)\\s*drop\\s+(procedure|proc|function|trigger|package|event|rule)\\s+"
+            Pattern.compile("(?is)\\s*drop\\s+(procedure|proc|function|trigger|package|event|rule|policy)\\s+"
                     + "(?:if\\s+exists\\s+)?(" + PART + "(?:\\s*\\.\\s*" + PART
-                    + ")*)\\s*(?:\\([^)]*\\))?(?:\\s+on\\s+[^;]*)?"
+                    + ")*)\\s*(?:\\((?:[^()]|\\([^()]*\\))*\\))?(?:\\s+on\\s+[^;]*)?"
                     + "\\s*(?:cascade|restrict)?\\s*;?\\s*");
 
     /** An ALTER that brings no new text: ENABLE, DISABLE, COMPILE, RENAME TO and so on. */
@@ -28,6 +32,12 @@ final class Routines {
 
     /** A setting that leaves a routine as a script makes it. */
     private static final Pattern AS_MADE = Pattern.compile("(?is).*\\b(?:enable|compile(?:\\s+\\w+)*)\\s*;?\\s*");
+
+    /** The characters among which a routine says what it is. */
+    private static final int LONGEST_HEAD = 2000;
+
+    private static final Pattern WATCHED = Pattern.compile("(?i)\\bon\\s+(?:" + PART + "\\s*\\.\\s*)*(" + PART + ")");
+    private static final Pattern RULED = Pattern.compile("(?i)\\bto\\s+(?:" + PART + "\\s*\\.\\s*)*(" + PART + ")");
 
     private Routines() {}
 
@@ -41,13 +51,24 @@ final class Routines {
         return AS_MADE.matcher(setting).matches();
     }
 
-    /** The kind and name of a routine. */
-    record Head(ObjectKind kind, QualifiedName name) {}
+    /**
+     * The kind and name of a routine.
+     *
+     * @param part what distinguishes it from others of its name: the arguments, or the table; may be empty
+     */
+    record Head(ObjectKind kind, QualifiedName name, String part) {
+        /** What it is called in a catalog. */
+        ObjectName object(ObjectNames names) {
+            ObjectName plain = names.object(name);
+            return new ObjectName(plain.schema(), plain.name() + part);
+        }
+    }
 
     static Optional<Head> head(String text, Language language) {
-        Matcher matcher = HEAD.matcher(text.length() > 2000 ? text.substring(0, 2000) : text);
+        String start = text.length() > LONGEST_HEAD ? text.substring(0, LONGEST_HEAD) : text;
+        Matcher matcher = HEAD.matcher(start);
         return matcher.matches()
-                ? Optional.of(new Head(kind(matcher.group(1)), name(matcher.group(2), language)))
+                ? Optional.of(head(matcher.group(1), matcher.group(2), start.substring(matcher.end(2)), language))
                 : Optional.empty();
     }
 
@@ -55,8 +76,63 @@ final class Routines {
     static Optional<Head> dropped(String text, Language language) {
         Matcher matcher = DROP.matcher(text);
         return matcher.matches()
-                ? Optional.of(new Head(kind(matcher.group(1)), name(matcher.group(2), language)))
+                ? Optional.of(head(matcher.group(1), matcher.group(2), text.substring(matcher.end(2)), language))
                 : Optional.empty();
+    }
+
+    private static Head head(String word, String name, String rest, Language language) {
+        ObjectKind kind = kind(word);
+        boolean overloaded = kind == ObjectKind.FUNCTION || kind == ObjectKind.PROCEDURE;
+        String part = "";
+        if (overloaded && language.has(SqlFeature.ROUTINES_ARE_OVERLOADED)) {
+            part = rest.isBlank() ? "" : arguments(rest.strip());
+        } else if (!overloaded && language.has(SqlFeature.TABLES_HAVE_TRIGGERS)) {
+            part = table(kind, rest).map(t -> " on " + t).orElse("");
+        }
+        return new Head(kind, name(name, language), part);
+    }
+
+    /** The arguments at the beginning of a text, in parentheses; empty where there are none. */
+    private static String arguments(String text) {
+        int depth = 0;
+        for (int i = 0; i < text.length() && (i == 0) == (depth == 0); i++) {
+            depth += text.charAt(i) == '(' ? 1 : text.charAt(i) == ')' ? -1 : 0;
+            if (depth == 0) {
+                return i == 0
+                        ? ""
+                        : text.substring(0, i + 1).replaceAll("\\s+", " ").replaceAll("(?<=\\() | (?=\\))", "");
+            }
+        }
+        return "";
+    }
+
+    /** The table of a trigger, rule or policy by its text; empty where it says none. */
+    static Optional<String> table(ObjectKind kind, String text) {
+        Matcher ruled = RULED.matcher(text);
+        Matcher matcher = kind == ObjectKind.RULE && ruled.find() ? ruled : WATCHED.matcher(text);
+        boolean found = matcher == ruled || matcher.find();
+        return found ? Optional.of(matcher.group(1).replaceAll("[\"`\\[\\]]", "")) : Optional.empty();
+    }
+
+    /** True for arguments of which a DROP names the types alone, or with their names. */
+    static boolean sameArguments(String made, String dropped) {
+        List<String> ofMade = types(made);
+        List<String> ofDropped = types(dropped);
+        boolean same = ofMade.size() == ofDropped.size();
+        for (int i = 0; same && i < ofMade.size(); i++) {
+            String one = ofMade.get(i);
+            String other = ofDropped.get(i);
+            same = one.equals(other) || one.endsWith(" " + other) || other.endsWith(" " + one);
+        }
+        return same;
+    }
+
+    private static List<String> types(String arguments) {
+        String inner = arguments.substring(1, arguments.length() - 1).toLowerCase(Locale.ROOT);
+        return Arrays.stream(inner.split(",(?![^(]*\\))"))
+                .map(a -> a.replaceAll("(?s)\\bdefault\\b.*|=.*", "").strip())
+                .filter(a -> !a.isEmpty())
+                .toList();
     }
 
     private static ObjectKind kind(String word) {
@@ -73,7 +149,7 @@ final class Routines {
     }
 
     private static QualifiedName name(String text, Language language) {
-        return new QualifiedName(java.util.Arrays.stream(text.split("\\s*\\.\\s*"))
+        return new QualifiedName(Arrays.stream(text.split("\\s*\\.\\s*"))
                 .map(p -> p.matches("[\"`\\[].*")
                         ? language.grammar().names().quoted(p.substring(1, p.length() - 1))
                         : Name.of(p))

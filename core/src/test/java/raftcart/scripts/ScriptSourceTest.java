@@ -370,6 +370,41 @@ class ScriptSourceTest {
                 .containsExactly("reader on a");
     }
 
+    /** Tables of PostgreSQL may have triggers of one name, and routines may share theirs. */
+    @Test
+    void whatSharesANameStaysApart() {
+        Catalog catalog = read(
+                "postgresql",
+                "CREATE TABLE a (x int); CREATE TABLE b (x int); CREATE TABLE c (x int);\n"
+                        + "CREATE TRIGGER touch BEFORE UPDATE OF x ON a FOR EACH ROW EXECUTE FUNCTION f();\n"
+                        + "CREATE TRIGGER touch BEFORE UPDATE ON public.b FOR EACH ROW EXECUTE FUNCTION f();\n"
+                        + "CREATE TRIGGER touch BEFORE UPDATE ON c FOR EACH ROW EXECUTE FUNCTION f();\n"
+                        + "CREATE TRIGGER last AFTER UPDATE ON c FOR EACH ROW EXECUTE FUNCTION f();\n"
+                        + "CREATE RULE r AS ON DELETE TO a DO INSTEAD NOTHING; CREATE RULE r AS ON DELETE TO b DO INSTEAD NOTHING;\n"
+                        + "CREATE POLICY p ON a USING (true); CREATE POLICY p ON \"b\" USING (true);\n"
+                        + "DROP TRIGGER touch ON b; DROP RULE IF EXISTS r ON a; DROP POLICY p ON b; DROP TABLE c;\n"
+                        + "CREATE FUNCTION f(a int) RETURNS int AS $$ SELECT 1 $$ LANGUAGE sql;\n"
+                        + "CREATE OR REPLACE FUNCTION f( a  int) RETURNS int AS $$ SELECT 2 $$ LANGUAGE sql;\n"
+                        + "CREATE FUNCTION f(a text, b numeric(9,2) DEFAULT 1) RETURNS int AS $$ SELECT 3 $$ LANGUAGE sql;\n"
+                        + "CREATE FUNCTION f(date) RETURNS int AS $$ SELECT 4 $$ LANGUAGE sql;\n"
+                        + "CREATE FUNCTION once(a int) RETURNS int AS $$ SELECT 5 $$ LANGUAGE sql;\n"
+                        + "DROP FUNCTION f(text, numeric(9,2)); DROP FUNCTION f(time); DROP FUNCTION once;\n");
+        assertThat(code(catalog, ObjectKind.TRIGGER))
+                .extracting(c -> c.name().name())
+                .containsExactly("touch on a");
+        assertThat(code(catalog, ObjectKind.RULE))
+                .extracting(c -> c.name().name())
+                .containsExactly("r on b");
+        assertThat(code(catalog, ObjectKind.POLICY))
+                .extracting(c -> c.name().name())
+                .containsExactly("p on a");
+        assertThat(code(catalog, ObjectKind.FUNCTION))
+                .extracting(c -> c.name().name())
+                .containsExactly("f(a int)", "f(date)");
+        assertThat(code(catalog, ObjectKind.STATEMENT)).singleElement().satisfies(s -> assertThat(s.source())
+                .contains("it cannot be told which routine called public.f is dropped"));
+    }
+
     @Test
     void routinesAreKeptAsTheyAre() {
         Catalog catalog = read(

@@ -89,6 +89,7 @@ public final class Db2Language {
                     SqlFeature.RECURSION_NAMES_COLUMNS,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.ROUTINES_ARE_OVERLOADED,
                     SqlFeature.KEYS_SAY_NOT_NULL,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.COMMENT_ON,

@@ -80,6 +80,7 @@ public final class HsqldbLanguage {
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.VALUES_NAME_C1,
                     SqlFeature.IDENTITY,
+                    SqlFeature.ROUTINES_ARE_OVERLOADED,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,
                     SqlFeature.COMMENT_ON,

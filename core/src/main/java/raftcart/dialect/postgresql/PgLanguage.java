@@ -149,6 +149,8 @@ public final class PgLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.IDENTITY,
                     SqlFeature.EVERY_MENTION_DRAWS,
+                    SqlFeature.ROUTINES_ARE_OVERLOADED,
+                    SqlFeature.TABLES_HAVE_TRIGGERS,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,
                     SqlFeature.OR_REPLACE_VIEW,

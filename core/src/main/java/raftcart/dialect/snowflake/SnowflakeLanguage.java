@@ -101,6 +101,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
+                    SqlFeature.ROUTINES_ARE_OVERLOADED,
                     SqlFeature.EVERY_MENTION_DRAWS,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

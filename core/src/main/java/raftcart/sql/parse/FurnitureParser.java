@@ -242,19 +242,23 @@ final class FurnitureParser {
                 return new Statement.UseSchema(parsing.name(), false, span);
             }
         }
-        if (!current && cursor.takeWords("SEARCH_PATH")) {
-            if (!cursor.takeSymbol("=")) {
-                cursor.takeWords("TO");
-            }
-            if (cursor.peek().isName() && !cursor.peek().isWord("DEFAULT")) {
-                Name name = parsing.name();
-                while (cursor.takeSymbol(",")) {
-                    parsing.name();
-                }
-                return new Statement.UseSchema(name, false, span);
-            }
+        Optional<Statement> path = !current && cursor.takeWords("SEARCH_PATH") ? searchPath(span) : Optional.empty();
+        return path.orElseGet(() -> new Statement.ClientCommand("SET " + skip(), span));
+    }
+
+    /** The first of the schemas in which names are looked up; empty where it is the usual one. */
+    private Optional<Statement> searchPath(Span span) {
+        if (!cursor.takeSymbol("=")) {
+            cursor.takeWords("TO");
         }
-        return new Statement.ClientCommand("SET " + skip(), span);
+        if (!cursor.peek().isName() || cursor.peek().isWord("DEFAULT")) {
+            return Optional.empty();
+        }
+        Name name = parsing.name();
+        while (cursor.takeSymbol(",")) {
+            parsing.name();
+        }
+        return Optional.of(new Statement.UseSchema(name, false, span));
     }
 
     private String skip() {
