@@ -1,29 +1,29 @@
 package raftcart.rewrite;
 
+import raftcart.dialect.Language;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QueryMapper;
 
 /** Tells functions over groups of rows from others. */
-final class Aggregates {
+public final class Aggregates {
     private Aggregates() {}
 
-    /** True for an aggregate of the source, and for a function over a window. */
-    static boolean is(Expr e, ExprAdapter adapter) {
+    /** True for an aggregate of the dialect, and for a function over a window. */
+    public static boolean is(Expr e, Language language) {
         return e instanceof Expr.Call call
                 && (call.suffix().over().isPresent()
                         || call.suffix().distinct()
                         || call.arguments().stream().anyMatch(Expr.Star.class::isInstance)
-                        || adapter.from
-                                .functions()
+                        || language.functions()
                                 .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
                                 .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
                                 .isPresent());
     }
 
     /** True where an expression holds one, queries within it aside. */
-    static boolean in(Expr expression, ExprAdapter adapter) {
+    public static boolean in(Expr expression, Language language) {
         boolean[] found = {false};
         new QueryMapper() {
             @Override
@@ -31,7 +31,7 @@ final class Aggregates {
                 if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
                     return e;
                 }
-                found[0] |= is(e, adapter);
+                found[0] |= is(e, language);
                 return super.expr(e);
             }
         }.expr(expression);

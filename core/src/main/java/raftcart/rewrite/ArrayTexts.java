@@ -1,8 +1,11 @@
 package raftcart.rewrite;
 
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
 import raftcart.sql.function.ValueKind;
@@ -12,6 +15,8 @@ import raftcart.type.LogicalType;
 
 /** Arrays that are written as texts ("Array Input and Output Syntax" of PostgreSQL), as JSON arrays. */
 final class ArrayTexts {
+    private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d+(\\.\\d*)?|\\.\\d+)([eE][+-]?\\d+)?");
+
     private final String text;
     private int position;
 
@@ -46,10 +51,18 @@ final class ArrayTexts {
             return "null";
         }
         return switch (kind) {
-            case INTEGER, DECIMAL, FLOAT -> item.text();
+            case INTEGER, DECIMAL, FLOAT -> number(item.text());
             case BOOLEAN -> item.text().startsWith("t") ? "true" : "false";
-            default -> '"' + item.text().replace("\\", "\\\\").replace("\"", "\\\"") + '"';
+            default -> JsonNodeFactory.instance.textNode(item.text()).toString();
         };
+    }
+
+    /** A number as JSON has it, which knows neither NaN nor infinity (RFC 8259, section 6). */
+    private static String number(String text) {
+        if (!NUMBER.matcher(text).matches()) {
+            throw new Untranslatable("an array with " + text);
+        }
+        return new BigDecimal(text).toString();
     }
 
     /** The items of a plain array; empty where one is quoted or an array itself. */

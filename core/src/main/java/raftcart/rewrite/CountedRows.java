@@ -74,7 +74,7 @@ final class CountedRows {
                 return new Expr.Call(
                         QualifiedName.of("row_number"), true, List.of(), CallSuffix.NONE.withOver(window), e.span());
             }
-            return e instanceof Expr.Subquery || Aggregates.is(e, adapter) ? e : super.expr(e);
+            return e instanceof Expr.Subquery || Aggregates.is(e, adapter.from) ? e : super.expr(e);
         }
     }
 

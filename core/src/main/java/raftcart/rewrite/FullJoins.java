@@ -81,7 +81,7 @@ final class FullJoins {
                 && select.qualify().isEmpty()
                 && select.distinctOn().isEmpty()
                 && select.hierarchy().isEmpty()
-                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
+                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter.from));
     }
 
     /** The order in terms of the columns of the result; empty where it is by something else. */

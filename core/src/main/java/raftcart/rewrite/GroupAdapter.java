@@ -37,7 +37,7 @@ final class GroupAdapter {
         adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "GROUP BY ALL with the items that it means");
         return query.withBody(select.withGroupBy(select.items().stream()
                 .map(Item::value)
-                .filter(v -> !(v instanceof Expr.Literal) && !Aggregates.in(v, adapter))
+                .filter(v -> !(v instanceof Expr.Literal) && !Aggregates.in(v, adapter.from))
                 .map(Grouping::of)
                 .toList()));
     }
@@ -133,8 +133,8 @@ final class GroupAdapter {
                 && query.body() instanceof Select s
                 && s.having().isPresent()
                 && s.groupBy().isEmpty()
-                && !Aggregates.in(s.having().get(), adapter)
-                && s.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
+                && !Aggregates.in(s.having().get(), adapter.from)
+                && s.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter.from));
         if (!rows) {
             return query;
         }

@@ -236,7 +236,7 @@ final class GroupingSets {
                 return marks((Expr.Call) e);
             }
             boolean aggregate =
-                    e instanceof Expr.Call call && call.suffix().over().isEmpty() && Aggregates.is(e, adapter);
+                    e instanceof Expr.Call call && call.suffix().over().isEmpty() && Aggregates.is(e, adapter.from);
             if (aggregate) {
                 return Expr.Column.of(values.computeIfAbsent(e, v -> Name.of("value_" + (values.size() + 1) + "_"))
                         .text());

@@ -30,9 +30,11 @@ import raftcart.type.LogicalType;
  * have a function of its own for the present with its zone, and one without such a type keeps instants in UTC.
  */
 final class Instants {
-    private static final Pattern ZONED =
-            Pattern.compile("(\\d{4}-\\d\\d-\\d\\d)[ T](\\d\\d:\\d\\d)(:\\d\\d)?(\\.\\d{1,9})?"
+    /** With the points of DB2's texts ("Datetime values") too. */
+    private static final Pattern ZONED = Pattern.compile(
+            "(\\d{4}-\\d\\d-\\d\\d)(?:[ T](?=\\d\\d:)|-(?=\\d\\d\\.))(\\d\\d[:.]\\d\\d)([:.]\\d\\d)?(\\.\\d{1,9})?"
                     + " ?(?:([+-])(\\d\\d?)(?::?(\\d\\d))?|Z|UTC|GMT)");
+
     private static final Pattern NAMED_ZONE = Pattern.compile("\\d\\s*[A-Za-z]{3}");
     private static final DateTimeFormatter SECONDS =
             DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss").withResolverStyle(ResolverStyle.STRICT);
@@ -366,11 +368,13 @@ final class Instants {
                 "the zone of " + literal.text() + " beside a plain timestamp");
         return m.matches()
                 ? new Expr.Literal(
-                        LiteralKind.TIMESTAMP,
-                        m.group(1) + " " + m.group(2) + (m.group(3) == null ? ":00" : m.group(3))
-                                + (m.group(4) == null ? "" : m.group(4)),
-                        literal.span())
+                        LiteralKind.TIMESTAMP, local(m) + (m.group(4) == null ? "" : m.group(4)), literal.span())
                 : literal;
+    }
+
+    private static String local(Matcher zoned) {
+        String time = zoned.group(2) + (zoned.group(3) == null ? ":00" : zoned.group(3));
+        return zoned.group(1) + " " + time.replace('.', ':');
     }
 
     /** A text that names an instant with its zone, cast to a type of instants, as a constant. */
@@ -400,9 +404,8 @@ final class Instants {
             }
             return literal;
         }
-        String seconds = m.group(3) == null ? ":00" : m.group(3);
         String fraction = m.group(4) == null ? "" : m.group(4);
-        String local = m.group(1) + " " + m.group(2) + seconds;
+        String local = local(m);
         String hours = m.group(6) == null ? "00" : m.group(6).length() == 1 ? "0" + m.group(6) : m.group(6);
         String zone = (m.group(5) == null ? "+" : m.group(5)) + hours + ":" + (m.group(7) == null ? "00" : m.group(7));
         if (inUtc()) {

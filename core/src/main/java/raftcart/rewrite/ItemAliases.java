@@ -110,7 +110,7 @@ final class ItemAliases {
     private Expr ranked(Expr condition) {
         return new ColumnNames(
                         c -> Optional.ofNullable(aliases.get(c.name().last().key()))
-                                .filter(e -> Aggregates.in(e, adapter))
+                                .filter(e -> Aggregates.in(e, adapter.from))
                                 .or(() -> meant(c)))
                 .expr(condition);
     }

@@ -169,7 +169,7 @@ final class LooseGroups extends QueryMapper {
         if (e instanceof Expr.Subquery
                 || e instanceof Expr.Exists
                 || e instanceof Expr.Star
-                || Aggregates.is(e, adapter)) {
+                || Aggregates.is(e, adapter.from)) {
             return e;
         }
         boolean comparable = computed ? !(e instanceof Expr.Literal) : e instanceof Expr.Column;

@@ -201,7 +201,7 @@ final class OldForms {
                 && !select.distinct()
                 && query.order().isEmpty()
                 && query.paging().isEmpty()
-                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter));
+                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter.from));
         if (!plain) {
             return query.withBody(within(select, counted.where(), limit.get()));
         }

@@ -49,7 +49,7 @@ final class TableLocks {
                 || select.distinct()
                 || !select.groupBy().isEmpty()
                 || select.having().isPresent()
-                || select.items().stream().anyMatch(i -> Aggregates.in(i.value(), adapter))) {
+                || select.items().stream().anyMatch(i -> Aggregates.in(i.value(), adapter.from))) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK, query.span(), "rows are read without the lock that the source takes");
             return query;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import raftcart.dialect.Language;
+import raftcart.rewrite.Aggregates;
 import raftcart.rewrite.DummyTables;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
@@ -88,7 +89,8 @@ final class RowChanges {
                 && select.having().isEmpty()
                 && select.hierarchy().isEmpty()
                 && select.groupBy().isEmpty()
-                && select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
+                && select.items().stream()
+                        .noneMatch(i -> i.value() instanceof Expr.Star || Aggregates.in(i.value(), language))
                 && isWithoutTable(select, language);
         return plain
                 ? Optional.of(((QueryBody.Select) query.body())

@@ -12,21 +12,25 @@ final class VersionedText {
         if (!language.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS)) {
             return piece.substring(start, end);
         }
-        int open = piece.lastIndexOf("/*!", start);
+        int open = lastOpen(piece, start);
         int from = open >= 0 && piece.indexOf("*/", open) >= start ? open : start;
         int close = end;
         while (close < piece.length() && Character.isWhitespace(piece.charAt(close))) {
             close++;
         }
-        boolean within =
-                piece.startsWith("*/", close) && piece.lastIndexOf("/*!", end) > piece.lastIndexOf("*/", end - 1);
+        boolean within = piece.startsWith("*/", close) && lastOpen(piece, end) > piece.lastIndexOf("*/", end - 1);
         return piece.substring(from, within ? close + 2 : end);
+    }
+
+    /** Where such a comment begins last; MariaDB has a mark of its own, which no other server's scripts contain. */
+    private static int lastOpen(String piece, int before) {
+        return Math.max(piece.lastIndexOf("/*!", before), piece.lastIndexOf("/*M!", before));
     }
 
     /** The text without these marks. */
     static String plain(String text, Language language) {
-        return language.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS) && text.contains("/*!")
-                ? text.replaceAll("/\\*!\\d*|\\*/", " ")
+        return language.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS) && lastOpen(text, text.length()) >= 0
+                ? text.replaceAll("/\\*M?!\\d*|\\*/", " ")
                 : text;
     }
 }

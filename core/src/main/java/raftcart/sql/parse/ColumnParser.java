@@ -211,7 +211,10 @@ final class ColumnParser {
             identity = Optional.of(IdentityOptions.DEFAULT);
             return;
         }
-        if (endsColumn() || cursor.atWords("NOT", "NULL")) {
+        boolean alone = endsColumn()
+                || cursor.atWords("NOT", "NULL")
+                || cursor.peek().isAnyWord("CHECK", "CONSTRAINT", "REFERENCES", "UNIQUE", "PRIMARY");
+        if (alone) {
             defaultValue = Optional.of(Expr.Call.of("default_of_type")); // DB2's WITH DEFAULT alone
             return;
         }

@@ -13,6 +13,7 @@ import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.Truth;
 
 /** Reads CREATE INDEX. */
 final class IndexParser {
@@ -20,6 +21,7 @@ final class IndexParser {
     private final TokenCursor cursor;
     private final List<String> leftOut = new ArrayList<>();
     private boolean unique;
+    private boolean passesNulls;
     private boolean descending;
     private String kind = "";
     private String method = "";
@@ -69,9 +71,20 @@ final class IndexParser {
         }
         Optional<Expr> where =
                 cursor.takeWords("WHERE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        if (passesNulls) {
+            where = Optional.of(notNull());
+        }
         physical();
         return new DdlStatement.CreateIndex(
                 name, unique, kind, ifNotExists, table, parts, include, where, method, leftOut, span);
+    }
+
+    /** DB2's UNIQUE WHERE NOT NULL ("CREATE INDEX"): rows with NULL in the key are no duplicates of any other. */
+    private Expr notNull() {
+        List<Expr> conditions = parts.stream()
+                .map(p -> (Expr) new Expr.Is(p.value(), Truth.NULL, true, Span.NONE))
+                .toList();
+        return conditions.size() == 1 ? conditions.get(0) : new Expr.Junction(true, conditions, Span.NONE);
     }
 
     /** What says where and how an index lies. */
@@ -110,7 +123,7 @@ final class IndexParser {
                     throw cursor.byHand("NULLS NOT DISTINCT");
                 }
                 cursor.takeWords("NULLS", "DISTINCT");
-                cursor.takeWords("WHERE", "NOT", "NULL"); // DB2: NULLs are no duplicates, as they are elsewhere
+                passesNulls = cursor.takeWords("WHERE", "NOT", "NULL");
                 unique = true;
             } else if (cursor.takeAny("CLUSTERED", "NONCLUSTERED", "ASC", "ASCENDING", "HASH")) {
                 leftOut.add(cursor.previous().text());
@@ -145,7 +158,8 @@ final class IndexParser {
     }
 
     private void using() {
-        if (cursor.takeWords("USING")) {
+        boolean storage = cursor.peek(1).isAnyWord("STOGROUP", "VCAT"); // of DB2 for z/OS
+        if (!storage && cursor.takeWords("USING")) {
             method = cursor.take().value().toUpperCase(Locale.ROOT);
         }
     }

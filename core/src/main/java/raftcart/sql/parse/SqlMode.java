@@ -1,9 +1,11 @@
 package raftcart.sql.parse;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.sql.Span;
@@ -18,12 +20,30 @@ import raftcart.sql.tree.Statement.ZerosInKeys.Step;
  * Reads SET statements that set or keep SQL_MODE ("SQL_MODE" in MariaDB's manual), of which most modes say what is refused.
  */
 final class SqlMode {
-    /** The modes by which other statements mean something else. */
-    private static final Pattern READS_OTHERWISE =
-            Pattern.compile("(?is).*\\b(ansi(_quotes)?|db2|maxdb|mssql|oracle|postgresql|pipes_as_concat"
-                    + "|no_backslash_escapes|high_not_precedence|empty_string_is_null)\\b.*");
+    private static final String ZEROS_KEPT = "NO_AUTO_VALUE_ON_ZERO";
 
-    private static final Pattern KEEPS_ZEROS = Pattern.compile("(?is).*\\bno_auto_value_on_zero\\b.*");
+    /** The modes by which no statement is read otherwise; they say what is refused, or what SHOW shows. */
+    private static final Set<String> OF_NO_MEANING = Set.of(
+            ZEROS_KEPT,
+            "",
+            "DEFAULT",
+            "ALLOW_INVALID_DATES",
+            "ERROR_FOR_DIVISION_BY_ZERO",
+            "IGNORE_SPACE",
+            "NO_AUTO_CREATE_USER",
+            "NO_DIR_IN_CREATE",
+            "NO_ENGINE_SUBSTITUTION",
+            "NO_FIELD_OPTIONS",
+            "NO_KEY_OPTIONS",
+            "NO_TABLE_OPTIONS",
+            "NO_ZERO_DATE",
+            "NO_ZERO_IN_DATE",
+            "ONLY_FULL_GROUP_BY",
+            "STRICT_ALL_TABLES",
+            "STRICT_TRANS_TABLES",
+            "TIME_ROUND_FRACTIONAL",
+            "TRADITIONAL");
+
     private static final Pattern MODE = Pattern.compile("(?i)(@@)?((session|local)\\.)?sql_mode");
 
     private final TokenCursor cursor;
@@ -50,7 +70,8 @@ final class SqlMode {
             cursor.reset(mark);
             return Optional.empty();
         }
-        return Optional.of(new Statement.ZerosInKeys(steps, "SET SQL_MODE", span));
+        String text = cursor.taken(mark).stream().map(Token::text).collect(Collectors.joining(" ", "SET ", ""));
+        return Optional.of(new Statement.ZerosInKeys(steps, text, span));
     }
 
     private void assignment() {
@@ -77,12 +98,17 @@ final class SqlMode {
         } else if (single && isMode(to) && isVariable(first)) {
             steps.add(new Step(Kind.RESTORED, key(first)));
         } else if (isMode(to)) {
-            String modes =
-                    value.stream().filter(Token::isString).map(Token::value).collect(Collectors.joining(" "));
-            boolean keeps = KEEPS_ZEROS.matcher(modes).matches();
-            if (READS_OTHERWISE.matcher(modes).matches()) {
-                otherwise = Optional.of(modes);
-            } else if (keeps || value.stream().noneMatch(SqlMode::isMode)) {
+            List<String> modes = value.stream()
+                    .filter(t -> t.isString() || single)
+                    .flatMap(t -> Arrays.stream(t.value().split(",")))
+                    .map(m -> m.strip().toUpperCase(Locale.ROOT))
+                    .toList();
+            modes.stream()
+                    .filter(m -> !OF_NO_MEANING.contains(m))
+                    .findFirst()
+                    .ifPresent(m -> otherwise = Optional.of(m));
+            boolean keeps = modes.contains(ZEROS_KEPT);
+            if (keeps || value.stream().noneMatch(SqlMode::isMode)) {
                 steps.add(new Step(keeps ? Kind.KEPT : Kind.NUMBERED, ""));
             }
         }
