@@ -40,6 +40,9 @@ import static raftcart.dialect.SqlFeature.PROCEDURES;
 import static raftcart.dialect.SqlFeature.QUANTIFIED_COMPARISONS;
 import static raftcart.dialect.SqlFeature.RANKS_WITHOUT_ORDER;
 import static raftcart.dialect.SqlFeature.RECURSION;
+import static raftcart.dialect.SqlFeature.RENAMES_CONSTRAINTS;
+import static raftcart.dialect.SqlFeature.RENAMES_INDEXES;
+import static raftcart.dialect.SqlFeature.RENAMES_TABLES;
 import static raftcart.dialect.SqlFeature.RESTRICT_ACTION;
 import static raftcart.dialect.SqlFeature.ROWS_IN_INSERT;
 import static raftcart.dialect.SqlFeature.ROW_COMPARISONS;
@@ -138,7 +141,10 @@ public final class FeatureSets {
             DATES_BESIDE_TIMESTAMPS,
             CHARACTERS_ARE_PADDED,
             DEFAULT_FOR_GENERATED,
-            JSON_COLUMNS_PARSE);
+            JSON_COLUMNS_PARSE,
+            RENAMES_TABLES,
+            RENAMES_INDEXES,
+            RENAMES_CONSTRAINTS);
 
     private FeatureSets() {}
 

@@ -421,6 +421,14 @@ public enum SqlFeature {
     RECURSION_OF_1000_ROUNDS,
     /** ALTER TABLE ... DROP COLUMN takes no CASCADE. */
     COLUMNS_GO_WITHOUT_CASCADE,
+    /** Tables take another name. */
+    RENAMES_TABLES,
+    /** Indexes take another name. */
+    RENAMES_INDEXES,
+    /** Constraints take another name. */
+    RENAMES_CONSTRAINTS,
+    /** Other names are given by a statement of their own, RENAME TABLE or INDEX ... TO. */
+    RENAME_STATEMENT,
     /** A primary key is dropped by DROP PRIMARY KEY. */
     DROPS_PRIMARY_KEY,
     /** A primary key without a name is called as its table, followed by _pkey. */

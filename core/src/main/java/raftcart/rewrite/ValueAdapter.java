@@ -282,8 +282,8 @@ final class ValueAdapter {
         if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
             return DateAdapter.typed(literal, kind);
         }
-        boolean digits = text && NUMBER.matcher(literal.text()).matches();
-        if (digits && kind.isNumber() && !(type instanceof LogicalType.Year)) {
+        boolean numeric = text && kind.isNumber() && !(type instanceof LogicalType.Year);
+        if (numeric && NUMBER.matcher(literal.text()).matches()) {
             return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
         }
         boolean number = literal.kind() == LiteralKind.BOOLEAN && kind.isNumber();

@@ -1,7 +1,7 @@
 package raftcart.sql;
 
 /** Which characters names and numbers consist of. */
-final class CharClass {
+public final class CharClass {
     private static final int ASCII = 128;
     private static final String[] SYMBOLS = new String[ASCII];
     private static final boolean[] NAME_STARTS = new boolean[ASCII];
@@ -25,11 +25,13 @@ final class CharClass {
         return Character.digit(c, 16) >= 0;
     }
 
-    static boolean isNameStart(char c) {
+    /** True for a character with which a name without quotes may begin. */
+    public static boolean isNameStart(char c) {
         return c < ASCII ? NAME_STARTS[c] : isForeignLetter(c);
     }
 
-    static boolean isNamePart(char c) {
+    /** True for a character that may stand in a name without quotes; whether number signs may is for the dialect to say. */
+    public static boolean isNamePart(char c) {
         return c < ASCII ? NAME_PARTS[c] : isForeignLetter(c);
     }
 

@@ -35,7 +35,7 @@ public final class LexicalRules {
     }
 
     /** The character that closes a name opened by this one, or 0 if it opens none. */
-    char closing(char open) {
+    public char closing(char open) {
         return open < closings.length ? closings[open] : 0;
     }
 }

@@ -34,6 +34,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RENAME_STATEMENT,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
                     SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
@@ -98,6 +99,7 @@ public final class Db2Language {
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.SELECT_WITHOUT_FROM,
             SqlFeature.TYPED_DATES,

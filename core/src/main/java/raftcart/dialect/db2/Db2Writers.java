@@ -1,6 +1,5 @@
 package raftcart.dialect.db2;
 
-import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -12,8 +11,6 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -176,21 +173,6 @@ public final class Db2Writers {
         @Override
         protected String asQuery(String query, boolean withData) {
             return " AS " + Layout.parentheses(query) + " WITH " + (withData ? "" : "NO ") + "DATA";
-        }
-
-        @Override
-        protected String renameTable(String table, Name to) {
-            return "RENAME TABLE " + table + " TO " + language().write(to);
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            return "RENAME INDEX " + name(index) + " TO " + language().write(to);
-        }
-
-        @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
         }
 
         @Override

@@ -28,6 +28,7 @@ public final class DerbyLanguage {
             CastFunctions::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RENAME_STATEMENT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
                     SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
@@ -63,6 +64,7 @@ public final class DerbyLanguage {
                     SqlFeature.SYNONYMS,
                     SqlFeature.SET_OPERATION_ALL,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.COMMON_TABLES,
             SqlFeature.RECURSION,
             SqlFeature.SELECT_WITHOUT_FROM,

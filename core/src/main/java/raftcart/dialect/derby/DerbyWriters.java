@@ -15,7 +15,6 @@ import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -188,21 +187,6 @@ public final class DerbyWriters {
         @Override
         protected String renameColumn(String table, String from, Name to) {
             return "RENAME COLUMN " + table + "." + from + " TO " + language().write(to);
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            return "RENAME INDEX " + name(index) + " TO " + language().write(to);
-        }
-
-        @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
-        }
-
-        @Override
-        protected String renameTable(String table, Name to) {
-            return "RENAME TABLE " + table + " TO " + language().write(to);
         }
 
         @Override

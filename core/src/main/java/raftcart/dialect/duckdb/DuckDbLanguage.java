@@ -119,6 +119,8 @@ public final class DuckDbLanguage {
                     SqlFeature.GENERATED_COLUMNS,
                     SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.CASCADE),
+            SqlFeature.RENAMES_INDEXES,
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.SCHEMA_GRANTS,
             SqlFeature.GRANTS,
             SqlFeature.VIEW_CHECK_OPTION,

@@ -12,8 +12,6 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableRef;
@@ -173,16 +171,6 @@ public final class DuckDbWriters {
         @Override
         protected String identity(IdentityOptions options) {
             throw cannot("a column that the engine numbers");
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            throw cannot("another name for an index");
-        }
-
-        @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
         }
 
         @Override

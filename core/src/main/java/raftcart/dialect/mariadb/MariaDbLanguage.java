@@ -151,6 +151,7 @@ public final class MariaDbLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY,
                     SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.FULL_JOIN,
             SqlFeature.INSERT_DEFAULT_VALUES,
             SqlFeature.SET_DEFAULT_ACTION,

@@ -260,11 +260,6 @@ public final class MariaDbWriters {
         }
 
         @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
-        }
-
-        @Override
         protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
             QualifiedName of = table.orElseThrow(() -> cannot("another name for an index without its table"));
             return "ALTER TABLE " + name(of) + " RENAME INDEX " + language().write(index.last()) + " TO "

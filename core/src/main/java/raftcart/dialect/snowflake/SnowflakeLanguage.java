@@ -112,6 +112,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.CASCADE,
                     SqlFeature.CREATE_TABLE_LIKE,
                     SqlFeature.GENERATED_COLUMNS),
+            SqlFeature.RENAMES_INDEXES,
             SqlFeature.RANKS_WITHOUT_ORDER,
             SqlFeature.ROW_NUMBERS_WITHOUT_ORDER,
             SqlFeature.NULL_FOR_ZERO_DIVISION,

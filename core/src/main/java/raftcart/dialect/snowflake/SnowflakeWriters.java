@@ -1,6 +1,5 @@
 package raftcart.dialect.snowflake;
 
-import java.util.Optional;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -10,8 +9,6 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -142,11 +139,6 @@ public final class SnowflakeWriters {
         @Override
         protected String generated(ColumnDefinition column) {
             return "AS (" + text(column.generated().orElseThrow()) + ")";
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            throw cannot("another name for an index");
         }
 
         @Override

@@ -101,6 +101,8 @@ public final class SqliteLanguage {
                     SqlFeature.IDENTITY,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.ROWID_KEYS),
+            SqlFeature.RENAMES_INDEXES,
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.TYPED_DATES,
             SqlFeature.TRUNCATE,
             SqlFeature.SCHEMAS,

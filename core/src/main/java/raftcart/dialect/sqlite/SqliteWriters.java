@@ -14,7 +14,6 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
@@ -198,16 +197,6 @@ public final class SqliteWriters {
         @Override
         protected String identity(IdentityOptions options) {
             return "";
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            throw cannot("another name for an index");
-        }
-
-        @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
         }
 
         @Override

@@ -37,6 +37,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.RENAME_STATEMENT,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
                     SqlFeature.PARTS_HAVE_NO_ORDER,
@@ -80,6 +81,8 @@ public final class TeradataLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,
                     SqlFeature.SET_OPERATION_ALL),
+            SqlFeature.RENAMES_INDEXES,
+            SqlFeature.RENAMES_CONSTRAINTS,
             SqlFeature.VIEW_LOCAL_CHECK,
             SqlFeature.ISO_TEXTS_ARE_DATES,
             SqlFeature.RANKS_WITHOUT_ORDER,

@@ -13,7 +13,6 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
@@ -164,21 +163,6 @@ public final class TeradataWriters {
         protected String renameColumn(String table, String from, Name to) {
             return "ALTER TABLE " + table + " RENAME " + from + " TO "
                     + language().write(to);
-        }
-
-        @Override
-        protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-            throw cannot("another name for an index");
-        }
-
-        @Override
-        protected String renameConstraint(QualifiedName table, Name from, Name to) {
-            throw cannot("another name for a constraint");
-        }
-
-        @Override
-        protected String renameTable(String table, Name to) {
-            return "RENAME TABLE " + table + " TO " + language().write(to);
         }
 
         @Override

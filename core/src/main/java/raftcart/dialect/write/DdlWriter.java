@@ -403,11 +403,15 @@ public class DdlWriter {
 
     /** Another name for a table; the whole statement. */
     protected String renameTable(String table, Name to) {
-        return "ALTER TABLE " + table + " RENAME TO " + language.write(to);
+        require(SqlFeature.RENAMES_TABLES, "another name for a table");
+        return has(SqlFeature.RENAME_STATEMENT)
+                ? "RENAME TABLE " + table + " TO " + language.write(to)
+                : "ALTER TABLE " + table + " RENAME TO " + language.write(to);
     }
 
     /** Another name for a constraint; the whole statement. */
     protected String renameConstraint(QualifiedName table, Name from, Name to) {
+        require(SqlFeature.RENAMES_CONSTRAINTS, "another name for a constraint");
         return "ALTER TABLE " + name(table) + " RENAME CONSTRAINT " + language.write(from) + " TO "
                 + language.write(to);
     }
@@ -423,7 +427,10 @@ public class DdlWriter {
 
     /** Another name for an index; the whole statement. */
     protected String renameIndex(Optional<QualifiedName> table, QualifiedName index, Name to) {
-        return "ALTER INDEX " + name(index) + " RENAME TO " + language.write(to);
+        require(SqlFeature.RENAMES_INDEXES, "another name for an index");
+        return has(SqlFeature.RENAME_STATEMENT)
+                ? "RENAME INDEX " + name(index) + " TO " + language.write(to)
+                : "ALTER INDEX " + name(index) + " RENAME TO " + language.write(to);
     }
 
     /** A constraint removed. */

@@ -2,6 +2,7 @@ package raftcart.sql.script;
 
 import java.io.IOException;
 import java.io.Reader;
+import raftcart.sql.CharClass;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 
@@ -99,8 +100,35 @@ final class ScriptInput {
                 && text.length() <= ScriptReader.LONGEST);
     }
 
+    /**
+     * Takes digits, blanks and points up to something else or the end of the line.
+     *
+     * @return true where all of them are blanks
+     */
+    boolean plain(char separator) throws IOException {
+        boolean blank = true;
+        do {
+            int from = at;
+            while (at < limit && isPlain(buffer[at]) && buffer[at] != separator) {
+                blank &= buffer[at] <= ' ';
+                at++;
+            }
+            text.append(buffer, from, at - from);
+            column += at - from;
+        } while (at == limit
+                && fill(1)
+                && isPlain(buffer[at])
+                && buffer[at] != separator
+                && text.length() <= ScriptReader.LONGEST);
+        return blank;
+    }
+
+    private static boolean isPlain(char c) {
+        return c == ' ' || c == '\t' || c == '.' || c >= '0' && c <= '9';
+    }
+
     private boolean isNamePart(char c) {
-        return c == '_' || c == '$' || c == '#' && signs || Character.isLetterOrDigit(c);
+        return CharClass.isNamePart(c) && (c != '#' || signs);
     }
 
     /** Takes what is up to one of three characters; a line's end is always one of them. */
@@ -174,10 +202,8 @@ final class ScriptInput {
         return new String(buffer, at, end - at);
     }
 
+    /** Takes a text from its quote on up to the bracket that answers its own, with a quote behind. */
     void alternativeQuote() throws IOException {
-        if (peek() != '\'' || !rules.has(LexicalFeature.ALTERNATIVE_QUOTES)) {
-            return;
-        }
         take();
         int open = take();
         int close = open == '[' ? ']' : open == '(' ? ')' : open == '{' ? '}' : open == '<' ? '>' : open;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import raftcart.sql.CharClass;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
 
@@ -325,6 +326,13 @@ public final class ScriptReader {
                     input.take();
                 }
                 return false;
+            case '[':
+                if (rules.closing('[') == 0) {
+                    input.take();
+                } else {
+                    input.string(rules.closing('['), false);
+                }
+                return false;
             case '$':
                 input.dollar();
                 return false;
@@ -361,18 +369,32 @@ public final class ScriptReader {
     }
 
     private boolean word(int c, boolean lineStart) throws IOException {
-        if (!Character.isLetter(c)) {
-            input.take();
-            return lineStart && Character.isWhitespace(c);
+        char separator = delimiter.charAt(0);
+        if (!CharClass.isNameStart((char) c)) {
+            int start = text.length();
+            boolean blank = input.plain(separator);
+            if (text.length() == start) {
+                blank = Character.isWhitespace(input.take());
+            }
+            return lineStart && blank;
         }
         int start = text.length();
-        input.name(Character.isLetterOrDigit(delimiter.charAt(0)) ? ';' : delimiter.charAt(0));
-        if (code) {
-            depth.word(text.substring(start));
-        } else if (!codeKnown && text.length() - start == 1 && "qQ".indexOf(text.charAt(start)) >= 0) {
+        input.name(Character.isLetterOrDigit(separator) ? ';' : separator);
+        if (input.peek() == '\'' && isAlternativeQuote(start)) {
             input.alternativeQuote();
+        } else if (code) {
+            depth.word(text.substring(start));
         }
         return false;
+    }
+
+    /** True for the q, or nq, before a text in quotes of its own choice. */
+    private boolean isAlternativeQuote(int start) {
+        int length = text.length() - start;
+        boolean national = length == 2 && "nN".indexOf(text.charAt(start)) >= 0;
+        return rules.has(LexicalFeature.ALTERNATIVE_QUOTES)
+                && (length == 1 || national)
+                && "qQ".indexOf(text.charAt(text.length() - 1)) >= 0;
     }
 
     /** True after a comma between two rows of an INSERT. */

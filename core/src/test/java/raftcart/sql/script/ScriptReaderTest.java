@@ -98,6 +98,13 @@ class ScriptReaderTest {
                 .containsExactly("SELECT ';', \"a;b\", $x$;$x$ /* ; */ -- ;\n, 1", "SELECT 2");
         assertThat(statements("oracle", "SELECT q'[it's; so]' FROM dual; SELECT 2 FROM dual;"))
                 .containsExactly("SELECT q'[it's; so]' FROM dual", "SELECT 2 FROM dual");
+        String late = "SELECT '" + "x".repeat(500) + "', q'[it's; so]' FROM dual";
+        assertThat(statements("oracle", late + "; SELECT nq'{it's; so}' FROM dual; SELECT 3 FROM dual;"))
+                .containsExactly(late, "SELECT nq'{it's; so}' FROM dual", "SELECT 3 FROM dual");
+        assertThat(statements("oracle", "BEGIN p(q'[it's; end;]'); END;\n/\nSELECT 2 FROM dual;"))
+                .containsExactly("BEGIN p(q'[it's; end;]'); END;\n", "SELECT 2 FROM dual");
+        assertThat(statements("sqlite", "SELECT [it's; so] FROM t; SELECT 2"))
+                .containsExactly("SELECT [it's; so] FROM t", "SELECT 2");
         assertThat(statements("mysql", "SELECT 'a\\';b'; SELECT `c;d`"))
                 .containsExactly("SELECT 'a\\';b'", "SELECT `c;d`");
     }
