@@ -421,6 +421,8 @@ public enum SqlFeature {
     RECURSION_OF_1000_ROUNDS,
     /** ALTER TABLE ... DROP COLUMN takes no CASCADE. */
     COLUMNS_GO_WITHOUT_CASCADE,
+    /** An UPDATE or a DELETE has no query on the table that it changes. */
+    CHANGED_TABLE_IS_NOT_READ,
     /** Tables take another name. */
     RENAMES_TABLES,
     /** Indexes take another name. */

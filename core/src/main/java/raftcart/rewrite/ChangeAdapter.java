@@ -216,10 +216,8 @@ final class ChangeAdapter {
 
     Statement update(Statement.Update given) {
         refuseOld(given.returning());
-        Statement.Update update = limited(InlinedTables.in(new CommonTableChanges(adapter).update(given), adapter));
-        if (!adapter.same() && update.target() instanceof TableRef.Derived) {
-            throw new Untranslatable("an UPDATE of a query");
-        }
+        Statement.Update update = limited(InlinedTables.in(
+                new CommonTableChanges(adapter).update(ChangedQueries.tables(given, adapter)), adapter));
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
         }

@@ -52,9 +52,11 @@ final class StatementAdapter {
             return multi(multi);
         }
         if (statement instanceof Statement.Update update) {
+            ReadTargets.note(update, adapter);
             return List.of(new ChangeAdapter(adapter).update(update));
         }
         if (statement instanceof Statement.Delete delete) {
+            ReadTargets.note(delete, adapter);
             return List.of(new DeleteAdapter(adapter).delete(delete));
         }
         if (statement instanceof Statement.Merge merge) {

@@ -455,7 +455,7 @@ class ScriptSourceTest {
         Catalog catalog = read(
                 "sqlserver",
                 "CREATE TABLE star (id int)\nGO\nBULK INSERT star FROM 'x.csv'\nGO\nSELECT id INTO moon FROM star\nGO\n"
-                        + "IF NOT EXISTS (SELECT 1 FROM star) DELETE FROM star\nGO\nPRINT 'done'\nGO\n"
+                        + "WHILE EXISTS (SELECT 1 FROM star) DELETE FROM star\nGO\nPRINT 'done'\nGO\n"
                         + "IF NOT EXISTS (SELECT 1 FROM star) INSERT INTO star VALUES (1)\nGO\n");
         assertThat(code(catalog, ObjectKind.STATEMENT)).hasSize(2);
         assertThat(code(catalog, ObjectKind.TABLE))

@@ -27,6 +27,7 @@ public final class CockroachLanguage {
             NameCase.LOWER,
             Set.of(
                     GrammarFeature.CARET_IS_POWER,
+                    GrammarFeature.SUBSTRING_TAKES_PATTERN,
                     GrammarFeature.COLUMN_FAMILIES,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,

@@ -28,6 +28,7 @@ public final class MySqlLanguage {
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY),
+            SqlFeature.CHANGED_TABLE_IS_NOT_READ,
             SqlFeature.CASTS_PARSE_JSON,
             SqlFeature.PASSES_OVER_REFERENCES,
             SqlFeature.FETCH_WITH_TIES,

@@ -32,6 +32,7 @@ public final class PgLanguage {
             NameCase.LOWER,
             Set.of(
                     GrammarFeature.CARET_IS_POWER,
+                    GrammarFeature.SUBSTRING_TAKES_PATTERN,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,

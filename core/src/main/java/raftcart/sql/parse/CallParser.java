@@ -30,12 +30,16 @@ final class CallParser {
     private final TokenCursor cursor;
     private final ExprParser expressions;
     private final CallSuffixParser suffixes;
+    private final TextCallParser texts;
+    private final JsonCallParser json;
 
     CallParser(Parsing parsing, ExprParser expressions) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.expressions = expressions;
         this.suffixes = new CallSuffixParser(parsing);
+        this.texts = new TextCallParser(parsing, expressions);
+        this.json = new JsonCallParser(parsing, expressions);
     }
 
     /** A call whose name is taken and whose parenthesis stands next. */
@@ -56,10 +60,10 @@ final class CallParser {
             case "try_convert" -> convert(true, span);
             case "extract" -> extract(span);
             case "first_day", "last_day" -> endOfPeriod(name);
-            case "trim" -> trim(span);
-            case "substring", "substr" -> substring(name, span);
-            case "position" -> position(span);
-            case "overlay" -> overlay(span);
+            case "trim" -> texts.trim(span);
+            case "substring", "substr" -> texts.substring(span);
+            case "position" -> texts.position(span);
+            case "overlay" -> texts.overlay(span);
             case "now", "current_timestamp", "getdate", "sysdatetime" -> current(CurrentKind.TIMESTAMP, span);
             case "localtimestamp" -> current(CurrentKind.LOCAL_TIMESTAMP, span);
             case "curdate", "current_date" -> current(CurrentKind.DATE, span);
@@ -87,8 +91,8 @@ final class CallParser {
                     "treat" -> throw cursor.byHand(name.toUpperCase(Locale.ROOT));
             case "xmlagg" -> new JoinedXmlParser(parsing).read(span);
             case "case_n" -> CaseNumberParser.read(parsing, span);
-            case "json_object" -> jsonObject(span);
-            case "json_array" -> jsonArray(span);
+            case "json_object" -> json.object(span);
+            case "json_array" -> json.array(span);
             default -> ofOneEngine(name);
         };
     }
@@ -203,90 +207,6 @@ final class CallParser {
         return null;
     }
 
-    private Expr trim(Span span) {
-        cursor.expectSymbol("(");
-        String side = cursor.takeWords("LEADING")
-                ? "ltrim"
-                : cursor.takeWords("TRAILING") ? "rtrim" : cursor.takeWords("BOTH") ? "trim" : "";
-        if (side.isEmpty()) {
-            Expr first = expressions.expression();
-            if (cursor.takeWords("FROM")) {
-                return trimmed("trim", expressions.expression(), Optional.of(first), span);
-            }
-            return cursor.takeSymbol(",")
-                    ? trimmed("trim", first, Optional.of(expressions.expression()), span)
-                    : trimmed("trim", first, Optional.empty(), span);
-        }
-        Optional<Expr> characters =
-                cursor.peek().isWord("FROM") ? Optional.empty() : Optional.of(expressions.expression());
-        if (cursor.takeWords("FROM")) {
-            return trimmed(side, expressions.expression(), characters, span);
-        }
-        return trimmed(side, characters.orElseThrow(), Optional.empty(), span);
-    }
-
-    private Expr trimmed(String function, Expr value, Optional<Expr> characters, Span span) {
-        cursor.expectSymbol(")");
-        return characters
-                .map(c -> Expr.Call.of(function + (isWhole(c) ? "_text" : "_of"), value, c))
-                .orElseGet(() -> Expr.Call.of(function, value))
-                .at(span);
-    }
-
-    private boolean isWhole(Expr characters) {
-        boolean one = characters instanceof Expr.Literal l && l.text().length() == 1;
-        return !one && parsing.has(GrammarFeature.TRIMS_WHOLE_TEXTS);
-    }
-
-    private Expr substring(String name, Span span) {
-        int mark = cursor.mark();
-        cursor.expectSymbol("(");
-        Expr text = expressions.expression();
-        if (cursor.takeWords("SIMILAR")) {
-            throw cursor.byHand("SUBSTRING with a pattern");
-        }
-        Optional<Expr> from = cursor.takeWords("FROM") ? Optional.of(expressions.expression()) : Optional.empty();
-        Optional<Expr> length = cursor.takeWords("FOR") ? Optional.of(expressions.expression()) : Optional.empty();
-        if (from.isEmpty() && length.isEmpty()) {
-            cursor.reset(mark);
-            return null;
-        }
-        if (from.isPresent() && from.get() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
-            throw cursor.byHand("SUBSTRING with a pattern");
-        }
-        cursor.expectSymbol(")");
-        List<Expr> arguments = new ArrayList<>(List.of(text, from.orElse(Expr.Literal.number(1))));
-        length.ifPresent(arguments::add);
-        return new Expr.Call(QualifiedName.of("substring"), true, arguments, CallSuffix.NONE, span);
-    }
-
-    private Expr position(Span span) {
-        int mark = cursor.mark();
-        cursor.expectSymbol("(");
-        Expr part = expressions.expression(OperatorTable.OTHER);
-        if (!cursor.takeWords("IN")) {
-            cursor.reset(mark);
-            return null;
-        }
-        Expr text = expressions.expression();
-        cursor.expectSymbol(")");
-        return Expr.Call.of("locate", text, part).at(span);
-    }
-
-    private Expr overlay(Span span) {
-        cursor.expectSymbol("(");
-        List<Expr> arguments = new ArrayList<>(List.of(expressions.expression()));
-        cursor.expectWords("PLACING");
-        arguments.add(expressions.expression());
-        cursor.expectWords("FROM");
-        arguments.add(expressions.expression());
-        if (cursor.takeWords("FOR")) {
-            arguments.add(expressions.expression());
-        }
-        cursor.expectSymbol(")");
-        return new Expr.Call(QualifiedName.of("overlay"), true, arguments, CallSuffix.NONE, span);
-    }
-
     private Expr isNull(Span span) {
         cursor.expectSymbol("(");
         Expr value = expressions.expression();
@@ -335,47 +255,6 @@ final class CallParser {
             throw cursor.byHand("GEN_ID with a step other than 0 and 1");
         }
         return new Expr.SequenceValue(name, step.signum() == 1, span);
-    }
-
-    /** Keys and values in turn, however they are written. */
-    private Expr jsonObject(Span span) {
-        cursor.expectSymbol("(");
-        List<Expr> arguments = new ArrayList<>();
-        while (!cursor.peek().isSymbol(")")) {
-            boolean key = cursor.takeWords("KEY");
-            arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
-            if (cursor.peek().isWord("IS")) {
-                cursor.take();
-                arguments.add(expressions.expression(OperatorTable.COMPARISON + 1));
-                if (cursor.peek().isAnyWord("NULL", "ABSENT")) {
-                    throw cursor.byHand("NULL ON NULL clauses of JSON functions");
-                }
-                cursor.takeSymbol(",");
-                continue;
-            }
-            if (cursor.peek().isAnyWord("NULL", "ABSENT") || cursor.takeWords("RETURNING")) {
-                throw cursor.byHand("NULL and RETURNING clauses of JSON functions");
-            }
-            boolean separated = cursor.takeSymbol(":") || cursor.takeWords("VALUE") || cursor.takeSymbol(",");
-            if (!separated && (key || !cursor.peek().isSymbol(")"))) {
-                throw cursor.unexpected("VALUE or ':'");
-            }
-            if (cursor.peek().isAnyWord("NULL", "ABSENT") && cursor.peek(1).isWord("ON")) {
-                throw cursor.byHand("NULL ON NULL clauses of JSON functions");
-            }
-        }
-        cursor.expectSymbol(")");
-        return new Expr.Call(QualifiedName.of("json_object"), true, arguments, CallSuffix.NONE, span);
-    }
-
-    private Expr jsonArray(Span span) {
-        cursor.expectSymbol("(");
-        List<Expr> arguments = cursor.peek().isSymbol(")") ? List.of() : expressions.list();
-        if (!cursor.peek().isSymbol(")")) {
-            throw cursor.byHand("NULL and RETURNING clauses of JSON functions");
-        }
-        cursor.expectSymbol(")");
-        return new Expr.Call(QualifiedName.of("json_array"), true, arguments, CallSuffix.NONE, span);
     }
 
     /** T-SQL's methods of XML look like functions. */
@@ -437,11 +316,13 @@ final class CallParser {
             return new Expr.Binary(operator, arguments.get(0), arguments.get(1), span);
         }
         overflow();
+        Optional<TypeName> returned = json.clauses(name);
         if (cursor.peek().isAnyWord("ON", "LIMIT", "RETURNING")) {
             throw cursor.byHand("the clause " + parsing.word() + " in a call");
         }
         cursor.expectSymbol(")");
-        return suffixes.suffixed(name, arguments, distinct, order, nulls, span);
+        Expr call = suffixes.suffixed(name, arguments, distinct, order, nulls, span);
+        return returned.<Expr>map(t -> new Expr.Cast(call, t, true, span)).orElse(call);
     }
 
     /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */

@@ -78,6 +78,8 @@ public enum GrammarFeature {
     TEMPORARY_ROWS_END_AT_COMMIT,
     /** CONCAT between two values joins them. */
     CONCAT_OPERATOR,
+    /** SUBSTRING with a text in the place of a position finds what that pattern matches. */
+    SUBSTRING_TAKES_PATTERN,
     /** REGEXP between two texts looks for a regular expression. */
     REGEXP_OPERATOR,
     /** A regular expression behind REGEXP or RLIKE has to hold for the whole text. */

@@ -296,9 +296,9 @@ public final class StatementParser {
             return new EngineCalls(parsing).position(span);
         }
         if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
-            Optional<Statement> insert = new ConditionalInsert(parsing).read();
-            if (insert.isPresent()) {
-                return insert.get();
+            Optional<Statement> change = new ConditionalChange(parsing).read();
+            if (change.isPresent()) {
+                return change.get();
             }
             boolean declares = cursor.peek().isWord("DECLARE");
             batch.skipCode();

@@ -293,6 +293,9 @@ final class TableParser {
             return table.named(alias());
         }
         Expr call = parsing.expressions.expression();
+        if (cursor.peek().isWord("RETURNING")) {
+            throw cursor.byHand("a table function with a schema of its own");
+        }
         cursor.expectSymbol(")");
         return function(call, lateral, span);
     }

@@ -29,6 +29,9 @@ final class WindowParser {
         }
         List<Expr> partition = cursor.takeWords("PARTITION", "BY") ? parsing.expressions.list() : List.of();
         List<OrderItem> order = cursor.takeWords("ORDER", "BY") ? parsing.queries.orderItems() : List.of();
+        if (cursor.peek().isWord("RESET")) {
+            throw cursor.byHand("RESET WHEN");
+        }
         Optional<Window.Frame> frame =
                 cursor.peek().isAnyWord("ROWS", "RANGE", "GROUPS") ? Optional.of(frame()) : Optional.empty();
         cursor.expectSymbol(")");

@@ -118,7 +118,7 @@ SELECT CASE WHEN a <= 5 THEN a WHEN 5 < a THEN 5 END FROM frame;
 SELECT SIGN(a) FROM frame;
 SELECT (a & 3) FROM frame;
 SELECT (s ~ 'a.b') FROM frame;
-SELECT SUBSTRING(s FROM '[0-9]+') FROM frame;
+SELECT REGEXP_SUBSTR(s, '[0-9]+') FROM frame;
 SELECT REGEXP_REPLACE(s, 'a', 'b', 'g') FROM frame;
 SELECT CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(cl AS jsonb), CAST('$.a' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(cl AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}' END
 FROM frame;

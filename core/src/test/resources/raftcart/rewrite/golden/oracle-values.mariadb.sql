@@ -307,8 +307,10 @@ UPDATE frame SET s = NULL WHERE id = 1;
 UPDATE frame
 SET a = (SELECT a FROM frame x WHERE x.id = frame.p), b = (SELECT b FROM frame x WHERE x.id = frame.p)
 WHERE EXISTS (SELECT 1 FROM frame x WHERE x.id = frame.p);
--- RC0602 by hand: No counterpart on the target: an UPDATE of a query
--- UPDATE (SELECT x.a, y.b FROM frame x JOIN frame y ON x.id = y.p) SET a = b
+UPDATE frame x
+CROSS JOIN frame y
+SET x.a = y.b
+WHERE x.id = y.p;
 -- RC0602 by hand: No counterpart on the target: RETURNING INTO variables
 -- UPDATE frame SET a = a + 1 RETURNING a INTO :x
 DELETE FROM frame WHERE a = 1;
@@ -473,7 +475,8 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 166:38: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 168:22: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 169:27: RC0609 adapted: Said in other words: a query for each of the columns that it gives
--- 170:1: RC0602 by hand: No counterpart on the target: an UPDATE of a query
+-- 170:1: RC0609 adapted: Said in other words: an UPDATE of the tables that the query reads
+-- 170:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 171:40: RC0602 by hand: No counterpart on the target: RETURNING INTO variables
 -- 174:1: RC0602 by hand: No counterpart on the target: the column ROWID, a row's address
 -- 175:1: RC0602 by hand: No counterpart on the target: a MERGE of this form

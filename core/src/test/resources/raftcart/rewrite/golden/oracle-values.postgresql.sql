@@ -271,8 +271,7 @@ INSERT INTO frame (id, s) VALUES (1, NULL);
 INSERT INTO frame SELECT * FROM frame;
 UPDATE frame SET s = NULL WHERE id = 1;
 UPDATE frame SET (a, b) = (SELECT a, b FROM frame x WHERE x.id = frame.p) WHERE EXISTS (SELECT 1 FROM frame x WHERE x.id = frame.p);
--- RC0602 by hand: No counterpart on the target: an UPDATE of a query
--- UPDATE (SELECT x.a, y.b FROM frame x JOIN frame y ON x.id = y.p) SET a = b
+UPDATE frame x SET a = y.b FROM frame y WHERE x.id = y.p;
 -- RC0602 by hand: No counterpart on the target: RETURNING INTO variables
 -- UPDATE frame SET a = a + 1 RETURNING a INTO :x
 DELETE FROM frame WHERE a = 1;
@@ -401,7 +400,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 164:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 166:38: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
 -- 168:22: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL
--- 170:1: RC0602 by hand: No counterpart on the target: an UPDATE of a query
+-- 170:1: RC0609 adapted: Said in other words: an UPDATE of the tables that the query reads
 -- 171:40: RC0602 by hand: No counterpart on the target: RETURNING INTO variables
 -- 1:1: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 174:27: RC0627 check: Said in other words, with a difference: a row's address: of another form, and for use within one statement only

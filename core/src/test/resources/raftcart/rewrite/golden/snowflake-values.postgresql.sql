@@ -97,7 +97,7 @@ SELECT SUBSTR(s, 2, 3) FROM frame;
 SELECT RIGHT(s, 3) FROM frame;
 SELECT LPAD(s, 5, '0') FROM frame;
 SELECT REGEXP_REPLACE(s, '[^0-9]', '', 'g') FROM frame;
-SELECT SUBSTRING(s FROM '[0-9]+') FROM frame;
+SELECT REGEXP_SUBSTR(s, '[0-9]+') FROM frame;
 SELECT CASE WHEN s ~ '^(a.*)$' THEN 1 END FROM frame;
 SELECT CASE WHEN s ~ '^(a.*)$' THEN 1 END FROM frame;
 SELECT REGEXP_COUNT(s, 'a') FROM frame;

@@ -55,7 +55,7 @@ WHERE a.telescope_id = b.telescope_id
     AND a.b > 5;
 -- RC0602 by hand: No counterpart on the target: an order inside of RANK
 -- SELECT RANK(aperture DESC), CSUM(aperture, d), MAVG(aperture, 3, d), MSUM(aperture, 3, d), MDIFF(aperture, 1, d), QUANTILE(100, aperture) FROM telescope
--- RC0601 by hand: Statement not understood: found 'RESET', expected ')'
+-- RC0602 by hand: No counterpart on the target: RESET WHEN
 -- SELECT SUM(aperture) OVER (PARTITION BY code ORDER BY d ROWS UNBOUNDED PRECEDING), COUNT(*) OVER (ORDER BY d RESET WHEN b = 1) FROM telescope
 UPDATE telescope SET name = vt.name FROM vt WHERE telescope.telescope_id = vt.telescope_id;
 MERGE INTO telescope
@@ -168,7 +168,7 @@ FROM telescope;
 -- 36:94: RC0612 check: Comparison may ignore case on one engine: a.name
 -- 36:151: RC0612 check: Comparison may ignore case on one engine: a.name
 -- 37:22: RC0602 by hand: No counterpart on the target: an order inside of RANK
--- 38:110: RC0601 by hand: Statement not understood: found 'RESET', expected ')'
+-- 38:110: RC0602 by hand: No counterpart on the target: RESET WHEN
 -- 43:1: RC0602 by hand: No counterpart on the target: a DELETE from telescope, which is not among its tables
 -- 48:1: RC0604 adapted: Client command left out: COLLECT STATISTICS COLUMN ( telescope_id ) , COLUMN ( name ) ON telescope
 -- 49:1: RC0604 adapted: Client command left out: COLLECT STATS ON telescope INDEX ( telescope_id )

@@ -13,39 +13,40 @@ import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Insert;
 
 /**
- * T-SQL's IF with a condition before one INSERT of one row: the INSERT of a query that gives the row under that condition.
+ * T-SQL's IF with a condition before one change: an INSERT of one row becomes that of a query which gives the row under the
+ * condition, and the rows that an UPDATE or a DELETE changes have to fulfil it, too.
  */
-final class ConditionalInsert {
+final class ConditionalChange {
     private final Parsing parsing;
     private final TokenCursor cursor;
 
-    ConditionalInsert(Parsing parsing) {
+    ConditionalChange(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
     }
 
-    /** The insert, if what follows is one; the cursor stays where it is if not. */
+    /** The change, if what follows is one; the cursor stays where it is if not. */
     Optional<Statement> read() {
         int mark = cursor.mark();
-        Optional<Statement> insert = Optional.empty();
+        Optional<Statement> change = Optional.empty();
         try {
-            insert = insert();
+            change = change();
         } catch (SqlSyntaxException e) {
             // Other code, which is left as it is.
         }
-        if (insert.isEmpty()) {
+        if (change.isEmpty()) {
             cursor.reset(mark);
         }
-        return insert;
+        return change;
     }
 
-    private Optional<Statement> insert() {
+    private Optional<Statement> change() {
         if (!cursor.takeWords("IF")) {
             return Optional.empty();
         }
         Expr condition = parsing.expressions.expression();
         boolean block = cursor.takeWords("BEGIN");
-        if (!cursor.peek().isWord("INSERT")) {
+        if (!cursor.peek().isAnyWord("INSERT", "UPDATE", "DELETE")) {
             return Optional.empty();
         }
         Statement statement = new DmlParser(parsing).statement();
@@ -55,9 +56,42 @@ final class ConditionalInsert {
         boolean ended = !block || cursor.takeWords("END");
         boolean otherwise = cursor.peek().isWord("ELSE")
                 || cursor.peek().isSymbol(";") && cursor.peek(1).isWord("ELSE");
-        return ended && !otherwise && statement instanceof Insert insert
-                ? row(insert).map(row -> under(condition, insert, row))
+        return ended && !otherwise ? under(condition, statement) : Optional.empty();
+    }
+
+    private static Optional<Statement> under(Expr condition, Statement statement) {
+        if (statement instanceof Insert insert) {
+            return row(insert).map(row -> under(condition, insert, row));
+        }
+        if (statement instanceof Statement.Update u) {
+            return Optional.of(new Statement.Update(
+                    u.with(),
+                    u.target(),
+                    u.assignments(),
+                    u.from(),
+                    Optional.of(and(u.where(), condition)),
+                    u.order(),
+                    u.limit(),
+                    u.returning(),
+                    u.span()));
+        }
+        return statement instanceof Statement.Delete d
+                ? Optional.of(new Statement.Delete(
+                        d.with(),
+                        d.targets(),
+                        d.table(),
+                        d.using(),
+                        Optional.of(and(d.where(), condition)),
+                        d.order(),
+                        d.limit(),
+                        d.returning(),
+                        d.span()))
                 : Optional.empty();
+    }
+
+    private static Expr and(Optional<Expr> where, Expr condition) {
+        return where.<Expr>map(w -> new Expr.Junction(true, List.of(w, condition), condition.span()))
+                .orElse(condition);
     }
 
     /** The only row of an insert without DEFAULT, which a query cannot give. */
