@@ -421,6 +421,20 @@ public enum SqlFeature {
     RECURSION_OF_1000_ROUNDS,
     /** ALTER TABLE ... DROP COLUMN takes no CASCADE. */
     COLUMNS_GO_WITHOUT_CASCADE,
+    /** A plus between values of which one is a text puts them together, which || does, too. */
+    PLUS_JOINS_TEXTS,
+    /** LEFT and RIGHT of a length below zero give all but so many characters of the other end. */
+    LENGTHS_BELOW_ZERO,
+    /** The remainder of a division is that of whole numbers, or has no more digits than they would have. */
+    REMAINDERS_ARE_WHOLE,
+    /** What is added to a moment leaves it without a fraction of its second. */
+    MOMENTS_ARE_WHOLE_SECONDS,
+    /** A part of a unit of time counts: two and a half hours are 150 minutes. */
+    UNITS_HAVE_PARTS,
+    /** Parts of seconds count, whatever becomes of those of other units. */
+    SECONDS_HAVE_PARTS,
+    /** Amounts of units of time are rounded; elsewhere their fractions are cut off. */
+    UNITS_ARE_ROUNDED,
     /** An UPDATE or a DELETE has no query on the table that it changes. */
     CHANGED_TABLE_IS_NOT_READ,
     /** Tables take another name. */

@@ -9,7 +9,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,9 +20,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.error.PlanException;
 import raftcart.error.WorkspaceException;
 import raftcart.finding.FindingCode;
+import raftcart.resource.StrictYaml;
 import raftcart.type.ValueChoices;
 
 /** Reads {@code raftcart.yaml}. All faults are reported together, each with its line; nothing is ever corrected. */
@@ -52,7 +54,7 @@ public final class PlanFile {
     /** The plan that a text holds; {@code name} stands in messages. */
     public static Plan parse(String text, String name) {
         try {
-            JsonNode root = new YAMLMapper().readTree(text);
+            JsonNode root = StrictYaml.MAPPER.readTree(text);
             PlanChecker checker = new PlanChecker(name, lines(text));
             Plan plan = plan(checker, root);
             checker.throwIfFaulty();
@@ -60,13 +62,18 @@ public final class PlanFile {
         } catch (JsonProcessingException e) {
             throw new PlanException(
                     name + ":" + e.getLocation().getLineNr() + ":"
-                            + e.getLocation().getColumnNr() + ": not YAML: "
-                            + e.getOriginalMessage().lines().findFirst().orElse(""),
+                            + e.getLocation().getColumnNr() + ": "
+                            + fault(e.getOriginalMessage().lines().findFirst().orElse("")),
                     "Mend the file.",
                     e);
         } catch (IOException e) {
             throw new PlanException(name + " cannot be read", "Mend the file.", e);
         }
+    }
+
+    private static String fault(String message) {
+        Matcher twice = Pattern.compile("Duplicate field '(.*)'").matcher(message);
+        return twice.matches() ? "`" + twice.group(1) + "` stands here a second time" : "not YAML: " + message;
     }
 
     private static Plan plan(PlanChecker checker, JsonNode root) {

@@ -1,7 +1,6 @@
 package raftcart.resource;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -31,7 +30,7 @@ public final class JsonTwins {
         }
         for (Path table : tables) {
             Path twin = Path.of(twin(table.toString()));
-            new ObjectMapper().writeValue(twin.toFile(), new YAMLMapper().readTree(table.toFile()));
+            new ObjectMapper().writeValue(twin.toFile(), StrictYaml.MAPPER.readTree(table.toFile()));
         }
     }
 }

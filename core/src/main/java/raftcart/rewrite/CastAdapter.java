@@ -62,6 +62,7 @@ final class CastAdapter {
                     given.span(),
                     "a cast to " + given.type().name());
         }
+        new CastNotes(adapter).affinity(given);
         Optional<Expr> now = now(given);
         if (now.isPresent()) {
             return now.get();

@@ -98,6 +98,17 @@ final class CastNotes {
         }
     }
 
+    /** SQLite knows no types of moments and truth, and makes a number of what is cast to one ("Datatypes In SQLite"). */
+    void affinity(Expr.Cast cast) {
+        ValueKind wanted = KindFinder.kind(adapter.finder.type(cast.type()));
+        boolean number = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
+                && (wanted.isDate() || wanted == ValueKind.TIME || wanted == ValueKind.BOOLEAN);
+        if (number) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "the source gives the number with which the value begins");
+        }
+    }
+
     /** Says where one engine alone fills texts up to the length of their type. */
     private void padding(Expr.Cast cast, LogicalType type, ValueKind kind) {
         boolean padded = type instanceof LogicalType.Char c

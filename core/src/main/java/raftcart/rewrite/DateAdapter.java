@@ -67,7 +67,8 @@ final class DateAdapter {
     }
 
     /** A date with an interval added or taken away. */
-    Expr add(Expr date, ValueKind kind, Expr.Interval interval, boolean minus, Span span) {
+    Expr add(Expr date, ValueKind kind, Expr.Interval given, boolean minus, Span span) {
+        Expr.Interval interval = new UnitFractions(adapter).interval(given);
         Expr sum = adapter.expr(date);
         boolean plain = adapter.to.has(SqlFeature.INTERVALS)
                 && interval.parts().stream()

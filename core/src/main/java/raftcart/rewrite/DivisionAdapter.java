@@ -27,6 +27,12 @@ final class DivisionAdapter {
         Expr left = adapter.expr(binary.left());
         Expr right = divisor(binary);
         if (operator == BinaryOperator.MODULO && (isFraction(binary.left()) || isFraction(binary.right()))) {
+            if (adapter.from.has(SqlFeature.REMAINDERS_ARE_WHOLE)) {
+                adapter.note(
+                        FindingCode.FUNCTION_DIFFERS,
+                        binary.span(),
+                        "the source takes the fractions of both numbers away");
+            }
             return Expr.Call.of("mod", left, right).at(binary.span());
         }
         if (operator == BinaryOperator.DIVIDE_WHOLE && !numbers(binary)) {

@@ -349,9 +349,8 @@ final class Expansions {
             filled.add(sure ? values.get(i) : Expr.Call.of("coalesce", turned.toArray(Expr[]::new)));
         }
         String function = call.is("greatest_skip_nulls") ? "greatest" : "least";
-        return to.functions().functions().contains(function)
-                ? Expr.Call.of(function, filled.toArray(Expr[]::new)).at(call.span())
-                : extreme(call.with(function, filled).at(call.span()), filled);
+        Expr extreme = writable(function, filled.toArray(Expr[]::new));
+        return extreme != null ? extreme : extreme(call.with(function, filled).at(call.span()), filled);
     }
 
     /** What stands before the first separator; the whole text where there is none. */

@@ -140,7 +140,7 @@ class ExprAdapter extends QueryMapper {
 
     /** An expression where a condition is wanted. */
     Expr condition(Expr given) {
-        Expr e = functions.meant(given);
+        Expr e = new Truths(this).numeral(functions.meant(given));
         ValueKind kind = kind(e);
         if (KindFinder.isCondition(e)) {
             return adapt(e);
@@ -213,7 +213,7 @@ class ExprAdapter extends QueryMapper {
             return negation(unary);
         }
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.BIT_NOT) {
-            return new OperatorAdapter(this).complement(unary);
+            return new BitAdapter(this).complement(unary);
         }
         if (e instanceof Expr.Case choice) {
             return choice(choice);

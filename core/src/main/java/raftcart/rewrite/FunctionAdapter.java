@@ -258,6 +258,10 @@ final class FunctionAdapter {
 
     /** A call of a canonical function, in words that the target has. */
     Expr known(Expr.Call call, Expr.Call original) {
+        return ofDictionary(new UnitFractions(adapter).call(call).orElse(call), original);
+    }
+
+    private Expr ofDictionary(Expr.Call call, Expr.Call original) {
         String function = call.function();
         switch (function) {
             case "concat":

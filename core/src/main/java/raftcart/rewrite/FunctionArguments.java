@@ -34,8 +34,9 @@ final class FunctionArguments {
     }
 
     List<Expr> of(Expr.Call call) {
-        List<Signature.Parameter> parameters =
-                Signatures.find(call.function()).orElseThrow().parameters();
+        List<Signature.Parameter> parameters = Signatures.find(call.function())
+                .orElseThrow(() -> new IllegalStateException("no signature of " + call.function()))
+                .parameters();
         List<Expr> arguments = new ArrayList<>();
         for (int i = 0; i < call.arguments().size(); i++) {
             Expr argument = call.arguments().get(i);

@@ -81,10 +81,32 @@ final class Operands {
         return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
     }
 
+    /** A difference in which a constant text stands beside a moment, which it is to engines that go by the other side. */
+    Expr.Binary moments(Expr.Binary difference) {
+        ValueKind left = adapter.kind(difference.left());
+        ValueKind right = adapter.kind(difference.right());
+        boolean goes = difference.operator() == BinaryOperator.SUBTRACT && adapter.from.has(SqlFeature.INTERVAL_VALUES);
+        return goes && (left.isDate() || right.isDate())
+                ? new Expr.Binary(
+                        difference.operator(),
+                        moment(difference.left(), right),
+                        moment(difference.right(), left),
+                        difference.span())
+                : difference;
+    }
+
+    private static Expr moment(Expr side, ValueKind other) {
+        return other.isDate() && side instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                ? DateAdapter.typed(l, other)
+                : side;
+    }
+
     /** A sum of texts, which are numbers to the source, where the target would put them together. */
     Expr.Binary added(Expr.Binary sum, ValueKind left, ValueKind right) {
-        boolean texts = adapter.to.has(SqlFeature.PLUS_CONCATENATES)
-                && (left == ValueKind.TEXT && !right.isNumber() || right == ValueKind.TEXT && !left.isNumber());
+        boolean any = left == ValueKind.TEXT || right == ValueKind.TEXT;
+        boolean texts = adapter.to.has(SqlFeature.PLUS_JOINS_TEXTS) && any
+                || adapter.to.has(SqlFeature.PLUS_CONCATENATES)
+                        && (left == ValueKind.TEXT && !right.isNumber() || right == ValueKind.TEXT && !left.isNumber());
         if (!texts) {
             return sum;
         }

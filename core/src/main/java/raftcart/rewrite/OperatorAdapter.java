@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -18,7 +19,6 @@ import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.Truth;
-import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
 
 /** Adapts operators: what they mean depends on the kinds of their operands. */
@@ -64,11 +64,8 @@ final class OperatorAdapter {
             case JSON_GET, JSON_GET_TEXT, JSON_PATH, JSON_PATH_TEXT, CONTAINS ->
                 same() ? plain(binary) : new JsonPaths(adapter).operator(binary);
             case POWER -> power(binary);
-            case BIT_AND -> bits(binary, "bit_and");
-            case BIT_OR -> bits(binary, "bit_or");
-            case BIT_XOR -> bits(binary, "bit_xor");
-            case SHIFT_LEFT -> bits(binary, "shift_left");
-            case SHIFT_RIGHT -> bits(binary, "shift_right");
+            case BIT_AND, BIT_OR, BIT_XOR, SHIFT_LEFT, SHIFT_RIGHT ->
+                same() ? plain(binary) : new BitAdapter(adapter).operator(binary, word(binary.operator()));
             case XOR ->
                 adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS) && adapter.to.has(SqlFeature.INSERT_IGNORE)
                         ? plain(binary)
@@ -125,53 +122,25 @@ final class OperatorAdapter {
                 : plain(binary);
     }
 
-    /** Operators on bits as the functions that not all dialects spell as operators. */
-    private Expr bits(Expr.Binary binary, String function) {
-        if (same()) {
-            return plain(binary);
-        }
-        Expr left = adapter.expr(binary.left());
-        boolean small = function.startsWith("shift")
-                && adapter.lost(SqlFeature.SHIFTS_OF_64_BITS)
-                && adapter.facts(binary.left())
-                        .flatMap(Scope.ColumnFacts::type)
-                        .filter(t -> t instanceof LogicalType.Int i && i.bits() == 64)
-                        .isEmpty();
-        Expr wide = small
-                ? new Expr.Cast(left, adapter.castType(new LogicalType.Int(64, false)), false, binary.span())
-                : left;
-        return Expr.Call.of(function, wide, adapter.expr(binary.right())).at(binary.span());
-    }
-
-    Expr complement(Expr.Unary unary) {
-        if (same()) {
-            return new Expr.Unary(unary.operator(), adapter.expr(unary.operand()), unary.span());
-        }
-        Truths truths = new Truths(adapter);
-        if (truths.isTruth(unary.operand()) && !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
-            // T-SQL's bit, whose complement is the other truth value.
-            return adapter.expr(new Expr.Unary(UnaryOperator.NOT, unary.operand(), unary.span()));
-        }
-        if (adapter.from.has(SqlFeature.UNSIGNED_BITS) != adapter.to.has(SqlFeature.UNSIGNED_BITS)) {
-            adapter.note(FindingCode.FUNCTION_DIFFERS, unary.span(), "the complement has a sign on one engine only");
-        }
-        return Expr.Call.of("bit_not", adapter.expr(truths.number(unary.operand())))
-                .at(unary.span());
-    }
-
     private Expr plain(Expr.Binary binary) {
         return new Expr.Binary(
                 binary.operator(), adapter.expr(binary.left()), adapter.expr(binary.right()), binary.span());
+    }
+
+    /** The function of the dictionary that is called as the operator. */
+    private static String word(BinaryOperator operator) {
+        return operator.name().toLowerCase(Locale.ROOT);
     }
 
     private boolean same() {
         return adapter.from.name().equals(adapter.to.name());
     }
 
-    private Expr sum(Expr.Binary binary) {
+    private Expr sum(Expr.Binary given) {
         if (same()) {
-            return plain(binary);
+            return plain(given);
         }
+        Expr.Binary binary = new Operands(adapter).moments(given);
         ValueKind left = adapter.kind(binary.left());
         ValueKind right = adapter.kind(binary.right());
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
@@ -187,31 +156,44 @@ final class OperatorAdapter {
         if (length.isPresent()) {
             return sum(new Expr.Binary(binary.operator(), binary.left(), length.get(), binary.span()));
         }
+        Optional<Expr> moment = ofMoments(binary, left, right, minus);
+        if (moment.isPresent()) {
+            return moment.get();
+        }
+        if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
+            return plus(binary, left, right);
+        }
+        boolean joins = adapter.from.has(SqlFeature.PLUS_JOINS_TEXTS) && !minus;
+        if (joins && (left == ValueKind.TEXT || right == ValueKind.TEXT)) {
+            List<Expr> parts = List.of(binary.left(), binary.right());
+            return new ConcatAdapter(adapter).concat(new Expr.Concat(parts, false, binary.span()));
+        }
+        new DateAdapter(adapter).uncertain(binary, left, right);
+        return plain(minus ? binary : new Operands(adapter).added(binary, left, right));
+    }
+
+    /** A difference of moments, or one and a number of days. */
+    private Optional<Expr> ofMoments(Expr.Binary binary, ValueKind left, ValueKind right, boolean minus) {
         if (isHalfKnown(binary, left, right)) {
             adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for the days between two dates");
-            return new DateAdapter(adapter).days(binary);
+            return Optional.of(new DateAdapter(adapter).days(binary));
         }
         if (left.isDate() && right.isDate() && minus) {
-            return new DateAdapter(adapter).difference(binary, left, right);
+            return Optional.of(new DateAdapter(adapter).difference(binary, left, right));
         }
         boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
         boolean asNumber = days && right.isNumber() || right.isDate() && left.isNumber();
         if (left == ValueKind.TIMESTAMP
                 && right == ValueKind.INTEGER
                 && adapter.from.has(SqlFeature.TIMESTAMP_PLUS_DAYS)) {
-            return plusDays(binary, left, minus);
+            return Optional.of(plusDays(binary, left, minus));
         }
         if (asNumber && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
             throw new Untranslatable("arithmetic with a date as a number");
         }
-        if (days || (!minus && right.isDate() && left.isNumber())) {
-            return new DateAdapter(adapter).addDays(binary, days, left);
-        }
-        if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
-            return plus(binary, left, right);
-        }
-        new DateAdapter(adapter).uncertain(binary, left, right);
-        return plain(minus ? binary : new Operands(adapter).added(binary, left, right));
+        return days || (!minus && right.isDate() && left.isNumber())
+                ? Optional.of(new DateAdapter(adapter).addDays(binary, days, left))
+                : Optional.empty();
     }
 
     /** The length of time that a text beside a moment is, where the source takes it for one. */

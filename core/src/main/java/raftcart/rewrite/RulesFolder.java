@@ -3,7 +3,6 @@ package raftcart.rewrite;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.MissingNode;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,6 +16,7 @@ import raftcart.dialect.Languages;
 import raftcart.dialect.TypeTable;
 import raftcart.dialect.YamlTypes;
 import raftcart.error.RulesException;
+import raftcart.resource.StrictYaml;
 import raftcart.sql.function.DictionaryReader;
 import raftcart.sql.function.FunctionDictionary;
 import raftcart.sql.function.Signatures;
@@ -28,11 +28,6 @@ import raftcart.sql.function.Signatures;
  */
 public final class RulesFolder {
     private final Optional<Path> folder;
-
-    /** Set up on first use, since most runs have no folder. */
-    private static final class Yaml {
-        static final YAMLMapper MAPPER = new YAMLMapper();
-    }
 
     private RulesFolder(Optional<Path> folder) {
         this.folder = folder;
@@ -70,7 +65,7 @@ public final class RulesFolder {
     private Optional<JsonNode> yaml(String name) {
         return file(name).map(f -> {
             try {
-                return Yaml.MAPPER.readTree(Files.readAllBytes(f));
+                return StrictYaml.MAPPER.readTree(Files.readAllBytes(f));
             } catch (IOException e) {
                 throw new RulesException(f + ": " + e.getMessage(), "Mend the YAML; see docs/rules.md.", e);
             }
@@ -124,7 +119,7 @@ public final class RulesFolder {
         Supplier<TypeTable> table = language.typeTable();
         if (types.isPresent()) {
             String typesFile = path(file.replace("functions-", "types-"));
-            YamlTypes more = YamlTypes.read(typesFile, Yaml.MAPPER.treeAsTokens(types.get()), n -> {
+            YamlTypes more = YamlTypes.read(typesFile, StrictYaml.MAPPER.treeAsTokens(types.get()), n -> {
                 throw wrong(file.replace("functions-", "types-"), "types extend nothing here");
             });
             table = () -> more.over(language.types());
@@ -145,7 +140,8 @@ public final class RulesFolder {
     private FunctionDictionary dictionary(String file) {
         String path = path(file);
         // Read from the file itself, so that lines in errors are right.
-        try (JsonParser in = Yaml.MAPPER.createParser(file(file).orElseThrow().toFile())) {
+        try (JsonParser in =
+                StrictYaml.MAPPER.createParser(file(file).orElseThrow().toFile())) {
             return file.startsWith("functions-")
                     ? DictionaryReader.readEntries(path, in, LanguageResources::dictionary)
                     : DictionaryReader.readSection(path, in, LanguageResources::dictionary);

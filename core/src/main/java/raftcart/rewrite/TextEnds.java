@@ -22,11 +22,8 @@ final class TextEnds {
     /** The call in other words, if it counts from the end and the target does not. */
     Optional<Expr> rewrite(Expr.Call call) {
         String function = call.function();
-        boolean negative = (function.equals("left") || function.equals("right"))
-                && call.arguments().get(1) instanceof Expr.Literal l
-                && l.text().startsWith("-");
-        if (negative) {
-            throw new Untranslatable(function.toUpperCase(Locale.ROOT) + " with a length below zero");
+        if (function.equals("left") || function.equals("right")) {
+            return belowZero(call);
         }
         if (function.equals("locate_pattern") && !adapter.writes(function)) {
             return Optional.of(LikeRanges.located(call, adapter));
@@ -35,6 +32,33 @@ final class TextEnds {
             return backwards(call);
         }
         return function.equals("substring") ? beforeStart(call).or(() -> fromEnd(call)) : Optional.empty();
+    }
+
+    /** A length below zero gives nothing, or all but so many characters of the other end. */
+    private Optional<Expr> belowZero(Expr.Call call) {
+        boolean counts = adapter.to.has(SqlFeature.LENGTHS_BELOW_ZERO);
+        Expr length = call.arguments().get(1);
+        if (counts == adapter.from.has(SqlFeature.LENGTHS_BELOW_ZERO)) {
+            return Optional.empty();
+        }
+        if (length instanceof Expr.Literal l && l.text().startsWith("-")) {
+            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " with a length below zero");
+        }
+        if (!(length instanceof Expr.Binary difference) || difference.operator() != BinaryOperator.SUBTRACT) {
+            return Optional.empty();
+        }
+        if (!counts) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    call.span(),
+                    "a length below zero gives all but so many characters on the source");
+            return Optional.empty();
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a length below zero gives nothing, as on the source");
+        Expr some = Expr.Call.of("greatest_skip_nulls", adapter.expr(length), Expr.Literal.number(0))
+                .at(call.span());
+        return Optional.of(
+                call.with(call.function(), List.of(adapter.expr(call.arguments().get(0)), some)));
     }
 
     /** A constant start before the first character, which engines take for it, for nothing, or count with. */

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -20,6 +22,8 @@ import raftcart.type.LogicalType;
 final class Truths {
     private static final Set<String> TRUE_WORDS = Set.of("1", "t", "true", "y", "yes", "on");
     private static final Set<String> FALSE_WORDS = Set.of("0", "f", "false", "n", "no", "off");
+
+    private static final Pattern NUMERAL = Pattern.compile("\\s*-?([0-9]+(\\.[0-9]+)?|\\.[0-9]+)");
 
     private final ExprAdapter adapter;
 
@@ -191,5 +195,18 @@ final class Truths {
         return extreme && adapter.writes(function)
                 ? new Expr.Call(QualifiedName.of(function), true, call.arguments(), call.suffix(), span)
                 : call;
+    }
+
+    /** A constant text as the number with which it begins, where the source asks for that and the target for a truth value. */
+    Expr numeral(Expr condition) {
+        boolean text = condition instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        if (!text) {
+            return condition;
+        }
+        Matcher number = NUMERAL.matcher(((Expr.Literal) condition).text());
+        String digits = number.lookingAt() ? number.group().strip() : "0";
+        return new Expr.Literal(LiteralKind.NUMBER, digits, condition.span());
     }
 }

@@ -104,4 +104,12 @@ class PlanFileTest {
         assertThat(Secrets.withoutPassword("jdbc:x://h/d?password=s&user=u")).isEqualTo("jdbc:x://h/d?user=u");
         assertThat(Secrets.withoutPassword("jdbc:x://h/d?password=s")).isEqualTo("jdbc:x://h/d");
     }
+
+    @Test
+    void aKeyThatStandsTwiceIsRefusedAtItsPlace() {
+        assertThatThrownBy(() ->
+                        PlanFile.parse("version: 1\ntables:\n  - match: a\nnames: {}\ntables: []\n", "raftcart.yaml"))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("raftcart.yaml:5:7: `tables` stands here a second time");
+    }
 }

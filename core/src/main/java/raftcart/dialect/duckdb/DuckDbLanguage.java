@@ -33,6 +33,8 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LENGTHS_BELOW_ZERO,
+                    SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,

@@ -117,7 +117,11 @@ public final class DuckDbWriters {
 
         @Override
         protected String interval(Expr amount, DateUnit unit) {
-            return "INTERVAL (" + text(amount) + ") " + unit.name();
+            // A fraction in the parentheses would be cut off.
+            boolean whole = amount instanceof Expr.Literal l && l.isDigits(18);
+            return whole
+                    ? "INTERVAL (" + text(amount) + ") " + unit.name()
+                    : "(" + text(amount) + ") * INTERVAL '1 " + unit.word() + "'";
         }
 
         @Override

@@ -24,6 +24,7 @@ public final class H2Language {
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.FRACTIONS_WITHIN_SECOND,
+                    GrammarFeature.WEEKS_GO_BY_LANGUAGE,
                     GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.BARE_COMPUTED_COLUMNS,
@@ -32,6 +33,8 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.REMAINDERS_ARE_WHOLE,
+                    SqlFeature.UNITS_ARE_ROUNDED,
                     SqlFeature.RECURSION_FITS_ALL_ROWS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.COLUMNS_GO_WITHOUT_CASCADE,

@@ -32,6 +32,8 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UNITS_ARE_ROUNDED,
+                    SqlFeature.SECONDS_HAVE_PARTS,
                     SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.NULL_IS_A_DEFAULT,
                     SqlFeature.SERIES_TABLES,
@@ -175,6 +177,7 @@ public final class MariaDbLanguage {
                 NameCase.IGNORED,
                 Set.of(
                         GrammarFeature.FRACTIONS_WITHIN_SECOND,
+                        GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,
                         GrammarFeature.SECONDS_ARE_WHOLE,
                         GrammarFeature.TRIMS_WHOLE_TEXTS,
                         GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,

@@ -52,6 +52,8 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.LENGTHS_BELOW_ZERO,
+                    SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.ROWS_MAY_BE_SHORT,
                     SqlFeature.KEYS_ARE_NAMED_AFTER_TABLES,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,

@@ -42,6 +42,7 @@ public final class SnowflakeLanguage {
             call -> inUtc(call).or(() -> SnowflakeCalls.meaning(call)));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.UNITS_ARE_ROUNDED,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.COLUMNS_GO_WITHOUT_CASCADE,
                     SqlFeature.DROPS_PRIMARY_KEY,

@@ -34,11 +34,14 @@ public final class SqliteLanguage {
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.LIKE_IGNORES_CASE,
                     GrammarFeature.NUMBERS_ARE_CONDITIONS),
-            OperatorTable.UNARY,
-            Map.of(BinaryOperator.JSON_GET, OperatorTable.UNARY, BinaryOperator.JSON_GET_TEXT, OperatorTable.UNARY),
+            OperatorTable.POWER,
+            Map.of(BinaryOperator.JSON_GET, OperatorTable.POWER, BinaryOperator.JSON_GET_TEXT, OperatorTable.POWER),
             new SqliteCalls());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.MOMENTS_ARE_WHOLE_SECONDS,
+                    SqlFeature.REMAINDERS_ARE_WHOLE,
+                    SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.NUMBERS_BEGIN_WITH_1,
                     SqlFeature.VALUES_NAME_COLUMN1,
                     SqlFeature.EXTREMES_CHOOSE_ROW,

@@ -16,7 +16,7 @@ interface ArgumentTest {
     /**
      * The test of a name: {@code character}, a constant of one character; {@code characters}, a constant none of whose
      * characters means something between the brackets of a regular expression; {@code constant}, a whole number that
-     * is given; {@code first} and {@code last}, the constants 1 and -1; or a kind of values.
+     * is given; {@code given}, any constant but NULL; {@code fraction}, a number that is no whole one; {@code first} and {@code last}, the constants 1 and -1; or a kind of values.
      */
     static ArgumentTest named(String word) {
         return switch (word) {
@@ -24,6 +24,9 @@ interface ArgumentTest {
             case "constant" ->
                 (argument, kinds) ->
                         argument instanceof Expr.Literal l && l.text().matches("[0-9]+");
+            case "given" -> (argument, kinds) -> argument instanceof Expr.Literal l && l.kind() != LiteralKind.NULL;
+            case "fraction" ->
+                (argument, kinds) -> kinds.of(argument) == ValueKind.DECIMAL || kinds.of(argument) == ValueKind.FLOAT;
             case "first" ->
                 (argument, kinds) ->
                         argument instanceof Expr.Literal l && l.text().equals("1");

@@ -189,6 +189,10 @@ final class CallParser {
         Expr value = expressions.expression();
         cursor.expectSymbol(")");
         String part = unit.name().toLowerCase(Locale.ROOT);
+        Optional<String> weeks = ownWeeks(unit);
+        if (weeks.isPresent()) {
+            return Expr.Call.of(weeks.get(), value).at(span);
+        }
         boolean within = part.endsWith("second")
                 && !part.equals("second")
                 && parsing.has(GrammarFeature.FRACTIONS_WITHIN_SECOND);
@@ -197,6 +201,19 @@ final class CallParser {
         }
         return Expr.Call.of(within ? part + "_of_second" : "extract_" + part, value)
                 .at(span);
+    }
+
+    /** Weeks and their days, where EXTRACT does not count them from Monday, as ISO 8601 does, and from 0 for Sunday. */
+    private Optional<String> ownWeeks(DateUnit unit) {
+        if (unit == DateUnit.WEEK && parsing.has(GrammarFeature.WEEKS_BEGIN_ON_SUNDAY)) {
+            return Optional.of("week_from_first_sunday");
+        }
+        if (!parsing.has(GrammarFeature.WEEKS_GO_BY_LANGUAGE)) {
+            return Optional.empty();
+        }
+        return unit == DateUnit.DAY_OF_WEEK
+                ? Optional.of("day_of_week_sunday_1")
+                : Optional.of("week_by_language").filter(w -> unit == DateUnit.WEEK);
     }
 
     /** Firebird's {@code FIRST_DAY(OF MONTH FROM d)} keeps the time of day, as no function elsewhere does. */

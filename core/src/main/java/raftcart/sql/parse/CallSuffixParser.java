@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CallSuffix;
@@ -12,6 +13,8 @@ import raftcart.sql.tree.Window;
 
 /** Reads what follows the parentheses of a call: orders, filters, windows. */
 final class CallSuffixParser {
+    private static final Set<String> EXTREMES = Set.of("greatest", "least");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
 
@@ -82,9 +85,11 @@ final class CallSuffixParser {
             cursor.take();
             over = Optional.of(new WindowParser(parsing).window());
         }
-        boolean bare = !distinct && sorted.isEmpty() && filter.isEmpty() && nulls.isEmpty() && over.isEmpty();
-        CallSuffix suffix =
-                bare && !within ? CallSuffix.NONE : new CallSuffix(distinct, sorted, within, filter, nulls, over, keep);
-        return new Expr.Call(name, false, arguments, suffix, span);
+        if (nulls.equals("IGNORE NULLS") && EXTREMES.contains(name.key())) {
+            return Expr.Call.of(name.key() + "_skip_nulls", arguments.toArray(Expr[]::new))
+                    .at(span);
+        }
+        CallSuffix suffix = new CallSuffix(distinct, sorted, within, filter, nulls, over, keep);
+        return new Expr.Call(name, false, arguments, suffix.equals(CallSuffix.NONE) ? CallSuffix.NONE : suffix, span);
     }
 }

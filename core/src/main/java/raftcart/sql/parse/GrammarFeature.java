@@ -78,6 +78,10 @@ public enum GrammarFeature {
     TEMPORARY_ROWS_END_AT_COMMIT,
     /** CONCAT between two values joins them. */
     CONCAT_OPERATOR,
+    /** EXTRACT counts weeks from the first Sunday of the year. */
+    WEEKS_BEGIN_ON_SUNDAY,
+    /** EXTRACT counts weeks as the language of the server does, and their days from 1 for Sunday. */
+    WEEKS_GO_BY_LANGUAGE,
     /** SUBSTRING with a text in the place of a position finds what that pattern matches. */
     SUBSTRING_TAKES_PATTERN,
     /** REGEXP between two texts looks for a regular expression. */

@@ -92,7 +92,7 @@ SELECT UPPER(s) FROM frame;
 SELECT UPPER(s) FROM frame;
 SELECT LOWER(s) FROM frame;
 SELECT REPEAT('x', 3) FROM frame;
-SELECT INSERT(s, 2, 1, 'zz') FROM frame;
+SELECT CONCAT(LEFT(s, 2 - 1), 'zz', SUBSTRING(s, 2 + 1)) FROM frame;
 SELECT LEFT(s, 3) FROM frame;
 SELECT RIGHT(c, 3) FROM frame;
 SELECT LPAD(s, 8, '0') FROM frame;

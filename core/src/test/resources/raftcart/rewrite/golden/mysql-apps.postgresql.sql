@@ -78,7 +78,7 @@ FROM star
 ORDER BY CASE kind WHEN 'giant' THEN 1 WHEN 'dwarf' THEN 2 ELSE 0 END NULLS FIRST;
 SELECT
     SPLIT_PART(path, '/', -1),
-    ARRAY_TO_STRING(CASE WHEN 2 >= 0 THEN (STRING_TO_ARRAY(path, '/'))[1:2] ELSE (STRING_TO_ARRAY(path, '/'))[GREATEST(CARDINALITY(STRING_TO_ARRAY(path, '/')) + 2 + 1, 1):] END, '/')
+    ARRAY_TO_STRING(CASE WHEN 2 >= 0 THEN (STRING_TO_ARRAY(path, '/'))[1:2] WHEN 2 < 0 THEN (STRING_TO_ARRAY(path, '/'))[GREATEST(CARDINALITY(STRING_TO_ARRAY(path, '/')) + 2 + 1, 1):] END, '/')
 FROM frame;
 -- RC0602 by hand: No counterpart on the target: the session's variable @rn
 -- SELECT id, @rn := @rn + 1 FROM star

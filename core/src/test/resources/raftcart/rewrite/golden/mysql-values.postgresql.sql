@@ -259,6 +259,7 @@ BEGIN;
 -- 22:17: RC0615 adapted: Division kept: NULL for a division by zero
 -- 22:17: RC0615 adapted: Division kept: rounded as on the source
 -- 22:42: RC0614 adapted: Condition made explicit: a condition as a value
+-- 22:51: RC0607 check: Function with a difference: a number below zero is shifted with its sign on one engine only
 -- 24:33: RC0608 adapted: Function spelled otherwise: SUBSTRING_INDEX means substring_before
 -- 24:61: RC0608 adapted: Function spelled otherwise: SUBSTRING_INDEX means substring_before
 -- 24:95: RC0609 adapted: Said in other words: a number as a text

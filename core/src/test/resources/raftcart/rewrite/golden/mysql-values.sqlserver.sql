@@ -227,6 +227,7 @@ BEGIN TRANSACTION;
 -- 22:17: RC0615 adapted: Division kept: rounded as on the source
 -- 22:43: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 22:42: RC0614 adapted: Condition made explicit: a condition as a value
+-- 22:51: RC0607 check: Function with a difference: a number below zero is shifted with its sign on one engine only
 -- 24:33: RC0609 adapted: Said in other words: substring_before in other words
 -- 24:61: RC0609 adapted: Said in other words: substring_before in other words
 -- 24:136: RC0608 adapted: Function spelled otherwise: UCASE means upper

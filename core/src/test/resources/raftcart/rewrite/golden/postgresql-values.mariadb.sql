@@ -195,6 +195,7 @@ CREATE TABLE p (
 -- 9:10: RC0615 adapted: Division kept: without a fraction
 -- 9:17: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 9:64: RC0607 check: Function with a difference: the complement has a sign on one engine only
+-- 9:70: RC0607 check: Function with a difference: a number below zero is shifted with its sign on one engine only
 -- 9:64: RC0607 check: Function with a difference: bit_not: the complement has no sign
 -- 10:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- 11:49: RC0611 adapted: NULLs sorted as on the source: NULLs last

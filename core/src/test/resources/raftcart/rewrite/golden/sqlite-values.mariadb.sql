@@ -41,7 +41,7 @@ SELECT random() FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function type_name with 1 argument(s) has no counterpart in mariadb
 -- SELECT typeof(a) FROM frame
 SELECT hex(bl) FROM frame;
-SELECT quote(s) FROM frame;
+SELECT CONCAT('''', REPLACE(s, '''', ''''''), '''') FROM frame;
 SELECT TRIM(BOTH 'x' FROM s) FROM frame;
 SELECT REPLACE(s, 'a', 'b') FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;

@@ -46,7 +46,7 @@ SELECT
     LENGTH(code),
     LOCATE('a', code),
     REGEXP_INSTR(code, '[0-9]'),
-    INSERT(code, 1, 1, 'x'),
+    CONCAT(LEFT(code, 1 - 1), 'x', SUBSTRING(code, 1 + 1)),
     REPEAT('a', 3),
     LTRIM(code),
     UPPER(code),

@@ -124,7 +124,9 @@ final class SqlEngines implements AutoCloseable {
         if (text.matches("-?\\d+\\.\\d+")) {
             return text(new BigDecimal(text));
         }
-        return text.replaceFirst("^(\\d{4}-\\d\\d-\\d\\d)[T ](\\d\\d:\\d\\d)(:\\d\\d)?(\\.0+)?Z?$", "$1 $2$3")
+        return text.replaceFirst(
+                        "^(\\d{4}-\\d\\d-\\d\\d)[T ](\\d\\d:\\d\\d)(:\\d\\d)?(?:(\\.\\d*?)0*|\\.0+)?Z?$", "$1 $2$3$4")
+                .replaceFirst("^(\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d:\\d\\d)\\.$", "$1")
                 .replaceFirst("^(\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d)$", "$1:00")
                 .replaceFirst("^(\\d\\d:\\d\\d)$", "$1:00")
                 .replaceFirst(" 00:00:00$", "");
