@@ -437,6 +437,8 @@ public enum SqlFeature {
     UNITS_ARE_ROUNDED,
     /** An UPDATE or a DELETE has no query on the table that it changes. */
     CHANGED_TABLE_IS_NOT_READ,
+    /** The engine numbers one column of a table at most. */
+    ONE_NUMBERED_COLUMN,
     /** Tables take another name. */
     RENAMES_TABLES,
     /** Indexes take another name. */

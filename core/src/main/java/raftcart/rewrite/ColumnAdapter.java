@@ -122,7 +122,7 @@ final class ColumnAdapter {
                         .computed(e, known)));
         boolean untyped = computed.isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
-        Optional<IdentityOptions> identity = column.identity()
+        Optional<IdentityOptions> identity = NumberedOnce.identity(given, column, table, adapter)
                 .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
                 .map(IdentityOptions::portable)
                 .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());

@@ -32,6 +32,7 @@ import raftcart.type.LogicalType;
 final class PlannedCatalog {
     private final Plan plan;
     private final Notes notes;
+    private final boolean numbersOnce;
     private final Map<ObjectName, Set<String>> leftOut = new LinkedHashMap<>();
     private final Set<ColumnOf> uuids = new HashSet<>();
     private final Catalog source;
@@ -40,7 +41,9 @@ final class PlannedCatalog {
     /** A column and its table. */
     private record ColumnOf(ObjectName table, String column) {}
 
-    PlannedCatalog(Catalog source, Plan plan, Notes notes) {
+    /** @param numbersOnce true where the target numbers one column of a table at most */
+    PlannedCatalog(Catalog source, Plan plan, Notes notes, boolean numbersOnce) {
+        this.numbersOnce = numbersOnce;
         this.source = source;
         this.plan = plan;
         this.notes = notes;
@@ -196,11 +199,28 @@ final class PlannedCatalog {
                 column.nullable(),
                 numbered ? Optional.empty() : column.defaultValue(),
                 generated,
-                numbered ? Optional.of(new Identity(1, 1, false, BigInteger.ONE)) : column.identity(),
+                numbered
+                        ? Optional.of(new Identity(1, 1, false, BigInteger.ONE))
+                        : column.identity().filter(i -> staysNumbered(table, column)),
                 column.ignoresCase(),
                 column.collation(),
                 column.onUpdate(),
                 column.comment());
+    }
+
+    /** True for the one numbered column of a table, which is that of the primary key or else the first. */
+    private boolean staysNumbered(Table table, Column column) {
+        List<String> numbered = table.columns().stream()
+                .filter(c -> c.identity().isPresent())
+                .map(Column::name)
+                .toList();
+        List<String> key = table.primaryKey().map(Key::columns).orElse(List.of());
+        String chosen = numbered.stream().filter(key::contains).findFirst().orElse(numbered.get(0));
+        boolean stays = !numbersOnce || chosen.equals(column.name());
+        if (!stays) {
+            notes.find(FindingCode.NUMBERED_ONCE, table.name() + "." + column.name(), chosen + " stays numbered");
+        }
+        return stays;
     }
 
     /** The type of a column as its rows are, if somebody looked at them. */

@@ -52,7 +52,7 @@ public final class Translator {
     private final Enumerations enumerations;
 
     private Translator(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
-        this.planned = new PlannedCatalog(source, plan, notes);
+        this.planned = new PlannedCatalog(source, plan, notes, to.language().has(SqlFeature.ONE_NUMBERED_COLUMN));
         this.source = planned.catalog();
         this.from = from;
         this.to = to;

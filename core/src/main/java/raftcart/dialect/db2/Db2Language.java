@@ -34,6 +34,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

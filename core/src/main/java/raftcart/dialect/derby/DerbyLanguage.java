@@ -28,6 +28,7 @@ public final class DerbyLanguage {
             CastFunctions::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

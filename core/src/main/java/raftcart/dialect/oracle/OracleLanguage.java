@@ -40,6 +40,7 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

@@ -37,6 +37,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

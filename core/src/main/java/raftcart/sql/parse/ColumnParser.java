@@ -417,7 +417,8 @@ final class ColumnParser {
             return true;
         }
         if (cursor.takeAny(ClauseWords.COLUMN_FLAGS)) {
-            leftOut.add(cursor.previous().text());
+            String flag = cursor.previous().text();
+            leftOut.add(cursor.takeSymbol("=") ? flag + "=" + cursor.take().text() : flag);
             return true;
         }
         if (cursor.takeAny("CASESPECIFIC", "CS")) {
