@@ -289,6 +289,10 @@ public enum SqlFeature {
     PARTITIONS_BY_PLAIN_TYPES,
     GENERATED_COLUMNS,
     STORED_GENERATED_COLUMNS,
+    /** Dates and timestamps can be infinite. */
+    INFINITE_MOMENTS,
+    /** A generated column is computed from no other that is. */
+    GENERATED_READS_NO_GENERATED,
     /** A generated column takes nothing that hangs on the session: no zones, no enumerations as texts. */
     GENERATED_IS_IMMUTABLE,
     /** A generated column may be computed on reading. */

@@ -7,6 +7,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QueryMapper;
+import raftcart.type.LogicalType;
 
 /**
  * Has texts compared in small letters where the source ignores the case of a column and the target does not. Only for
@@ -58,6 +59,9 @@ final class CaseFolder extends QueryMapper {
         return texts
                 && expressions.stream().flatMap(TextRules::columns).anyMatch(e -> adapter.facts(e)
                         .filter(f -> f.kind() == ValueKind.TEXT && f.ignoresCase())
+                        .filter(f -> f.type()
+                                .filter(LogicalType.Enumeration.class::isInstance)
+                                .isEmpty())
                         .isPresent());
     }
 

@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
@@ -32,6 +33,8 @@ import raftcart.type.LogicalType;
 
 /** Adapts columns: types, defaults and numbering. */
 final class ColumnAdapter {
+    private static final Pattern INFINITE = Pattern.compile("(?i)[-+]?infinity");
+
     private static final int MICROSECONDS = 6;
 
     private final QueryAdapter adapter;
@@ -117,9 +120,8 @@ final class ColumnAdapter {
         Optional<TypeName> written = known.map(t -> type(t, column, inKey, own));
         Optional<Expr> value =
                 column.defaultValue().flatMap(d -> said(d, known, column)).filter(d -> canBeDefault(d, column, table));
-        Optional<Expr> computed = column.generated().flatMap(e -> new UnsaidParts(adapter)
-                .expression("what computes " + column.name().text(), column.span(), () -> new ValueAdapter(adapter)
-                        .computed(e, known)));
+        Optional<Expr> computed =
+                column.generated().flatMap(e -> SteadyValues.computed(e, known, column, table, adapter));
         boolean untyped = computed.isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
         Optional<IdentityOptions> identity = NumberedOnce.identity(given, column, table, adapter)
@@ -129,7 +131,7 @@ final class ColumnAdapter {
         return new ColumnDefinition(
                 column.name(),
                 untyped ? Optional.empty() : written,
-                mustSay ? Optional.of(true) : notNull(column),
+                mustSay ? Optional.of(true) : notNull(column).filter(n -> !isRenounced(column, value)),
                 value,
                 computed.map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
@@ -333,6 +335,13 @@ final class ColumnAdapter {
                         .anyMatch(c -> TableAdapter.names(c.parts()).stream().anyMatch(n -> n.matches(column.name())));
     }
 
+    /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
+    private boolean isRenounced(ColumnDefinition column, Optional<Expr> value) {
+        boolean none = value.filter(v -> v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL)
+                .isPresent();
+        return none && !adapter.same() && column.defaultValue().isPresent();
+    }
+
     private Optional<Boolean> notNull(ColumnDefinition column) {
         boolean left =
                 column.generated().isPresent() && column.notNull().orElse(false) && !has(SqlFeature.GENERATED_NOT_NULL);
@@ -398,6 +407,13 @@ final class ColumnAdapter {
         }
         Optional<KnownColumn> column = type.map(t -> new KnownColumn(Name.of(""), Optional.of(t), false, false));
         Expr bare = value instanceof Expr.Cast cast && cast.value() instanceof Expr.Literal ? cast.value() : value;
+        boolean infinite = bare instanceof Expr.Literal l
+                && INFINITE.matcher(l.text()).matches()
+                && type.filter(t -> KindFinder.kind(t).isDate()).isPresent()
+                && adapter.lost(SqlFeature.INFINITE_MOMENTS);
+        if (infinite) {
+            throw new Untranslatable("a moment beyond all others");
+        }
         Expr adapted = new ValueAdapter(adapter).forColumn(bare, column);
         if (!has(SqlFeature.EXPRESSION_DEFAULTS) && !adapter.same()) {
             adapted = adapter.instants.ofSession(bare, adapted);

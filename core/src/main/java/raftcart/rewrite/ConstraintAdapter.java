@@ -31,7 +31,7 @@ final class ConstraintAdapter {
         return adapter.to.has(feature);
     }
 
-    private boolean readsClock(Expr check) {
+    static boolean readsClock(Expr check) {
         boolean[] found = {false};
         new QueryMapper() {
             @Override

@@ -12,6 +12,7 @@ import raftcart.catalog.Partitioning;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.PartitionWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
@@ -103,18 +104,43 @@ public final class ExpressionRewriter {
             if (IndexedTexts.converts(value)) {
                 throw new Untranslatable("a conversion of types");
             }
-            return value;
+            return SteadyValues.of(value, adapter);
         });
+    }
+
+    /** A value of an index in which nothing is left out. */
+    public Result indexed(String text) {
+        return rewrite(text, (adapter, e) -> SteadyValues.of(adapter.expr(e), adapter));
     }
 
     /** What a column of this type is computed by. */
     public Result computed(String text, LogicalType type) {
-        return rewrite(text, (adapter, e) -> new ValueAdapter(adapter).computed(e, Optional.of(type)));
+        return rewrite(
+                text,
+                (adapter, e) -> SteadyValues.of(new ValueAdapter(adapter).computed(e, Optional.of(type)), adapter));
+    }
+
+    /** The condition of a check, which reads no clock where the target's do not. */
+    public Result check(String text) {
+        return rewrite(text, (adapter, e) -> {
+            if (ConstraintAdapter.readsClock(e) && !adapter.to.has(SqlFeature.CHECKS_READ_CLOCK)) {
+                throw new Untranslatable("a check that reads the time of day");
+            }
+            return adapter.condition(e);
+        });
     }
 
     /** The default of a column, or the value that is assigned to it at every change. */
     public Result defaultValue(String text, LogicalType type) {
-        return rewrite(text, (adapter, e) -> new ColumnAdapter(adapter).value(e, Optional.of(type)));
+        boolean[] enclosed = {false};
+        Result result = rewrite(text, (adapter, e) -> {
+            Expr value = new ColumnAdapter(adapter).value(e, Optional.of(type));
+            enclosed[0] = DdlWriter.isEnclosed(value);
+            return value;
+        });
+        return enclosed[0]
+                ? new Result(result.text().map(t -> "(" + t + ")"), result.reason(), result.notes())
+                : result;
     }
 
     private Result rewrite(String text, BiFunction<QueryAdapter, Expr, Expr> how) {

@@ -234,7 +234,7 @@ final class IndexAdapter {
 
     private IndexPart part(IndexPart part, DdlStatement.CreateIndex index) {
         structure.leftOut(part.leftOut(), index);
-        Expr value = adapter.expr(part.value());
+        Expr value = SteadyValues.of(adapter.expr(part.value()), adapter);
         int prefix = part.prefix();
         if (prefix > 0 && !has(SqlFeature.PREFIX_INDEXES)) {
             boolean expression = has(SqlFeature.EXPRESSION_INDEXES);

@@ -303,7 +303,7 @@ final class IndexTranslator {
     private Optional<KeyPart> computed(String object, KeyPart part, boolean fold) {
         if (part.isExpression()) {
             return table.expressions()
-                    .value(part.expression())
+                    .indexed(part.expression())
                     .text()
                     .map(e -> new KeyPart("", e, 0, part.descending()));
         }

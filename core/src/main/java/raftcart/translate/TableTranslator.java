@@ -226,6 +226,11 @@ final class TableTranslator {
         return renewed;
     }
 
+    /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
+    private static boolean isRenounced(Column column, Optional<String> defaultValue) {
+        return column.defaultValue().isPresent() && defaultValue.equals(Optional.of("NULL"));
+    }
+
     private Optional<ColumnRule> rule(Column column) {
         return plan.columns().stream()
                 .filter(r -> r.fits(source.name(), column.name(), column.declaredType()))
@@ -320,7 +325,9 @@ final class TableTranslator {
                 pair.targetName(),
                 choice.sql(),
                 choice.stored(),
-                rule(column).flatMap(ColumnRule::nullable).orElseGet(() -> column.nullable() || isRenewed(column)),
+                rule(column)
+                        .flatMap(ColumnRule::nullable)
+                        .orElseGet(() -> column.nullable() || isRenewed(column) || isRenounced(column, defaultValue)),
                 rule(column)
                         .flatMap(ColumnRule::defaultValue)
                         .map(d -> Optional.of(d).filter(t -> !t.isBlank()))
@@ -384,13 +391,9 @@ final class TableTranslator {
     }
 
     private Optional<Generated> generated(String object, Generated generated, TypeChoice choice) {
-        boolean reads = to.has(SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS)
-                && expressions.columnsOf(generated.expression()).stream().anyMatch(n -> isNumbered(n.text()));
-        Result result = reads
-                ? Result.not("the target computes nothing from a column that it numbers")
-                : hangsOnSession(generated)
-                        ? Result.not("the target computes no column from instants or enumerations")
-                        : expressions.computed(generated.expression(), choice.stored());
+        Result result = refusal(generated)
+                .map(Result::not)
+                .orElseGet(() -> expressions.computed(generated.expression(), choice.stored()));
         if (result.text().isEmpty()) {
             notes.byHand(
                     "generated-column", object, generated.expression(), FindingCode.GENERATED_BY_HAND, result.reason());
@@ -430,7 +433,7 @@ final class TableTranslator {
     }
 
     private Result check(String expression) {
-        Result result = expressions.condition(expression);
+        Result result = expressions.check(expression);
         boolean governed = result.text().isPresent()
                 && to.has(SqlFeature.CHECKS_WITHOUT_GOVERNED_COLUMNS)
                 && expressions.columnsOf(expression).stream().anyMatch(n -> isGoverned(n.text()));
@@ -439,14 +442,12 @@ final class TableTranslator {
                 : result;
     }
 
-    private boolean hangsOnSession(Generated generated) {
-        return to.has(SqlFeature.GENERATED_IS_IMMUTABLE)
-                && expressions.columnsOf(generated.expression()).stream()
-                        .flatMap(n -> pairs.values().stream()
-                                .filter(p -> p.source().name().equalsIgnoreCase(n.text())))
+    private Optional<String> refusal(Generated generated) {
+        return new ComputedColumns(source, to)
+                .refusal(expressions.columnsOf(generated.expression()), name -> pairs.values().stream()
+                        .filter(p -> p.source().name().equalsIgnoreCase(name))
                         .map(p -> choices.get(p.source().name()).stored())
-                        .anyMatch(t -> t instanceof LogicalType.Enumeration
-                                || t instanceof LogicalType.Timestamp stamp && stamp.zoned());
+                        .findFirst());
     }
 
     private boolean isNumbered(String column) {

@@ -33,6 +33,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INFINITE_MOMENTS,
                     SqlFeature.LENGTHS_BELOW_ZERO,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,

@@ -40,6 +40,7 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,

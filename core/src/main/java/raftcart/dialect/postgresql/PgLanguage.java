@@ -52,6 +52,8 @@ public final class PgLanguage {
             PgCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.INFINITE_MOMENTS,
+                    SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.LENGTHS_BELOW_ZERO,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.ROWS_MAY_BE_SHORT,

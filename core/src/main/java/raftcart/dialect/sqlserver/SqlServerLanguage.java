@@ -48,6 +48,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE));
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.SERIES_COLUMN_IS_VALUE,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,

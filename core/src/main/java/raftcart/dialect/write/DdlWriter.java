@@ -19,6 +19,7 @@ import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.IndexPart;
+import raftcart.sql.tree.UnaryOperator;
 
 /** Writes statements that make, change and remove objects; tables are written by {@link TableWriter}. */
 public class DdlWriter {
@@ -166,7 +167,19 @@ public class DdlWriter {
 
     /** A default. */
     protected String defaultValue(Expr value) {
-        return "DEFAULT " + text(value);
+        return isEnclosed(value) ? "DEFAULT (" + text(value) + ")" : "DEFAULT " + text(value);
+    }
+
+    /** True for a default that needs parentheses, as what follows it might belong to it: a condition, or a time in a zone. */
+    public static boolean isEnclosed(Expr value) {
+        return value instanceof Expr.Is
+                || value instanceof Expr.InList
+                || value instanceof Expr.Between
+                || value instanceof Expr.Like
+                || value instanceof Expr.Matches
+                || value instanceof Expr.Junction
+                || value instanceof Expr.AtZone
+                || value instanceof Expr.Unary u && u.operator() == UnaryOperator.NOT;
     }
 
     /** What stands between CREATE and TABLE for a table that does not last. */
