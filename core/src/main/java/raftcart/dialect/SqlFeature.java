@@ -289,6 +289,8 @@ public enum SqlFeature {
     PARTITIONS_BY_PLAIN_TYPES,
     GENERATED_COLUMNS,
     STORED_GENERATED_COLUMNS,
+    /** The text 'TODAY' is the day at which a row is written, and 'NOW' the moment. */
+    WORDS_ARE_DAYS,
     /** Dates and timestamps can be infinite. */
     INFINITE_MOMENTS,
     /** A generated column is computed from no other that is. */

@@ -40,6 +40,36 @@ final class ArrayTexts {
         return new Expr.Literal(LiteralKind.STRING, json(items, kind), array.span());
     }
 
+    /** Constants between brackets as JSON. */
+    static Expr.Literal json(Expr.ArrayItems items, LogicalType.Array type) {
+        LogicalType innermost = type.element();
+        while (innermost instanceof LogicalType.Array inner) {
+            innermost = inner.element();
+        }
+        ValueKind kind = KindFinder.kind(innermost);
+        return new Expr.Literal(
+                LiteralKind.STRING,
+                json(items.items().stream().map(ArrayTexts::item).toList(), kind),
+                items.span());
+    }
+
+    private static Item item(Expr given) {
+        Expr value = given instanceof Expr.Cast cast ? cast.value() : given;
+        if (value instanceof Expr.ArrayItems inner) {
+            return new Item(
+                    "",
+                    false,
+                    Optional.of(inner.items().stream().map(ArrayTexts::item).toList()));
+        }
+        if (value instanceof Expr.Literal l && l.kind() == LiteralKind.NULL) {
+            return new Item("null", false, Optional.empty());
+        }
+        if (!(value instanceof Expr.Literal literal)) {
+            throw new Untranslatable("an array of more than constants");
+        }
+        return new Item(literal.text(), literal.kind() == LiteralKind.STRING, Optional.empty());
+    }
+
     private static String json(List<Item> items, ValueKind kind) {
         return items.stream()
                 .map(i -> i.items().map(inner -> json(inner, kind)).orElseGet(() -> json(i, kind)))

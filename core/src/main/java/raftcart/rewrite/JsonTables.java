@@ -56,7 +56,10 @@ final class JsonTables {
         }
         sayObjects(json);
         if (json.more()) {
-            adapter.note(FindingCode.SYNTAX_CHECK, json.span(), "of the function's columns only the values");
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    json.span(),
+                    "of the function's columns only the values, and those of an array alone");
         }
         List<JsonColumn> columns = json.columns().stream().map(this::typed).toList();
         Expr document = adapter.expr(json.document());

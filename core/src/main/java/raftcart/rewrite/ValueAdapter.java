@@ -37,6 +37,8 @@ final class ValueAdapter {
     private static final String A_DAY = "the day alone, where a date has a time of day";
 
     private final ExprAdapter adapter;
+    private static final Set<String> DAY_WORDS = Set.of("now", "today", "tomorrow", "yesterday");
+
     private final boolean same;
     private final boolean datesAreTexts;
     private boolean truthNoted;
@@ -108,6 +110,12 @@ final class ValueAdapter {
         }
         if (value instanceof Expr.Literal items && items.kind() == LiteralKind.STRING && losesArray(type.get())) {
             return ArrayTexts.json(items, (LogicalType.Array) type.get());
+        }
+        if (type.get() instanceof LogicalType.Array array && bare(value) instanceof Expr.ArrayItems items) {
+            return ofItems(items, array, value);
+        }
+        if (isWordForDay(value, type.get())) {
+            return adapter.expr(new Expr.Cast(value, adapter.sourceType(type.get()), false, value.span()));
         }
         if (value instanceof Expr.Literal literal) {
             return constant(shortened(literal, type.get()), type.get());
@@ -356,6 +364,28 @@ final class ValueAdapter {
     }
 
     /** True for an array whose column holds JSON or a text on the target. */
+    private static Expr bare(Expr value) {
+        return value instanceof Expr.Cast cast ? cast.value() : value;
+    }
+
+    /** Items as the JSON that the target has for them, or as an array whose type is said where no item tells it. */
+    private Expr ofItems(Expr.ArrayItems items, LogicalType.Array type, Expr value) {
+        if (losesArray(type)) {
+            return ArrayTexts.json(items, type);
+        }
+        return items.items().isEmpty()
+                ? new Expr.Cast(items, adapter.castType(type), false, value.span())
+                : adapter.expr(value);
+    }
+
+    /** True for a text such as {@code 'TODAY'}, which Firebird takes for the day, and PostgreSQL where it is cast. */
+    private boolean isWordForDay(Expr value, LogicalType type) {
+        return adapter.from.has(SqlFeature.WORDS_ARE_DAYS)
+                && KindFinder.kind(type).isDate()
+                && value instanceof Expr.Literal l
+                && DAY_WORDS.contains(l.text().toLowerCase(Locale.ROOT));
+    }
+
     private boolean losesArray(LogicalType type) {
         return type instanceof LogicalType.Array
                 && !(TargetTypes.chosen(type, adapter.to) instanceof LogicalType.Array);

@@ -2,9 +2,11 @@ package raftcart.scripts;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
@@ -17,20 +19,24 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 
 /**
- * Triggers that do nothing but fill a key from a sequence, as Oracle and DB2 had it before they numbered columns: the next
+ * Triggers that do nothing but fill a key from a sequence, as Oracle, DB2 and Firebird had it before they numbered columns: the next
  * value becomes the default of the column, and the trigger is done.
  */
 final class KeyTriggers {
     private static final String NAME = "((?:[\\w$#]+|\"[^\"]+\")(?:\\.(?:[\\w$#]+|\"[^\"]+\"))?)";
-    private static final Pattern HEAD = Pattern.compile(
-            "(?is).*?\\btrigger\\s+\\S+\\s+(?:no\\s+cascade\\s+)?before\\s+insert\\s+on\\s+" + NAME + "\\b(.*)");
+    private static final Pattern HEAD =
+            Pattern.compile("(?is).*?\\btrigger\\s+\\S+\\s+(?:(?:no\\s+cascade\\s+)?before\\s+insert\\s+on\\s+(?<on>"
+                    + NAME + ")|for\\s+(?<for>" + NAME
+                    + ")\\s+(?:active\\s+)?before\\s+insert(?:\\s+position\\s+\\d+)?\\s+as)\\b(?<body>.*)");
     private static final Pattern VALUE = Pattern.compile("(?is)(?:select\\s+" + NAME
             + "\\s*\\.\\s*nextval\\s+into\\s+:?new\\.([\\w$#]+|\"[^\"]+\")\\s+from\\s+dual"
-            + "|:?new\\.([\\w$#]+|\"[^\"]+\")\\s*:=\\s*" + NAME + "\\s*\\.\\s*nextval)\\s*;");
+            + "|:?new\\.([\\w$#]+|\"[^\"]+\")\\s*(?::=\\s*" + NAME + "\\s*\\.\\s*nextval|=\\s*(?:gen_id\\s*\\(\\s*"
+            + NAME
+            + "\\s*,\\s*1\\s*\\)|next\\s+value\\s+for\\s+" + NAME + ")))\\s*;");
     private static final Pattern REST = Pattern.compile(
             "(?is)(\\s|--[^\\n]*\\n|/\\*.*?\\*/|referencing\\s+new\\s+as\\s+new(\\s+old\\s+as\\s+old)?|for\\s+each\\s+row|when\\s*\\([^)]*\\bis\\s+null\\s*\\)"
                     + "|enable|declare|begin|\\w+\\s+(exception|integer|boolean|number|char\\(\\d+\\)|varchar2?\\(\\d+\\))\\s*;"
-                    + "|exception(?=\\s)|when\\s+\\w+\\s+then\\s+raise_application_error\\([^)]*\\)\\s*;|if\\s+:?new\\.\\S+\\s+is\\s+null\\s+then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
+                    + "|exception(?=\\s)|when\\s+\\w+\\s+then\\s+raise_application_error\\([^)]*\\)\\s*;|if\\s*\\(?\\s*:?new\\.\\S+\\s+is\\s+null\\s*\\)?\\s*then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
 
     private final Language language;
     private final ObjectNames names;
@@ -72,7 +78,8 @@ final class KeyTriggers {
         if (object.kind() != ObjectKind.TRIGGER || !head.matches()) {
             return Optional.empty();
         }
-        String body = head.group(2);
+        String body = head.group("body");
+        String named = Optional.ofNullable(head.group("on")).orElseGet(() -> head.group("for"));
         Matcher value = VALUE.matcher(body);
         if (!value.find()) {
             return Optional.empty();
@@ -81,14 +88,18 @@ final class KeyTriggers {
         if (!REST.matcher(rest).matches()) {
             return Optional.empty();
         }
-        Optional<TableDraft> table = Optional.ofNullable(tables.get(names.object(name(head.group(1)))))
+        Optional<TableDraft> table = Optional.ofNullable(tables.get(names.object(name(named))))
                 .or(() -> tables.values().stream()
                         .filter(t -> t.name.name()
-                                .equalsIgnoreCase(name(head.group(1)).last().text()))
+                                .equalsIgnoreCase(name(named).last().text()))
                         .findFirst());
         boolean into = value.group(1) != null;
         Name column = name(into ? value.group(2) : value.group(3)).last();
-        QualifiedName sequence = name(into ? value.group(1) : value.group(4));
+        QualifiedName sequence = name(Stream.of(1, 4, 5, 6)
+                .map(value::group)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElseThrow());
         String next = language.writer()
                 .apply(WriterContext.plain(language))
                 .expression(new Expr.SequenceValue(sequence, true, Span.NONE));

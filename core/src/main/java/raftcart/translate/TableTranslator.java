@@ -210,27 +210,6 @@ final class TableTranslator {
         return check.expression().matches("(?i)[\"`\\[]?" + name + "[\"`\\]]? IN \\((0, 1|1, 0)\\)");
     }
 
-    /** A column to which the engine gave a value at every change of a row: none is given here, so that there is none. */
-    private boolean isRenewed(Column column) {
-        boolean renewed = !from.name().equals(to.name())
-                && !column.declaredType().isEmpty()
-                && from.types()
-                        .renews(TypeNameParser.parse(
-                                column.declaredType(), from.grammar().lexical()));
-        if (renewed) {
-            notes.find(
-                    FindingCode.SYNTAX_CHECK,
-                    source.name() + "." + column.name(),
-                    "NULL until something gives it a value, as the source did at every change");
-        }
-        return renewed;
-    }
-
-    /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
-    private static boolean isRenounced(Column column, Optional<String> defaultValue) {
-        return column.defaultValue().isPresent() && defaultValue.equals(Optional.of("NULL"));
-    }
-
     private Optional<ColumnRule> rule(Column column) {
         return plan.columns().stream()
                 .filter(r -> r.fits(source.name(), column.name(), column.declaredType()))
@@ -327,7 +306,9 @@ final class TableTranslator {
                 choice.stored(),
                 rule(column)
                         .flatMap(ColumnRule::nullable)
-                        .orElseGet(() -> column.nullable() || isRenewed(column) || isRenounced(column, defaultValue)),
+                        .orElseGet(() -> column.nullable()
+                                || new AllowedNulls(source.name(), from, to.language(), notes)
+                                        .in(column, defaultValue)),
                 rule(column)
                         .flatMap(ColumnRule::defaultValue)
                         .map(d -> Optional.of(d).filter(t -> !t.isBlank()))

@@ -36,6 +36,7 @@ import raftcart.plan.Endpoint;
 /** The observatory as the scripts of four engines define it, built on real servers and filled with their rows. */
 class ScriptsCrossingTest {
     private static final Path SCRIPTS = Path.of("src/test/resources/raftcart/engines/scripts");
+    private static final Path WHOLE = Path.of("src/test/resources/raftcart/engines/whole");
     private static final Path GOLDEN = Path.of("src/test/resources/raftcart/engines/golden");
 
     @TempDir
@@ -116,6 +117,31 @@ class ScriptsCrossingTest {
         target.run("INSERT INTO dome (label) VALUES ('East')");
         assertThat(target.ask("SELECT dome_id FROM dome WHERE label = 'East'")).isEqualTo("3");
         compare(from + "-" + to, summary(target));
+    }
+
+    private static Stream<Arguments> wholes() throws IOException {
+        try (Stream<Path> dialects = Files.list(WHOLE)) {
+            return dialects.map(d -> d.getFileName().toString()).sorted().toList().stream()
+                    .flatMap(d -> Stream.of(arguments(d, "postgresql"), arguments(d, "mariadb")));
+        }
+    }
+
+    /** Types, defaults, computed columns, checks, indexes and views of each dialect: a target refuses nothing that it gets. */
+    @ParameterizedTest
+    @MethodSource("wholes")
+    void whatIsNotReportedIsMade(String from, String to) throws Exception {
+        Databases target = to.equals("mariadb") ? Databases.mariadb() : Databases.postgresql();
+        Migration migration =
+                cross("scripts:" + from + ":" + WHOLE.resolve(from).toAbsolutePath(), target, "");
+        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+
+        assertThat(loaded.failures()).isEmpty();
+        assertThat(loaded.refused()).isZero();
+        String source = Files.readString(WHOLE.resolve(from).resolve("types.sql"));
+        long tables = source.lines().filter(l -> l.startsWith("CREATE TABLE")).count();
+        assertThat(target.ask("SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '"
+                        + (to.equals("mariadb") ? target.name() : "public") + "' AND table_name LIKE 'sky%'"))
+                .isEqualTo(String.valueOf(tables));
     }
 
     private static void compare(String name, String actual) throws IOException {

@@ -2,6 +2,7 @@ package raftcart.dialect.write;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -23,6 +24,8 @@ import raftcart.sql.tree.Window;
 
 /** Writes constants, names, calls and windows; {@link ExprWriter} writes the rest. */
 public abstract class CallWriter implements ExprVisitor<String> {
+    private static final Pattern PLAIN = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
+
     private final WriterContext context;
     private final Language language;
     private final boolean booleanConstants;
@@ -111,6 +114,14 @@ public abstract class CallWriter implements ExprVisitor<String> {
         return name.parts().size() == 1
                 ? language.write(name.last())
                 : plainName(context.names().apply(name));
+    }
+
+    /** A function's name: words of the language are functions only without quotes, as IF and LEFT are. */
+    private String called(QualifiedName function) {
+        boolean plain = function.parts().size() == 1
+                && !function.last().exact()
+                && PLAIN.matcher(function.last().text()).matches();
+        return plain ? function.last().text() : name(function);
     }
 
     private String plainName(QualifiedName name) {
@@ -204,7 +215,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
     @Override
     public String visitCall(Expr.Call call) {
         if (!call.canonical()) {
-            return withSuffix(name(call.name()) + "(" + arguments(call) + ")", suffix(call));
+            return withSuffix(called(call.name()) + "(" + arguments(call) + ")", suffix(call));
         }
         Written written = language.functions()
                 .write(call.function(), call.arguments(), context.kinds())

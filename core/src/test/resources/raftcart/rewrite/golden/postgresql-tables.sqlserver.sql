@@ -71,7 +71,7 @@ CREATE TABLE visit (
     room int NOT NULL,
     during nvarchar(max) NOT NULL,
     code nvarchar(max) COLLATE Latin1_General_100_BIN2,
-    tags nvarchar(max),
+    tags nvarchar(max) DEFAULT '["a"]',
     label nvarchar(max)
 );
 
@@ -109,6 +109,5 @@ CREATE TABLE visit (
 -- 58:13: RC0627 check: Said in other words, with a difference: the check is left out: a regular expression cannot be said in sqlserver
 -- 59:34: RC0627 check: Said in other words, with a difference: the check is left out: the function array_length with 1 argument(s) has no counterpart in sqlserver
 -- 59:3: RC0115 check: Array becomes a JSON array: tags: array as NVARCHAR(MAX)
--- 59:3: RC0627 check: Said in other words, with a difference: the default of tags is left out: an array cannot be said in sqlserver
 -- 60:3: RC0627 check: Said in other words, with a difference: what computes label is left out: the function initcap with 1 argument(s) has no counterpart in sqlserver
 -- 61:3: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (room WITH = , during WITH &&) WHERE (room > 0)

@@ -265,7 +265,7 @@ CALL p1();
 -- 29:210: RC0606 check: Function is not in the dictionary: TO_JSON
 -- 29:224: RC0606 check: Function is not in the dictionary: IS_NULL_VALUE
 -- 30:96: RC0602 by hand: No counterpart on the target: FLATTEN with more than its input
--- 31:40: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 31:40: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 31:40: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 32:8: RC0609 adapted: Said in other words: a choice as CASE
 -- 32:27: RC0608 adapted: Function spelled otherwise: NVL means coalesce

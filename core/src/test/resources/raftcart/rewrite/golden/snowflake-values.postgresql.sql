@@ -269,7 +269,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 117:8: RC0606 check: Function is not in the dictionary: CURRENT_WAREHOUSE
 -- 119:8: RC0606 check: Function is not in the dictionary: HAVERSINE
 -- 120:1: RC0609 adapted: Said in other words: QUALIFY as a query around the query
--- 121:36: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 121:36: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 121:36: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 122:16: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 122:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT

@@ -249,7 +249,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 25:15: RC0627 check: Said in other words, with a difference: an object in the place of a list gives no row, on the source it gives one
--- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 25:15: RC0609 adapted: Said in other words: the parts of a document as rows
 -- 26:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
 -- 26:50: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database

@@ -257,7 +257,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values
+-- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 25:15: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 26:1: RC0602 by hand: No counterpart on the target: the function row_count has no counterpart in postgresql
 -- 27:25: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to

@@ -1,0 +1,43 @@
+CREATE TABLE sky_cock_1 (
+  id INTEGER NOT NULL,
+  c01 INT2,
+  c02 INT4,
+  c03 INT8,
+  c04 INT,
+  c05 DECIMAL(10,2),
+  c06 DECIMAL,
+  c07 FLOAT4,
+  c08 FLOAT8,
+  c09 STRING,
+  c10 STRING(20),
+  c11 VARCHAR(10),
+  c12 CHAR(5),
+  PRIMARY KEY (id)
+);
+CREATE TABLE sky_cock_2 (
+  id INTEGER NOT NULL,
+  c13 BYTES,
+  c14 BOOL,
+  c15 DATE,
+  c16 TIME,
+  c17 TIMETZ,
+  c18 TIMESTAMP,
+  c19 TIMESTAMPTZ(3),
+  c20 INTERVAL,
+  c21 UUID,
+  c22 JSONB,
+  c23 INET,
+  c24 BIT(3),
+  PRIMARY KEY (id)
+);
+CREATE TABLE sky_cock_3 (
+  id INTEGER NOT NULL,
+  c25 VARBIT(8),
+  c26 INT8[],
+  c27 STRING[],
+  c28 GEOMETRY(POINT,4326),
+  c29 OID,
+  c30 SERIAL,
+  c31 STRING COLLATE de,
+  PRIMARY KEY (id)
+);
