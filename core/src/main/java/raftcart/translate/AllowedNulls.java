@@ -6,18 +6,22 @@ import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
 import raftcart.finding.FindingCode;
 import raftcart.sql.parse.TypeNameParser;
+import raftcart.type.ValueChoices;
+import raftcart.type.ValueChoices.ImpossibleDates;
 
 /** Columns that are not NULL on the source and may be on the target, where nothing gives them what they had. */
 final class AllowedNulls {
     private final ObjectName table;
     private final Language from;
     private final Language to;
+    private final ValueChoices choices;
     private final Notes notes;
 
-    AllowedNulls(ObjectName table, Language from, Language to, Notes notes) {
+    AllowedNulls(ObjectName table, Language from, Language to, ValueChoices choices, Notes notes) {
         this.table = table;
         this.from = from;
         this.to = to;
+        this.choices = choices;
         this.notes = notes;
     }
 
@@ -28,7 +32,9 @@ final class AllowedNulls {
 
     /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
     private boolean isRenounced(Column column, Optional<String> defaultValue) {
-        boolean none = column.defaultValue().isPresent() && defaultValue.equals(Optional.of("NULL"));
+        boolean none = choices.impossibleDates() == ImpossibleDates.AS_NULL
+                && column.defaultValue().isPresent()
+                && defaultValue.equals(Optional.of("NULL"));
         if (none) {
             notes.find(FindingCode.IMPOSSIBLE_DATES, table + "." + column.name(), "NULL is allowed");
         }

@@ -307,7 +307,7 @@ final class TableTranslator {
                 rule(column)
                         .flatMap(ColumnRule::nullable)
                         .orElseGet(() -> column.nullable()
-                                || new AllowedNulls(source.name(), from, to.language(), notes)
+                                || new AllowedNulls(source.name(), from, to.language(), plan.values(), notes)
                                         .in(column, defaultValue)),
                 rule(column)
                         .flatMap(ColumnRule::defaultValue)
