@@ -291,6 +291,8 @@ public enum SqlFeature {
     STORED_GENERATED_COLUMNS,
     /** The text 'TODAY' is the day at which a row is written, and 'NOW' the moment. */
     WORDS_ARE_DAYS,
+    /** ROUND of a floating-point number to some digits lets halves go to the even one. */
+    FLOATS_ROUND_TO_EVEN,
     /** Dates and timestamps can be infinite. */
     INFINITE_MOMENTS,
     /** A generated column is computed from no other that is. */

@@ -98,6 +98,18 @@ final class CastNotes {
         }
     }
 
+    /** Says where one engine alone lets halves of floating-point numbers go to the even digit. */
+    void halves(Expr.Call round) {
+        boolean even = adapter.from.has(SqlFeature.FLOATS_ROUND_TO_EVEN);
+        if (even != adapter.to.has(SqlFeature.FLOATS_ROUND_TO_EVEN)
+                && adapter.kind(round.arguments().get(0)) == ValueKind.FLOAT) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    round.span(),
+                    "halves of floating-point numbers go to the even digit on one engine, away from zero on the other");
+        }
+    }
+
     /** SQLite knows no types of moments and truth, and makes a number of what is cast to one ("Datatypes In SQLite"). */
     void affinity(Expr.Cast cast) {
         ValueKind wanted = KindFinder.kind(adapter.finder.type(cast.type()));

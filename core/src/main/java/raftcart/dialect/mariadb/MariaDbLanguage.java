@@ -32,6 +32,7 @@ public final class MariaDbLanguage {
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.FLOATS_ROUND_TO_EVEN,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.UNITS_ARE_ROUNDED,
                     SqlFeature.SECONDS_HAVE_PARTS,
