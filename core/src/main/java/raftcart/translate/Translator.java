@@ -3,6 +3,7 @@ package raftcart.translate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -48,6 +49,7 @@ public final class Translator {
     private final NameMapper names;
     private final Map<ObjectName, TableTranslator> tables = new LinkedHashMap<>();
     private final Map<ObjectName, TableTranslator> byTarget = new HashMap<>();
+    private final Set<ObjectName> referred = new HashSet<>();
     private final CodeTranslator code;
     private final Enumerations enumerations;
 
@@ -200,9 +202,10 @@ public final class Translator {
     }
 
     private boolean isReferred(Table table) {
-        return tables.values().stream()
-                .flatMap(t -> t.source().foreignKeys().stream())
-                .anyMatch(k -> k.target().equals(table.name()));
+        if (referred.isEmpty()) {
+            tables.values().forEach(t -> t.source().foreignKeys().forEach(k -> referred.add(k.target())));
+        }
+        return referred.contains(table.name());
     }
 
     private void noteTable(Table table) {
