@@ -4,7 +4,7 @@ import raftcart.dialect.Language;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.ExprSearch;
 
 /** Tells functions over groups of rows from others. */
 public final class Aggregates {
@@ -24,17 +24,7 @@ public final class Aggregates {
 
     /** True where an expression holds one, queries within it aside. */
     public static boolean in(Expr expression, Language language) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
-                    return e;
-                }
-                found[0] |= is(e, language);
-                return super.expr(e);
-            }
-        }.expr(expression);
-        return found[0];
+        return ExprSearch.anyOutside(
+                e -> e instanceof Expr.Subquery || e instanceof Expr.Exists, expression, e -> is(e, language));
     }
 }

@@ -11,6 +11,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
@@ -163,22 +164,14 @@ final class AssignmentOrder {
     }
 
     private boolean reads(Assignment reader, Assignment assignment) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                if (e instanceof Expr.Call call && call.is("new_value")) {
-                    return e;
-                }
-                found[0] |= e instanceof Expr.Column c
+        return ExprSearch.anyOutside(
+                e -> e instanceof Expr.Call call && call.is("new_value"),
+                reader.value(),
+                e -> e instanceof Expr.Column c
                         && isOwn(c)
                         && assignment.columns().stream().anyMatch(a -> ((Expr.Column) a)
                                 .name()
                                 .last()
-                                .matches(c.name().last()));
-                return super.expr(e);
-            }
-        }.expr(reader.value());
-        return found[0];
+                                .matches(c.name().last())));
     }
 }

@@ -19,6 +19,7 @@ import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -152,17 +153,11 @@ final class ColumnAdapter {
 
     /** True for a value that another column of the row goes into. */
     private static boolean readsColumn(Expr value, CreateTable table) {
-        boolean[] reads = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                reads[0] |= e instanceof Expr.Column c
+        return ExprSearch.any(
+                value,
+                e -> e instanceof Expr.Column c
                         && table.columns().stream()
-                                .anyMatch(d -> d.name().matches(c.name().last()));
-                return super.expr(e);
-            }
-        }.expr(value);
-        return reads[0];
+                                .anyMatch(d -> d.name().matches(c.name().last())));
     }
 
     private boolean canBeDefault(Expr value, ColumnDefinition column, CreateTable table) {
@@ -367,18 +362,12 @@ final class ColumnAdapter {
         if (!has(SqlFeature.NUMBERED_COLUMNS_ARE_KEYS) || column.generated().isEmpty()) {
             return false;
         }
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c
+        return ExprSearch.any(
+                column.generated().get(),
+                e -> e instanceof Expr.Column c
                         && table.columns().stream()
                                 .anyMatch(t -> t.identity().isPresent()
-                                        && t.name().matches(c.name().last()));
-                return super.expr(e);
-            }
-        }.expr(column.generated().get());
-        return found[0];
+                                        && t.name().matches(c.name().last())));
     }
 
     /** What DB2 takes for WITH DEFAULT alone ("CREATE TABLE": DEFAULT values). */

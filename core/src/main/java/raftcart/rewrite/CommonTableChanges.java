@@ -10,12 +10,12 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableRef;
 
@@ -95,16 +95,10 @@ final class CommonTableChanges {
     }
 
     private static boolean mentions(Expr value, Set<String> names) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c
-                        && names.contains(c.name().last().key());
-                return super.expr(e);
-            }
-        }.expr(value);
-        return found[0];
+        return ExprSearch.any(
+                value,
+                e -> e instanceof Expr.Column c
+                        && names.contains(c.name().last().key()));
     }
 
     /** The common table that a change names as its target. */

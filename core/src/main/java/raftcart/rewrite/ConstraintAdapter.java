@@ -8,9 +8,9 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem.Nulls;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableParts.Reference;
@@ -32,19 +32,12 @@ final class ConstraintAdapter {
     }
 
     static boolean readsClock(Expr check) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                boolean now = e instanceof Expr.CurrentTime
+        return ExprSearch.any(
+                check,
+                e -> e instanceof Expr.CurrentTime
                         || e instanceof Expr.Column c
                                 && c.name().parts().size() == 1
-                                && c.name().last().key().matches("sysdate|systimestamp");
-                found[0] |= now;
-                return super.expr(e);
-            }
-        }.expr(check);
-        return found[0];
+                                && c.name().last().key().matches("sysdate|systimestamp"));
     }
 
     private static boolean isIdle(String action) {

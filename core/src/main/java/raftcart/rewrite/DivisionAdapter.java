@@ -5,7 +5,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.type.LogicalType;
 
 /** Adapts divisions: of whole numbers, which some engines cut off, and by zero, which some hold for NULL. */
@@ -59,15 +59,7 @@ final class DivisionAdapter {
     }
 
     private static boolean hasCall(Expr e) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr part) {
-                found[0] |= part instanceof Expr.Call;
-                return super.expr(part);
-            }
-        }.expr(e);
-        return found[0];
+        return ExprSearch.any(e, part -> part instanceof Expr.Call);
     }
 
     private boolean isFraction(Expr e) {

@@ -7,8 +7,8 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Item;
@@ -61,21 +61,11 @@ final class GroupAdapter {
                                 .isPresent())
                         .map(Item::value)
                         // An expression of the column itself under its name: the column comes before the alias.
-                        .filter(v ->
-                                v instanceof Expr.Column || !reads(v, c.name().last()))
+                        .filter(v -> v instanceof Expr.Column
+                                || !ExprSearch.mentions(v, c.name().last()))
                         .findFirst()
                         .orElse(item)
                 : item;
-    }
-
-    private static boolean reads(Expr value, Name column) {
-        boolean[] reads = {false};
-        new ColumnNames(c -> {
-                    reads[0] |= c.name().last().matches(column);
-                    return Optional.empty();
-                })
-                .expr(value);
-        return reads[0];
     }
 
     /** The groups with aliases and places replaced by what they stand for, where the target does not take them. */

@@ -13,6 +13,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.Query;
@@ -58,15 +59,7 @@ final class GroupingSets {
     }
 
     private static boolean asksForTotals(Expr value) {
-        boolean[] asks = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                asks[0] |= isGrouping(e);
-                return super.expr(e);
-            }
-        }.expr(value);
-        return asks[0];
+        return ExprSearch.any(value, e -> isGrouping(e));
     }
 
     private static boolean isGrouping(Expr e) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QueryMapper;
 
@@ -68,14 +69,6 @@ final class IndexedTexts extends QueryMapper {
     }
 
     static boolean converts(Expr value) {
-        boolean[] found = new boolean[1];
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Cast;
-                return super.expr(e);
-            }
-        }.expr(value);
-        return found[0];
+        return ExprSearch.any(value, e -> e instanceof Expr.Cast);
     }
 }

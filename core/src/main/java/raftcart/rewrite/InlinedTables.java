@@ -11,6 +11,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.QueryMapper;
@@ -181,15 +182,8 @@ final class InlinedTables extends QueryMapper {
     }
 
     private static boolean changes(Query query) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Call c && VOLATILE.contains(c.function());
-                found[0] |= e instanceof Expr.SequenceValue;
-                return super.expr(e);
-            }
-        }.query(query);
-        return found[0];
+        return ExprSearch.any(
+                query,
+                e -> e instanceof Expr.Call c && VOLATILE.contains(c.function()) || e instanceof Expr.SequenceValue);
     }
 }

@@ -8,13 +8,13 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
 
 /**
@@ -91,15 +91,8 @@ final class ItemAliases {
 
     /** True where the name is certainly that of a column: an item that reads a column of its own name shows that there is one. */
     private boolean isColumn(Name alias, Expr value) {
-        boolean[] found = {scope.relations().stream().anyMatch(r -> r.columns().containsKey(alias.key()))};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c && c.name().last().matches(alias);
-                return super.expr(e);
-            }
-        }.expr(value);
-        return found[0];
+        return scope.relations().stream().anyMatch(r -> r.columns().containsKey(alias.key()))
+                || ExprSearch.mentions(value, alias);
     }
 
     private Expr replaced(Expr value) {

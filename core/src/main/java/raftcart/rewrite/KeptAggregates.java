@@ -8,6 +8,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.OrderItem.Nulls;
@@ -72,15 +73,8 @@ final class KeptAggregates extends QueryMapper {
 
     /** True for a condition on ROWNUM, which counts before the rows are ranked. */
     private static boolean counts(Expr where) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c && c.name().last().key().equals("rownum");
-                return super.expr(e);
-            }
-        }.expr(where);
-        return found[0];
+        return ExprSearch.any(
+                where, e -> e instanceof Expr.Column c && c.name().last().key().equals("rownum"));
     }
 
     @Override

@@ -15,6 +15,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
@@ -73,17 +74,11 @@ final class NamedJoins {
     private static boolean namesTable(Select select) {
         Set<String> joined = new HashSet<>();
         select.from().forEach(t -> using(t, joined));
-        boolean[] found = new boolean[1];
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c
+        return ExprSearch.any(
+                select,
+                e -> e instanceof Expr.Column c
                         && c.name().parts().size() > 1
-                        && joined.contains(c.name().last().key());
-                return super.expr(e);
-            }
-        }.body(select);
-        return found[0];
+                        && joined.contains(c.name().last().key()));
     }
 
     private static void using(TableRef table, Set<String> joined) {

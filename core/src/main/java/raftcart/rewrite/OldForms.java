@@ -14,6 +14,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.Paging;
@@ -251,15 +252,10 @@ final class OldForms {
     }
 
     private static boolean mentionsRowNumber(Expr condition) {
-        boolean[] found = new boolean[1];
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c && c.name().key().equals("rownum");
-                return e instanceof Expr.Subquery ? e : super.expr(e);
-            }
-        }.expr(condition);
-        return found[0];
+        return ExprSearch.anyOutside(
+                e -> e instanceof Expr.Subquery,
+                condition,
+                e -> e instanceof Expr.Column c && c.name().key().equals("rownum"));
     }
 
     /** The condition of a change without ROWNUM, and the limit that it is. */

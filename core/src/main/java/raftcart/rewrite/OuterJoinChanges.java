@@ -9,12 +9,12 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Assignment;
 import raftcart.sql.tree.TableRef;
@@ -163,17 +163,11 @@ final class OuterJoinChanges {
 
     /** True for a value that reads nothing but columns of this table. */
     private static boolean isOf(Expr value, Name table) {
-        boolean[] only = {true};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                boolean own = e instanceof Expr.Column c
-                        && c.name().parts().size() > 1
-                        && c.name().parts().get(c.name().parts().size() - 2).matches(table);
-                only[0] &= !(e instanceof Expr.Subquery) && (!(e instanceof Expr.Column) || own);
-                return super.expr(e);
-            }
-        }.expr(value);
-        return only[0];
+        return !ExprSearch.any(value, e -> {
+            boolean own = e instanceof Expr.Column c
+                    && c.name().parts().size() > 1
+                    && c.name().parts().get(c.name().parts().size() - 2).matches(table);
+            return e instanceof Expr.Subquery || e instanceof Expr.Column && !own;
+        });
     }
 }

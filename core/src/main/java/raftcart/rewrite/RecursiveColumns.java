@@ -11,6 +11,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
@@ -18,7 +19,6 @@ import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
@@ -213,19 +213,13 @@ final class RecursiveColumns {
 
     /** True for a condition that compares with a whole number of so few rounds. */
     private static boolean isBounded(Expr condition, int most) {
-        boolean[] found = new boolean[1];
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Binary b
+        return ExprSearch.any(
+                condition,
+                e -> e instanceof Expr.Binary b
                         && (b.operator() == BinaryOperator.LESS || b.operator() == BinaryOperator.LESS_OR_EQUAL)
                         && b.right() instanceof Expr.Literal l
                         && l.kind() == LiteralKind.NUMBER
                         && l.text().matches("\\d{1,4}")
-                        && Integer.parseInt(l.text()) <= most;
-                return super.expr(e);
-            }
-        }.expr(condition);
-        return found[0];
+                        && Integer.parseInt(l.text()) <= most);
     }
 }

@@ -8,7 +8,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.Name;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.type.LogicalType;
@@ -72,23 +72,11 @@ final class SteadyValues extends QueryMapper {
     private static Expr ofStored(Expr given, CreateTable table, QueryAdapter adapter) {
         boolean asked = adapter.to.has(SqlFeature.GENERATED_READS_NO_GENERATED) && !adapter.same();
         for (ColumnDefinition column : asked ? table.columns() : List.<ColumnDefinition>of()) {
-            if (column.generated().isPresent() && mentions(given, column.name())) {
+            if (column.generated().isPresent() && ExprSearch.mentions(given, column.name())) {
                 throw new Untranslatable(FROM_ANOTHER);
             }
         }
         return given;
-    }
-
-    private static boolean mentions(Expr given, Name name) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column c && c.name().last().matches(name);
-                return super.expr(e);
-            }
-        }.expr(given);
-        return found[0];
     }
 
     @Override

@@ -10,6 +10,7 @@ import raftcart.sql.function.FunctionDictionary.Recognised;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -18,7 +19,6 @@ import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
@@ -183,14 +183,6 @@ final class TableFunctions {
     }
 
     private static boolean reads(Expr argument) {
-        boolean[] found = {false};
-        new QueryMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                found[0] |= e instanceof Expr.Column || e instanceof Expr.Subquery;
-                return super.expr(e);
-            }
-        }.expr(argument);
-        return found[0];
+        return ExprSearch.any(argument, e -> e instanceof Expr.Column || e instanceof Expr.Subquery);
     }
 }
