@@ -30,6 +30,8 @@ import raftcart.type.ValueChoices;
 
 /** Reads {@code raftcart.yaml}. All faults are reported together, each with its line; nothing is ever corrected. */
 public final class PlanFile {
+    private static final Pattern TWICE = Pattern.compile("Duplicate field '(.*)'");
+
     /** The name of the file in a migration folder. */
     public static final String NAME = "raftcart.yaml";
 
@@ -72,7 +74,7 @@ public final class PlanFile {
     }
 
     private static String fault(String message) {
-        Matcher twice = Pattern.compile("Duplicate field '(.*)'").matcher(message);
+        Matcher twice = TWICE.matcher(message);
         return twice.matches() ? "`" + twice.group(1) + "` stands here a second time" : "not YAML: " + message;
     }
 

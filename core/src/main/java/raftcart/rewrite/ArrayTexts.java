@@ -29,28 +29,26 @@ final class ArrayTexts {
 
     /** {@code {a,"b c",{d}}} as {@code ["a", "b c", ["d"]]}. */
     static Expr.Literal json(Expr.Literal array, LogicalType.Array type) {
-        LogicalType innermost = type.element();
-        while (innermost instanceof LogicalType.Array inner) {
-            innermost = inner.element();
-        }
-        ValueKind kind = KindFinder.kind(innermost);
         List<Item> items = new ArrayTexts(array.text().strip())
                 .whole()
                 .orElseThrow(() -> new Untranslatable("an array that is given as a text"));
-        return new Expr.Literal(LiteralKind.STRING, json(items, kind), array.span());
+        return new Expr.Literal(LiteralKind.STRING, json(items, kind(type)), array.span());
     }
 
     /** Constants between brackets as JSON. */
     static Expr.Literal json(Expr.ArrayItems items, LogicalType.Array type) {
+        return new Expr.Literal(
+                LiteralKind.STRING,
+                json(items.items().stream().map(ArrayTexts::item).toList(), kind(type)),
+                items.span());
+    }
+
+    private static ValueKind kind(LogicalType.Array type) {
         LogicalType innermost = type.element();
         while (innermost instanceof LogicalType.Array inner) {
             innermost = inner.element();
         }
-        ValueKind kind = KindFinder.kind(innermost);
-        return new Expr.Literal(
-                LiteralKind.STRING,
-                json(items.items().stream().map(ArrayTexts::item).toList(), kind),
-                items.span());
+        return KindFinder.kind(innermost);
     }
 
     private static Item item(Expr given) {
@@ -82,7 +80,9 @@ final class ArrayTexts {
         }
         return switch (kind) {
             case INTEGER, DECIMAL, FLOAT -> number(item.text());
-            case BOOLEAN -> item.text().startsWith("t") ? "true" : "false";
+            case BOOLEAN ->
+                String.valueOf(Truths.ofWord(item.text())
+                        .orElseThrow(() -> new Untranslatable("an array with " + item.text())));
             default -> JsonNodeFactory.instance.textNode(item.text()).toString();
         };
     }

@@ -125,18 +125,16 @@ final class ColumnAdapter {
                 column.generated().flatMap(e -> SteadyValues.computed(e, known, column, table, adapter));
         boolean untyped = computed.isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
         boolean mustSay = inKey && has(SqlFeature.KEYS_SAY_NOT_NULL) && isPrimary(column, table);
-        Optional<IdentityOptions> identity = NumberedOnce.identity(given, column, table, adapter)
-                .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
-                .map(IdentityOptions::portable)
-                .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
+        Optional<Boolean> notNull =
+                mustSay ? Optional.of(true) : notNull(column).filter(n -> !isRenounced(value));
         return new ColumnDefinition(
                 column.name(),
                 untyped ? Optional.empty() : written,
-                mustSay ? Optional.of(true) : notNull(column).filter(n -> !isRenounced(column, value)),
-                value,
+                notNull,
+                value.filter(v -> !isIdle(v) || !notNull.orElse(isPrimary(column, table))),
                 computed.map(e -> untyped ? typed(e, written) : e),
                 column.stored(),
-                identity,
+                identity(given, column, table),
                 has(SqlFeature.ASSIGNS_ON_UPDATE)
                         ? column.onUpdate().map(adapter::expr).map(e -> asLong(e, known))
                         : Optional.empty(),
@@ -149,6 +147,13 @@ final class ColumnAdapter {
                 List.of(),
                 List.of(),
                 column.span());
+    }
+
+    private Optional<IdentityOptions> identity(ColumnDefinition given, ColumnDefinition column, CreateTable table) {
+        return NumberedOnce.identity(given, column, table, adapter)
+                .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
+                .map(IdentityOptions::portable)
+                .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
     }
 
     /** True for a value that another column of the row goes into. */
@@ -331,10 +336,17 @@ final class ColumnAdapter {
     }
 
     /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
-    private boolean isRenounced(ColumnDefinition column, Optional<Expr> value) {
-        boolean none = value.filter(v -> v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL)
-                .isPresent();
-        return none && !adapter.same() && column.defaultValue().isPresent();
+    private boolean isRenounced(Optional<Expr> value) {
+        return value.filter(ColumnAdapter::isNull).isPresent() && adapter.from.has(SqlFeature.ZERO_DATES);
+    }
+
+    private static boolean isNull(Expr value) {
+        return value instanceof Expr.Literal l && l.kind() == LiteralKind.NULL;
+    }
+
+    /** True for a default of NULL, which some engines refuse to hear of in a column that does not take it. */
+    private boolean isIdle(Expr value) {
+        return isNull(value) && !adapter.same();
     }
 
     private Optional<Boolean> notNull(ColumnDefinition column) {

@@ -63,44 +63,9 @@ final class DeleteAdapter {
                 delete.span());
     }
 
-    /** Oracle's change of a query: one of the table that it reads, under the query's condition. */
-    private Statement.Delete ofTable(Statement.Delete delete) {
-        if (!(delete.table() instanceof TableRef.Derived derived) || adapter.same()) {
-            return delete;
-        }
-        boolean simple = derived.query().body() instanceof QueryBody.Select s
-                && s.from().size() == 1
-                && s.from().get(0) instanceof TableRef.Table
-                && s.groupBy().isEmpty()
-                && !s.distinct()
-                && s.hierarchy().isEmpty()
-                && derived.query().paging().isEmpty()
-                && s.items().stream()
-                        .allMatch(i -> i.value() instanceof Expr.Star
-                                || i.value() instanceof Expr.Column && i.alias().isEmpty());
-        if (!simple || derived.alias().isPresent()) {
-            throw new Untranslatable("a DELETE from a query");
-        }
-        QueryBody.Select select = (QueryBody.Select) derived.query().body();
-        List<Expr> conditions = new ArrayList<>();
-        select.where().ifPresent(conditions::add);
-        delete.where().ifPresent(conditions::add);
-        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE from the table that the query reads");
-        return new Statement.Delete(
-                delete.with(),
-                List.of(),
-                select.from().get(0),
-                List.of(),
-                OldForms.and(conditions),
-                delete.order(),
-                delete.limit(),
-                delete.returning(),
-                delete.span());
-    }
-
     Statement delete(Statement.Delete given) {
-        Statement.Delete delete =
-                limited(ofTable(InlinedTables.in(new CommonTableChanges(adapter).delete(given), adapter)));
+        Statement.Delete delete = limited(ChangedQueries.table(
+                InlinedTables.in(new CommonTableChanges(adapter).delete(given), adapter), adapter));
         if (delete.targets().size() > 1 && !adapter.same()) {
             throw new Untranslatable("a DELETE from several tables");
         }

@@ -2,8 +2,8 @@ package raftcart.rewrite;
 
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.QualifiedName;
-import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableRef;
@@ -52,10 +52,13 @@ final class ReadTargets extends QueryMapper {
         }
     }
 
-    /** Rows that are counted are read before the change, which is allowed. */
+    /** The first rows of a query are read before the change where IN asks for them, by a table of their own. */
     @Override
-    public Query query(Query query) {
-        return query.paging().isPresent() ? query : super.query(query);
+    public Expr expr(Expr e) {
+        boolean apart = e instanceof Expr.InList in
+                && in.items().get(0) instanceof Expr.Subquery rows
+                && rows.query().paging().isPresent();
+        return apart ? e : super.expr(e);
     }
 
     @Override

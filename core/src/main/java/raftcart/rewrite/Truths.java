@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -149,11 +150,10 @@ final class Truths {
             if (other) {
                 throw new Untranslatable("a truth value is compared with " + literal.text());
             }
-            boolean one = TRUE_WORDS.contains(low(literal));
-            boolean zero = FALSE_WORDS.contains(low(literal));
-            if (literal.kind() != LiteralKind.BOOLEAN && (one || zero)) {
+            Optional<Boolean> truth = ofWord(literal.text());
+            if (literal.kind() != LiteralKind.BOOLEAN && truth.isPresent()) {
                 adapter.note(FindingCode.CONDITION_ADAPTED, e.span(), literal.text() + " beside a truth value");
-                return new Expr.Literal(LiteralKind.BOOLEAN, one ? "true" : "false", e.span());
+                return new Expr.Literal(LiteralKind.BOOLEAN, String.valueOf(truth.get()), e.span());
             }
         }
         if (e instanceof Expr.Literal word
@@ -165,6 +165,12 @@ final class Truths {
                 && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
                 && adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES);
         return condition ? adapter.condition(e) : adapter.expr(e);
+    }
+
+    /** The truth value that a word stands for ("Boolean Type" of PostgreSQL). */
+    static Optional<Boolean> ofWord(String word) {
+        String low = word.toLowerCase(Locale.ROOT);
+        return TRUE_WORDS.contains(low) ? Optional.of(true) : Optional.of(false).filter(f -> FALSE_WORDS.contains(low));
     }
 
     private static String low(Expr.Literal literal) {

@@ -16,6 +16,7 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Expr.IntervalPart;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.UnaryOperator;
 
 /**
  * Amounts of units of time that are no whole numbers: some engines count the fraction ("Date/Time Functions and Operators",
@@ -159,7 +160,7 @@ final class UnitFractions {
     }
 
     private static Optional<BigDecimal> constant(Expr amount) {
-        if (amount instanceof Expr.Unary u && u.operator() == raftcart.sql.tree.UnaryOperator.MINUS) {
+        if (amount instanceof Expr.Unary u && u.operator() == UnaryOperator.MINUS) {
             return constant(u.operand()).map(BigDecimal::negate);
         }
         return amount instanceof Expr.Literal l

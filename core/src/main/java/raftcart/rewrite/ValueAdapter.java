@@ -36,9 +36,9 @@ final class ValueAdapter {
 
     private static final String A_DAY = "the day alone, where a date has a time of day";
 
-    private final ExprAdapter adapter;
     private static final Set<String> DAY_WORDS = Set.of("now", "today", "tomorrow", "yesterday");
 
+    private final ExprAdapter adapter;
     private final boolean same;
     private final boolean datesAreTexts;
     private boolean truthNoted;
@@ -363,7 +363,6 @@ final class ValueAdapter {
         return TargetTypes.chosen(bits, adapter.to).form() == ValueForm.BYTES;
     }
 
-    /** True for an array whose column holds JSON or a text on the target. */
     private static Expr bare(Expr value) {
         return value instanceof Expr.Cast cast ? cast.value() : value;
     }
@@ -386,6 +385,7 @@ final class ValueAdapter {
                 && DAY_WORDS.contains(l.text().toLowerCase(Locale.ROOT));
     }
 
+    /** True for an array whose column holds JSON or a text on the target. */
     private boolean losesArray(LogicalType type) {
         return type instanceof LogicalType.Array
                 && !(TargetTypes.chosen(type, adapter.to) instanceof LogicalType.Array);

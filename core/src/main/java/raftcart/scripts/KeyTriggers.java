@@ -19,8 +19,8 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 
 /**
- * Triggers that do nothing but fill a key from a sequence, as Oracle, DB2 and Firebird had it before they numbered columns: the next
- * value becomes the default of the column, and the trigger is done.
+ * Triggers that do nothing but fill a key from a sequence, as Oracle, DB2 and Firebird had it before they numbered columns:
+ * the next value becomes the default of the column, and the trigger is done.
  */
 final class KeyTriggers {
     private static final String NAME = "((?:[\\w$#]+|\"[^\"]+\")(?:\\.(?:[\\w$#]+|\"[^\"]+\"))?)";

@@ -4,6 +4,7 @@ import java.util.Optional;
 import raftcart.catalog.Column;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.type.ValueChoices;
@@ -33,7 +34,7 @@ final class AllowedNulls {
     /** True where the default is NULL in the place of a date that does not exist, which rows then have. */
     private boolean isRenounced(Column column, Optional<String> defaultValue) {
         boolean none = choices.impossibleDates() == ImpossibleDates.AS_NULL
-                && column.defaultValue().isPresent()
+                && from.has(SqlFeature.ZERO_DATES)
                 && defaultValue.equals(Optional.of("NULL"));
         if (none) {
             notes.find(FindingCode.IMPOSSIBLE_DATES, table + "." + column.name(), "NULL is allowed");

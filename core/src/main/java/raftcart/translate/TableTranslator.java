@@ -300,19 +300,17 @@ final class TableTranslator {
                 : computes
                         ? Optional.empty()
                         : column.defaultValue().flatMap(d -> defaultValue(object, column, d, choice));
+        boolean nullable = rule(column)
+                .flatMap(ColumnRule::nullable)
+                .orElseGet(() -> column.nullable()
+                        || new AllowedNulls(source.name(), from, to.language(), plan.values(), notes)
+                                .in(column, defaultValue));
         Column targetColumn = new Column(
                 pair.targetName(),
                 choice.sql(),
                 choice.stored(),
-                rule(column)
-                        .flatMap(ColumnRule::nullable)
-                        .orElseGet(() -> column.nullable()
-                                || new AllowedNulls(source.name(), from, to.language(), plan.values(), notes)
-                                        .in(column, defaultValue)),
-                rule(column)
-                        .flatMap(ColumnRule::defaultValue)
-                        .map(d -> Optional.of(d).filter(t -> !t.isBlank()))
-                        .orElse(defaultValue),
+                nullable,
+                planned(column, defaultValue, nullable),
                 generated,
                 column.identity().filter(i -> !uuid),
                 column.ignoresCase() && to.has(SqlFeature.IGNORES_CASE),
@@ -328,6 +326,14 @@ final class TableTranslator {
                 value.isEmpty() && nullIfImpossible(column, object),
                 generated.isEmpty(),
                 value);
+    }
+
+    /** The default as the plan has it; NULL is none in a column that does not take it, which some engines refuse to hear. */
+    private Optional<String> planned(Column column, Optional<String> defaultValue, boolean nullable) {
+        return rule(column)
+                .flatMap(ColumnRule::defaultValue)
+                .map(d -> Optional.of(d).filter(t -> !t.isBlank()))
+                .orElse(defaultValue.filter(d -> nullable || !d.equals("NULL")));
     }
 
     private boolean nullIfImpossible(Column column, String object) {

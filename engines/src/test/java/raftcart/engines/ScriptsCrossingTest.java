@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -142,6 +144,38 @@ class ScriptsCrossingTest {
         assertThat(target.ask("SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '"
                         + (to.equals("mariadb") ? target.name() : "public") + "' AND table_name LIKE 'sky%'"))
                 .isEqualTo(String.valueOf(tables));
+        assertThat(nullable(target)).doesNotContain("sky_null.never").doesNotContainAnyElementsOf(required(migration));
+    }
+
+    /** The columns that are never NULL on the source, those of which something is said aside. */
+    private static List<String> required(Migration migration) {
+        Set<String> told = TranslateStage.run(migration).findings().stream()
+                .map(f -> f.object().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        return migration
+                .workspace()
+                .catalog()
+                .orElseThrow()
+                .tables()
+                .flatMap(t -> t.columns().stream()
+                        .filter(c -> !c.nullable()
+                                && c.generated().isEmpty()
+                                && told.stream().noneMatch(o -> o.endsWith("." + name(t, c)) || o.equals(name(t, c))))
+                        .map(c -> name(t, c)))
+                .toList();
+    }
+
+    private static List<String> nullable(Databases target) {
+        try (EngineSession session = Engines.open(target.endpoint())) {
+            return session.readCatalog()
+                    .tables()
+                    .flatMap(t -> t.columns().stream().filter(Column::nullable).map(c -> name(t, c)))
+                    .toList();
+        }
+    }
+
+    private static String name(Table table, Column column) {
+        return (table.name().name() + "." + column.name()).toLowerCase(Locale.ROOT);
     }
 
     private static void compare(String name, String actual) throws IOException {

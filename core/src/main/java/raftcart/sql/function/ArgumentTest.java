@@ -16,7 +16,8 @@ interface ArgumentTest {
     /**
      * The test of a name: {@code character}, a constant of one character; {@code characters}, a constant none of whose
      * characters means something between the brackets of a regular expression; {@code constant}, a whole number that
-     * is given; {@code given}, any constant but NULL; {@code fraction}, a number that is no whole one; {@code first} and {@code last}, the constants 1 and -1; or a kind of values.
+     * is given; {@code given}, any constant but NULL; {@code fraction}, a number that is no whole one; {@code first} and
+     * {@code last}, the constants 1 and -1; or a kind of values.
      */
     static ArgumentTest named(String word) {
         return switch (word) {

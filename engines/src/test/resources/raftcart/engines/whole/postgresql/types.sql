@@ -94,3 +94,4 @@ CREATE TABLE sky_post_6 (
   c72 smallserial,
   PRIMARY KEY (id)
 );
+CREATE TABLE sky_null (never integer DEFAULT NULL NOT NULL, may integer DEFAULT NULL);
