@@ -4,6 +4,8 @@ import java.math.BigInteger;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.dialect.DecimalFloats;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -25,6 +27,10 @@ import raftcart.type.LogicalType;
 
 /** What the definition of a column says about it beyond its words. */
 public final class ColumnFactory {
+    private static final Pattern BY_CASE = Pattern.compile("bin|_cs|casespecific");
+    private static final Pattern AROUND_COLLATION = Pattern.compile("(?i)^collate\\s+['\"]?|^['\"]|['\"]$");
+    private static final Set<String> FLOATS = Set.of("float", "double", "real", "double precision");
+
     private ColumnFactory() {}
 
     /** True where two texts of the column are equal that differ in the case of their letters alone. */
@@ -32,7 +38,7 @@ public final class ColumnFactory {
             ColumnDefinition column, LogicalType type, Optional<String> collationOfTable, Language language) {
         String collation =
                 column.collation().or(() -> collationOfTable).orElse("").toLowerCase(Locale.ROOT);
-        boolean binary = collation.matches(".*(bin|_cs|casespecific).*");
+        boolean binary = BY_CASE.matcher(collation).find();
         return TableAdapter.saysItIgnoresCase(column)
                 || isText(type) && language.has(SqlFeature.IGNORES_CASE) && !binary;
     }
@@ -47,9 +53,8 @@ public final class ColumnFactory {
     public static String collation(ColumnDefinition column, Optional<String> ofTable) {
         return column.collation()
                 .or(() -> ofTable)
-                .orElse("")
-                .replaceFirst("(?i)^collate\\s+", "")
-                .replaceAll("^['\"]|['\"]$", "");
+                .map(c -> AROUND_COLLATION.matcher(c).replaceAll(""))
+                .orElse("");
     }
 
     /** The type of a column; whole numbers are such on the target even where the source has decimal ones only. */
@@ -94,7 +99,7 @@ public final class ColumnFactory {
         boolean rounded = adapter.from.has(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
                 && !adapter.from.name().equals(adapter.to.name())
                 && column.type()
-                        .filter(t -> t.name().matches("float|double|real|double precision") && t.parameter(1, -1) >= 0)
+                        .filter(t -> FLOATS.contains(t.name()) && t.parameter(1, -1) >= 0)
                         .isPresent();
         if (rounded) {
             adapter.note(

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import raftcart.catalog.Table;
 import raftcart.dialect.SqlFeature;
@@ -37,6 +38,9 @@ import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
+    private static final Pattern NO_CASE = Pattern.compile("nocase|[-_]ci\\b|_ci_");
+    private static final Pattern TYPE_WITHOUT_CASE = Pattern.compile("(\\w+[.])?citext|varchar_ignorecase");
+
     /** Clauses of a table that say more than where its rows lie. */
     private final QueryAdapter adapter;
 
@@ -153,13 +157,13 @@ final class TableAdapter {
     /** True where the column says itself that its texts compare without regard to case. */
     static boolean saysItIgnoresCase(ColumnDefinition column) {
         String collation = column.collation().orElse("").toLowerCase(Locale.ROOT);
-        return collation.matches(".*(nocase|[-_]ci\\b|_ci_).*")
+        return !collation.isEmpty() && NO_CASE.matcher(collation).find()
                 || column.type().filter(TableAdapter::ignoresCase).isPresent();
     }
 
     /** True for a type whose texts are the same in capitals and small letters. */
     static boolean ignoresCase(TypeName type) {
-        return type.name().matches("(\\w+[.])?citext|varchar_ignorecase");
+        return TYPE_WITHOUT_CASE.matcher(type.name()).matches();
     }
 
     static List<List<Name>> keys(CreateTable table) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -23,6 +24,8 @@ import raftcart.sql.tree.UnaryOperator;
  * PostgreSQL), some round the amount ("Date and Time Units", MariaDB), others cut the fraction off ("DATEADD", SQL Server).
  */
 final class UnitFractions {
+    private static final Pattern NUMBER = Pattern.compile("-?[0-9]*\\.?[0-9]+([eE][-+]?[0-9]+)?");
+
     private enum Fractions {
         COUNT,
         ROUND,
@@ -165,7 +168,7 @@ final class UnitFractions {
         }
         return amount instanceof Expr.Literal l
                         && l.kind() == LiteralKind.NUMBER
-                        && l.text().matches("-?[0-9]*\\.?[0-9]+([eE][-+]?[0-9]+)?")
+                        && NUMBER.matcher(l.text()).matches()
                 ? Optional.of(new BigDecimal(l.text()))
                 : Optional.empty();
     }

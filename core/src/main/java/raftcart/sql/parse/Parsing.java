@@ -87,8 +87,13 @@ final class Parsing {
 
     /** A name with points in it. An empty part between two points is the default schema. */
     QualifiedName qualifiedName() {
-        List<Name> parts = new ArrayList<>();
-        parts.add(name());
+        Name first = name();
+        if (!cursor.peek().isSymbol(".")
+                && !cursor.peek().isSymbol("..")
+                && !cursor.peek().isSymbol("@")) {
+            return new QualifiedName(List.of(first)); // most names
+        }
+        List<Name> parts = new ArrayList<>(List.of(first));
         while (cursor.peek().isSymbol(".") || cursor.peek().isSymbol("..")) {
             cursor.take();
             parts.add(name());

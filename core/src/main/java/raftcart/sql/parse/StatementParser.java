@@ -68,7 +68,8 @@ public final class StatementParser {
 
     /** Reads all statements of a text that begins at this line and column of its file. */
     public static Result parse(String text, Grammar grammar, int line, int column) {
-        List<Token> tokens = new ArrayList<>();
+        List<Token> tokens =
+                new ArrayList<>(16 + text.length() / 4); // most tokens are longer with the blank behind them
         List<Token> comments = new ArrayList<>();
         List<Token> hints = new ArrayList<>();
         Lexer lexer = new Lexer(text, grammar.lexical(), line, column);
