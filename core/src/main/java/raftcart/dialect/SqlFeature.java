@@ -79,6 +79,10 @@ public enum SqlFeature {
     DATE_PLUS_DAYS,
     /** Dates and times carry their keyword as constants. */
     TYPED_DATES,
+    /** SMALLDATETIME rounds to minutes. */
+    SMALL_DATES_ARE_MINUTES,
+    /** There is no type of times of day: they are the intervals since midnight. */
+    TIMES_ARE_INTERVALS,
     /** Rights may be granted on schemas. */
     SCHEMA_GRANTS,
     /** Parameters are $1, $2. */

@@ -306,6 +306,11 @@ public final class YamlTypes implements TypeTable {
         if (type instanceof LogicalType.Opaque opaque) {
             return Optional.of(new TypeChoice.Note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql));
         }
+        boolean time = type instanceof LogicalType.Time || type instanceof LogicalType.Duration;
+        if (time && sql.startsWith("INTERVAL")) {
+            return Optional.of(
+                    new TypeChoice.Note(FindingCode.DURATION_TYPE, sql + ", which counts on after 24 hours"));
+        }
         boolean zoneless = type instanceof LogicalType.Timestamp t
                 && t.zoned()
                 && text(new LogicalType.Timestamp(t.precision(), false)).equals(text(type));

@@ -5,11 +5,13 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 
@@ -86,5 +88,22 @@ final class ByteTexts {
             }
         }
         return Optional.of(HexFormat.of().formatHex(bytes.toByteArray()));
+    }
+
+    /** Texts that the source compares as bytes, for the sake of their case, where the target compares letters as exactly. */
+    static List<Expr> asLetters(List<Expr> compared, ExprAdapter adapter) {
+        boolean exact = !adapter.from.name().equals(adapter.to.name())
+                && !adapter.to.has(SqlFeature.IGNORES_CASE)
+                && compared.stream().anyMatch(ByteTexts::isAsBytes)
+                && compared.stream().allMatch(e -> adapter.kind(unwrapped(e)) != ValueKind.BYTES);
+        return exact ? compared.stream().map(ByteTexts::unwrapped).toList() : compared;
+    }
+
+    static boolean isAsBytes(Expr e) {
+        return e instanceof Expr.Call call && call.is("as_bytes");
+    }
+
+    private static Expr unwrapped(Expr e) {
+        return isAsBytes(e) ? ((Expr.Call) e).arguments().get(0) : e;
     }
 }

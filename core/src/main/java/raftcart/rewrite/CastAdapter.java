@@ -195,6 +195,7 @@ final class CastAdapter {
                 .cast(cast, value, kind, type)
                 .or(() -> adapter.instants.ofText(bare(cast.value()), type))
                 .or(() -> bytes(cast, type))
+                .or(() -> ClockTimes.cast(bare(cast.value()), kind, wanted, adapter))
                 .or(() -> truth(cast, wanted))
                 .or(() -> moment(cast, type, wanted));
         if (constant.isPresent()) {

@@ -5,6 +5,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** What is to be said about casts that engines carry out in different ways. */
@@ -52,6 +53,11 @@ final class CastNotes {
         }
     }
 
+    /** True for a type of moments that keeps no seconds, which the target has no such type for. */
+    static boolean roundsToMinutes(TypeName type, ExprAdapter adapter) {
+        return type.name().equals("smalldatetime") && adapter.lost(SqlFeature.SMALL_DATES_ARE_MINUTES);
+    }
+
     private static Expr value(Expr cast) {
         return cast instanceof Expr.Cast c
                 ? c.value()
@@ -61,6 +67,9 @@ final class CastNotes {
     /** Says where engines convert in different ways. */
     void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
         padding(cast, type, kind);
+        if (roundsToMinutes(cast.type(), adapter)) {
+            adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "the source rounds to minutes");
+        }
         boolean text = type instanceof LogicalType.Text
                 || type instanceof LogicalType.Varchar
                 || type instanceof LogicalType.Char;

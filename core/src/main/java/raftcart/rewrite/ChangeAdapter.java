@@ -253,7 +253,7 @@ final class ChangeAdapter {
             }
             return plainUpdate(qualified(update, target), joined, List.of(), OldForms.and(conditions), true);
         }
-        return updateByMerge(update, target, from, conditions);
+        return merge(MergedUpdates.of(update, target, from, conditions, adapter));
     }
 
     private Statement withOuterJoin(Statement.Update update, TableRef tree) {
@@ -424,39 +424,6 @@ final class ChangeAdapter {
             conditions.addAll(joins);
         }
         return found;
-    }
-
-    private Statement updateByMerge(
-            Statement.Update update, TableRef target, List<TableRef> from, List<Expr> conditions) {
-        if (!has(SqlFeature.MERGE)
-                || from.size() != 1
-                || conditions.isEmpty()
-                || !update.returning().isEmpty()
-                || update.limit().isPresent()) {
-            throw new Untranslatable("an UPDATE that reads other tables");
-        }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, update.span(), "an UPDATE that reads another table as MERGE");
-        adapter.note(
-                FindingCode.SYNTAX_CHECK,
-                update.span(),
-                "a row that matches several rows of the other table is an error");
-        Statement.MergeAction action = new Statement.MergeAction(
-                true,
-                false,
-                Optional.empty(),
-                Statement.MergeAction.Kind.UPDATE,
-                update.assignments(),
-                List.of(),
-                List.of(),
-                Optional.empty());
-        return merge(new Statement.Merge(
-                update.with(),
-                target,
-                from.get(0),
-                OldForms.and(conditions).orElseThrow(),
-                List.of(action),
-                List.of(),
-                update.span()));
     }
 
     Statement merge(Statement.Merge given) {

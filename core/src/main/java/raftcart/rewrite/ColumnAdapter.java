@@ -112,7 +112,7 @@ final class ColumnAdapter {
         leftOut(column, table, altered);
         Optional<LogicalType> type = ColumnFactory.type(column, adapter)
                 .map(t -> new KeyTypes(adapter).following(t, column, table.constraints()))
-                .or(() -> !altered ? missingType(column) : Optional.empty());
+                .or(() -> !altered || column.generated().isPresent() ? missingType(column) : Optional.empty());
         ColumnFactory.sayDifferences(column, adapter);
         List<TableConstraint> own = own(column, constraints);
         boolean key = column.constraints().stream().anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);

@@ -96,6 +96,12 @@ public final class ColumnFactory {
                     "the source passes over REFERENCES beside a column, here it is a foreign key: "
                             + column.name().text());
         }
+        if (column.type().filter(t -> CastNotes.roundsToMinutes(t, adapter)).isPresent()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the source rounds what goes into " + column.name().text() + " to minutes");
+        }
         boolean rounded = adapter.from.has(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
                 && !adapter.from.name().equals(adapter.to.name())
                 && column.type()

@@ -22,7 +22,6 @@ import raftcart.type.LogicalType;
 
 /** Adapts sums and differences of dates, and their constants. */
 final class DateAdapter {
-    private static final long SECONDS_OF_DAY = 86_400;
     /** What Teradata takes away from the digits of a date to store it as a number. */
     private static final long DATE_OF_YEAR_1900 = 19_000_000;
     /** How a moment looks that needs no pattern to be read. */
@@ -171,60 +170,6 @@ final class DateAdapter {
                     binary.span(),
                     "taken for a difference of numbers; that of dates is another on each engine");
         }
-    }
-
-    /** A difference of what is taken for two dates. */
-    Expr days(Expr.Binary binary) {
-        ValueKind day = adapter.from.has(SqlFeature.DATES_HAVE_TIME) ? ValueKind.TIMESTAMP : ValueKind.DATE;
-        return difference(binary, day, day);
-    }
-
-    /** The days between two dates. */
-    Expr difference(Expr.Binary binary, ValueKind left, ValueKind right) {
-        Expr to = adapter.expr(binary.left());
-        Expr from = adapter.expr(binary.right());
-        boolean sourceDays = adapter.from.has(SqlFeature.DATE_PLUS_DAYS);
-        boolean dates = left == ValueKind.DATE && right == ValueKind.DATE;
-        if (dates && sourceDays && adapter.to.has(SqlFeature.DATE_PLUS_DAYS)) {
-            return new Expr.Binary(BinaryOperator.SUBTRACT, to, from, binary.span());
-        }
-        boolean fine = isFine(binary.left()) || isFine(binary.right());
-        boolean span = adapter.from.has(SqlFeature.DATES_HAVE_TIME) ? fine : !dates;
-        if (span
-                && adapter.from.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)
-                && adapter.to.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)) {
-            return new Expr.Binary(BinaryOperator.SUBTRACT, to, from, binary.span());
-        }
-        if (!sourceDays || !dates && adapter.from.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP)) {
-            throw new Untranslatable("a difference of times");
-        }
-        if (fine && adapter.from.has(SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS)) {
-            throw new Untranslatable("a difference of timestamps, which is an interval");
-        }
-        if (!dates && adapter.writes("extract_epoch")) {
-            return new Expr.Binary(
-                    BinaryOperator.DIVIDE,
-                    new Expr.Binary(BinaryOperator.SUBTRACT, epoch(to), epoch(from), binary.span()),
-                    Expr.Literal.number(SECONDS_OF_DAY),
-                    binary.span());
-        }
-        if (!dates) {
-            adapter.note(
-                    FindingCode.FUNCTION_DIFFERS, binary.span(), "the difference of times in days loses its fraction");
-        }
-        return Expr.Call.of("days_between", from, to).at(binary.span());
-    }
-
-    private static Expr epoch(Expr e) {
-        return Expr.Call.of("extract_epoch", e).at(e.span());
-    }
-
-    /** True for a timestamp with fractions of its second, whose difference from another is no number of days. */
-    private boolean isFine(Expr e) {
-        return adapter.facts(e)
-                .flatMap(Scope.ColumnFacts::type)
-                .filter(t -> t instanceof LogicalType.Timestamp time && time.precision() > 0)
-                .isPresent();
     }
 
     /** A date that the source may keep as a text, as the date that it is. */

@@ -455,6 +455,9 @@ final class Expansions {
 
     /** The second place of a text from the beginning: the first one after the first. */
     private Expr second(List<Expr> a) {
+        if (a.get(3) instanceof Expr.Literal nth && nth.text().equals("1")) {
+            return writable("locate", a.get(0), a.get(1), a.get(2));
+        }
         boolean plain = a.get(2) instanceof Expr.Literal start
                 && start.text().equals("1")
                 && a.get(3) instanceof Expr.Literal nth

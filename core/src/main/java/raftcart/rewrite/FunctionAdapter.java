@@ -301,7 +301,7 @@ final class FunctionAdapter {
             case "extract_epoch":
                 return further(epoch(call), original);
             case "cast_with_format":
-                throw new Untranslatable("a cast with a format");
+                return new MaskTranslator(adapter).withFormat(call);
             default:
         }
         return Zones.isFunction(function) ? new Zones(adapter).call(call) : further(call, original);

@@ -16,6 +16,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Brings format masks of dates from one mask language to another. */
@@ -415,5 +416,21 @@ final class MaskTranslator {
             case LETTERS, LETTERS_D -> "'" + text + "'";
             case PERCENT_I, PERCENT_M, PERCENT_F -> text;
         };
+    }
+
+    /** A date as it is, or read from a text in a format. */
+    Expr withFormat(Expr.Call call) {
+        Expr value = call.arguments().get(0);
+        TypeName type = TypeName.of(((Expr.Literal) call.arguments().get(1)).text());
+        ValueKind wanted = KindFinder.kind(adapter.finder.type(type));
+        ValueKind kind = adapter.kind(value);
+        if (kind.isDate() || !wanted.isDate()) {
+            return adapter.expr(new Expr.Cast(value, type, false, call.span()));
+        }
+        if (kind != ValueKind.TEXT) {
+            adapter.note(FindingCode.TYPES_UNKNOWN, call.span(), "taken for a text in the format that the cast names");
+        }
+        String function = wanted == ValueKind.DATE ? "parse_date" : "parse_timestamp";
+        return call(call.with(function, List.of(value, call.arguments().get(2))).at(call.span()));
     }
 }

@@ -175,13 +175,17 @@ final class OperatorAdapter {
     /** A difference of moments, or one and a number of days. */
     private Optional<Expr> ofMoments(Expr.Binary binary, ValueKind left, ValueKind right, boolean minus) {
         if (isHalfKnown(binary, left, right)) {
-            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for the days between two dates");
-            return Optional.of(new DateAdapter(adapter).days(binary));
+            return Optional.of(new DateDifferences(adapter).halfKnown(binary));
         }
         if (left.isDate() && right.isDate() && minus) {
-            return Optional.of(new DateAdapter(adapter).difference(binary, left, right));
+            return Optional.of(new DateDifferences(adapter).of(binary, left, right));
         }
         boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
+        boolean unsure =
+                minus && (left.isDate() && right == ValueKind.UNKNOWN || left == ValueKind.UNKNOWN && right.isDate());
+        if (unsure && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
+            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "a date and something whose kind is not known");
+        }
         boolean asNumber = days && right.isNumber() || right.isDate() && left.isNumber();
         if (left == ValueKind.TIMESTAMP
                 && right == ValueKind.INTEGER
@@ -347,19 +351,18 @@ final class OperatorAdapter {
     }
 
     /** Expressions that are compared with each other, brought to one kind. */
-    private List<Expr> ofOneKind(List<Expr> expressions, Span span) {
+    private List<Expr> ofOneKind(List<Expr> given, Span span) {
+        List<Expr> expressions = ClockTimes.among(ByteTexts.asLetters(given, adapter), adapter);
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
         if (!same()) {
             mixedKinds(expressions, kinds, span);
-            new TextRules(adapter).compared(expressions, span);
+            new TextRules(adapter).compared(given, span);
             new Operands(adapter).perhapsDates(expressions);
         }
         boolean texts = adapter.lost(SqlFeature.DATES_ARE_TEXTS)
                 && expressions.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.TEXT);
         if (texts) {
-            return expressions.stream()
-                    .map(e -> new DateAdapter(adapter).asText(e))
-                    .toList();
+            return expressions.stream().map(new DateAdapter(adapter)::asText).toList();
         }
         boolean numbers = kinds.stream().anyMatch(ValueKind::isNumber);
         if (numbers && adapter.losesConversions()) {

@@ -296,6 +296,9 @@ final class TextRules {
 
     /** Says where the case of letters, or blanks at the end, count on one engine only. */
     void compared(List<Expr> expressions, Span span) {
+        if (expressions.stream().anyMatch(ByteTexts::isAsBytes)) {
+            return; // exact on both engines
+        }
         boolean letters = expressions.stream()
                 .anyMatch(e -> e instanceof Expr.Literal l
                         && l.kind() == LiteralKind.STRING

@@ -267,28 +267,14 @@ final class ValueAdapter {
         if (kind == ValueKind.BOOLEAN) {
             return truth(literal);
         }
-
-        if (text && kind.isDate()) {
-            if (literal.text().startsWith("0000")
-                    && ZERO_DATE.matcher(literal.text()).matches()) {
-                adapter.note(FindingCode.IMPOSSIBLE_DATES, literal.span(), literal.text());
-                return Expr.Literal.ofNull();
-            }
-            if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(literal.text())) {
-                return adapter.instants.constant(literal);
-            }
-            literal = new DateAdapter(adapter).asRead(literal, kind);
-        } else if (text && kind == ValueKind.TIME) {
-            literal = new DateAdapter(adapter).asRead(literal, kind);
+        if (text && (kind.isDate() || kind == ValueKind.TIME)) {
+            return moment(literal, kind, type);
         }
         if (kind == ValueKind.BYTES) {
             return bytes(literal, type);
         }
         if (literal.kind() == LiteralKind.BYTES) {
             return ofBytes(literal, kind);
-        }
-        if (text && kind.isDate() && adapter.to.has(SqlFeature.TYPED_DATES)) {
-            return DateAdapter.typed(literal, kind);
         }
         boolean numeric = text && kind.isNumber() && !(type instanceof LogicalType.Year);
         if (numeric && NUMBER.matcher(literal.text()).matches()) {
@@ -299,6 +285,24 @@ final class ValueAdapter {
             return Expr.Literal.number(literal.text().equals("true") ? 1 : 0);
         }
         return adapter.expr(literal);
+    }
+
+    /** A text as the date or time of day that it is to the source. */
+    private Expr moment(Expr.Literal text, ValueKind kind, LogicalType type) {
+        boolean zero =
+                text.text().startsWith("0000") && ZERO_DATE.matcher(text.text()).matches();
+        if (kind.isDate() && zero) {
+            adapter.note(FindingCode.IMPOSSIBLE_DATES, text.span(), text.text());
+            return Expr.Literal.ofNull();
+        }
+        if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(text.text())) {
+            return adapter.instants.constant(text);
+        }
+        Expr.Literal read = new DateAdapter(adapter).asRead(text, kind);
+        if (kind == ValueKind.TIME) {
+            return ClockTimes.constant(read, adapter).orElseGet(() -> adapter.expr(read));
+        }
+        return adapter.to.has(SqlFeature.TYPED_DATES) ? DateAdapter.typed(read, kind) : adapter.expr(read);
     }
 
     /** Constant bytes as the whole number that they make; anything else as it is. */

@@ -2,6 +2,9 @@ package raftcart.sql;
 
 /** Which characters names and numbers consist of. */
 public final class CharClass {
+    /** Of DB2's {@code ¬=}, as keyboards of large machines have it. */
+    static final char NOT_SIGN = '\u00ac';
+
     private static final int ASCII = 128;
     private static final String[] SYMBOLS = new String[ASCII];
     private static final boolean[] NAME_STARTS = new boolean[ASCII];
@@ -36,7 +39,7 @@ public final class CharClass {
     }
 
     private static boolean isForeignLetter(char c) {
-        return c != '\u00a0' && c != '\ufeff' && !Character.isWhitespace(c);
+        return c != '\u00a0' && c != '\ufeff' && c != NOT_SIGN && !Character.isWhitespace(c);
     }
 
     static String symbol(char c) {

@@ -114,7 +114,7 @@ public final class Lexer {
 
     private char peek(int ahead) {
         int at = position + ahead;
-        return at < text.length() ? text.charAt(at) : '\0';
+        return at >= 0 && at < text.length() ? text.charAt(at) : '\0';
     }
 
     private void skipBlanks() {
@@ -136,7 +136,8 @@ public final class Lexer {
     private boolean startsComment(char c) {
         return switch (c) {
             case '-' -> peek(1) == '-' && (!rules.has(LexicalFeature.DASHES_BEFORE_BLANK) || peek(2) <= ' ');
-            case '/' -> peek(1) == '*' || (peek(1) == '/' && rules.has(LexicalFeature.SLASH_COMMENTS));
+            case '/' ->
+                peek(1) == '*' || (peek(1) == '/' && peek(-1) != ':' && rules.has(LexicalFeature.SLASH_COMMENTS));
             case '#' -> rules.has(LexicalFeature.HASH_COMMENTS);
             default -> false;
         };
@@ -308,6 +309,10 @@ public final class Lexer {
     }
 
     private Token symbol(char c, int start) {
+        if (c == CharClass.NOT_SIGN && (peek(1) == '=' || peek(1) == '<' || peek(1) == '>')) {
+            position += 2;
+            return token(TokenKind.SYMBOL, start, null);
+        }
         for (String operator : c < OPERATORS.length ? OPERATORS[c] : OPERATORS[0]) {
             if (text.startsWith(operator, position)) {
                 position += operator.length();

@@ -42,6 +42,7 @@ public final class OracleLanguage {
             FeatureSets.with(
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
+                    SqlFeature.TIMES_ARE_INTERVALS,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

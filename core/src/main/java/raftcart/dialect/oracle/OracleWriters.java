@@ -1,6 +1,9 @@
 package raftcart.dialect.oracle;
 
+import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.dialect.write.ChangeWriter;
 import raftcart.dialect.write.DdlWriter;
 import raftcart.dialect.write.ExprWriter;
@@ -30,6 +33,8 @@ public final class OracleWriters {
 
     /** Expressions. */
     private static final class Expressions extends ExprWriter {
+        private static final Pattern CLOCK = Pattern.compile("(-?)(\\d{1,3}):(\\d\\d)(?::(\\d\\d(?:[.]\\d{1,9})?))?");
+
         Expressions(WriterContext context) {
             super(context);
         }
@@ -52,9 +57,22 @@ public final class OracleWriters {
         @Override
         protected String moment(LiteralKind kind, String text) {
             if (kind == LiteralKind.TIME) {
-                throw cannot("a time of day");
+                return clock(text);
             }
             return super.moment(kind, text);
+        }
+
+        /** A time of day as the interval since midnight ("Interval Literals"). */
+        private String clock(String text) {
+            Matcher m = CLOCK.matcher(text);
+            if (!m.matches()) {
+                throw cannot("the time of day '" + text + "'");
+            }
+            int hours = Integer.parseInt(m.group(2));
+            String days = m.group(1) + hours / 24;
+            String seconds = m.group(4) == null ? "00" : m.group(4);
+            String time = String.format(Locale.ROOT, "%02d:%s:%s", hours % 24, m.group(3), seconds);
+            return "INTERVAL " + string(days + " " + time) + " DAY TO SECOND";
         }
 
         @Override
@@ -102,7 +120,7 @@ public final class OracleWriters {
         public String visitCurrentTime(Expr.CurrentTime time) {
             return switch (time.kind()) {
                 case DATE -> "TRUNC(SYSDATE)";
-                case TIME -> throw cannot("the time of day");
+                case TIME -> "(LOCALTIMESTAMP - TRUNC(SYSDATE))";
                 case TIMESTAMP -> "SYSTIMESTAMP";
                 case LOCAL_TIMESTAMP -> time.precision() < 0 ? "SYSDATE" : "LOCALTIMESTAMP(" + time.precision() + ")";
                 case UTC_TIMESTAMP -> "SYS_EXTRACT_UTC(SYSTIMESTAMP)";

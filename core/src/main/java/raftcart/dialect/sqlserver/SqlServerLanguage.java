@@ -2,6 +2,7 @@ package raftcart.dialect.sqlserver;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.FeatureSets;
 import raftcart.dialect.Language;
@@ -12,12 +13,15 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
+import raftcart.sql.parse.CallReading;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
 
 /** SQL Server's SQL, version 2016 and later. */
 public final class SqlServerLanguage {
@@ -45,12 +49,14 @@ public final class SqlServerLanguage {
                     BinaryOperator.BIT_OR,
                     OperatorTable.ADDITIVE,
                     BinaryOperator.BIT_XOR,
-                    OperatorTable.ADDITIVE));
+                    OperatorTable.ADDITIVE),
+            SqlServerLanguage::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.SERIES_COLUMN_IS_VALUE,
+                    SqlFeature.SMALL_DATES_ARE_MINUTES,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.RECURSION_WANTS_SAME_TYPES,
                     SqlFeature.RECURSION_OF_100_ROUNDS,
@@ -177,5 +183,13 @@ public final class SqlServerLanguage {
                 LanguageResources.functions("sqlserver"),
                 LanguageResources.types("sqlserver"),
                 SqlServerWriters::of);
+    }
+
+    /** DATEDIFF_BIG counts as DATEDIFF does, in 64 bits, which all other engines have anyway. */
+    private static Optional<CallReading.Meaning> meaning(Expr.Call call) {
+        return call.function().equals("datediff_big") && !call.canonical()
+                ? Optional.of(CallReading.Meaning.of(new Expr.Call(
+                        QualifiedName.of("datediff"), false, call.arguments(), call.suffix(), call.span())))
+                : Optional.empty();
     }
 }

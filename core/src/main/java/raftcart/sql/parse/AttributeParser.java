@@ -108,6 +108,17 @@ final class AttributeParser {
     }
 
     private static Optional<Expr> toText(Expr value, String mask, Span span) {
+        return spelled(mask)
+                .map(m -> new Expr.Call(
+                        QualifiedName.of("TO_CHAR"),
+                        false,
+                        List.of(value, new Expr.Literal(LiteralKind.STRING, m, span)),
+                        CallSuffix.NONE,
+                        span));
+    }
+
+    /** A FORMAT in the letters that TO_CHAR and TO_DATE read; empty where it has others. */
+    static Optional<String> spelled(String mask) {
         Matcher parts = FORMAT_PART.matcher(mask);
         StringBuilder spelled = new StringBuilder();
         int at = 0;
@@ -116,11 +127,6 @@ final class AttributeParser {
             at = parts.end();
             parts.region(at, mask.length());
         }
-        if (at < mask.length()) {
-            return Optional.empty();
-        }
-        Expr own = new Expr.Literal(LiteralKind.STRING, spelled.toString(), span);
-        return Optional.of(
-                new Expr.Call(QualifiedName.of("TO_CHAR"), false, List.of(value, own), CallSuffix.NONE, span));
+        return at < mask.length() ? Optional.empty() : Optional.of(spelled.toString());
     }
 }

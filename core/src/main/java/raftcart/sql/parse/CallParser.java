@@ -110,7 +110,10 @@ final class CallParser {
         Expr value = expressions.expression();
         cursor.expectWords("AS");
         if (cursor.peek().isWord("FORMAT") && cursor.peek(1).isString()) {
-            throw cursor.byHand("a cast to a FORMAT");
+            cursor.take();
+            Expr mask = Expr.Literal.string(parsing.string());
+            cursor.expectSymbol(")");
+            return Expr.Call.of("shown_as", value, mask).at(span);
         }
         TypeName type = TypeNameParser.parse(cursor);
         if (cursor.takeWords("CHARACTER", "SET") || cursor.takeWords("CHARSET")) {
@@ -119,12 +122,13 @@ final class CallParser {
         if (cursor.takeWords("FORMAT")) {
             Expr mask = expressions.expression();
             cursor.expectSymbol(")");
-            return new Expr.Call(
-                    QualifiedName.of("cast_with_format"),
-                    true,
-                    List.of(value, Expr.Literal.string(type.name()), mask),
-                    CallSuffix.NONE,
-                    span);
+            Optional<String> spelled = parsing.has(GrammarFeature.DATA_ATTRIBUTES) && mask instanceof Expr.Literal l
+                    ? AttributeParser.spelled(l.text())
+                    : Optional.empty();
+            Expr known =
+                    spelled.<Expr>map(Expr.Literal::string).orElseThrow(() -> cursor.byHand("a cast with a format"));
+            return Expr.Call.of("cast_with_format", value, Expr.Literal.string(type.name()), known)
+                    .at(span);
         }
         cursor.expectSymbol(")");
         Expr shown = AttributeParser.asText(value, type, span);

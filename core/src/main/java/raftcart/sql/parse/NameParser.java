@@ -173,6 +173,9 @@ final class NameParser {
                                 })
                         .at(first.span());
             }
+            if (parsing.has(GrammarFeature.LABELLED_DURATIONS)) {
+                throw cursor.byHand("the special register CURRENT " + word);
+            }
             return null;
         }
         cursor.take();

@@ -43,11 +43,14 @@ public final class OperatorTable {
         SYMBOLS.put("!=", BinaryOperator.NOT_EQUAL);
         SYMBOLS.put("^=", BinaryOperator.NOT_EQUAL);
         SYMBOLS.put("~=", BinaryOperator.NOT_EQUAL);
+        SYMBOLS.put("¬=", BinaryOperator.NOT_EQUAL);
         SYMBOLS.put("<", BinaryOperator.LESS);
         SYMBOLS.put("!>", BinaryOperator.LESS_OR_EQUAL);
+        SYMBOLS.put("¬>", BinaryOperator.LESS_OR_EQUAL);
         SYMBOLS.put("<=", BinaryOperator.LESS_OR_EQUAL);
         SYMBOLS.put(">", BinaryOperator.GREATER);
         SYMBOLS.put("!<", BinaryOperator.GREATER_OR_EQUAL);
+        SYMBOLS.put("¬<", BinaryOperator.GREATER_OR_EQUAL);
         SYMBOLS.put(">=", BinaryOperator.GREATER_OR_EQUAL);
         SYMBOLS.put("<=>", BinaryOperator.SAME);
         SYMBOLS.put("+", BinaryOperator.ADD);

@@ -91,6 +91,13 @@ final class QueryParser {
             paging = pagings.after(Optional.empty());
         }
         pagings.passOver();
+        if (cursor.peek().isWord("FOR") && locking.isEmpty()) {
+            locking = new LockingParser(parsing).locking(); // DB2 lets the clauses behind a query stand in any order
+            pagings.passOver();
+        }
+        if (cursor.peek().isWord("INTO")) {
+            throw cursor.byHand("SELECT INTO variables or files");
+        }
         return new Query(with, recursive, body, order, paging, locking, span);
     }
 

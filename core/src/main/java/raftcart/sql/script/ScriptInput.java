@@ -153,7 +153,7 @@ final class ScriptInput {
         if (first == '-' && second == '-') {
             return restOfLine();
         }
-        if (first == '/' && second == '/' && rules.has(LexicalFeature.SLASH_COMMENTS)) {
+        if (first == '/' && second == '/' && rules.has(LexicalFeature.SLASH_COMMENTS) && !isAddress()) {
             return restOfLine();
         }
         if (first != '/' || second != '*') {
@@ -167,6 +167,11 @@ final class ScriptInput {
         }
         blockComment();
         return true;
+    }
+
+    /** True for the slashes of {@code file://}, which stand without quotes in commands of clients. */
+    private boolean isAddress() {
+        return !text.isEmpty() && text.charAt(text.length() - 1) == ':';
     }
 
     boolean restOfLine() throws IOException {

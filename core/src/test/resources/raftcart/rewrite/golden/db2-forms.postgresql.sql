@@ -214,6 +214,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 47:260: RC0608 adapted: Function spelled otherwise: UCASE means upper
 -- 47:321: RC0609 adapted: Said in other words: cut as on the source
 -- 47:331: RC0609 adapted: Said in other words: cut as on the source
+-- 47:483: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 47:483: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 49:93: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity

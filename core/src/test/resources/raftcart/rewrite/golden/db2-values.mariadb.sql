@@ -176,8 +176,10 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 29:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 31:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 32:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
+-- 33:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 33:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 33:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
+-- 34:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim

@@ -178,8 +178,10 @@ SELECT CAST(CAST(a AS text) AS numeric) / 3 FROM frame;
 -- 26:8: RC0608 adapted: Function spelled otherwise: DOUBLE means float_of
 -- 31:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 32:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
+-- 33:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 33:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 33:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
+-- 34:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate
 -- 40:8: RC0608 adapted: Function spelled otherwise: STRIP means trim

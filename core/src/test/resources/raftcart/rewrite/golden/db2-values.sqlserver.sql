@@ -187,8 +187,10 @@ SELECT CAST(CAST(a AS DECIMAL(38, 10)) AS decimal(38,20)) / 3 FROM frame;
 -- 26:8: RC0608 adapted: Function spelled otherwise: DOUBLE means float_of
 -- 28:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 29:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 33:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 33:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 33:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
+-- 34:8: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 34:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 34:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
 -- 39:8: RC0608 adapted: Function spelled otherwise: POSSTR means locate

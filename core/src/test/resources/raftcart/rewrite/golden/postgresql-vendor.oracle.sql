@@ -62,7 +62,7 @@ CREATE TABLE actor (
     b raw(1),
     iv clob,
     tz timestamp(6) with time zone,
-    t timestamp(6),
+    t interval day(0) to second(6),
     ts timestamp(3),
     u char(36) DEFAULT SYS_GUID(),
     h clob,
@@ -217,6 +217,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:38: RC0111 check: Type without counterpart crosses as text or bytes: p: point as CLOB
 -- 80:93: RC0101 adapted: Unsigned range kept by a check: o: NUMBER(10) for unsigned 32 bits
 -- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as CLOB
+-- 80:171: RC0106 adapted: Time beyond a day becomes an interval: t: INTERVAL DAY(0) TO SECOND(6), which counts on after 24 hours
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as CLOB
 -- 80:276: RC0612 check: Comparison may ignore case on one engine: cit

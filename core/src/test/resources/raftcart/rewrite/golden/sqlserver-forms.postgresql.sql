@@ -241,6 +241,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 10:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 32:51: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 32:171: RC0502 adapted: Storage clauses left out: Mag: SPARSE
+-- 32:212: RC0627 check: Said in other words, with a difference: the source rounds what goes into S to minutes
 -- 32:244: RC0101 adapted: Unsigned range kept by a check: TT: smallint for unsigned 8 bits
 -- 32:256: RC0111 check: Type without counterpart crosses as text or bytes: H: hierarchyid as text
 -- 32:271: RC0111 check: Type without counterpart crosses as text or bytes: G: geography as text

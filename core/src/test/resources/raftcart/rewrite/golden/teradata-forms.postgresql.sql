@@ -40,10 +40,15 @@ SELECT * FROM (SELECT * FROM telescope ORDER BY RANDOM() LIMIT 10) telescope;
 SELECT * FROM telescope TABLESAMPLE BERNOULLI (25);
 -- RC0602 by hand: No counterpart on the target: the attribute NOT of a value
 -- SELECT name, ZEROIFNULL(aperture), NULLIFZERO(aperture), NVL(name,'x'), CHARACTERS(name), CHAR_LENGTH(name), INDEX(name,'a'), POSITION('a' IN name), SUBSTRING(name FROM 2 FOR 3), SUBSTR(name, 2), TRIM(BOTH FROM name), OREPLACE(name,'a','b'), OTRANSLATE(name,'a','b'), name || 'x', UPPER(name), LOWER(name), aperture MOD 3, aperture ** 2, name (NOT CASESPECIFIC) FROM telescope
--- RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- SELECT d + 7, d - DATE '2020-01-01', ADD_MONTHS(d, 3), EXTRACT(YEAR FROM d), d (FORMAT 'YYYYMMDD'), CAST(d AS FORMAT 'YYYY-MM-DD'), CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)), CURRENT_DATE, DATE, TIME, USER, LAST_DAY(d), TO_CHAR(d,'YYYY-MM'), TRUNC(d,'MM'), d + INTERVAL '1' YEAR, ts - ts DAY(4) TO SECOND, TD_DAY_OF_WEEK(d) FROM telescope
--- RC0602 by hand: No counterpart on the target: a cast with a format
--- SELECT CAST('20200102' AS DATE FORMAT 'YYYYMMDD'), CAST(name AS INTEGER), name (INTEGER), CASE WHEN b = 1 THEN 'x' END, COALESCE(name, 'y') FROM telescope
+-- RC0602 by hand: No counterpart on the target: a difference of times as an interval
+-- SELECT d + 7, d - DATE '2020-01-01', ADD_MONTHS(d, 3), EXTRACT(YEAR FROM d), d (FORMAT 'YYYYMMDD'), CAST(d AS FORMAT 'YYYY-MM-DD'), CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)), CURRENT_DATE, DATE, TIME, USER, LAST_DAY(d), TO_CHAR(d,'YYYY-MM'), TRUNC(d,'MM'), d + INTERVAL '1' YEAR, (ts - ts) DAY(4) TO SECOND, TD_DAY_OF_WEEK(d) FROM telescope
+SELECT
+    DATE '2020-01-02',
+    CAST(name AS integer),
+    CAST(name AS integer),
+    CASE WHEN b = 1 THEN 'x' END,
+    COALESCE(name, 'y')
+FROM telescope;
 -- RC0602 by hand: No counterpart on the target: the clause WITH after a statement
 -- SELECT code, SUM(aperture) (DECIMAL(10,2)) FROM telescope GROUP BY 1 WITH SUM(aperture) BY code
 SELECT a.name
@@ -162,8 +167,8 @@ FROM telescope;
 -- 30:15: RC0624 check: Sample drawn otherwise
 -- 31:15: RC0624 check: Sample drawn otherwise
 -- 32:345: RC0602 by hand: No counterpart on the target: the attribute NOT of a value
--- 33:111: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- 34:1: RC0602 by hand: No counterpart on the target: a cast with a format
+-- 33:295: RC0602 by hand: No counterpart on the target: a difference of times as an interval
+-- 34:8: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02
 -- 35:70: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
 -- 36:94: RC0612 check: Comparison may ignore case on one engine: a.name
 -- 36:151: RC0612 check: Comparison may ignore case on one engine: a.name

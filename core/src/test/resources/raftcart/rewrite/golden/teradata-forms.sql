@@ -30,7 +30,7 @@ SELECT * FROM telescope QUALIFY ROW_NUMBER() OVER (PARTITION BY code ORDER BY d 
 SELECT * FROM telescope SAMPLE 10;
 SELECT * FROM telescope SAMPLE 0.25;
 SELECT name, ZEROIFNULL(aperture), NULLIFZERO(aperture), NVL(name,'x'), CHARACTERS(name), CHAR_LENGTH(name), INDEX(name,'a'), POSITION('a' IN name), SUBSTRING(name FROM 2 FOR 3), SUBSTR(name, 2), TRIM(BOTH FROM name), OREPLACE(name,'a','b'), OTRANSLATE(name,'a','b'), name || 'x', UPPER(name), LOWER(name), aperture MOD 3, aperture ** 2, name (NOT CASESPECIFIC) FROM telescope;
-SELECT d + 7, d - DATE '2020-01-01', ADD_MONTHS(d, 3), EXTRACT(YEAR FROM d), d (FORMAT 'YYYYMMDD'), CAST(d AS FORMAT 'YYYY-MM-DD'), CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)), CURRENT_DATE, DATE, TIME, USER, LAST_DAY(d), TO_CHAR(d,'YYYY-MM'), TRUNC(d,'MM'), d + INTERVAL '1' YEAR, ts - ts DAY(4) TO SECOND, TD_DAY_OF_WEEK(d) FROM telescope;
+SELECT d + 7, d - DATE '2020-01-01', ADD_MONTHS(d, 3), EXTRACT(YEAR FROM d), d (FORMAT 'YYYYMMDD'), CAST(d AS FORMAT 'YYYY-MM-DD'), CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)), CURRENT_DATE, DATE, TIME, USER, LAST_DAY(d), TO_CHAR(d,'YYYY-MM'), TRUNC(d,'MM'), d + INTERVAL '1' YEAR, (ts - ts) DAY(4) TO SECOND, TD_DAY_OF_WEEK(d) FROM telescope;
 SELECT CAST('20200102' AS DATE FORMAT 'YYYYMMDD'), CAST(name AS INTEGER), name (INTEGER), CASE WHEN b = 1 THEN 'x' END, COALESCE(name, 'y') FROM telescope;
 SELECT code, SUM(aperture) (DECIMAL(10,2)) FROM telescope GROUP BY 1 WITH SUM(aperture) BY code;
 SELECT a.name FROM telescope a, telescope b WHERE a.telescope_id = b.telescope_id AND a.name LIKE ANY ('a%', 'b%') AND b.code NOT IN ('x') AND a.name EQ 'z' AND a.b GT 5;

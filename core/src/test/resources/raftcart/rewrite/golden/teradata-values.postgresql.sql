@@ -26,13 +26,10 @@ SELECT CURRENT_DATE FROM frame;
 SELECT LOCALTIME FROM frame;
 SELECT CURRENT_TIMESTAMP(0) FROM frame;
 SELECT CAST(d AS character(10)) FROM frame;
--- RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- SELECT CAST(d AS FORMAT 'YYYY-MM-DD') FROM frame
--- RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- SELECT CAST(CAST(d AS FORMAT 'YYYYMMDD') AS CHAR(8)) FROM frame
 SELECT d FROM frame;
--- RC0602 by hand: No counterpart on the target: a cast with a format
--- SELECT CAST('2026-01-31' AS DATE FORMAT 'YYYY-MM-DD') FROM frame
+SELECT CAST(TO_CHAR(d, 'YYYYMMDD') AS character(8)) FROM frame;
+SELECT d FROM frame;
+SELECT DATE '2026-01-31' FROM frame;
 SELECT DATE '2026-01-31' FROM frame;
 -- RC0602 by hand: No counterpart on the target: a date as a number
 -- SELECT CAST(d AS INTEGER) FROM frame
@@ -168,10 +165,9 @@ SELECT 0; COMMIT;
 -- 9:18: RC0602 by hand: No counterpart on the target: a difference of times as an interval
 -- 10:18: RC0602 by hand: No counterpart on the target: a difference of times as an interval
 -- 17:8: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
--- 18:18: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
--- 19:23: RC0602 by hand: No counterpart on the target: a cast to a FORMAT
+-- 18:8: RC0605 adapted: Hint left out: CAST ( d AS FORMAT 'YYYY-MM-DD' )
 -- 20:8: RC0605 adapted: Hint left out: d ( FORMAT 'YYYY-MM-DD' )
--- 21:1: RC0602 by hand: No counterpart on the target: a cast with a format
+-- 21:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 23:1: RC0602 by hand: No counterpart on the target: a date as a number
 -- 25:8: RC0609 adapted: Said in other words: cut as on the source
 -- 27:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused

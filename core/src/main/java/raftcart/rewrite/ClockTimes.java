@@ -1,0 +1,52 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+
+/** Times of day for a target that has intervals in their place and reads none in a text. */
+final class ClockTimes {
+    private static final Pattern CLOCK = Pattern.compile("\\s*-?\\d{1,3}:\\d\\d(:\\d\\d([.]\\d+)?)?\\s*");
+
+    private ClockTimes() {}
+
+    /** A text with a time of day as a constant of that kind; empty where the target reads the text, and for all else. */
+    static Optional<Expr> constant(Expr e, ExprAdapter adapter) {
+        boolean clock = adapter.to.has(SqlFeature.TIMES_ARE_INTERVALS)
+                && !adapter.from.name().equals(adapter.to.name())
+                && e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && CLOCK.matcher(l.text()).matches();
+        return clock
+                ? Optional.of(new Expr.Literal(
+                        LiteralKind.TIME, ((Expr.Literal) e).text().strip(), e.span()))
+                : Optional.empty();
+    }
+
+    /** The same for all that stand beside a time of day. */
+    static List<Expr> among(List<Expr> compared, ExprAdapter adapter) {
+        boolean times = adapter.to.has(SqlFeature.TIMES_ARE_INTERVALS)
+                && compared.stream().anyMatch(e -> adapter.kind(e) == ValueKind.TIME);
+        return times
+                ? compared.stream().map(e -> constant(e, adapter).orElse(e)).toList()
+                : compared;
+    }
+
+    /** The cast of a constant to a time of day; other casts to and from one are left to a person. */
+    static Optional<Expr> cast(Expr value, ValueKind kind, ValueKind wanted, ExprAdapter adapter) {
+        if (!adapter.to.has(SqlFeature.TIMES_ARE_INTERVALS) || wanted != ValueKind.TIME && kind != ValueKind.TIME) {
+            return Optional.empty();
+        }
+        boolean kept = kind == wanted;
+        Optional<Expr> constant = kept ? Optional.of(adapter.expr(value)) : constant(value, adapter);
+        if (constant.isEmpty() && kind != ValueKind.NULL) {
+            throw new Untranslatable("a cast to or from a time of day, which is an interval on the target,");
+        }
+        return constant;
+    }
+}
