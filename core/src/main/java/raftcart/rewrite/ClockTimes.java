@@ -45,7 +45,7 @@ final class ClockTimes {
         boolean kept = kind == wanted;
         Optional<Expr> constant = kept ? Optional.of(adapter.expr(value)) : constant(value, adapter);
         if (constant.isEmpty() && kind != ValueKind.NULL) {
-            throw new Untranslatable("a cast to or from a time of day, which is an interval on the target,");
+            throw new Untranslatable("a cast to or from a time of day, an interval on the target");
         }
         return constant;
     }

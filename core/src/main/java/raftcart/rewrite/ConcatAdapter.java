@@ -68,7 +68,7 @@ final class ConcatAdapter {
             throw new Untranslatable("an array to which something is added");
         }
         boolean documents = !same()
-                && adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
+                && adapter.lost(SqlFeature.DOCUMENTS_ARE_MERGED)
                 && concat.parts().stream().anyMatch(p -> adapter.kind(p) == ValueKind.JSON);
         if (documents) {
             throw new Untranslatable("JSON documents that are merged");

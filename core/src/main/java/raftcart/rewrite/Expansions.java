@@ -412,8 +412,8 @@ final class Expansions {
 
     /** Texts that are not NULL with a separator between: each behind one, and the first one taken away. */
     private Expr separated(List<Expr> a, Expr.Call call) {
-        if (!(a.get(0) instanceof Expr.Literal separator) || separator.text().isEmpty()) {
-            return null;
+        if (!(a.get(0) instanceof Expr.Literal separator) || !separator.text().matches("(?s)[\\x00-\\uFFFF]+")) {
+            return null; // others are one letter to some engines, and two to others
         }
         List<Expr> parts = new ArrayList<>();
         for (Expr part : a.subList(1, a.size())) {

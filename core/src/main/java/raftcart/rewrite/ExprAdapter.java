@@ -215,6 +215,9 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Unary unary && unary.operator() == UnaryOperator.BIT_NOT) {
             return new BitAdapter(this).complement(unary);
         }
+        if (e instanceof Expr.Unary unary) {
+            new LostTypes(this).refuse(List.of(unary.operand()));
+        }
         if (e instanceof Expr.Case choice) {
             return choice(choice);
         }

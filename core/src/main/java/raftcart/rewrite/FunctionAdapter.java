@@ -258,6 +258,7 @@ final class FunctionAdapter {
 
     /** A call of a canonical function, in words that the target has. */
     Expr known(Expr.Call call, Expr.Call original) {
+        new LostTypes(adapter).refuseCall(call);
         return ofDictionary(new UnitFractions(adapter).call(call).orElse(call), original);
     }
 

@@ -108,6 +108,9 @@ final class JsonPaths {
         if (!told || adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT)) {
             return value;
         }
+        if (adapter.writes("json_text_or_null")) {
+            return Expr.Call.of("json_text_or_null", document, path).at(span);
+        }
         Expr type = Expr.Call.of(
                         "json_type", Expr.Call.of("json_get", document, path).at(span))
                 .at(span);

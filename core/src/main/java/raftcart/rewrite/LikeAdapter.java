@@ -61,7 +61,12 @@ final class LikeAdapter {
             adapter.note(
                     FindingCode.SYNTAX_ADAPTED, like.span(), "the case of letters counts in LIKE as on the source");
         }
-        return new Expr.Like(asText(like.value()), pattern, escape, ignores, like.negated(), like.span());
+        List<Expr> sides = List.of(asText(like.value()), pattern);
+        Expr value = ignores
+                ? sides.get(0)
+                : ExactTexts.compared(List.of(like.value(), like.pattern()), sides, adapter)
+                        .get(0);
+        return new Expr.Like(value, pattern, escape, ignores, like.negated(), like.span());
     }
 
     /** Says where GLOB, for which the case of letters counts even in columns that ignore it, meets such a column. */

@@ -48,10 +48,12 @@ final class OperatorAdapter {
         }
         if (binary.operator().compares()) {
             new ListedValues(adapter).compared(binary);
+            new LostTypes(adapter).compared(binary.operator(), List.of(binary.left(), binary.right()), binary.span());
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
         }
         numbersOfTexts(binary);
+        new LostTypes(adapter).refuseOperator(binary);
         boolean span = binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval;
         boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
         if (span && !sum && !adapter.to.has(SqlFeature.INTERVAL_VALUES)) {
@@ -278,6 +280,7 @@ final class OperatorAdapter {
             return inList(in);
         }
         if (e instanceof Expr.Between b) {
+            new LostTypes(adapter).refuse(List.of(b.value()));
             List<Expr> all = comparable(List.of(b.value(), b.low(), b.high()), b.span());
             boolean either = b.symmetric() && !adapter.from.name().equals(adapter.to.name());
             return either
@@ -325,6 +328,7 @@ final class OperatorAdapter {
         if (in.items().get(0) instanceof Expr.Subquery) {
             return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
         }
+        new LostTypes(adapter).compared(BinaryOperator.EQUAL, List.of(in.value()), in.span());
         RowComparisons comparisons = new RowComparisons(adapter);
         if (comparisons.concerns(in)) {
             return adapter.condition(comparisons.in(in));
@@ -393,7 +397,7 @@ final class OperatorAdapter {
             }
         }
         adapted.replaceAll(e -> PlainConstants.typedNull(e, adapter));
-        return adapted;
+        return ExactTexts.compared(expressions, adapted, adapter);
     }
 
     /** A regular expression is found in a text. */

@@ -123,6 +123,8 @@ final class OrderAdapter {
                         new LongTexts(adapter).comparable(item.value(), adapter.expr(item.value())),
                         meaning.orElse(item.value()),
                         free && meaning.isPresent());
+        new LostTypes(adapter)
+                .note(List.of(meaning.orElse(item.value())), item.value().span(), "sorted");
         boolean sourceFirst = item.nulls() == Nulls.DEFAULT
                 ? adapter.from.nulls().first(item.descending())
                 : item.nulls() == Nulls.FIRST;

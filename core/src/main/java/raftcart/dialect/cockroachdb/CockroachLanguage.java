@@ -67,6 +67,7 @@ public final class CockroachLanguage {
                     SqlFeature.FETCH_WITH_TIES,
                     SqlFeature.CTID,
                     SqlFeature.MERGE,
+                    SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),

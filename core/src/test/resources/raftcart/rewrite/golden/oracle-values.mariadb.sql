@@ -404,6 +404,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 78:8: RC0609 adapted: Said in other words: translate in other words
 -- 79:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 80:1: RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
+-- 81:8: RC0607 check: Function with a difference: regexp_replace_all: letters of four bytes become question marks on MariaDB 10
 -- 82:1: RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb
 -- 84:8: RC0608 adapted: Function spelled otherwise: CHR means char_of
 -- 86:8: RC0607 check: Function with a difference: soundex: the length of the code is not limited to four characters

@@ -52,9 +52,7 @@ ALTER TABLE telescope ADD CONSTRAINT telescope_pkey PRIMARY KEY (id);
 CREATE VIEW v AS
 SELECT
     t.id,
-    CASE
-        WHEN LOWER(JSON_TYPE(JSON_EXTRACT(t.doc, '$.a'))) <> 'null' THEN JSON_UNQUOTE(JSON_EXTRACT(t.doc, '$.a'))
-    END AS a
+    CASE JSON_TYPE(JSON_EXTRACT(t.doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(t.doc, '$.a') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(t.doc, '$.a') END AS a
 FROM telescope t
 WHERE t.name LIKE 'a%'
 WITH LOCAL CHECK OPTION;

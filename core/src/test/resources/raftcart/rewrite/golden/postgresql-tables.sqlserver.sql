@@ -107,7 +107,7 @@ CREATE TABLE visit (
 -- 53:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 57:3: RC0111 check: Type without counterpart crosses as text or bytes: during: tsrange as NVARCHAR(MAX)
 -- 58:13: RC0627 check: Said in other words, with a difference: the check is left out: a regular expression cannot be said in sqlserver
--- 59:34: RC0627 check: Said in other words, with a difference: the check is left out: the function array_length with 1 argument(s) has no counterpart in sqlserver
+-- 59:34: RC0627 check: Said in other words, with a difference: the check is left out: an operation on tags (an array), a type that the target does not have
 -- 59:3: RC0115 check: Array becomes a JSON array: tags: array as NVARCHAR(MAX)
 -- 60:3: RC0627 check: Said in other words, with a difference: what computes label is left out: the function initcap with 1 argument(s) has no counterpart in sqlserver
 -- 61:3: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (room WITH = , during WITH &&) WHERE (room > 0)

@@ -72,7 +72,7 @@ SELECT * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC LI
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
 SELECT rows_.generate_series AS generate_series
 FROM (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
@@ -206,7 +206,7 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 18:1: RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
 -- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
 -- 19:8: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 20:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb

@@ -84,7 +84,7 @@ SELECT * FROM frame ORDER BY a NULLS LAST, s DESC NULLS LAST FETCH FIRST 5 ROWS 
 -- SELECT * FROM frame, jsonb_array_elements(j->'items') e
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
 -- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
 WITH series_1_ (n_) AS (
     SELECT 1 AS n_ FROM DUAL WHERE 1 <= 5
@@ -245,7 +245,7 @@ CREATE TABLE p (
 -- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in oracle
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 18:1: RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
 -- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
 -- 19:8: RC0609 adapted: Said in other words: a series as a recursive query
 -- 20:15: RC0606 check: Function is not in the dictionary: generate_series with these 3 argument(s)

@@ -70,13 +70,9 @@ SELECT CAST(s AS signed) FROM frame;
 SELECT CAST(s AS decimal(38,0)) FROM frame;
 SELECT CAST(a AS char) FROM frame;
 SELECT CAST('1' AS decimal(10,2)) FROM frame;
-SELECT CAST(CASE
-    WHEN LOWER(JSON_TYPE(JSON_EXTRACT(v, '$.name'))) <> 'null' THEN JSON_UNQUOTE(JSON_EXTRACT(v, '$.name'))
-END AS char)
+SELECT CAST(CASE JSON_TYPE(JSON_EXTRACT(v, '$.name')) WHEN 'STRING' THEN JSON_VALUE(v, '$.name') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(v, '$.name') END AS char)
 FROM frame;
-SELECT CAST(CASE
-    WHEN LOWER(JSON_TYPE(JSON_EXTRACT(v, '$.items[0].id'))) <> 'null' THEN JSON_UNQUOTE(JSON_EXTRACT(v, '$.items[0].id'))
-END AS decimal(38,0))
+SELECT CAST(CASE JSON_TYPE(JSON_EXTRACT(v, '$.items[0].id')) WHEN 'STRING' THEN JSON_VALUE(v, '$.items[0].id') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(v, '$.items[0].id') END AS decimal(38,0))
 FROM frame;
 SELECT JSON_EXTRACT(v, '$.name') FROM frame;
 SELECT JSON_EXTRACT(v, '$.a.b') FROM frame;
@@ -280,6 +276,8 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 70:18: RC0608 adapted: Function spelled otherwise: STARTSWITH means starts_with
 -- 71:18: RC0608 adapted: Function spelled otherwise: ENDSWITH means ends_with
 -- 75:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
+-- 77:8: RC0607 check: Function with a difference: regexp_replace_all: letters of four bytes become question marks on MariaDB 10
+-- 78:8: RC0607 check: Function with a difference: regexp_substring: letters of four bytes become question marks on MariaDB 10
 -- 81:1: RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb
 -- 84:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 85:8: RC0609 adapted: Said in other words: translate in other words

@@ -107,7 +107,7 @@ FROM (
 ) p;
 SELECT code AS `order`, 'lit' AS `quoted alias`, price AS `p r` FROM s;
 SELECT
-    CASE WHEN LOWER(JSON_TYPE(JSON_EXTRACT(doc, '$.a'))) NOT IN ('object', 'array', 'null') THEN JSON_UNQUOTE(JSON_EXTRACT(doc, '$.a')) END,
+    CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a') WHEN 'NULL' THEN NULL WHEN 'OBJECT' THEN NULL WHEN 'ARRAY' THEN NULL ELSE JSON_EXTRACT(doc, '$.a') END,
     JSON_EXTRACT(doc, '$.b'),
     JSON_VALID(doc)
 FROM s;

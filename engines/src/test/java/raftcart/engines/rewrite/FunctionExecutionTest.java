@@ -83,6 +83,9 @@ class FunctionExecutionTest {
     private static final String NOT_RUN = " does not run ";
     private static final String REFUSES = " refuses ";
 
+    /** Engines that count a letter beyond the first 65,536 as two, as their texts are those of Java. */
+    private static final Set<String> HALVES = Set.of("h2", "hsqldb", "derby");
+
     private final List<String> failures = new ArrayList<>();
     private int compared;
 
@@ -157,7 +160,8 @@ class FunctionExecutionTest {
                         TokenRules.NONE)
                 .rewrite(sql, 1, 1)
                 .get(0);
-        if (result.outcome() == Outcome.BY_HAND) {
+        boolean halves = HALVES.contains(source) != HALVES.contains(target) && sql.contains(FunctionSamples.WIDE);
+        if (result.outcome() == Outcome.BY_HAND || halves) {
             return;
         }
         boolean differs = result.findings().stream().anyMatch(f -> f.outcome() == Outcome.CHECK);

@@ -31,8 +31,17 @@ final class FunctionSamples {
             Map.entry("times", Expr.Literal.number(2)),
             Map.entry("seconds", Expr.Literal.number(1000)));
 
+    /** A letter of four bytes. */
+    static final String WIDE = "\uD83D\uDD2D";
+
     private static final List<Expr> TEXTS = List.of(
-            text(""), text("aXbXc"), text("\u00c4gir's  caf\u00e9 "), text("12"), text("a,b"), Expr.Literal.ofNull());
+            text(""),
+            text("aXbXc"),
+            text("\u00c4gir's  caf\u00e9 "),
+            text("12"),
+            text("a,b"),
+            text(WIDE + "x"),
+            Expr.Literal.ofNull());
     private static final List<Expr> PATTERNS = List.of(text("(r)i"), text("^k|e$"), text("\\s"), text("[^ ]+"));
     private static final List<Expr> NUMBERS =
             List.of(number("0"), number("1"), number("-1"), number("-2"), number("40"), Expr.Literal.ofNull());

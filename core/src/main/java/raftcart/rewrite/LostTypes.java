@@ -1,0 +1,98 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/**
+ * Columns whose type the target does not have: intervals, addresses, ranges and arrays are texts or documents there, and
+ * what is done with them by the rules of their type would be done by those of texts.
+ */
+final class LostTypes {
+    /** Functions that hand a value on, or ask no more of it than whether it is NULL. */
+    private static final Set<String> PASSING = Set.of(
+            "count", "coalesce", "if", "nvl2", "any_value", "lag", "lead", "first_value", "last_value", "nth_value");
+
+    private final ExprAdapter adapter;
+
+    LostTypes(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** Refuses an operator on such a column, and what takes a part out of a JSON document. */
+    void refuseOperator(Expr.Binary binary) {
+        refuse(List.of(binary.left(), binary.right()));
+        boolean parts = binary.operator() == BinaryOperator.SUBTRACT && adapter.lost(SqlFeature.DOCUMENTS_ARE_MERGED);
+        if (parts && adapter.kind(binary.left()) == ValueKind.JSON) {
+            throw new Untranslatable("a JSON document without one of its parts");
+        }
+    }
+
+    /** Refuses an operator or a function on such a column. */
+    void refuse(List<Expr> operands) {
+        operands.stream().flatMap(e -> name(e).stream()).findFirst().ifPresent(n -> {
+            throw new Untranslatable("an operation on " + n + ", a type that the target does not have");
+        });
+    }
+
+    void refuseCall(Expr.Call call) {
+        if (!PASSING.contains(call.function())) {
+            refuse(call.arguments());
+        }
+    }
+
+    /** Refuses to compare such columns for their order, and says that they are compared as texts for equality. */
+    void compared(BinaryOperator operator, List<Expr> sides, Span span) {
+        boolean equality =
+                switch (operator) {
+                    case EQUAL, NOT_EQUAL, SAME, DIFFERENT -> true;
+                    default -> false;
+                };
+        boolean list = sides.stream().anyMatch(e -> type(e).filter(LogicalType.Array.class::isInstance)
+                .isPresent());
+        if (!equality || list) {
+            refuse(sides);
+        }
+        note(sides, span, "compared");
+        boolean documents = !adapter.from.name().equals(adapter.to.name())
+                && !(adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
+                        && adapter.to.has(SqlFeature.DOCUMENTS_ARE_MERGED))
+                && sides.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.JSON);
+        if (documents) {
+            adapter.note(FindingCode.IMPLICIT_CAST, span, "JSON is compared by its letters on one engine");
+        }
+    }
+
+    /** Says that such a column is not compared, or sorted, as on the source. */
+    void note(List<Expr> expressions, Span span, String done) {
+        expressions.stream()
+                .flatMap(e -> name(e).stream())
+                .findFirst()
+                .ifPresent(n ->
+                        adapter.note(FindingCode.IMPLICIT_CAST, span, n + " is " + done + " as a text on the target"));
+    }
+
+    private Optional<String> name(Expr e) {
+        return type(e).map(t -> t instanceof LogicalType.Opaque o
+                ? ((Expr.Column) e).name().last().text() + " (" + o.nativeName() + ")"
+                : ((Expr.Column) e).name().last().text() + " (an array)");
+    }
+
+    private Optional<LogicalType> type(Expr e) {
+        boolean column = e instanceof Expr.Column && !adapter.from.name().equals(adapter.to.name());
+        return column ? adapter.facts(e).flatMap(Scope.ColumnFacts::type).filter(this::isLost) : Optional.empty();
+    }
+
+    private boolean isLost(LogicalType type) {
+        boolean own = type instanceof LogicalType.Opaque || type instanceof LogicalType.Array;
+        return own && TargetTypes.chosen(type, adapter.to).getClass() != type.getClass();
+    }
+}
