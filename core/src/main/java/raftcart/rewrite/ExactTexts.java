@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
@@ -37,19 +38,27 @@ final class ExactTexts {
         boolean falls = !adapter.from.has(SqlFeature.IGNORES_CASE)
                 && adapter.to.has(SqlFeature.IGNORES_CASE)
                 && adapter.writes("exact_text")
-                && given.stream().anyMatch(e -> isMade(e, adapter))
-                && adapted.stream().noneMatch(e -> isOfColumn(e, adapter))
-                && given.stream().allMatch(ExactTexts::mayHaveLetters);
+                && given.stream().allMatch(e -> isText(e) || isMade(e, adapter) || e instanceof Expr.Parameter)
+                && given.stream().anyMatch(e -> !(e instanceof Expr.Parameter))
+                && mayDiffer(
+                        given.stream().filter(Expr.Literal.class::isInstance).toList())
+                && adapted.stream().noneMatch(e -> isOfColumn(e, adapter));
         if (!falls) {
             return adapted;
         }
         List<Expr> exact = new ArrayList<>(adapted);
-        int first = given.indexOf(
-                given.stream().filter(e -> isMade(e, adapter)).findFirst().orElseThrow());
+        int first = IntStream.range(0, given.size())
+                .filter(i -> !(given.get(i) instanceof Expr.Parameter))
+                .findFirst()
+                .orElseThrow();
         Expr text = adapted.get(first);
         adapter.note(FindingCode.SYNTAX_ADAPTED, text.span(), "compared letter by letter, as on the source");
         exact.set(first, Expr.Call.of("exact_text", text).at(text.span()));
         return exact;
+    }
+
+    private static boolean isText(Expr e) {
+        return e instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
     }
 
     private static boolean isMade(Expr e, ExprAdapter adapter) {
@@ -57,13 +66,17 @@ final class ExactTexts {
         return !(e instanceof Expr.Literal) && !ofEngine && adapter.kind(e) == ValueKind.TEXT;
     }
 
-    private static boolean mayHaveLetters(Expr e) {
-        return !(e instanceof Expr.Literal l)
-                || l.kind() == LiteralKind.STRING && l.text().chars().anyMatch(Character::isLetter);
+    /** True where one of the constants has letters, or blanks at its end, or none is known. */
+    private static boolean mayDiffer(List<Expr> constants) {
+        return constants.isEmpty()
+                || constants.stream()
+                        .map(e -> ((Expr.Literal) e).text())
+                        .anyMatch(
+                                t -> t.isEmpty() || t.endsWith(" ") || t.chars().anyMatch(Character::isLetter));
     }
 
     /** True where the value has the collation of a column. */
-    private static boolean isOfColumn(Expr e, ExprAdapter adapter) {
+    static boolean isOfColumn(Expr e, ExprAdapter adapter) {
         return ExprSearch.anyOutside(
                 inner ->
                         inner instanceof Expr.Cast || inner instanceof Expr.Call c && OF_SESSION.contains(c.function()),

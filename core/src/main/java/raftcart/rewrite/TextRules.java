@@ -289,7 +289,11 @@ final class TextRules {
     void matched(Expr value, Expr pattern, Span span) {
         boolean letters = !(pattern instanceof Expr.Literal l)
                 || CLASSES.matcher(l.text()).replaceAll("").chars().anyMatch(Character::isLetter);
-        if (letters) {
+        boolean session = adapter.from.has(SqlFeature.IGNORES_CASE) != adapter.to.has(SqlFeature.IGNORES_CASE)
+                && !ExactTexts.isOfColumn(value, adapter);
+        if (letters && session) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, "a regular expression");
+        } else if (letters) {
             oneToTheSource(Stream.of(value), span, "a regular expression");
         }
     }

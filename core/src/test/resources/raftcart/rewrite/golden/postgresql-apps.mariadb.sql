@@ -122,7 +122,13 @@ SELECT
     (TIMESTAMP '1970-01-01 00:00:00' + INTERVAL 0 SECOND),
     WEEK(at, 3)
 FROM s;
-SELECT 'a' < 'B', 'a' = 'A', '' IS NULL, NULL = NULL, 1 <> 1.0, TRUE = TRUE;
+SELECT
+    ('a' COLLATE utf8mb4_nopad_bin) < 'B',
+    ('a' COLLATE utf8mb4_nopad_bin) = 'A',
+    '' IS NULL,
+    NULL = NULL,
+    1 <> 1.0,
+    TRUE = TRUE;
 SELECT 1, LEAST(2, 1), NULLIF('', ''), COALESCE(NULL, '');
 -- RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- SELECT bool_and(ok), bool_or(ok), array_agg(code), percentile_cont(0.5) WITHIN GROUP (ORDER BY price), stddev(price), variance(price), corr(price, id), mode() WITHIN GROUP (ORDER BY code) FROM s
@@ -202,6 +208,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 29:110: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch
 -- 29:127: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 29:127: RC0608 adapted: Function spelled otherwise: date_part means extract_week
+-- 30:8: RC0609 adapted: Said in other words: compared letter by letter, as on the source
+-- 30:19: RC0609 adapted: Said in other words: compared letter by letter, as on the source
 -- 30:72: RC0614 adapted: Condition made explicit: t beside a truth value
 -- 31:8: RC0609 adapted: Said in other words: greatest_skip_nulls in other words
 -- 31:27: RC0609 adapted: Said in other words: least_skip_nulls in other words

@@ -22,7 +22,6 @@ final class SqlEngines implements AutoCloseable {
     SqlEngines() throws SQLException {
         connections.put("postgresql", server(TestServers.postgresql()));
         connections.put("mariadb", server(TestServers.mariadb()));
-        execute("mariadb", "SET NAMES utf8mb4 COLLATE utf8mb4_nopad_bin"); // as the tables that the tool makes
         connections.put("sqlite", DriverManager.getConnection("jdbc:sqlite::memory:"));
         execute("sqlite", "PRAGMA foreign_keys = ON");
         connections.put("h2", DriverManager.getConnection("jdbc:h2:mem:" + System.nanoTime()));
