@@ -79,6 +79,12 @@ public enum SqlFeature {
     DATE_PLUS_DAYS,
     /** Dates and times carry their keyword as constants. */
     TYPED_DATES,
+    /** Digits of a second for which a column has no room are cut off, not rounded. */
+    FRACTIONS_ARE_CUT,
+    /** A half becomes the next whole number where a floating-point number becomes one; elsewhere the even one. */
+    FLOAT_HALVES_GO_UP,
+    /** A right on a schema is one on all that it holds. */
+    SCHEMAS_GRANT_TABLES,
     /** SMALLDATETIME rounds to minutes. */
     SMALL_DATES_ARE_MINUTES,
     /** There is no type of times of day: they are the intervals since midnight. */

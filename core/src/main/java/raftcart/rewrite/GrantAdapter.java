@@ -9,6 +9,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
 /** Adapts rights: those that the standard has cross, others have no counterpart. */
@@ -22,7 +23,8 @@ final class GrantAdapter {
         this.adapter = adapter;
     }
 
-    List<Statement> adapt(DdlStatement.Grant grant) {
+    List<Statement> adapt(DdlStatement.Grant given) {
+        DdlStatement.Grant grant = ofTables(given);
         boolean usual = grant.kind().equals("SCHEMA")
                 && !adapter.to.has(SqlFeature.SCHEMA_GRANTS)
                 && grant.objects().stream()
@@ -61,10 +63,37 @@ final class GrantAdapter {
                 grant.revoke(),
                 kept,
                 grant.kind(),
-                grant.objects(),
+                objects(grant),
                 grantees(grant.grantees(), grant.span()),
                 grant.withGrant(),
                 grant.span()));
+    }
+
+    /** Rights on what a schema holds, which T-SQL grants on the schema, as rights on its tables. */
+    private DdlStatement.Grant ofTables(DdlStatement.Grant grant) {
+        boolean held = grant.kind().equals("SCHEMA")
+                && !adapter.same()
+                && adapter.from.has(SqlFeature.SCHEMAS_GRANT_TABLES)
+                && !adapter.to.has(SqlFeature.SCHEMAS_GRANT_TABLES)
+                && grant.privileges().stream().allMatch(ON_TABLES::contains);
+        return held ? grant.onAllTables() : grant;
+    }
+
+    /** The schemas whose tables are meant; that which names without one mean is the target's, or none. */
+    private List<QualifiedName> objects(DdlStatement.Grant grant) {
+        String usual = adapter.from.defaultSchema();
+        boolean bare = grant.objects().stream().anyMatch(o -> o.parts().isEmpty());
+        if (!grant.kind().equals(DdlStatement.Grant.ALL_TABLES) || adapter.same() || usual.isEmpty() && !bare) {
+            return grant.objects();
+        }
+        String other = adapter.to.has(SqlFeature.SCHEMAS) ? adapter.to.defaultSchema() : "";
+        if (other.isEmpty() && !adapter.to.has(SqlFeature.GRANTS_BY_STAR)) {
+            throw new Untranslatable("a right on all tables of a schema that is not named");
+        }
+        QualifiedName mapped = other.isEmpty() ? new QualifiedName(List.of()) : QualifiedName.of(other);
+        return grant.objects().stream()
+                .map(o -> o.parts().isEmpty() || o.last().text().equalsIgnoreCase(usual) ? mapped : o)
+                .toList();
     }
 
     /** Rights on sequences, where one of the engines has no right to use them by that name. */
@@ -124,7 +153,8 @@ final class GrantAdapter {
     }
 
     private void sayLaterTables(DdlStatement.Grant grant) {
-        boolean stars = adapter.from.has(SqlFeature.GRANTS_BY_STAR);
+        boolean stars =
+                adapter.from.has(SqlFeature.GRANTS_BY_STAR) || adapter.from.has(SqlFeature.SCHEMAS_GRANT_TABLES);
         if (grant.kind().equals(DdlStatement.Grant.ALL_TABLES) && stars != adapter.to.has(SqlFeature.GRANTS_BY_STAR)) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,

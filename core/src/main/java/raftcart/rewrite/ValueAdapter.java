@@ -117,6 +117,7 @@ final class ValueAdapter {
         if (isWordForDay(value, type.get())) {
             return adapter.expr(new Expr.Cast(value, adapter.sourceType(type.get()), false, value.span()));
         }
+        new StoredValues(adapter).note(value, adapter.kind(value), type.get());
         if (value instanceof Expr.Literal literal) {
             return constant(shortened(literal, type.get()), type.get());
         }
@@ -196,13 +197,15 @@ final class ValueAdapter {
                                 || adapter.to.has(SqlFeature.HALVES_TO_EVEN)
                                 || isDay(t, ValueKind.TIMESTAMP)
                                 || KindFinder.kind(t).isDate()
-                                || KindFinder.kind(t) == ValueKind.BOOLEAN);
+                                || KindFinder.kind(t) == ValueKind.BOOLEAN
+                                || KindFinder.kind(t) == ValueKind.TEXT
+                                || KindFinder.kind(t) == ValueKind.INTEGER);
         return alike ? query : query.withBody(fitted(query.body(), types, query));
     }
 
     /** A constant text for a column of dates in the form that the target reads. */
-    private QueryBody.Item asRead(QueryBody.Item item, Optional<LogicalType> type) {
-        ValueKind kind = type.map(KindFinder::kind).orElse(ValueKind.UNKNOWN);
+    private QueryBody.Item asRead(QueryBody.Item item, LogicalType type) {
+        ValueKind kind = KindFinder.kind(type);
         return kind.isDate() && item.value() instanceof Expr.Literal text && text.kind() == LiteralKind.STRING
                 ? new QueryBody.Item(new DateAdapter(adapter).asRead(text, kind), item.alias())
                 : item;
@@ -221,37 +224,36 @@ final class ValueAdapter {
             return body;
         }
         List<QueryBody.Item> items = new ArrayList<>();
-        Truths truths = new Truths(adapter);
         for (int i = 0; i < facts.size(); i++) {
-            QueryBody.Item item = asRead(select.items().get(i), i < types.size() ? types.get(i) : Optional.empty());
-            ValueKind kind = facts.get(i).kind();
-            if (i < types.size() && types.get(i).filter(t -> isDay(t, kind)).isPresent()) {
-                adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), A_DAY);
-                items.add(new QueryBody.Item(
-                        Expr.Call.of("date_of", item.value()).at(item.value().span()), item.alias()));
-                continue;
-            }
-            boolean wanted = kind.isNumber() || KindFinder.isCondition(item.value());
-            if (wanted
-                    && i < types.size()
-                    && types.get(i).filter(t -> truths.wantsCondition(kind, t)).isPresent()) {
-                items.add(new QueryBody.Item(truths.selected(item.value()), item.alias()));
-                continue;
-            }
-            Optional<LogicalType> type = i < types.size()
-                    ? types.get(i).filter(t -> isShortened(t) || Digits.goToEven(item.value(), kind, t, adapter))
-                    : Optional.empty();
-            boolean fits = type.isEmpty()
-                    || !hasFraction(kind)
-                    || item.value() instanceof Expr.Star
-                    || facts.get(i)
-                            .type()
-                            .flatMap(Digits::of)
-                            .filter(d -> d <= Digits.of(type.get()).orElseThrow())
-                            .isPresent();
-            items.add(fits ? item : new QueryBody.Item(asColumn(item.value(), type.get()), item.alias()));
+            QueryBody.Item item = select.items().get(i);
+            boolean known = i < types.size() && types.get(i).isPresent();
+            items.add(known ? fitted(item, facts.get(i), types.get(i).get()) : item);
         }
         return select.withItems(items);
+    }
+
+    private QueryBody.Item fitted(QueryBody.Item given, Scope.ColumnFacts facts, LogicalType type) {
+        QueryBody.Item item = asRead(given, type);
+        ValueKind kind = facts.kind();
+        new StoredValues(adapter).note(item.value(), kind, type);
+        if (isDay(type, kind)) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), A_DAY);
+            return new QueryBody.Item(
+                    Expr.Call.of("date_of", item.value()).at(item.value().span()), item.alias());
+        }
+        Truths truths = new Truths(adapter);
+        boolean wanted = kind.isNumber() || KindFinder.isCondition(item.value());
+        if (wanted && truths.wantsCondition(kind, type)) {
+            return new QueryBody.Item(truths.selected(item.value()), item.alias());
+        }
+        boolean fits = !isShortened(type) && !Digits.goToEven(item.value(), kind, type, adapter)
+                || !hasFraction(kind)
+                || item.value() instanceof Expr.Star
+                || facts.type()
+                        .flatMap(Digits::of)
+                        .filter(d -> d <= Digits.of(type).orElseThrow())
+                        .isPresent();
+        return fits ? item : new QueryBody.Item(asColumn(item.value(), type), item.alias());
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {
@@ -298,7 +300,7 @@ final class ValueAdapter {
         if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(text.text())) {
             return adapter.instants.constant(text);
         }
-        Expr.Literal read = new DateAdapter(adapter).asRead(text, kind);
+        Expr.Literal read = new StoredValues(adapter).cut(new DateAdapter(adapter).asRead(text, kind), type);
         if (kind == ValueKind.TIME) {
             return ClockTimes.constant(read, adapter).orElseGet(() -> adapter.expr(read));
         }

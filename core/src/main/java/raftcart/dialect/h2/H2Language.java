@@ -88,6 +88,7 @@ public final class H2Language {
                     SqlFeature.UNNAMED_INDEXES,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
+                    SqlFeature.FLOAT_HALVES_GO_UP,
                     SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.CHANGES_AS_TABLES,
                     SqlFeature.NEGATIVE_SUBSTRING,

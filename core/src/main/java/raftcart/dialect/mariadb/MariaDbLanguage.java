@@ -38,6 +38,7 @@ public final class MariaDbLanguage {
                     SqlFeature.SECONDS_HAVE_PARTS,
                     SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.NULL_IS_A_DEFAULT,
+                    SqlFeature.FRACTIONS_ARE_CUT,
                     SqlFeature.SERIES_TABLES,
                     SqlFeature.RECURSION_OF_1000_ROUNDS,
                     SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES,

@@ -57,6 +57,7 @@ public final class SqlServerLanguage {
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.SERIES_COLUMN_IS_VALUE,
                     SqlFeature.SMALL_DATES_ARE_MINUTES,
+                    SqlFeature.SCHEMAS_GRANT_TABLES,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.RECURSION_WANTS_SAME_TYPES,
                     SqlFeature.RECURSION_OF_100_ROUNDS,

@@ -34,7 +34,7 @@ final class GrantWriter {
         }
         String kind = grant.kind().isEmpty() || byStar ? "" : grant.kind() + (all ? " IN SCHEMA " : " ");
         String objects = grant.objects().stream()
-                .map(o -> ddl.name(o) + (byStar ? ".*" : ""))
+                .map(o -> byStar ? (o.parts().isEmpty() ? "*" : ddl.name(o) + ".*") : ddl.name(o))
                 .collect(Collectors.joining(", "));
         String people = grant.grantees().stream().map(this::grantee).collect(Collectors.joining(", "));
         return (grant.revoke() ? "REVOKE " : "GRANT ") + String.join(", ", grant.privileges()) + " ON " + kind + objects

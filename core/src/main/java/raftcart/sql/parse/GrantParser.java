@@ -57,10 +57,16 @@ final class GrantParser {
         return rest(revoke, privileges, plain, objects, span);
     }
 
-    /** The schema all of whose tables are meant, as {@code schema.*} or in words. */
+    /** The schema all of whose tables are meant, as {@code schema.*} or in words; that of the session for {@code *}. */
     private Optional<QualifiedName> allTables(String kind) {
         if (kind.equals("ALL") && cursor.takeWords("TABLES", "IN", "SCHEMA")) {
             return Optional.of(parsing.qualifiedName());
+        }
+        boolean session =
+                kind.isEmpty() && cursor.peek().isSymbol("*") && cursor.peek(1).isAnyWord("TO", "FROM");
+        if (session) {
+            cursor.take();
+            return Optional.of(new QualifiedName(List.of()));
         }
         boolean star = kind.isEmpty()
                 && cursor.peek().isName()

@@ -306,5 +306,10 @@ public sealed interface DdlStatement extends Statement {
             implements DdlStatement {
         /** The kind of all tables and views of schemas. */
         public static final String ALL_TABLES = "ALL TABLES";
+
+        /** The same on all tables of the schemas that it names. */
+        public Grant onAllTables() {
+            return new Grant(revoke, privileges, ALL_TABLES, objects, grantees, withGrant, span);
+        }
     }
 }

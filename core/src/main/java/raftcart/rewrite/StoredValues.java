@@ -1,0 +1,61 @@
+package raftcart.rewrite;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.type.LogicalType;
+
+/** Says where a value that goes into a column of another kind becomes something else on the two engines. */
+final class StoredValues {
+    private static final Pattern FRACTION = Pattern.compile("(?<=:\\d\\d)[.](\\d+)");
+
+    private final ExprAdapter adapter;
+
+    StoredValues(ExprAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    void note(Expr value, ValueKind kind, LogicalType type) {
+        boolean other = !adapter.from.name().equals(adapter.to.name());
+        ValueKind column = KindFinder.kind(type);
+        if (other && column == ValueKind.TEXT && kind == ValueKind.BOOLEAN) {
+            say(value, "engines spell truth values as texts in different ways");
+        }
+        if (other && column == ValueKind.TEXT && kind == ValueKind.FLOAT) {
+            say(value, "engines spell floating-point numbers as texts in different ways");
+        }
+        boolean halves =
+                adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP) != adapter.to.has(SqlFeature.FLOAT_HALVES_GO_UP);
+        if (halves && column == ValueKind.INTEGER && kind == ValueKind.FLOAT) {
+            say(value, "halves of floating-point numbers become the even number on one engine");
+        }
+        boolean rounded = adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS) && column == ValueKind.BOOLEAN;
+        if (rounded && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT)) {
+            say(value, "the source rounds a number before it takes it for a truth value");
+        }
+    }
+
+    /** A moment without the digits of its second that the source cuts off where others round. */
+    Expr.Literal cut(Expr.Literal moment, LogicalType type) {
+        int kept = type instanceof LogicalType.Timestamp t
+                ? t.precision()
+                : type instanceof LogicalType.Duration d ? d.precision() : Integer.MAX_VALUE;
+        Matcher fraction = FRACTION.matcher(moment.text());
+        boolean falls = adapter.lost(SqlFeature.FRACTIONS_ARE_CUT)
+                && fraction.find()
+                && fraction.group(1).length() > kept;
+        if (!falls) {
+            return moment;
+        }
+        int end = kept == 0 ? fraction.start() : fraction.start() + 1 + kept;
+        String cut = moment.text().substring(0, end) + moment.text().substring(fraction.end());
+        return new Expr.Literal(moment.kind(), cut, moment.span());
+    }
+
+    private void say(Expr value, String what) {
+        adapter.note(FindingCode.IMPLICIT_CAST, value.span(), what);
+    }
+}
