@@ -83,6 +83,8 @@ public enum SqlFeature {
     FRACTIONS_ARE_CUT,
     /** A half becomes the next whole number where a floating-point number becomes one; elsewhere the even one. */
     FLOAT_HALVES_GO_UP,
+    /** A column takes no text where it holds numbers, dates or truth values, unless it is cast; constants are no texts. */
+    COLUMNS_TAKE_THEIR_KIND,
     /** A right on a schema is one on all that it holds. */
     SCHEMAS_GRANT_TABLES,
     /** SMALLDATETIME rounds to minutes. */

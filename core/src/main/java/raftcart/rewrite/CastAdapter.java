@@ -136,7 +136,7 @@ final class CastAdapter {
         Expr condition = adapter.condition(cast.value());
         LogicalType type = adapter.finder.type(cast.type());
         if (!adapter.to.has(SqlFeature.CASTS_BOOLEANS_TO_INT)) {
-            return ExprAdapter.asNumber(condition, cast.span());
+            return Truths.asNumber(condition, cast.span());
         }
         TypeName whole = adapter.castType(new LogicalType.Int(32, false));
         Expr number = new Expr.Cast(condition, whole, false, cast.span());
@@ -224,7 +224,7 @@ final class CastAdapter {
         if (truth && kind.isNumber() && !adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
             Expr zero = Expr.Literal.number(0);
             Expr isTrue = new Expr.Binary(BinaryOperator.NOT_EQUAL, value, zero, cast.span());
-            return ExprAdapter.asNumber(isTrue, cast.span());
+            return Truths.asNumber(isTrue, cast.span());
         }
         // PostgreSQL casts numbers of 32 bits alone.
         boolean compared = adapter.from.has(SqlFeature.CASTS_MAKE_TRUTH)

@@ -186,7 +186,7 @@ final class Expansions {
         Expr number = new Expr.Call(
                 raftcart.sql.tree.QualifiedName.of(function),
                 true,
-                List.of(ExprAdapter.asNumber(condition, call.span())),
+                List.of(Truths.asNumber(condition, call.span())),
                 call.suffix(),
                 call.span());
         return to.has(SqlFeature.BOOLEAN_CONSTANTS)

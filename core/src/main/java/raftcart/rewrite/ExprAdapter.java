@@ -113,7 +113,7 @@ class ExprAdapter extends QueryMapper {
                 && !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
         if (KindFinder.isCondition(e) && number || asks) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");
-            adapted = asNumber(adapted, e.span());
+            adapted = Truths.asNumber(adapted, e.span());
         }
         kinds.put(adapted, kind);
         return adapted;
@@ -123,19 +123,6 @@ class ExprAdapter extends QueryMapper {
     <E extends Expr> E ofKind(E adapted, ValueKind kind) {
         kinds.put(adapted, kind);
         return adapted;
-    }
-
-    /** 1, 0 or NULL for a condition. */
-    static Expr asNumber(Expr condition, Span span) {
-        if (NeverNull.isTrueOrFalse(condition)) {
-            return Expr.Case.of(condition, Expr.Literal.number(1), Expr.Literal.number(0));
-        }
-        Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
-        return new Expr.Case(
-                Optional.empty(),
-                List.of(new Expr.When(condition, Expr.Literal.number(1)), new Expr.When(not, Expr.Literal.number(0))),
-                Optional.empty(),
-                span);
     }
 
     /** An expression where a condition is wanted. */
@@ -151,10 +138,11 @@ class ExprAdapter extends QueryMapper {
         if (kind == ValueKind.NULL && !to.has(SqlFeature.NULL_ITEMS)) {
             return new Expr.Cast(e, castType(new LogicalType.Bool()), false, e.span());
         }
-        boolean plainNumber = kind.isNumber() && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        Expr number = new Operands(this).numberOfText(e);
+        boolean plainNumber = (kind.isNumber() || number != e) && from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
         if (plainNumber && !to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a number as a condition");
-            return new Expr.Binary(BinaryOperator.NOT_EQUAL, adapt(e), Expr.Literal.number(0), e.span());
+            return new Expr.Binary(BinaryOperator.NOT_EQUAL, adapt(number), Expr.Literal.number(0), e.span());
         }
         Expr adapted = adapt(e);
         boolean value = e instanceof Expr.Column
@@ -450,7 +438,7 @@ class ExprAdapter extends QueryMapper {
         }
         note(FindingCode.SYNTAX_ADAPTED, is.span(), "IS " + is.truth() + " as a choice");
         if (is.truth() == Truth.UNKNOWN) {
-            return new Expr.Is(asNumber(condition, is.span()), Truth.NULL, is.negated(), is.span());
+            return new Expr.Is(Truths.asNumber(condition, is.span()), Truth.NULL, is.negated(), is.span());
         }
         Expr wanted = is.truth() == Truth.TRUE ? condition : new Expr.Unary(UnaryOperator.NOT, condition, is.span());
         Expr number = Expr.Case.of(wanted, Expr.Literal.number(1), Expr.Literal.number(0));

@@ -432,7 +432,7 @@ final class FunctionAdapter {
     }
 
     private Expr aggregate(Expr.Call given, Expr.Call original) {
-        Expr.Call call = new Truths(adapter).extreme(given, given.span());
+        Expr.Call call = new Truths(adapter).extreme(new Operands(adapter).summed(given), given.span());
         extreme(call);
         TextAggregates texts = new TextAggregates(adapter, to);
         CallSuffix suffix = texts.inWindow(suffix(call), call);
@@ -442,8 +442,7 @@ final class FunctionAdapter {
                 && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
         if (truths) {
             adapter.note(FindingCode.CONDITION_ADAPTED, call.span(), "truth values as numbers");
-            Expr number =
-                    ExprAdapter.asNumber(adapter.condition(call.arguments().get(0)), call.span());
+            Expr number = Truths.asNumber(adapter.condition(call.arguments().get(0)), call.span());
             Expr.Call counted = new Expr.Call(
                     call.name(), true, List.of(adapter.ofKind(number, ValueKind.INTEGER)), suffix, call.span());
             return new AverageAdapter(adapter).average(counted, counted);

@@ -92,6 +92,13 @@ final class FunctionArguments {
         if (wanted.isNumber() && adapter.kind(argument).isDate() && !new DateAdapter(adapter).numbersAreDatesOnBoth()) {
             throw new Untranslatable(call.function() + " of a date");
         }
+        Expr number = wanted.isNumber() && wanted != ValueKind.INTEGER
+                ? new Operands(adapter).numberOfText(argument)
+                : argument;
+        if (number != argument) {
+            adapter.note(FindingCode.IMPLICIT_CAST, argument.span(), "a text is taken for a number");
+            return adapter.expr(number);
+        }
         boolean text = wanted == ValueKind.TEXT
                 && adapter.losesConversions()
                 && adapter.kind(argument).isNumber();

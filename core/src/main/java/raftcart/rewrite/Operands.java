@@ -136,4 +136,48 @@ final class Operands {
                         e.span(),
                         "a text that looks like a date: beside a date write DATE '...' or TO_DATE"));
     }
+
+    /** A computation with the texts cast that the source takes for numbers, and the target does not. */
+    Expr.Binary ofTexts(Expr.Binary binary) {
+        boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
+        boolean joins = sum && adapter.from.has(SqlFeature.PLUS_CONCATENATES);
+        ValueKind left = adapter.kind(binary.left());
+        ValueKind right = adapter.kind(binary.right());
+        boolean numbers = joins ? left.isNumber() || right.isNumber() : isOfNumbers(left) && isOfNumbers(right);
+        return NUMERIC.contains(binary.operator()) && numbers && adapter.losesConversions()
+                ? new Expr.Binary(
+                        binary.operator(), numberOfText(binary.left()), numberOfText(binary.right()), binary.span())
+                : binary;
+    }
+
+    private static boolean isOfNumbers(ValueKind kind) {
+        return kind.isNumber() || kind == ValueKind.TEXT;
+    }
+
+    /** A text where the source takes it for a number, with the cast that other engines want. */
+    Expr numberOfText(Expr e) {
+        boolean enumeration = adapter.facts(e)
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(LogicalType.Enumeration.class::isInstance)
+                .isPresent();
+        boolean text = adapter.losesConversions()
+                && !enumeration
+                && !(e instanceof Expr.Literal)
+                && adapter.kind(e) == ValueKind.TEXT;
+        LogicalType type = adapter.from.has(SqlFeature.LENIENT_NUMBERS)
+                ? new LogicalType.Floating(64)
+                : new LogicalType.Decimal(0, 0, false);
+        return text ? new Expr.Cast(e, adapter.sourceType(type), false, e.span()) : e;
+    }
+
+    /** A sum, mean or spread of texts, as one of the numbers that the source takes them for. */
+    Expr.Call summed(Expr.Call call) {
+        boolean sums = call.function().matches("sum|avg|(stddev|var)_(pop|samp)");
+        Expr number = sums ? numberOfText(call.arguments().get(0)) : null;
+        if (!sums || number == call.arguments().get(0)) {
+            return call;
+        }
+        adapter.note(FindingCode.IMPLICIT_CAST, call.span(), "a text is taken for a number");
+        return new Expr.Call(call.name(), call.canonical(), List.of(number), call.suffix(), call.span());
+    }
 }

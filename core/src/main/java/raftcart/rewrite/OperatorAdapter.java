@@ -53,6 +53,7 @@ final class OperatorAdapter {
             return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
         }
         numbersOfTexts(binary);
+        binary = new Operands(adapter).ofTexts(binary);
         new LostTypes(adapter).refuseOperator(binary);
         boolean span = binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval;
         boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
@@ -101,7 +102,7 @@ final class OperatorAdapter {
     /** A condition that is compared with another, as a number where conditions are no values. */
     private Expr side(Expr e) {
         Expr truth = truth(e);
-        return adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES) ? truth : ExprAdapter.asNumber(truth, e.span());
+        return adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES) ? truth : Truths.asNumber(truth, e.span());
     }
 
     /** A condition; of a number, whether it is another than zero. */

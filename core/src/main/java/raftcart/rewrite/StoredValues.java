@@ -3,8 +3,10 @@ package raftcart.rewrite;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 
@@ -53,6 +55,38 @@ final class StoredValues {
         int end = kept == 0 ? fraction.start() : fraction.start() + 1 + kept;
         String cut = moment.text().substring(0, end) + moment.text().substring(fraction.end());
         return new Expr.Literal(moment.kind(), cut, moment.span());
+    }
+
+    /** A text for a column of another kind, with the cast that some engines want; truth values as numbers. */
+    Expr converted(Expr value, ValueKind kind, LogicalType type) {
+        boolean strict = adapter.to.has(SqlFeature.COLUMNS_TAKE_THEIR_KIND)
+                && !adapter.from.has(SqlFeature.COLUMNS_TAKE_THEIR_KIND)
+                && !(value instanceof Expr.Literal);
+        ValueKind column = KindFinder.kind(type);
+        if (!strict || kind == column || column == ValueKind.UNKNOWN) {
+            return value;
+        }
+        boolean text = kind == ValueKind.TEXT
+                && (column.isNumber() || column.isDate() || column == ValueKind.TIME || column == ValueKind.BOOLEAN);
+        if (kind == ValueKind.BOOLEAN && column.isNumber()) {
+            return Truths.asNumber(value, value.span());
+        }
+        if (text) {
+            say(value, "a text that goes into a column of another kind");
+            if (column == ValueKind.BOOLEAN && adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
+                Expr number = new Operands(adapter).numberOfText(value);
+                return new Expr.Binary(BinaryOperator.NOT_EQUAL, number, Expr.Literal.number(0), value.span());
+            }
+            return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
+        }
+        boolean mixed = column.isNumber() && (kind.isDate() || kind == ValueKind.TIME)
+                || kind.isNumber() && (column.isDate() || column == ValueKind.TIME)
+                || kind == ValueKind.BOOLEAN && (column.isDate() || column == ValueKind.TIME)
+                || kind.isDate() && (column == ValueKind.BOOLEAN || column == ValueKind.TIME);
+        if (mixed) {
+            throw new Untranslatable("a value of one kind in a column of another");
+        }
+        return value;
     }
 
     private void say(Expr value, String what) {

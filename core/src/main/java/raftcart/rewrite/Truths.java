@@ -17,6 +17,7 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
 
 /** Truth values that the source uses as the numbers 0 and 1, where the target has them apart from numbers. */
@@ -98,7 +99,7 @@ final class Truths {
     List<Expr> asNumbers(List<Expr> values) {
         boolean counts = apart() && adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
         return values.stream()
-                .map(v -> counts && KindFinder.isCondition(v) ? ExprAdapter.asNumber(v, v.span()) : number(v))
+                .map(v -> counts && KindFinder.isCondition(v) ? asNumber(v, v.span()) : number(v))
                 .toList();
     }
 
@@ -214,5 +215,18 @@ final class Truths {
         Matcher number = NUMERAL.matcher(((Expr.Literal) condition).text());
         String digits = number.lookingAt() ? number.group().strip() : "0";
         return new Expr.Literal(LiteralKind.NUMBER, digits, condition.span());
+    }
+
+    /** 1, 0 or NULL for a condition. */
+    static Expr asNumber(Expr condition, Span span) {
+        if (NeverNull.isTrueOrFalse(condition)) {
+            return Expr.Case.of(condition, Expr.Literal.number(1), Expr.Literal.number(0));
+        }
+        Expr not = new Expr.Unary(UnaryOperator.NOT, condition, span);
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(new Expr.When(condition, Expr.Literal.number(1)), new Expr.When(not, Expr.Literal.number(0))),
+                Optional.empty(),
+                span);
     }
 }

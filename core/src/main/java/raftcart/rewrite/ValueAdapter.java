@@ -118,6 +118,10 @@ final class ValueAdapter {
             return adapter.expr(new Expr.Cast(value, adapter.sourceType(type.get()), false, value.span()));
         }
         new StoredValues(adapter).note(value, adapter.kind(value), type.get());
+        Expr converted = new StoredValues(adapter).converted(value, adapter.kind(value), type.get());
+        if (converted != value) {
+            return forColumn(converted, column);
+        }
         if (value instanceof Expr.Literal literal) {
             return constant(shortened(literal, type.get()), type.get());
         }
@@ -190,17 +194,7 @@ final class ValueAdapter {
 
     /** A query whose values go into columns of these types. */
     Query fitted(Query query, List<Optional<LogicalType>> types) {
-        boolean alike = same
-                || types.stream()
-                        .flatMap(Optional::stream)
-                        .noneMatch(t -> isShortened(t)
-                                || adapter.to.has(SqlFeature.HALVES_TO_EVEN)
-                                || isDay(t, ValueKind.TIMESTAMP)
-                                || KindFinder.kind(t).isDate()
-                                || KindFinder.kind(t) == ValueKind.BOOLEAN
-                                || KindFinder.kind(t) == ValueKind.TEXT
-                                || KindFinder.kind(t) == ValueKind.INTEGER);
-        return alike ? query : query.withBody(fitted(query.body(), types, query));
+        return same ? query : query.withBody(fitted(query.body(), types, query));
     }
 
     /** A constant text for a column of dates in the form that the target reads. */
@@ -236,6 +230,11 @@ final class ValueAdapter {
         QueryBody.Item item = asRead(given, type);
         ValueKind kind = facts.kind();
         new StoredValues(adapter).note(item.value(), kind, type);
+        Expr converted = new StoredValues(adapter).converted(item.value(), kind, type);
+        if (converted != item.value()) {
+            boolean truth = KindFinder.isCondition(converted);
+            return new QueryBody.Item(truth ? new Truths(adapter).selected(converted) : converted, item.alias());
+        }
         if (isDay(type, kind)) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, item.value().span(), A_DAY);
             return new QueryBody.Item(

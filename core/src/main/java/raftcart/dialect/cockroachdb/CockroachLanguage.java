@@ -68,6 +68,7 @@ public final class CockroachLanguage {
                     SqlFeature.CTID,
                     SqlFeature.MERGE,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
+                    SqlFeature.COLUMNS_TAKE_THEIR_KIND,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),

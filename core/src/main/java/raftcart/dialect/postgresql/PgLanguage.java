@@ -73,6 +73,7 @@ public final class PgLanguage {
                     SqlFeature.UNIQUE_KEYS_NAME_PARTITIONS,
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
+                    SqlFeature.COLUMNS_TAKE_THEIR_KIND,
                     SqlFeature.SEQUENCES_NAMED_BY_TEXTS,
                     SqlFeature.CASTS_BOOLEANS_TO_INT,
                     SqlFeature.GRANTS_ON_ALL_TABLES,

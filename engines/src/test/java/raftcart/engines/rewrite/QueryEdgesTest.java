@@ -1,20 +1,14 @@
 package raftcart.engines.rewrite;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.io.IOException;
 import java.sql.SQLException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import raftcart.finding.Outcome;
-import raftcart.rewrite.StatementResult;
 
 /** Columns of every kind in functions, aggregates, windows, orders and conditions: the same rows on both engines, or a word is said. */
 class QueryEdgesTest {
-    private static final List<String> ENGINES = List.of("postgresql", "mariadb", "h2", "duckdb");
     private static final List<String> STARS = List.of("name", "kind", "magnitude", "planets");
     private static final List<String> READINGS = List.of("taken", "value", "note", "observer_id");
 
@@ -66,8 +60,7 @@ class QueryEdgesTest {
     private static final Pattern KNOWN = Pattern.compile(
             "taken - |AVG\\(taken\\)|(LENGTH|SUBSTRING|REPLACE|TRIM|UPPER)\\((value|taken)|(value|taken) \\|\\||\\|\\| value");
 
-    private final List<String> failures = new ArrayList<>();
-    private int compared;
+    private final Edges edges = new Edges();
 
     private static Stream<String> each(String pattern, List<String> first, List<String> second) {
         return first.stream()
@@ -127,14 +120,13 @@ class QueryEdgesTest {
                 .toList();
         try (SqlEngines engines = new SqlEngines()) {
             SampleSchema schema = SampleSchema.createOn(engines);
-            for (String source : ENGINES) {
+            for (String source : Edges.ENGINES) {
                 for (String query : queries) {
                     run(engines, source, query, schema);
                 }
             }
         }
-        assertThat(compared).isGreaterThan(9_000);
-        assertThat(failures).filteredOn(f -> !KNOWN.matcher(f).find()).isEmpty();
+        edges.verify(9_000, KNOWN, 400);
     }
 
     private void run(SqlEngines engines, String source, String query, SampleSchema schema) {
@@ -144,34 +136,15 @@ class QueryEdgesTest {
         } catch (SQLException e) {
             return; // nothing that the source does
         }
-        for (String target : ENGINES) {
+        for (String target : Edges.ENGINES) {
             if (!target.equals(source)) {
-                compare(engines, source, query, expected, target, schema);
+                edges.compare(
+                        source + " to " + target,
+                        query,
+                        expected,
+                        schema.rewriter(source, target),
+                        text -> engines.rows(target, text, SqlEngines.isOrdered(query)));
             }
-        }
-    }
-
-    private void compare(
-            SqlEngines engines,
-            String source,
-            String query,
-            List<String> expected,
-            String target,
-            SampleSchema schema) {
-        StatementResult result =
-                schema.rewriter(source, target).rewrite(query, 1, 1).get(0);
-        if (result.outcome() == Outcome.BY_HAND || result.outcome() == Outcome.CHECK) {
-            return;
-        }
-        try {
-            List<String> rows = engines.rows(target, result.text(), SqlEngines.isOrdered(query));
-            compared++;
-            if (!rows.equals(expected)) {
-                failures.add(source + " " + query + " = " + expected + "; " + target + " "
-                        + result.text().replaceAll("\\s+", " ") + " = " + rows);
-            }
-        } catch (SQLException e) {
-            return; // loud
         }
     }
 }

@@ -1,0 +1,68 @@
+package raftcart.engines.rewrite;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import raftcart.dialect.Languages;
+import raftcart.finding.Outcome;
+import raftcart.rewrite.Knowledge;
+import raftcart.rewrite.StatementResult;
+import raftcart.rewrite.StatementRewriter;
+import raftcart.rewrite.TokenRules;
+
+/** Collects what differs between the rows of a statement and those of its translation of which nothing was said. */
+final class Edges {
+    /** Where texts of any length and moments are compared and computed alike; the others fill texts up, or know no moments. */
+    static final List<String> ENGINES = List.of("postgresql", "mariadb", "h2", "duckdb");
+
+    private final List<String> failures = new ArrayList<>();
+    private final List<String> refused = new ArrayList<>();
+    private int compared;
+
+    /** Runs a translated text and gives the rows that tell what it did. */
+    interface Run {
+        List<String> rows(String text) throws SQLException;
+    }
+
+    static StatementRewriter rewriter(String source, String target) {
+        return new StatementRewriter(
+                Languages.named(source).orElseThrow(),
+                Languages.named(target).orElseThrow(),
+                new Knowledge(),
+                TokenRules.NONE);
+    }
+
+    /** @param pair the two engines, for messages */
+    void compare(String pair, String sql, List<String> expected, StatementRewriter rewriter, Run run) {
+        StatementResult result = rewriter.rewrite(sql, 1, 1).get(0);
+        if (result.outcome().compareTo(Outcome.CHECK) >= 0) {
+            return;
+        }
+        String what =
+                pair + ": " + sql + " = " + expected + "; " + result.text().replaceAll("\\s+", " ");
+        try {
+            List<String> rows = run.rows(result.text());
+            compared++;
+            if (!rows.equals(expected)) {
+                failures.add(what + " = " + rows);
+            }
+        } catch (SQLException e) {
+            refused.add(what + ": " + e.getMessage().lines().findFirst().orElse(""));
+        }
+    }
+
+    /**
+     * @param known differences with a reason
+     * @param loud how many translations at most the targets may refuse
+     */
+    void verify(int least, Pattern known, int loud) {
+        assertThat(compared).isGreaterThan(least);
+        assertThat(failures).filteredOn(f -> !known.matcher(f).find()).isEmpty();
+        assertThat(refused.size())
+                .as("refused by the targets, of which nothing was said")
+                .isLessThan(loud);
+    }
+}
