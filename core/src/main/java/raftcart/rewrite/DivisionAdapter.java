@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
@@ -126,13 +127,16 @@ final class DivisionAdapter {
 
     /** Where the source gives NULL for a division by zero and the target an error, zero becomes NULL first. */
     private Expr divisor(Expr.Binary binary) {
-        Expr right = adapter.expr(binary.right());
-        boolean nonZero = binary.right() instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
+        return divisor(binary.right(), adapter.expr(binary.right()), binary.span());
+    }
+
+    /** The same for a divisor that was adapted, such as that of a function. */
+    Expr divisor(Expr given, Expr adapted, Span span) {
+        boolean nonZero = given instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
         if (nonZero || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
-            return right;
+            return adapted;
         }
-        adapter.note(FindingCode.DIVISION, binary.span(), "NULL for a division by zero");
-        return Expr.Call.of("nullif", right, Expr.Literal.number(0))
-                .at(binary.right().span());
+        adapter.note(FindingCode.DIVISION, span, "NULL for a division by zero");
+        return Expr.Call.of("nullif", adapted, Expr.Literal.number(0)).at(given.span());
     }
 }
