@@ -85,6 +85,14 @@ public enum SqlFeature {
     FLOAT_HALVES_GO_UP,
     /** A column takes no text where it holds numbers, dates or truth values, unless it is cast; constants are no texts. */
     COLUMNS_TAKE_THEIR_KIND,
+    /** OCTET_LENGTH counts the blanks with which a column of fixed length is filled up. */
+    OCTETS_COUNT_PADDING,
+    /** There is no MIN or MAX of identifiers, bytes and JSON. */
+    FEW_EXTREMES,
+    /** Documents of the type JSON have no equality. */
+    JSON_DOES_NOT_COMPARE,
+    /** Bits are a number in expressions; elsewhere they are their digits. */
+    BITS_ARE_NUMBERS,
     /** A right on a schema is one on all that it holds. */
     SCHEMAS_GRANT_TABLES,
     /** SMALLDATETIME rounds to minutes. */

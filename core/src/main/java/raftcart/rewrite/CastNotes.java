@@ -23,7 +23,7 @@ final class CastNotes {
     void spelled(Expr cast, ValueKind kind) {
         boolean settings = adapter.from.has(SqlFeature.DATES_SHOWN_BY_SETTINGS)
                 || adapter.to.has(SqlFeature.DATES_SHOWN_BY_SETTINGS);
-        if (kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE && settings) {
+        if (kind == ValueKind.TIMESTAMP || kind == ValueKind.TIME || kind == ValueKind.DATE && settings) {
             adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell dates and times in different ways");
         }
         boolean money = adapter.from.has(SqlFeature.MONEY_SHOWS_TWO_DIGITS)

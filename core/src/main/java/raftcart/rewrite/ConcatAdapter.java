@@ -33,7 +33,7 @@ final class ConcatAdapter {
         }
         boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
         refuseOthers(concat);
-        new TextRules(adapter).padded(concat.parts(), concat.span());
+        new TextRules(adapter).padded(concat.parts(), "concat", concat.span());
         List<Expr> parts = new ArrayList<>();
         boolean wrapped = false;
         for (Expr part : same() ? concat.parts() : flat(concat)) {

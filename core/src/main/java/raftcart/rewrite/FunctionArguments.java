@@ -79,6 +79,11 @@ final class FunctionArguments {
                 : adapter.expr(argument);
     }
 
+    /** True for kinds other than numbers that lenient engines show as texts where those are wanted. */
+    static boolean shownAsText(ValueKind kind) {
+        return kind.isDate() || kind == ValueKind.TIME || kind == ValueKind.BOOLEAN || kind == ValueKind.JSON;
+    }
+
     private Expr argument(Expr argument, ValueKind wanted, Expr.Call call) {
         if (DATES_OF_ANY.contains(call.function()) && argument instanceof Expr.Literal text) {
             return adapter.expr(
@@ -110,6 +115,11 @@ final class FunctionArguments {
             TypeName type = adapter.castType(new LogicalType.Text(0));
             return new Expr.Cast(adapter.expr(argument), type, false, argument.span());
         }
+        if (wanted == ValueKind.TEXT && adapter.losesConversions() && shownAsText(adapter.kind(argument))) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a value of another kind as a text");
+            TypeName type = adapter.sourceType(new LogicalType.Text(0));
+            return adapter.expr(new Expr.Cast(argument, type, false, argument.span()));
+        }
         boolean bytes = wanted == ValueKind.BYTES
                 && adapter.kind(argument) == ValueKind.TEXT
                 && adapter.writes("bytes_of_text");
@@ -129,7 +139,7 @@ final class FunctionArguments {
                 && l.kind() == LiteralKind.STRING
                 && adapter.to.has(SqlFeature.TYPED_DATES);
         if (!constant) {
-            return adapter.expr(new DateAdapter(adapter).fromText(argument));
+            return adapter.expr(new DateAdapter(adapter).fromText(new Operands(adapter).momentOfText(argument)));
         }
         if (isClock(argument)) {
             return time(argument);

@@ -89,8 +89,13 @@ final class LikeAdapter {
 
     /** A number as the text that LIKE wants, where the target does not make it one itself. */
     private Expr asText(Expr value) {
-        boolean number = !same() && adapter.losesConversions() && adapter.kind(value) == ValueKind.INTEGER;
-        if (!number) {
+        ValueKind kind = adapter.kind(value);
+        boolean shown = kind.isNumber() && kind != ValueKind.INTEGER || FunctionArguments.shownAsText(kind);
+        if (!same() && adapter.losesConversions() && shown) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "a value of another kind as a text for LIKE");
+            return adapter.expr(new Expr.Cast(value, adapter.sourceType(new LogicalType.Text(0)), false, value.span()));
+        }
+        if (same() || !adapter.losesConversions() || kind != ValueKind.INTEGER) {
             return adapter.expr(value);
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), "a number as a text for LIKE");

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -21,6 +22,10 @@ final class LostTypes {
     private static final Set<String> PASSING = Set.of(
             "count", "coalesce", "if", "nvl2", "any_value", "lag", "lead", "first_value", "last_value", "nth_value");
 
+    /** Functions that give one of several bits as it is. */
+    private static final Set<String> OF_BITS =
+            Set.of("count", "count_pairs", "min", "max", "lag", "lead", "first_value", "last_value", "nth_value");
+
     private final ExprAdapter adapter;
 
     LostTypes(ExprAdapter adapter) {
@@ -33,6 +38,11 @@ final class LostTypes {
         boolean parts = binary.operator() == BinaryOperator.SUBTRACT && adapter.lost(SqlFeature.DOCUMENTS_ARE_MERGED);
         if (parts && adapter.kind(binary.left()) == ValueKind.JSON) {
             throw new Untranslatable("a JSON document without one of its parts");
+        }
+        boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;
+        boolean time = adapter.kind(binary.left()) == ValueKind.TIME || adapter.kind(binary.right()) == ValueKind.TIME;
+        if (time && !sum && !adapter.from.name().equals(adapter.to.name())) {
+            throw new Untranslatable("a time of day that is multiplied or divided");
         }
     }
 
@@ -47,6 +57,40 @@ final class LostTypes {
         if (!PASSING.contains(call.function())) {
             refuse(call.arguments());
         }
+        boolean least = call.isAny("min", "max") && adapter.to.has(SqlFeature.FEW_EXTREMES);
+        if (least && call.arguments().stream().anyMatch(this::isWithoutExtremes)) {
+            throw new Untranslatable("the least or greatest of identifiers, bytes or documents");
+        }
+        boolean bits = call.arguments().stream().anyMatch(this::isBits);
+        if (bits && !OF_BITS.contains(call.function())) {
+            throw new Untranslatable("a function of bits, which are a number on one engine");
+        }
+    }
+
+    private boolean isWithoutExtremes(Expr e) {
+        boolean id = adapter.facts(e)
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(LogicalType.Uuid.class::isInstance)
+                .isPresent();
+        return id || adapter.kind(e) == ValueKind.BYTES || adapter.kind(e) == ValueKind.JSON;
+    }
+
+    /** Refuses to compare whole documents, as groups do, where the target's have no equality. */
+    void refuseDocuments(Stream<Expr> values, String where) {
+        boolean documents = adapter.to.has(SqlFeature.JSON_DOES_NOT_COMPARE) && values.anyMatch(this::isDocument);
+        if (documents) {
+            throw new Untranslatable(where + " of JSON documents, which do not compare");
+        }
+    }
+
+    /** True for a column of bits, which are digits on some engines and a number on others. */
+    private boolean isBits(Expr e) {
+        return e instanceof Expr.Column
+                && adapter.from.has(SqlFeature.BITS_ARE_NUMBERS) != adapter.to.has(SqlFeature.BITS_ARE_NUMBERS)
+                && adapter.facts(e)
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Bits b && b.length() > 1)
+                        .isPresent();
     }
 
     /** Refuses to compare such columns for their order, and says that they are compared as texts for equality. */
@@ -62,13 +106,6 @@ final class LostTypes {
             refuse(sides);
         }
         note(sides, span, "compared");
-        boolean documents = !adapter.from.name().equals(adapter.to.name())
-                && !(adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED)
-                        && adapter.to.has(SqlFeature.DOCUMENTS_ARE_MERGED))
-                && sides.stream().anyMatch(e -> e instanceof Expr.Column && adapter.kind(e) == ValueKind.JSON);
-        if (documents) {
-            adapter.note(FindingCode.IMPLICIT_CAST, span, "JSON is compared by its letters on one engine");
-        }
     }
 
     /** Says that such a column is not compared, or sorted, as on the source. */
@@ -78,6 +115,18 @@ final class LostTypes {
                 .findFirst()
                 .ifPresent(n ->
                         adapter.note(FindingCode.IMPLICIT_CAST, span, n + " is " + done + " as a text on the target"));
+        if (expressions.stream().anyMatch(this::isDocument)) {
+            adapter.note(FindingCode.IMPLICIT_CAST, span, "JSON is " + done + " by its letters on one engine");
+        }
+    }
+
+    private boolean isDocument(Expr e) {
+        boolean content =
+                adapter.from.has(SqlFeature.DOCUMENTS_ARE_MERGED) && adapter.to.has(SqlFeature.DOCUMENTS_ARE_MERGED);
+        return !adapter.from.name().equals(adapter.to.name())
+                && !content
+                && e instanceof Expr.Column
+                && adapter.kind(e) == ValueKind.JSON;
     }
 
     private Optional<String> name(Expr e) {

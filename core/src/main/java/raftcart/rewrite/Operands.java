@@ -2,9 +2,11 @@ package raftcart.rewrite;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.ValueKind;
@@ -173,11 +175,35 @@ final class Operands {
     /** A sum, mean or spread of texts, as one of the numbers that the source takes them for. */
     Expr.Call summed(Expr.Call call) {
         boolean sums = call.function().matches("sum|avg|(stddev|var)_(pop|samp)");
+        ValueKind kind = sums ? adapter.kind(call.arguments().get(0)) : ValueKind.UNKNOWN;
+        if (!same() && (kind.isDate() || kind == ValueKind.TIME)) {
+            throw new Untranslatable(call.function() + " of dates or times");
+        }
         Expr number = sums ? numberOfText(call.arguments().get(0)) : null;
         if (!sums || number == call.arguments().get(0)) {
             return call;
         }
         adapter.note(FindingCode.IMPLICIT_CAST, call.span(), "a text is taken for a number");
         return new Expr.Call(call.name(), call.canonical(), List.of(number), call.suffix(), call.span());
+    }
+
+    /** A text where the source takes it for a moment, with the cast that other engines want. */
+    Expr momentOfText(Expr e) {
+        boolean string = e instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
+        Optional<Expr> constant = string && adapter.losesConversions() && adapter.to.has(SqlFeature.TYPED_DATES)
+                ? DateAdapter.moment(e)
+                : Optional.empty();
+        if (constant.isPresent()) {
+            return constant.get();
+        }
+        boolean text = adapter.losesConversions()
+                && !adapter.from.has(SqlFeature.DATES_ARE_TEXTS)
+                && !(e instanceof Expr.Literal)
+                && adapter.kind(e) == ValueKind.TEXT;
+        if (!text) {
+            return e;
+        }
+        adapter.note(FindingCode.IMPLICIT_CAST, e.span(), "a text is taken for a date");
+        return new Expr.Cast(e, adapter.sourceType(new LogicalType.Timestamp(6, false)), false, e.span());
     }
 }

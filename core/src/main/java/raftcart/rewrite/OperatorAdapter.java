@@ -149,7 +149,8 @@ final class OperatorAdapter {
         boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
         Optional<Expr.Interval> after = DateAdapter.interval(binary.right());
         if (after.isPresent()) {
-            return new DateAdapter(adapter).add(binary.left(), left, after.get(), minus, binary.span());
+            Expr moment = new Operands(adapter).momentOfText(binary.left());
+            return new DateAdapter(adapter).add(moment, adapter.kind(moment), after.get(), minus, binary.span());
         }
         Optional<Expr.Interval> before = DateAdapter.interval(binary.left());
         if (before.isPresent() && !minus) {

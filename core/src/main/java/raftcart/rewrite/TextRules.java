@@ -138,9 +138,11 @@ final class TextRules {
         LongTexts large = new LongTexts(adapter);
         if (select.distinct()) {
             large.refuse(select.items().stream().map(Item::value), "DISTINCT");
+            new LostTypes(adapter).refuseDocuments(select.items().stream().map(Item::value), "DISTINCT");
             oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
         }
         large.refuse(select.groupBy().stream().flatMap(g -> g.items().stream()), "GROUP BY");
+        new LostTypes(adapter).refuseDocuments(select.groupBy().stream().flatMap(g -> g.items().stream()), "GROUP BY");
         oneToTheSource(
                 select.groupBy().stream().flatMap(g -> g.items().stream()).map(i -> GroupAdapter.meant(i, select)),
                 select.span(),
@@ -212,12 +214,19 @@ final class TextRules {
     }
 
     /** Says where the blanks at the end of a column of fixed length count on the source only. */
-    void padded(List<Expr> texts, Span span) {
-        boolean counts = adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)
-                && texts.stream().map(adapter::facts).anyMatch(f -> f.flatMap(ColumnFacts::type)
-                        .filter(t -> t instanceof LogicalType.Char c && c.length() > 1)
-                        .isPresent());
-        if (counts) {
+    void padded(List<Expr> texts, String function, Span span) {
+        boolean fixed = texts.stream().map(adapter::facts).anyMatch(f -> f.flatMap(ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Char c && c.length() > 1)
+                .isPresent());
+        boolean octets = function.matches("octet_length|bit_length")
+                && adapter.to.has(SqlFeature.OCTETS_COUNT_PADDING)
+                && !adapter.from.has(SqlFeature.OCTETS_COUNT_PADDING)
+                && fixed;
+        if (octets) {
+            adapter.note(
+                    FindingCode.PADDING, span, "the blanks at the end of a column of fixed length count on the target");
+        }
+        if (fixed && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
             adapter.note(
                     FindingCode.PADDING,
                     span,
@@ -228,7 +237,7 @@ final class TextRules {
     /** Functions that compare texts, where only one of the engines ignores case. */
     void function(Expr.Call call) {
         if (COUNTING_BLANKS.contains(call.function())) {
-            padded(call.arguments(), call.span());
+            padded(call.arguments(), call.function(), call.span());
         }
         if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
             read(call.arguments().get(1), call.span());

@@ -69,6 +69,7 @@ public final class CockroachLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.COLUMNS_TAKE_THEIR_KIND,
+                    SqlFeature.OCTETS_COUNT_PADDING,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),

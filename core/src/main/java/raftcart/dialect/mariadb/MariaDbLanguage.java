@@ -39,6 +39,7 @@ public final class MariaDbLanguage {
                     SqlFeature.FIRST_ROWS_GIVE_TYPES,
                     SqlFeature.NULL_IS_A_DEFAULT,
                     SqlFeature.FRACTIONS_ARE_CUT,
+                    SqlFeature.BITS_ARE_NUMBERS,
                     SqlFeature.SERIES_TABLES,
                     SqlFeature.RECURSION_OF_1000_ROUNDS,
                     SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES,

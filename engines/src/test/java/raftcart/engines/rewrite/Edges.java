@@ -61,8 +61,8 @@ final class Edges {
     void verify(int least, Pattern known, int loud) {
         assertThat(compared).isGreaterThan(least);
         assertThat(failures).filteredOn(f -> !known.matcher(f).find()).isEmpty();
-        assertThat(refused.size())
+        assertThat(refused)
                 .as("refused by the targets, of which nothing was said")
-                .isLessThan(loud);
+                .hasSizeLessThan(loud);
     }
 }
