@@ -107,18 +107,8 @@ final class FunctionArguments {
             adapter.note(FindingCode.IMPLICIT_CAST, argument.span(), "a text is taken for a number");
             return adapter.expr(number);
         }
-        boolean text = wanted == ValueKind.TEXT
-                && adapter.losesConversions()
-                && adapter.kind(argument).isNumber();
-        if (text) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
-            TypeName type = adapter.castType(new LogicalType.Text(0));
-            return new Expr.Cast(adapter.expr(argument), type, false, argument.span());
-        }
-        if (wanted == ValueKind.TEXT && adapter.losesConversions() && shownAsText(adapter.kind(argument))) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a value of another kind as a text");
-            TypeName type = adapter.sourceType(new LogicalType.Text(0));
-            return adapter.expr(new Expr.Cast(argument, type, false, argument.span()));
+        if (wanted == ValueKind.TEXT && adapter.losesConversions()) {
+            return asText(argument);
         }
         boolean bytes = wanted == ValueKind.BYTES
                 && adapter.kind(argument) == ValueKind.TEXT
@@ -131,6 +121,22 @@ final class FunctionArguments {
         return wanted == ValueKind.INTEGER && adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
                 ? wholeNumber(adapter.expr(argument))
                 : adapter.expr(argument);
+    }
+
+    /** A value where a text is wanted. */
+    private Expr asText(Expr argument) {
+        ValueKind kind = adapter.kind(argument);
+        if (kind.isNumber()) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a number as a text");
+            TypeName type = adapter.castType(new LogicalType.Text(0));
+            return new Expr.Cast(adapter.expr(argument), type, false, argument.span());
+        }
+        if (!shownAsText(kind)) {
+            return adapter.expr(argument);
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a value of another kind as a text");
+        TypeName type = adapter.sourceType(new LogicalType.Text(0));
+        return adapter.expr(new Expr.Cast(argument, type, false, argument.span()));
     }
 
     /** A text as a constant of a date where that is wanted. */
