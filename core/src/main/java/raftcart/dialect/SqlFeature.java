@@ -91,6 +91,8 @@ public enum SqlFeature {
     FEW_EXTREMES,
     /** Documents of the type JSON have no equality. */
     JSON_DOES_NOT_COMPARE,
+    /** MOD by zero gives the first number ("MOD"); elsewhere it fails or gives NULL. */
+    MOD_BY_ZERO_GIVES_DIVIDEND,
     /** Bits are a number in expressions; elsewhere they are their digits. */
     BITS_ARE_NUMBERS,
     /** A right on a schema is one on all that it holds. */

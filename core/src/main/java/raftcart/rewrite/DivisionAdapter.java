@@ -130,8 +130,16 @@ final class DivisionAdapter {
         return divisor(binary.right(), adapter.expr(binary.right()), binary.span());
     }
 
-    /** The same for a divisor that was adapted, such as that of a function. */
-    Expr divisor(Expr given, Expr adapted, Span span) {
+    /** The same for the second argument of MOD. */
+    Expr ofMod(Expr given, Expr adapted, Span span) {
+        boolean literal = given instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
+        if (!literal && adapter.lost(SqlFeature.MOD_BY_ZERO_GIVES_DIVIDEND)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, span, "MOD by zero gives the first number on the source");
+        }
+        return divisor(given, adapted, span);
+    }
+
+    private Expr divisor(Expr given, Expr adapted, Span span) {
         boolean nonZero = given instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
         if (nonZero || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
             return adapted;

@@ -49,7 +49,7 @@ final class FunctionArguments {
             // For nothing, also where an empty text is NULL.
             Expr adapted = removes ? argument : argument(argument, wanted, call);
             if (i == 1 && call.is("mod")) {
-                adapted = new DivisionAdapter(adapter).divisor(argument, adapted, call.span());
+                adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
             }
             if (wanted == ValueKind.TEXT) {
                 adapted = new UniqueIds(adapter).asText(argument, adapted);

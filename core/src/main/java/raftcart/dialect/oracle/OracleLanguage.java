@@ -43,6 +43,7 @@ public final class OracleLanguage {
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.TIMES_ARE_INTERVALS,
+                    SqlFeature.MOD_BY_ZERO_GIVES_DIVIDEND,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
