@@ -131,13 +131,23 @@ final class LostTypes {
 
     private Optional<String> name(Expr e) {
         return type(e).map(t -> t instanceof LogicalType.Opaque o
-                ? ((Expr.Column) e).name().last().text() + " (" + o.nativeName() + ")"
-                : ((Expr.Column) e).name().last().text() + " (an array)");
+                ? ((Expr.Column) root(e)).name().last().text() + " (" + o.nativeName() + ")"
+                : ((Expr.Column) root(e)).name().last().text() + " (an array)");
     }
 
     private Optional<LogicalType> type(Expr e) {
-        boolean column = e instanceof Expr.Column && !adapter.from.name().equals(adapter.to.name());
-        return column ? adapter.facts(e).flatMap(Scope.ColumnFacts::type).filter(this::isLost) : Optional.empty();
+        Expr root = root(e);
+        boolean column = root instanceof Expr.Column && !adapter.from.name().equals(adapter.to.name());
+        return column ? adapter.facts(root).flatMap(Scope.ColumnFacts::type).filter(this::isLost) : Optional.empty();
+    }
+
+    /** The column behind a value in its place. */
+    private static Expr root(Expr e) {
+        return e instanceof Expr.Call call
+                        && call.function().equals("coalesce")
+                        && !call.arguments().isEmpty()
+                ? root(call.arguments().get(0))
+                : e;
     }
 
     private boolean isLost(LogicalType type) {
