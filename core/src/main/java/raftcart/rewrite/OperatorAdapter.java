@@ -233,6 +233,9 @@ final class OperatorAdapter {
     /** A plus that puts texts together, or adds, by the kinds of what stands on both sides. */
     private Expr plus(Expr.Binary binary, ValueKind left, ValueKind right) {
         boolean text = left == ValueKind.TEXT || right == ValueKind.TEXT;
+        if (text && (left.isDate() || right.isDate())) {
+            throw new Untranslatable("a date and a text that are added");
+        }
         if (left.isNumber() || right.isNumber()) {
             if (text) {
                 adapter.note(

@@ -46,7 +46,7 @@ public final class StatementRewriter {
         StatementParser.Result parsed;
         try {
             parsed = StatementParser.parse(text, from.grammar(), line, column);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             return List.of(defect(e, text, new int[] {line, column}));
         }
         boolean stays = from.name().equals(to.name())
@@ -127,13 +127,13 @@ public final class StatementRewriter {
                     : FindingCode.NO_COUNTERPART;
             PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
             return byHand(finding, whole(text, parsed), place);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             return defect(e, whole(text, parsed), place);
         }
     }
 
     /** One statement at which we fail must not take the thousands around it along. */
-    private StatementResult defect(RuntimeException e, String source, int[] place) {
+    private StatementResult defect(Throwable e, String source, int[] place) {
         // Asked for here alone, as a log that is set up takes a good part of the time of a short command.
         LoggerFactory.getLogger(StatementRewriter.class)
                 .error("a statement at line {} was not translated from {} to {}", place[0], from.name(), to.name(), e);
@@ -141,7 +141,7 @@ public final class StatementRewriter {
     }
 
     /** The kind of a failure and its innermost place in our own code. */
-    private static String where(RuntimeException e) {
+    private static String where(Throwable e) {
         return e.getClass().getSimpleName()
                 + Stream.of(e.getStackTrace())
                         .filter(s -> s.getClassName().startsWith("raftcart."))
@@ -183,7 +183,7 @@ public final class StatementRewriter {
         int[] place = place(text, parsed.statements().get(0).start(), line, column);
         try {
             parsed.statements().forEach(s -> s.statement().ifPresent(this::remember));
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             return defect(e, text, place);
         }
         List<PlacedFinding> findings = ruled.all().stream()

@@ -29,6 +29,12 @@ final class StoredValues {
         if (other && column == ValueKind.TEXT && kind == ValueKind.FLOAT) {
             say(value, "engines spell floating-point numbers as texts in different ways");
         }
+        boolean settings = adapter.from.has(SqlFeature.DATES_SHOWN_BY_SETTINGS)
+                || adapter.to.has(SqlFeature.DATES_SHOWN_BY_SETTINGS);
+        boolean moment = kind == ValueKind.TIMESTAMP || kind == ValueKind.TIME || kind == ValueKind.DATE && settings;
+        if (other && column == ValueKind.TEXT && moment) {
+            say(value, "engines spell dates and times in different ways");
+        }
         boolean halves =
                 adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP) != adapter.to.has(SqlFeature.FLOAT_HALVES_GO_UP);
         if (halves && column == ValueKind.INTEGER && kind == ValueKind.FLOAT) {
