@@ -146,10 +146,15 @@ final class Operands {
         ValueKind left = adapter.kind(binary.left());
         ValueKind right = adapter.kind(binary.right());
         boolean numbers = joins ? left.isNumber() || right.isNumber() : isOfNumbers(left) && isOfNumbers(right);
-        return NUMERIC.contains(binary.operator()) && numbers && adapter.losesConversions()
-                ? new Expr.Binary(
-                        binary.operator(), numberOfText(binary.left()), numberOfText(binary.right()), binary.span())
-                : binary;
+        if (!NUMERIC.contains(binary.operator()) || !numbers || !adapter.losesConversions()) {
+            return binary;
+        }
+        Expr first = numberOfText(binary.left());
+        Expr second = numberOfText(binary.right());
+        if (first != binary.left() || second != binary.right()) {
+            adapter.note(FindingCode.IMPLICIT_CAST, binary.span(), "a text is taken for a number");
+        }
+        return new Expr.Binary(binary.operator(), first, second, binary.span());
     }
 
     private static boolean isOfNumbers(ValueKind kind) {
