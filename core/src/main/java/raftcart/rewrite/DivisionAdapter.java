@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -11,6 +12,8 @@ import raftcart.type.LogicalType;
 
 /** Adapts divisions: of whole numbers, which some engines cut off, and by zero, which some hold for NULL. */
 final class DivisionAdapter {
+    private static final Pattern ZERO = Pattern.compile("-?0*[.]?0*(?:[eE].*)?");
+
     private final ExprAdapter adapter;
 
     DivisionAdapter(ExprAdapter adapter) {
@@ -132,19 +135,21 @@ final class DivisionAdapter {
 
     /** The same for the second argument of MOD. */
     Expr ofMod(Expr given, Expr adapted, Span span) {
-        boolean literal = given instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
-        if (!literal && adapter.lost(SqlFeature.MOD_BY_ZERO_GIVES_DIVIDEND)) {
+        if (!isNonZero(given) && adapter.lost(SqlFeature.MOD_BY_ZERO_GIVES_DIVIDEND)) {
             adapter.note(FindingCode.FUNCTION_DIFFERS, span, "MOD by zero gives the first number on the source");
         }
         return divisor(given, adapted, span);
     }
 
     private Expr divisor(Expr given, Expr adapted, Span span) {
-        boolean nonZero = given instanceof Expr.Literal l && !l.text().matches("-?0*[.]?0*");
-        if (nonZero || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
+        if (isNonZero(given) || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
             return adapted;
         }
         adapter.note(FindingCode.DIVISION, span, "NULL for a division by zero");
         return Expr.Call.of("nullif", adapted, Expr.Literal.number(0)).at(given.span());
+    }
+
+    private static boolean isNonZero(Expr given) {
+        return given instanceof Expr.Literal l && !ZERO.matcher(l.text()).matches();
     }
 }

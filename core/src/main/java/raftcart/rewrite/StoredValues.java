@@ -10,7 +10,7 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 
-/** Says where a value that goes into a column of another kind becomes something else on the two engines. */
+/** Converts values that go into columns of another kind as the source does, and says where the engines differ. */
 final class StoredValues {
     private static final Pattern FRACTION = Pattern.compile("(?<=:\\d\\d)[.](\\d+)");
 
