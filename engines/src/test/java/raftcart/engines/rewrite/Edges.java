@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import raftcart.dialect.Languages;
 import raftcart.finding.Outcome;
@@ -33,6 +34,27 @@ final class Edges {
                 Languages.named(target).orElseThrow(),
                 new Knowledge(),
                 TokenRules.NONE);
+    }
+
+    /** Runs a query on its source and, where that takes it, its translations on every other engine. */
+    void compareOnAll(SqlEngines engines, String source, String query, Function<String, StatementRewriter> rewriterTo) {
+        boolean ordered = SqlEngines.isOrdered(query);
+        List<String> expected;
+        try {
+            expected = engines.rows(source, query, ordered);
+        } catch (SQLException e) {
+            return; // nothing that the source does
+        }
+        for (String target : ENGINES) {
+            if (!target.equals(source)) {
+                compare(
+                        source + " to " + target,
+                        query,
+                        expected,
+                        rewriterTo.apply(target),
+                        text -> engines.rows(target, text, ordered));
+            }
+        }
     }
 
     /** @param pair the two engines, for messages */
