@@ -11,7 +11,7 @@ import raftcart.sql.tree.TypeName;
 
 /** Functions that are called like the types that they give, as DB2 and Derby have them: {@code DECIMAL(x, 9, 2)} is a cast. */
 public final class CastFunctions {
-    private static final Set<String> WHOLE = Set.of("int", "integer", "smallint", "bigint");
+    private static final Set<String> PLAIN = Set.of("int", "integer", "smallint", "bigint", "real");
     private static final Set<String> EXACT = Set.of("dec", "decimal", "numeric");
     private static final Set<String> TEXT = Set.of("char", "varchar");
 
@@ -24,7 +24,7 @@ public final class CastFunctions {
         }
         String name = call.name().toString().toLowerCase(Locale.ROOT);
         List<Expr> a = call.arguments();
-        if (WHOLE.contains(name) && a.size() == 1) {
+        if (PLAIN.contains(name) && a.size() == 1) {
             return cast(call, new TypeName(name, List.of(), List.of(), 0));
         }
         if (EXACT.contains(name) && a.size() <= 3) {

@@ -99,6 +99,8 @@ public enum SqlFeature {
     SCHEMAS_GRANT_TABLES,
     /** SMALLDATETIME rounds to minutes. */
     SMALL_DATES_ARE_MINUTES,
+    /** A time of day may be less than zero and more than 24 hours. */
+    TIMES_GO_BEYOND_MIDNIGHT,
     /** There is no type of times of day: they are the intervals since midnight. */
     TIMES_ARE_INTERVALS,
     /** Rights may be granted on schemas. */
@@ -193,8 +195,12 @@ public enum SqlFeature {
     NULL_FOR_ZERO_DIVISION,
     /** The empty text is NULL. */
     EMPTY_TEXT_IS_NULL,
+    /** The length of a number or of a date is that of its bytes, not of a text that shows it. */
+    LENGTHS_ARE_OF_STORAGE,
     /** Texts compare without regard to case unless told otherwise. */
     IGNORES_CASE,
+    /** Texts that compare without regard to case do so without regard to accents, too. */
+    IGNORES_ACCENTS,
     /** Trailing blanks do not count in comparisons of texts. */
     IGNORES_PADDING,
     /** + puts texts together. */
@@ -212,6 +218,8 @@ public enum SqlFeature {
 
     /** A value that is a text or a number becomes a number, and one that is a text or a date becomes a date. */
     MIXED_RESULTS_ARE_NO_TEXTS,
+    /** Functions that give one of several values convert them into the kind of the first. */
+    FIRST_RESULT_DECIDES,
 
     /** What stands for NULL becomes a value of the type of the first argument, with no more digits or characters. */
     NULL_REPLACED_IN_TYPE,

@@ -29,8 +29,10 @@ public interface TypeTable {
     /**
      * The clause behind a text type that has its values compare letter by letter, where they would not without it; empty
      * where they always do, or nothing is known.
+     *
+     * @param padded true where blanks at the end do not count
      */
-    default Optional<String> exactTexts() {
+    default Optional<String> exactTexts(boolean padded) {
         return Optional.empty();
     }
 

@@ -61,6 +61,7 @@ public final class YamlTypes implements TypeTable {
 
     private Optional<Pattern> neutralCollations = Optional.empty();
     private Optional<String> exactTexts = Optional.empty();
+    private Optional<String> paddedTexts = Optional.empty();
     private Optional<String> growingText = Optional.empty();
     private boolean unsignedNumbers;
 
@@ -83,6 +84,7 @@ public final class YamlTypes implements TypeTable {
                 types.read.putAll(base.read);
                 types.write.putAll(base.write);
                 types.exactTexts = base.exactTexts;
+                types.paddedTexts = base.paddedTexts;
                 types.growingText = base.growingText;
                 types.wholeColumns.putAll(base.wholeColumns);
                 types.decimalFloats.putAll(base.decimalFloats);
@@ -117,6 +119,9 @@ public final class YamlTypes implements TypeTable {
         }
         if (document.has("exact texts")) {
             exactTexts = Optional.of(document.get("exact texts").asText());
+        }
+        if (document.has("padded texts")) {
+            paddedTexts = Optional.of(document.get("padded texts").asText());
         }
         if (document.has("growing text")) {
             growingText = Optional.of(document.get("growing text").asText());
@@ -199,8 +204,8 @@ public final class YamlTypes implements TypeTable {
         }
 
         @Override
-        public Optional<String> exactTexts() {
-            return YamlTypes.this.exactTexts.or(base::exactTexts);
+        public Optional<String> exactTexts(boolean padded) {
+            return YamlTypes.this.exactTexts(padded).or(() -> base.exactTexts(padded));
         }
 
         @Override
@@ -215,8 +220,8 @@ public final class YamlTypes implements TypeTable {
     }
 
     @Override
-    public Optional<String> exactTexts() {
-        return exactTexts;
+    public Optional<String> exactTexts(boolean padded) {
+        return padded ? paddedTexts.or(() -> exactTexts) : exactTexts;
     }
 
     @Override

@@ -53,6 +53,10 @@ final class BareFunctions {
                 return packaged.get();
             }
         }
+        if (word.equals("sessiontimezone") && from.has(SqlFeature.ROW_NUMBERS) && isBareWord(column)) {
+            Expr.Call zone = Expr.Call.of("session_zone").at(column.span());
+            return functions.known(zone, zone);
+        }
         if (!isFunction(word, column)) {
             sayUnknown(word, column);
             return column;

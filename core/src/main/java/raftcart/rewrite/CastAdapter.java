@@ -151,8 +151,10 @@ final class CastAdapter {
             adapter.note(FindingCode.CONDITION_ADAPTED, cast.span(), "a truth value as a number");
             return numberOfTruth(cast);
         }
-        Expr value = adapter.expr(cast.value());
-        if (adapter.from.name().equals(adapter.to.name())) {
+        boolean same = adapter.from.name().equals(adapter.to.name());
+        Expr fitted = same ? cast.value() : new SecondFractions(adapter).fitted(cast.value(), wanted(cast));
+        Expr value = adapter.expr(fitted);
+        if (same) {
             return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
         }
         if (cast.type().name().matches("regclass|name|oid")) {

@@ -2,14 +2,17 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 
-/** Times of day for a target that has intervals in their place and reads none in a text. */
+/** Times of day for a target that has other values in their place: intervals, or spans that go beyond midnight. */
 final class ClockTimes {
     private static final Pattern CLOCK = Pattern.compile("\\s*-?\\d{1,3}:\\d\\d(:\\d\\d([.]\\d+)?)?\\s*");
 
@@ -48,5 +51,28 @@ final class ClockTimes {
             throw new Untranslatable("a cast to or from a time of day, an interval on the target");
         }
         return constant;
+    }
+
+    /** A time of day that is counted on, as that of a moment where the target would count beyond midnight. */
+    static Optional<Expr> counted(Expr time, Function<Expr, Expr> sum, Span span, ExprAdapter adapter) {
+        boolean beyond = adapter.to.has(SqlFeature.TIMES_GO_BEYOND_MIDNIGHT)
+                && !adapter.from.has(SqlFeature.TIMES_GO_BEYOND_MIDNIGHT)
+                && adapter.kind(time) == ValueKind.TIME;
+        if (!beyond) {
+            return Optional.empty();
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "a time of day begins anew at midnight, as on the source");
+        Expr day = new Expr.Literal(LiteralKind.DATE, "2000-01-01", span);
+        Expr moment = Expr.Call.of("timestamp_of_parts", day, time).at(span);
+        return Optional.of(
+                adapter.expr(Expr.Call.of("time_of", sum.apply(moment)).at(span)));
+    }
+
+    /** The same for a function that adds so many units. */
+    static Optional<Expr> counted(Expr.Call add, ExprAdapter adapter) {
+        List<Expr> a = add.arguments();
+        return add.function().startsWith("add_") && a.size() == 2
+                ? counted(a.get(0), m -> add.with(add.function(), List.of(m, a.get(1))), add.span(), adapter)
+                : Optional.empty();
     }
 }

@@ -141,7 +141,7 @@ final class ColumnAdapter {
                 written.filter(t -> !t.name().endsWith("lob") && isExact(column, table))
                         .flatMap(t -> collationOfTable(table).isPresent()
                                 ? Optional.empty()
-                                : adapter.to.types().exactTexts()),
+                                : adapter.to.types().exactTexts(adapter.from.has(SqlFeature.IGNORES_PADDING))),
                 column.comment(),
                 own,
                 List.of(),
@@ -196,7 +196,7 @@ final class ColumnAdapter {
 
     /** A column that is known, refusing NULL, in the target's terms. */
     ColumnDefinition notNull(KnownColumn column, Span span) {
-        ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, 1, 0, false);
+        ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, 1, 0, false, false);
         TypeName type = adapter.written(
                 adapter.to.types().choose(column.type().orElseThrow(), use).sql());
         adapter.note(
@@ -309,7 +309,7 @@ final class ColumnAdapter {
                 && !adapter.from.has(SqlFeature.IGNORES_CASE)
                 && table.columns().stream().anyMatch(c -> isExact(c, table))
                 && table.columns().stream().noneMatch(TableAdapter::saysItIgnoresCase);
-        return exact ? adapter.to.types().exactTexts() : Optional.empty();
+        return exact ? adapter.to.types().exactTexts(adapter.from.has(SqlFeature.IGNORES_PADDING)) : Optional.empty();
     }
 
     /** The type of a column that says none: that of its expression, if it is computed. */
@@ -469,8 +469,8 @@ final class ColumnAdapter {
 
     private TypeName chosen(LogicalType type, ColumnDefinition column, boolean inKey, List<TableConstraint> own) {
         String stored = adapter.to.grammar().names().fold(column.name().text());
-        ColumnUse use =
-                new ColumnUse(new ObjectName("", ""), stored, column.identity().isPresent(), inKey ? 1 : 0, 0, false);
+        ColumnUse use = new ColumnUse(
+                new ObjectName("", ""), stored, column.identity().isPresent(), inKey ? 1 : 0, 0, false, false);
         TypeChoice choice = adapter.to.types().choose(type, use);
         for (TypeChoice.Note note : choice.notes()) {
             boolean never =

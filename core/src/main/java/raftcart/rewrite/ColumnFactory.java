@@ -43,6 +43,13 @@ public final class ColumnFactory {
                 || isText(type) && language.has(SqlFeature.IGNORES_CASE) && !binary;
     }
 
+    /** True where letters with accents and without, which a column without regard to case tells apart, become equal. */
+    public static boolean losesAccents(String collation, Language from, Language to) {
+        String rules = collation.toLowerCase(Locale.ROOT);
+        boolean count = rules.contains("_as") || !from.has(SqlFeature.IGNORES_ACCENTS) && !rules.contains("_ai");
+        return count && to.has(SqlFeature.IGNORES_ACCENTS) && !from.name().equals(to.name());
+    }
+
     /** True for letters; those of a unique identifier are digits. */
     private static boolean isText(LogicalType type) {
         boolean digits = type instanceof LogicalType.Uuid || type instanceof LogicalType.Address;

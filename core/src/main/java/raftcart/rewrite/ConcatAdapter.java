@@ -32,6 +32,7 @@ final class ConcatAdapter {
             return kind == ValueKind.TEXT || text instanceof Expr.Cast ? text : toText(text, kind);
         }
         boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        adapter.empties.kept(concat.parts());
         refuseOthers(concat);
         new TextRules(adapter).padded(concat.parts(), "concat", concat.span());
         List<Expr> parts = new ArrayList<>();

@@ -153,7 +153,7 @@ final class ConstraintAdapter {
                 .expression(
                         "the check" + c.name().map(n -> " " + n.text()).orElse(""),
                         c.span(),
-                        () -> adapter.condition(e)));
+                        () -> adapter.exactCondition(e)));
         if (check.isEmpty() && c.check().isPresent()) {
             return Optional.empty();
         }

@@ -1,9 +1,11 @@
 package raftcart.rewrite;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
@@ -25,13 +27,28 @@ final class ConvertedResults {
     List<Expr> alike(List<Expr> values) {
         boolean converts = adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS)
                 && !adapter.from.name().equals(adapter.to.name())
-                && values.stream().anyMatch(v -> adapter.kind(v) == ValueKind.TEXT);
+                && values.stream().map(adapter::kind).distinct().count() > 1;
         Optional<ValueKind> wanted = converts ? wanted(values) : Optional.empty();
         return wanted.isEmpty()
                 ? values
-                : values.stream()
-                        .map(v -> adapter.kind(v) == ValueKind.TEXT ? converted(v, wanted.get()) : v)
-                        .toList();
+                : values.stream().map(v -> beside(v, wanted.get())).toList();
+    }
+
+    private Expr beside(Expr value, ValueKind wanted) {
+        ValueKind kind = adapter.kind(value);
+        if (wanted.isDate() && kind.isNumber() && adapter.from.has(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
+            return day(value);
+        }
+        return kind == ValueKind.TEXT ? converted(value, wanted) : value;
+    }
+
+    /** A number beside dates, which counts days from the beginning of 1900 ("CAST and CONVERT (Transact-SQL)"). */
+    private static Expr day(Expr number) {
+        if (!(number instanceof Expr.Literal l) || !l.text().matches("\\d{1,6}")) {
+            throw new Untranslatable("a number as a date");
+        }
+        String day = LocalDate.of(1900, 1, 1).plusDays(Long.parseLong(l.text())) + " 00:00:00";
+        return new Expr.Literal(LiteralKind.TIMESTAMP, day, number.span());
     }
 
     /** The kind of the others, if they are dates or numbers: dates come before numbers. */
@@ -83,13 +100,15 @@ final class ConvertedResults {
         return literal;
     }
 
-    private static LogicalType type(ValueKind kind) {
+    /** The type of a converted text: of any digits, but where the others' type holds for it too. */
+    private LogicalType type(ValueKind kind) {
+        boolean typed = adapter.from.has(SqlFeature.NULL_REPLACED_IN_TYPE);
         return switch (kind) {
-            case TIMESTAMP -> new LogicalType.Timestamp(3, false);
+            case TIMESTAMP -> new LogicalType.Timestamp(typed ? 3 : 6, false);
             case DATE -> new LogicalType.Date();
             case FLOAT -> new LogicalType.Floating(64);
-            case DECIMAL -> new LogicalType.Decimal(38, 10, false);
-            default -> new LogicalType.Int(32, false);
+            case DECIMAL -> typed ? new LogicalType.Decimal(38, 10, false) : new LogicalType.Decimal(0, 0, false);
+            default -> typed ? new LogicalType.Int(32, false) : new LogicalType.Decimal(0, 0, false);
         };
     }
 }

@@ -67,6 +67,12 @@ final class DateAdapter {
 
     /** A date with an interval added or taken away. */
     Expr add(Expr date, ValueKind kind, Expr.Interval given, boolean minus, Span span) {
+        BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;
+        return ClockTimes.counted(date, m -> new Expr.Binary(operator, m, given, span), span, adapter)
+                .orElseGet(() -> sum(date, kind, given, minus, span));
+    }
+
+    private Expr sum(Expr date, ValueKind kind, Expr.Interval given, boolean minus, Span span) {
         Expr.Interval interval = new UnitFractions(adapter).interval(given);
         Expr sum = adapter.expr(date);
         boolean plain = adapter.to.has(SqlFeature.INTERVALS)

@@ -42,6 +42,7 @@ class ExprAdapter extends QueryMapper {
     final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
     final Instants instants;
     final OrderAdapter orders = new OrderAdapter(this);
+    final EmptyTexts empties = new EmptyTexts(this);
     private final FunctionAdapter functions;
     Scope scope = new Scope(Optional.empty());
     /** False below NOT and where a condition is a value, so that NULL and false are not the same there. */
@@ -164,6 +165,17 @@ class ExprAdapter extends QueryMapper {
         return adapted;
     }
 
+    /** A condition that tells false from unknown: below NOT, and in a check, which fails where it is false alone. */
+    Expr exactCondition(Expr e) {
+        boolean before = askedForTrue;
+        askedForTrue = false;
+        try {
+            return condition(e);
+        } finally {
+            askedForTrue = before;
+        }
+    }
+
     private List<Expr> conditions(List<Expr> parts) {
         List<Expr> adapted = new ArrayList<>(parts.size());
         for (Expr part : parts) {
@@ -205,6 +217,7 @@ class ExprAdapter extends QueryMapper {
         }
         if (e instanceof Expr.Unary unary) {
             new LostTypes(this).refuse(List.of(unary.operand()));
+            return new Expr.Unary(unary.operator(), expr(new Operands(this).signed(unary)), unary.span());
         }
         if (e instanceof Expr.Case choice) {
             return choice(choice);
@@ -239,11 +252,7 @@ class ExprAdapter extends QueryMapper {
     }
 
     private Expr negation(Expr.Unary not) {
-        boolean before = askedForTrue;
-        askedForTrue = false;
-        Expr operand = condition(not.operand());
-        askedForTrue = before;
-        return new Expr.Unary(UnaryOperator.NOT, operand, not.span());
+        return new Expr.Unary(UnaryOperator.NOT, exactCondition(not.operand()), not.span());
     }
 
     private Expr leaf(Expr e) {

@@ -103,7 +103,7 @@ final class FunctionAdapter {
         if (call.canonical()) {
             return call.is("truth_of")
                     ? new Truths(adapter).value(call.arguments().get(0))
-                    : known(call, call);
+                    : adapter.empties.asNull(call, call, known(call, call));
         }
         if (call.arguments().stream().anyMatch(Expr.NamedArgument.class::isInstance)) {
             return unknown(call);
@@ -131,7 +131,7 @@ final class FunctionAdapter {
         }
         List<Expr> arguments = withDefaults(recognised, call);
         Expr.Call meant = call.with(recognised.signature().name(), arguments).at(call.span());
-        return known(new ResultKinds(adapter).texts(meant), call);
+        return adapter.empties.asNull(call, meant, known(new ResultKinds(adapter).texts(meant), call));
     }
 
     /** The digits before the point to which a number is rounded. */
@@ -344,6 +344,7 @@ final class FunctionAdapter {
                 .rewrite(call)
                 .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))
                 .or(() -> new JsonPaths(adapter).rewrite(call))
+                .or(() -> ClockTimes.counted(call, adapter))
                 .or(() -> matched(call).map(adapter::expr));
         if (end.isPresent()) {
             return end.get();

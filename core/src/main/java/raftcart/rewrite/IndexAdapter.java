@@ -234,6 +234,9 @@ final class IndexAdapter {
 
     private IndexPart part(IndexPart part, DdlStatement.CreateIndex index) {
         structure.leftOut(part.leftOut(), index);
+        if (!index.unique()) {
+            adapter.empties.kept(List.of(part.value()));
+        }
         Expr value = SteadyValues.of(adapter.expr(part.value()), adapter);
         int prefix = part.prefix();
         if (prefix > 0 && !has(SqlFeature.PREFIX_INDEXES)) {

@@ -177,6 +177,16 @@ final class Operands {
         return text ? new Expr.Cast(e, adapter.sourceType(type), false, e.span()) : e;
     }
 
+    /** What stands behind a sign; a text as the number that the source takes it for. */
+    Expr signed(Expr.Unary unary) {
+        Expr operand = unary.operand();
+        if (adapter.kind(operand) != ValueKind.TEXT || !adapter.losesConversions()) {
+            return operand;
+        }
+        adapter.note(FindingCode.IMPLICIT_CAST, unary.span(), "a text is taken for a number");
+        return operand instanceof Expr.Literal l ? PlainConstants.leading(l) : numberOfText(operand);
+    }
+
     /** A sum, mean or spread of texts, as one of the numbers that the source takes them for. */
     Expr.Call summed(Expr.Call call) {
         boolean sums = call.function().matches("sum|avg|(stddev|var)_(pop|samp)");

@@ -10,9 +10,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.GrammarFeature;
-import raftcart.sql.parse.IntervalTexts;
 import raftcart.sql.tree.BinaryOperator;
-import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Query;
@@ -47,6 +45,7 @@ final class OperatorAdapter {
             return new Expr.Is(adapter.expr(value), Truth.NULL, differs, binary.span());
         }
         if (binary.operator().compares()) {
+            adapter.empties.compared(binary);
             new ListedValues(adapter).compared(binary);
             new LostTypes(adapter).compared(binary.operator(), List.of(binary.left(), binary.right()), binary.span());
             List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
@@ -61,7 +60,7 @@ final class OperatorAdapter {
             throw new Untranslatable("an interval as a value");
         }
         return switch (binary.operator()) {
-            case ADD, SUBTRACT -> sum(DateAdapter.separable(binary, adapter));
+            case ADD, SUBTRACT -> new SumAdapter(adapter).sum(DateAdapter.separable(binary, adapter));
             case DIVIDE, DIVIDE_WHOLE, DIVIDE_EXACT, MODULO ->
                 same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
             case JSON_GET, JSON_GET_TEXT, JSON_PATH, JSON_PATH_TEXT, CONTAINS ->
@@ -139,147 +138,6 @@ final class OperatorAdapter {
         return adapter.from.name().equals(adapter.to.name());
     }
 
-    private Expr sum(Expr.Binary given) {
-        if (same()) {
-            return plain(given);
-        }
-        Expr.Binary binary = new Operands(adapter).moments(given);
-        ValueKind left = adapter.kind(binary.left());
-        ValueKind right = adapter.kind(binary.right());
-        boolean minus = binary.operator() == BinaryOperator.SUBTRACT;
-        Optional<Expr.Interval> after = DateAdapter.interval(binary.right());
-        if (after.isPresent()) {
-            Expr moment = new Operands(adapter).momentOfText(binary.left());
-            return new DateAdapter(adapter).add(moment, adapter.kind(moment), after.get(), minus, binary.span());
-        }
-        Optional<Expr.Interval> before = DateAdapter.interval(binary.left());
-        if (before.isPresent() && !minus) {
-            return new DateAdapter(adapter).add(binary.right(), right, before.get(), false, binary.span());
-        }
-        Optional<Expr> length = minus ? Optional.empty() : length(binary, left);
-        if (length.isPresent()) {
-            return sum(new Expr.Binary(binary.operator(), binary.left(), length.get(), binary.span()));
-        }
-        Optional<Expr> moment = ofMoments(binary, left, right, minus);
-        if (moment.isPresent()) {
-            return moment.get();
-        }
-        if (adapter.from.has(SqlFeature.PLUS_CONCATENATES) && !minus) {
-            return plus(binary, left, right);
-        }
-        boolean joins = adapter.from.has(SqlFeature.PLUS_JOINS_TEXTS) && !minus;
-        if (joins && (left == ValueKind.TEXT || right == ValueKind.TEXT)) {
-            List<Expr> parts = List.of(binary.left(), binary.right());
-            return new ConcatAdapter(adapter).concat(new Expr.Concat(parts, false, binary.span()));
-        }
-        new DateAdapter(adapter).uncertain(binary, left, right);
-        return plain(minus ? binary : new Operands(adapter).added(binary, left, right));
-    }
-
-    /** A difference of moments, or one and a number of days. */
-    private Optional<Expr> ofMoments(Expr.Binary binary, ValueKind left, ValueKind right, boolean minus) {
-        if (isHalfKnown(binary, left, right)) {
-            return Optional.of(new DateDifferences(adapter).halfKnown(binary));
-        }
-        if (left.isDate() && right.isDate() && minus) {
-            return Optional.of(new DateDifferences(adapter).of(binary, left, right));
-        }
-        boolean days = left.isDate() && (right.isNumber() || right == ValueKind.UNKNOWN);
-        boolean unsure =
-                minus && (left.isDate() && right == ValueKind.UNKNOWN || left == ValueKind.UNKNOWN && right.isDate());
-        if (unsure && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
-            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "a date and something whose kind is not known");
-        }
-        boolean asNumber = days && right.isNumber() || right.isDate() && left.isNumber();
-        if (left == ValueKind.TIMESTAMP
-                && right == ValueKind.INTEGER
-                && adapter.from.has(SqlFeature.TIMESTAMP_PLUS_DAYS)) {
-            return Optional.of(plusDays(binary, left, minus));
-        }
-        if (asNumber && !adapter.from.has(SqlFeature.DATE_PLUS_DAYS)) {
-            throw new Untranslatable("arithmetic with a date as a number");
-        }
-        return days || (!minus && right.isDate() && left.isNumber())
-                ? Optional.of(new DateAdapter(adapter).addDays(binary, days, left))
-                : Optional.empty();
-    }
-
-    /** The length of time that a text beside a moment is, where the source takes it for one. */
-    private Optional<Expr> length(Expr.Binary binary, ValueKind left) {
-        boolean text = left == ValueKind.TIMESTAMP
-                && adapter.from.has(SqlFeature.INTERVAL_VALUES)
-                && binary.right() instanceof Expr.Literal l
-                && l.kind() == LiteralKind.STRING;
-        return text
-                ? IntervalTexts.read(
-                        ((Expr.Literal) binary.right()).text(), binary.right().span())
-                : Optional.empty();
-    }
-
-    /** A difference of a date and something unknown. */
-    private boolean isHalfKnown(Expr.Binary binary, ValueKind left, ValueKind right) {
-        return binary.operator() == BinaryOperator.SUBTRACT
-                && adapter.from.has(SqlFeature.DATE_PLUS_DAYS)
-                && (left.isDate() && right == ValueKind.UNKNOWN && binary.right() instanceof Expr.Column
-                        || right.isDate() && left == ValueKind.UNKNOWN);
-    }
-
-    private Expr plusDays(Expr.Binary binary, ValueKind left, boolean minus) {
-        Expr.Interval interval =
-                new Expr.Interval(List.of(new Expr.IntervalPart(binary.right(), DateUnit.DAY)), binary.span());
-        return new DateAdapter(adapter).add(binary.left(), left, interval, minus, binary.span());
-    }
-
-    /** A plus that puts texts together, or adds, by the kinds of what stands on both sides. */
-    private Expr plus(Expr.Binary binary, ValueKind left, ValueKind right) {
-        boolean text = left == ValueKind.TEXT || right == ValueKind.TEXT;
-        if (text && (left.isDate() || right.isDate())) {
-            throw new Untranslatable("a date and a text that are added");
-        }
-        if (left.isNumber() || right.isNumber()) {
-            if (text) {
-                adapter.note(
-                        FindingCode.IMPLICIT_CAST,
-                        binary.span(),
-                        "a text and a number are added; the text is taken for a number");
-            }
-            new DateAdapter(adapter).uncertain(binary, left, right);
-            return plain(binary);
-        }
-        if (text) {
-            boolean perhaps = (left == ValueKind.UNKNOWN || right == ValueKind.UNKNOWN)
-                    && (isNumeral(binary.left()) || isNumeral(binary.right()));
-            if (perhaps) {
-                adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for texts put together, it may be a sum");
-            }
-            List<Expr> parts = new ArrayList<>();
-            flatten(binary, parts);
-            adapter.note(FindingCode.SYNTAX_ADAPTED, binary.span(), "+ puts texts together");
-            return new ConcatAdapter(adapter).concat(new Expr.Concat(parts, false, binary.span()));
-        }
-        if (left == ValueKind.UNKNOWN && right == ValueKind.UNKNOWN && !adapter.to.has(SqlFeature.PLUS_CONCATENATES)) {
-            adapter.note(FindingCode.TYPES_UNKNOWN, binary.span(), "taken for a sum, it may put texts together");
-        }
-        return plain(binary);
-    }
-
-    private static boolean isNumeral(Expr e) {
-        return e instanceof Expr.Literal l
-                && l.kind() == LiteralKind.STRING
-                && l.text().matches(" *-?\\d+([.]\\d*)? *");
-    }
-
-    private void flatten(Expr e, List<Expr> parts) {
-        boolean chain =
-                e instanceof Expr.Binary b && b.operator() == BinaryOperator.ADD && adapter.kind(b) == ValueKind.TEXT;
-        if (chain) {
-            flatten(((Expr.Binary) e).left(), parts);
-            parts.add(((Expr.Binary) e).right());
-        } else {
-            parts.add(e);
-        }
-    }
-
     Expr predicate(Expr e) {
         if (e instanceof Expr.InList in) {
             return inList(in);
@@ -292,6 +150,7 @@ final class OperatorAdapter {
                     ? eitherWay(all, b)
                     : new Expr.Between(all.get(0), all.get(1), all.get(2), b.symmetric(), b.negated(), b.span());
         }
+        adapter.empties.matched((Expr.Like) e);
         return new LikeAdapter(adapter).like((Expr.Like) e);
     }
 
@@ -303,6 +162,7 @@ final class OperatorAdapter {
     }
 
     private Expr inList(Expr.InList in) {
+        adapter.empties.listed(in);
         if (in.items().isEmpty()) {
             // SQLite's empty list: nothing is in it.
             Expr no = new Expr.Binary(
@@ -395,6 +255,8 @@ final class OperatorAdapter {
                         e.span()));
             } else if (isNumberOfTime(e, kinds)) {
                 adapted.add(DateAdapter.timeOfNumber((Expr.Literal) e));
+            } else if (isTextOfTime(e, kinds)) {
+                adapted.add(adapter.expr(new DateAdapter(adapter).asRead((Expr.Literal) e, ValueKind.TIME)));
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
@@ -433,6 +295,13 @@ final class OperatorAdapter {
                 && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
     }
 
+    private boolean isTextOfTime(Expr e, List<ValueKind> kinds) {
+        return !same()
+                && kinds.contains(ValueKind.TIME)
+                && e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+    }
+
     private Expr plain(Expr e) {
         return same() ? e : PlainConstants.compared(e, adapter);
     }
@@ -441,6 +310,9 @@ final class OperatorAdapter {
     private Expr asNumber(Expr e, boolean numbers) {
         boolean text = numbers && adapter.losesConversions() && adapter.kind(e) == ValueKind.TEXT;
         if (text && e instanceof Expr.Literal constant) {
+            if (constant.text().isBlank() && adapter.from.has(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
+                return Expr.Literal.number(0);
+            }
             return adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
                     ? PlainConstants.leading(constant)
                     : adapter.expr(e);

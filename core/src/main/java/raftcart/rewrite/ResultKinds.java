@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -19,7 +20,9 @@ import raftcart.type.LogicalType;
  * being asked make texts of them all, others refuse the mixture.
  */
 final class ResultKinds {
-    private static final Set<String> CHOOSING = Set.of("coalesce", "if_null", "greatest", "least", "nullif");
+    private static final Set<String> CHOOSING =
+            Set.of("coalesce", "if_null", "greatest", "least", "greatest_skip_nulls", "least_skip_nulls", "nullif");
+    private static final Set<String> BY_FIRST = Set.of("decode", "if_null_else", "greatest", "least");
 
     private final ExprAdapter adapter;
 
@@ -63,18 +66,51 @@ final class ResultKinds {
         if (call.is("if_null_as_first")) {
             return call.with("coalesce", asFirst(call.arguments(), call.span()));
         }
-        int first = call.is("if") ? 1 : 0;
-        if (first == 0 && !CHOOSING.contains(call.function())) {
+        List<Integer> places = results(call);
+        if (places.size() < 2) {
             return call;
         }
-        List<Expr> values = call.arguments().subList(first, call.arguments().size());
-        List<Expr> alike = alike(values, call.span());
+        List<Expr> values = places.stream().map(call.arguments()::get).toList();
+        boolean byFirst = adapter.from.has(SqlFeature.FIRST_RESULT_DECIDES) && BY_FIRST.contains(call.function());
+        List<Expr> alike = byFirst ? asTheFirst(values, call.span()) : alike(values, call.span());
         if (alike.equals(values)) {
             return call;
         }
-        List<Expr> arguments = new ArrayList<>(call.arguments().subList(0, first));
-        arguments.addAll(alike);
+        List<Expr> arguments = new ArrayList<>(call.arguments());
+        for (int i = 0; i < places.size(); i++) {
+            arguments.set(places.get(i), alike.get(i));
+        }
         return call.with(call.function(), arguments);
+    }
+
+    /** Where the arguments stand of which one is the result. */
+    private static List<Integer> results(Expr.Call call) {
+        int size = call.arguments().size();
+        if (call.is("if") || call.is("if_null_else")) {
+            return List.of(1, 2);
+        }
+        if (call.is("decode")) {
+            return IntStream.range(2, size)
+                    .filter(i -> i % 2 == 0 || i == size - 1)
+                    .boxed()
+                    .toList();
+        }
+        return CHOOSING.contains(call.function())
+                ? IntStream.range(0, size).boxed().toList()
+                : List.of();
+    }
+
+    /** The values as those of the first one's kind ("Oracle Database SQL Language Reference", DECODE, GREATEST). */
+    private List<Expr> asTheFirst(List<Expr> values, Span span) {
+        ValueKind first = adapter.kind(values.get(0));
+        if (first == ValueKind.TEXT && values.stream().anyMatch(this::isOther)) {
+            note(span);
+            return values.stream().map(this::text).toList();
+        }
+        ConvertedResults converted = new ConvertedResults(adapter);
+        return values.stream()
+                .map(v -> adapter.kind(v) == ValueKind.TEXT ? converted.converted(v, first) : v)
+                .toList();
     }
 
     /** A value and what stands for it where it is NULL, which becomes one of the first's type ("ISNULL (Transact-SQL)"). */

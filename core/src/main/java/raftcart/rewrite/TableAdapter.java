@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import raftcart.catalog.Table;
 import raftcart.dialect.SqlFeature;
@@ -308,6 +309,7 @@ final class TableAdapter {
         }
         boolean ifNotExists =
                 table.ifNotExists() && new StructureAdapter(adapter).canSayIf(SqlFeature.IF_NOT_EXISTS, table);
+        accents(table);
         List<Statement> all = new ArrayList<>();
         if (table.query().isPresent() && !has(SqlFeature.CREATE_TABLE_AS) && has(SqlFeature.SELECT_INTO)) {
             all.addAll(intoTable(table, temporary, ifNotExists));
@@ -340,6 +342,19 @@ final class TableAdapter {
         all.addAll(after);
         replaced(table).ifPresent(d -> all.add(0, d));
         return all;
+    }
+
+    private void accents(CreateTable table) {
+        String names = table.columns().stream()
+                .filter(c -> c.type().isPresent()
+                        && known(c, table.collation()).ignoresCase()
+                        && ColumnFactory.losesAccents(
+                                ColumnFactory.collation(c, table.collation()), adapter.from, adapter.to))
+                .map(c -> c.name().text())
+                .collect(Collectors.joining(", "));
+        if (!names.isEmpty()) {
+            adapter.note(FindingCode.ACCENTS_IGNORED, table.span(), names);
+        }
     }
 
     private PartitionAdapter partitions(CreateTable table, List<ColumnDefinition> adapted) {

@@ -239,6 +239,12 @@ final class TextRules {
         if (COUNTING_BLANKS.contains(call.function())) {
             padded(call.arguments(), call.function(), call.span());
         }
+        boolean stored = call.is("char_length")
+                && adapter.lost(SqlFeature.LENGTHS_ARE_OF_STORAGE)
+                && isMeasured(adapter.kind(call.arguments().get(0)));
+        if (stored) {
+            throw new Untranslatable("the bytes that a number or a date takes on the source");
+        }
         if (call.function().startsWith("regexp_") && call.arguments().size() > 1) {
             read(call.arguments().get(1), call.span());
             matched(call.arguments().get(0), call.arguments().get(1), call.span());
@@ -362,6 +368,10 @@ final class TextRules {
                                         .flatMap(ColumnFacts::type)
                                         .filter(LogicalType.Char.class::isInstance)
                                         .isPresent());
+    }
+
+    private static boolean isMeasured(ValueKind kind) {
+        return kind.isNumber() || kind.isDate() || kind == ValueKind.TIME;
     }
 
     /** True for a number or date that a function finds in a text, which is compared as such. */

@@ -118,7 +118,8 @@ final class ValueAdapter {
             return adapter.expr(new Expr.Cast(value, adapter.sourceType(type.get()), false, value.span()));
         }
         new StoredValues(adapter).note(value, adapter.kind(value), type.get());
-        Expr converted = new StoredValues(adapter).converted(value, adapter.kind(value), type.get());
+        Expr converted = new SecondFractions(adapter)
+                .fitted(new StoredValues(adapter).converted(value, adapter.kind(value), type.get()), type.get());
         if (converted != value) {
             return forColumn(converted, column);
         }
@@ -230,7 +231,8 @@ final class ValueAdapter {
         QueryBody.Item item = asRead(given, type);
         ValueKind kind = facts.kind();
         new StoredValues(adapter).note(item.value(), kind, type);
-        Expr converted = new StoredValues(adapter).converted(item.value(), kind, type);
+        Expr converted = new SecondFractions(adapter)
+                .fitted(new StoredValues(adapter).converted(item.value(), kind, type), facts, type);
         if (converted != item.value()) {
             boolean truth = KindFinder.isCondition(converted);
             return new QueryBody.Item(truth ? new Truths(adapter).selected(converted) : converted, item.alias());
@@ -278,6 +280,9 @@ final class ValueAdapter {
             return ofBytes(literal, kind);
         }
         boolean numeric = text && kind.isNumber() && !(type instanceof LogicalType.Year);
+        if (numeric && literal.text().isBlank() && adapter.from.has(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
+            return adapter.expr(new ConvertedResults(adapter).converted(literal, kind));
+        }
         if (numeric && NUMBER.matcher(literal.text()).matches()) {
             return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
         }

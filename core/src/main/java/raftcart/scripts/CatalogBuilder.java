@@ -206,7 +206,9 @@ final class CatalogBuilder {
         } else if (statement instanceof DdlStatement.RoleMembers members) {
             put(ObjectKind.GRANT, new ObjectName(names.defaultSchema(), MemberNames.of(members)), text);
         } else if (statement instanceof Statement.UseSchema use) {
-            names.use(use.schema());
+            if (!use.database() || language.has(SqlFeature.DATABASES_ARE_SCHEMAS)) {
+                names.use(use.schema());
+            }
         } else if (statement instanceof Statement.Dml change) {
             if (change instanceof Statement.Insert insert) {
                 rows(insert);

@@ -114,7 +114,7 @@ final class HiddenColumns {
             return Optional.of(new Type(table.choice(part.column()).sql(), stored, ignores));
         }
         return table.expressions().typeOf(part.expression(), table::stored).map(type -> {
-            ColumnUse use = new ColumnUse(table.target(), name, false, parts, 0, false);
+            ColumnUse use = new ColumnUse(table.target(), name, false, parts, 0, false, false);
             return new Type(to.types().choose(type, use).sql(), type, false);
         });
     }

@@ -140,7 +140,8 @@ final class TableTranslator {
                 column.identity().isPresent(),
                 keyColumns(column.name()),
                 otherBytes(column.name()),
-                column.ignoresCase());
+                column.ignoresCase(),
+                from.has(SqlFeature.IGNORES_PADDING));
         String object = source.name() + "." + column.name();
         boolean numbered = column.identity().isPresent() && !uuid;
         TypeChoice choice = rule(column)

@@ -31,6 +31,7 @@ import raftcart.error.PlanException;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.plan.Plan;
+import raftcart.rewrite.ColumnFactory;
 import raftcart.rewrite.ObjectRewriter;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
@@ -215,6 +216,13 @@ public final class Translator {
                 .toList();
         if (!to.has(SqlFeature.IGNORES_CASE) && !ignoring.isEmpty()) {
             notes.find(FindingCode.TEXT_IGNORING_CASE, table.name().toString(), String.join(", ", ignoring));
+        }
+        List<String> accents = table.columns().stream()
+                .filter(c -> c.ignoresCase() && ColumnFactory.losesAccents(c.collation(), from, to.language()))
+                .map(Column::name)
+                .toList();
+        if (!accents.isEmpty()) {
+            notes.find(FindingCode.ACCENTS_IGNORED, table.name().toString(), String.join(", ", accents));
         }
         List<String> storage = new ArrayList<>(table.physical());
         storage.removeIf(c -> c.startsWith(Table.NUMBERED) || Table.hasMeaning(c));

@@ -20,7 +20,8 @@ import raftcart.sql.function.Signatures;
 import raftcart.type.LogicalType;
 
 class DictionariesTest {
-    private static final ColumnUse USE = new ColumnUse(new ObjectName("ridge", "star"), "id", false, 0, 0, false);
+    private static final ColumnUse USE =
+            new ColumnUse(new ObjectName("ridge", "star"), "id", false, 0, 0, false, false);
 
     private static java.util.List<String> dialects() {
         return Languages.names();

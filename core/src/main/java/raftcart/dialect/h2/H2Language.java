@@ -23,6 +23,7 @@ public final class H2Language {
             new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.IDENTITY_TYPE_IS_A_KEY,
                     GrammarFeature.FRACTIONS_WITHIN_SECOND,
                     GrammarFeature.WEEKS_GO_BY_LANGUAGE,
                     GrammarFeature.SECONDS_ARE_WHOLE,

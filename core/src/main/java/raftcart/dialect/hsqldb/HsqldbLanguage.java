@@ -21,7 +21,10 @@ public final class HsqldbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
-            Set.of(GrammarFeature.IDENTITIES_ARE_INTEGERS, GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT),
+            Set.of(
+                    GrammarFeature.IDENTITY_TYPE_IS_A_KEY,
+                    GrammarFeature.IDENTITIES_ARE_INTEGERS,
+                    GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT),
             OperatorTable.ADDITIVE,
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
@@ -34,6 +37,7 @@ public final class HsqldbLanguage {
                     SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.IGNORES_PADDING,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
@@ -48,6 +52,7 @@ public final class HsqldbLanguage {
                     SqlFeature.OVERRIDING,
                     SqlFeature.TRUNCATE_MAY_RESTART,
                     SqlFeature.ADD_IDENTITY,
+                    SqlFeature.FRACTIONS_ARE_CUT,
                     SqlFeature.IDENTITY_RESTARTS,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NULL_IS_NUMBERED,

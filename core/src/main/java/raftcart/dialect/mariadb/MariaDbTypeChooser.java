@@ -25,6 +25,8 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
     private static final int GREATEST_PRECISION = 65;
     private static final int GREATEST_SCALE = 38;
     private static final String IGNORING_CASE = " COLLATE utf8mb4_general_ci";
+    /** "Supported Character Sets and Collations": blanks at the end do not count to it; to that of our tables they do. */
+    private static final String IGNORING_BLANKS = " COLLATE utf8mb4_bin";
 
     private final ColumnUse use;
 
@@ -33,7 +35,7 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
     }
 
     private String collation() {
-        return use.ignoresCase() ? IGNORING_CASE : "";
+        return use.ignoresCase() ? IGNORING_CASE : use.ignoresPadding() ? IGNORING_BLANKS : "";
     }
 
     @Override

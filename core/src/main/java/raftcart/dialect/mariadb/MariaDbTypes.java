@@ -101,8 +101,8 @@ final class MariaDbTypes implements TypeTable {
     }
 
     @Override
-    public Optional<String> exactTexts() {
-        return Optional.of("COLLATE utf8mb4_nopad_bin");
+    public Optional<String> exactTexts(boolean padded) {
+        return Optional.of(padded ? "COLLATE utf8mb4_bin" : "COLLATE utf8mb4_nopad_bin");
     }
 
     @Override

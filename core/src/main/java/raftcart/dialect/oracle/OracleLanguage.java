@@ -109,6 +109,7 @@ public final class OracleLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.ROW_ASSIGNMENT,
                     SqlFeature.EMPTY_TEXT_IS_NULL,
+                    SqlFeature.FIRST_RESULT_DECIDES,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,
                     SqlFeature.RECURSION_NAMES_COLUMNS,

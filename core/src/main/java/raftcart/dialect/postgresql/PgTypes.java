@@ -90,7 +90,6 @@ final class PgTypes implements TypeTable {
 
     @Override
     public String castName(LogicalType type) {
-        return choose(type, new ColumnUse(new raftcart.catalog.ObjectName("", ""), "", false, 0, 0, false))
-                .sql();
+        return choose(type, ColumnUse.PLAIN).sql();
     }
 }

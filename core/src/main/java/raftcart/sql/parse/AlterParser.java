@@ -270,7 +270,7 @@ final class AlterParser {
         }
         Optional<Expr> using =
                 cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-        if (cursor.peek().isAnyWord("GENERATED", "DEFAULT")) {
+        if (cursor.peek().isAnyWord("GENERATED", "DEFAULT", "IDENTITY", "AUTO_INCREMENT")) {
             cursor.reset(mark);
             ColumnDefinition definition = new ColumnParser(parsing).column();
             actions.add(new AlterAction.ChangeColumn(column, definition));

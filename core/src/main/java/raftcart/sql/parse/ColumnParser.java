@@ -98,7 +98,7 @@ final class ColumnParser {
         if (plain == null) {
             return type;
         }
-        boolean key = type.name().equals("identity") && parsing.has(GrammarFeature.IDENTITIES_ARE_INTEGERS);
+        boolean key = type.name().equals("identity") && parsing.has(GrammarFeature.IDENTITY_TYPE_IS_A_KEY);
         if (key) {
             key(ConstraintKind.PRIMARY_KEY, Optional.empty(), span);
         }

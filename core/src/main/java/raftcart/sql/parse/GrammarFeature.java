@@ -94,6 +94,8 @@ public enum GrammarFeature {
     SHOW_IS_FOR_CLIENT,
     /** A whole number that is the primary key gets its values from the engine where rows do not bring them. */
     INTEGER_KEYS_ARE_NUMBERED,
+    /** A column of the type IDENTITY is its table's primary key. */
+    IDENTITY_TYPE_IS_A_KEY,
     /** The type IDENTITY is a whole number of 32 bits, not 64. */
     IDENTITIES_ARE_INTEGERS,
     /** CURRENT_DATE has a time of day. */

@@ -80,6 +80,9 @@ final class TableDefinitionParser {
             return summaryTable(name, span);
         }
         columns.replaceAll(this::numbered);
+        // Said twice where the type IDENTITY makes a column the key.
+        constraints.removeIf(c -> c.kind() == ConstraintKind.PRIMARY_KEY
+                && columns.stream().anyMatch(d -> d.constraints().stream().anyMatch(o -> o.kind() == c.kind())));
         return new CreateTable(
                 name,
                 ifNotExists,

@@ -14,7 +14,7 @@ import raftcart.sql.tree.TypeName;
 
 /** Reads names of types, also those of several words and with parameters in their midst. */
 public final class TypeNameParser {
-    private static final Pattern LENGTH = Pattern.compile("[0-9]{1,9}");
+    private static final Pattern LENGTH = Pattern.compile("\\d{1,10}");
 
     private static final Pattern NATIONAL_VARYING =
             Pattern.compile("(national (char|character)|nchar) (varying|varchar)|national varchar");
@@ -190,7 +190,7 @@ public final class TypeNameParser {
                 values.add(cursor.take().value());
             } else if (token.kind() == TokenKind.NUMBER
                     && LENGTH.matcher(token.text()).matches()) {
-                int number = Integer.parseInt(cursor.take().text());
+                long number = Long.parseLong(cursor.take().text());
                 long length = (negative ? -number : number) * multiplier(cursor);
                 parameters.add((int) Math.min(length, Integer.MAX_VALUE));
                 cursor.takeAny("BYTE", "CHAR", "BYTES", "CHARACTERS", "OCTETS", "CODEUNITS32", "CODEUNITS16");

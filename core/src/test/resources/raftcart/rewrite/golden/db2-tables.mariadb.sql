@@ -11,7 +11,7 @@ CREATE TABLE dome (
     CONSTRAINT dome_pk PRIMARY KEY (dome_id),
     CONSTRAINT dome_name_uk UNIQUE (name),
     CONSTRAINT dome_height_ck CHECK (height >= 0)
-) COLLATE utf8mb4_nopad_bin;
+) COLLATE utf8mb4_bin;
 ALTER TABLE dome AUTO_INCREMENT = 10;
 CREATE TABLE lamp (
     dome_id int NOT NULL,
@@ -23,9 +23,9 @@ CREATE TABLE lamp (
     CONSTRAINT lamp_dome_fk FOREIGN KEY (dome_id) REFERENCES dome (dome_id) ON DELETE CASCADE
 );
 CREATE UNIQUE INDEX lamp_bought_ux ON lamp (bought, watts DESC);
-ALTER TABLE lamp ADD COLUMN note varchar(200) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
-ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
-ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none';
+ALTER TABLE lamp ADD COLUMN note varchar(200) COLLATE utf8mb4_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE lamp MODIFY COLUMN note varchar(400) COLLATE utf8mb4_bin DEFAULT 'none';
 ALTER TABLE lamp ALTER COLUMN note SET DEFAULT 'x';
 ALTER TABLE lamp ALTER COLUMN note SET DEFAULT NULL;
 ALTER TABLE lamp RENAME COLUMN note TO remark;

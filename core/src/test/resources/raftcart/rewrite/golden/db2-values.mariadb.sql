@@ -12,7 +12,7 @@ CREATE TABLE frame (
     bo tinyint(1),
     cl longtext,
     x varbinary(20)
-) COLLATE utf8mb4_nopad_bin;
+) COLLATE utf8mb4_bin;
 SELECT d + INTERVAL 1 MONTH FROM frame;
 SELECT d - INTERVAL 7 DAY FROM frame;
 SELECT ts + INTERVAL 90 MINUTE FROM frame;

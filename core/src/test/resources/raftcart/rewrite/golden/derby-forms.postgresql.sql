@@ -43,7 +43,6 @@ GRANT SELECT ON public.TELESCOPE TO PUBLIC;
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: connect 'jdbc:derby:x;create=true'
 -- 3:1: RC0604 adapted: Client command left out: the schema APP is there
--- 5:155: RC0111 check: Type without counterpart crosses as text or bytes: C: clob(2147483647) as text
 -- 5:183: RC0109 adapted: Fixed number of bytes kept by a check: V: bytea with a check for at most 10 bytes
 -- 5:1: RC0609 adapted: Said in other words: the schema APP as public
 -- 6:1: RC0609 adapted: Said in other words: the schema APP as public

@@ -63,6 +63,7 @@ DROP TABLE plate;
 -- 5:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET UTF8
 -- 10:3: RC0502 adapted: Storage clauses left out: remark: CHARACTER SET UTF8
 -- 13:3: RC0116 check: NaN and infinity are refused: ratio: float
+-- 3:1: RC0409 check: Accents do not count on the target: name
 -- 16:73: RC0116 check: NaN and infinity are refused: watts: double
 -- 16:131: RC0502 adapted: Storage clauses left out: USING INDEX lamp_ix
 -- 18:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb

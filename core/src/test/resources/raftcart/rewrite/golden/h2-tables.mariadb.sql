@@ -57,6 +57,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 6:3: RC0114 check: Instant becomes date and time in UTC: opened: datetime(3) in UTC
 -- 10:3: RC0115 check: Array becomes a JSON array: tags: array as json
 -- 12:22: RC0608 adapted: Function spelled otherwise: RANDOM_UUID means new_uuid
+-- 2:1: RC0409 check: Accents do not count on the target: label
 -- 16:1: RC0502 adapted: Storage clauses left out: CACHED
 -- 16:76: RC0116 check: NaN and infinity are refused: watts: double
 -- 17:1: RC0502 adapted: Storage clauses left out: NULLS LAST of an index

@@ -1,13 +1,13 @@
 -- to: postgresql mariadb
 CREATE TABLE DOME (
     DOME_ID int AUTO_INCREMENT NOT NULL PRIMARY KEY,
-    NAME varchar(40) COLLATE utf8mb4_nopad_bin NOT NULL,
+    NAME varchar(40) COLLATE utf8mb4_bin NOT NULL,
     LABEL varchar(20),
     OPENED datetime(3) DEFAULT (UTC_TIMESTAMP(3)) NOT NULL,
     HEIGHT decimal(5,2) DEFAULT 0,
     AREA decimal(10,4) GENERATED ALWAYS AS (HEIGHT * HEIGHT),
     MASK bit(4) DEFAULT B'0101',
-    NOTES longtext COLLATE utf8mb4_nopad_bin,
+    NOTES longtext COLLATE utf8mb4_bin,
     PHOTO longblob,
     ACTIVE tinyint(1) DEFAULT TRUE NOT NULL,
     CONSTRAINT DOME_NAME_UK UNIQUE (NAME),
@@ -23,9 +23,9 @@ CREATE TABLE LAMP (
     CONSTRAINT LAMP_DOME_FK FOREIGN KEY (DOME_ID) REFERENCES DOME (DOME_ID) ON DELETE CASCADE
 );
 CREATE UNIQUE INDEX LAMP_WATTS_UX ON LAMP (WATTS DESC);
-ALTER TABLE LAMP ADD COLUMN NOTE varchar(200) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
-ALTER TABLE LAMP MODIFY COLUMN NOTE varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none' NOT NULL;
-ALTER TABLE LAMP MODIFY COLUMN NOTE varchar(400) COLLATE utf8mb4_nopad_bin DEFAULT 'none';
+ALTER TABLE LAMP ADD COLUMN NOTE varchar(200) COLLATE utf8mb4_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE LAMP MODIFY COLUMN NOTE varchar(400) COLLATE utf8mb4_bin DEFAULT 'none' NOT NULL;
+ALTER TABLE LAMP MODIFY COLUMN NOTE varchar(400) COLLATE utf8mb4_bin DEFAULT 'none';
 ALTER TABLE LAMP ALTER COLUMN NOTE SET DEFAULT NULL;
 ALTER TABLE LAMP RENAME COLUMN NOTE TO REMARK;
 ALTER TABLE LAMP DROP COLUMN REMARK;
@@ -40,7 +40,7 @@ SELECT * FROM (SELECT DOME_ID, NAME FROM DOME) source_rows_ WHERE 1 = 0;
 CREATE TEMPORARY TABLE TALLY (
     N int,
     LABEL varchar(10)
-) COLLATE utf8mb4_nopad_bin;
+) COLLATE utf8mb4_bin;
 CREATE VIEW LAMP_VIEW (DOME, LAMPS) AS SELECT DOME_ID, COUNT(*) FROM LAMPS GROUP BY DOME_ID;
 CREATE TABLE PLATE (
     PLATE_ID bigint AUTO_INCREMENT PRIMARY KEY,
@@ -58,6 +58,7 @@ DROP TABLE IF EXISTS DOME_COPY;
 -- 2:1: RC0502 adapted: Storage clauses left out: CACHED
 -- 3:3: RC0627 check: Said in other words, with a difference: the target numbers DOME_ID from 1 and by 1, the source otherwise
 -- 6:3: RC0114 check: Instant becomes date and time in UTC: OPENED: datetime(3) in UTC
+-- 2:1: RC0409 check: Accents do not count on the target: LABEL
 -- 2:1: RC0609 adapted: Said in other words: the schema PUBLIC is left out
 -- 16:1: RC0502 adapted: Storage clauses left out: MEMORY
 -- 16:80: RC0116 check: NaN and infinity are refused: WATTS: double

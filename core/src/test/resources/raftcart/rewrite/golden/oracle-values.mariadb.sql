@@ -100,20 +100,20 @@ FROM frame;
 SELECT LOCATE('a', s, LOCATE('a', s) + 1) FROM frame;
 SELECT SUBSTR(s, -3) FROM frame;
 SELECT SUBSTR(s, 1, 3) FROM frame;
-SELECT SUBSTR(s, LOCATE('-', s) + 1) FROM frame;
+SELECT NULLIF(SUBSTR(s, LOCATE('-', s) + 1), '') FROM frame;
 SELECT CHAR_LENGTH(s) FROM frame;
 SELECT LENGTH(s) FROM frame;
 SELECT LPAD(a, 8, '0') FROM frame;
 SELECT RPAD(s, 10, ' ') FROM frame;
-SELECT TRIM(LEADING '0' FROM s) FROM frame;
-SELECT TRIM(s) FROM frame;
-SELECT REPLACE(s, 'a', '') FROM frame;
+SELECT NULLIF(TRIM(LEADING '0' FROM s), '') FROM frame;
+SELECT NULLIF(TRIM(s), '') FROM frame;
+SELECT NULLIF(REPLACE(s, 'a', ''), '') FROM frame;
 SELECT REPLACE(REPLACE(REPLACE(s, 'a', 'x'), 'b', 'y'), 'c', 'z') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT INITCAP(s) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
 -- SELECT REGEXP_SUBSTR(s, '[^,]+', 1, 2) FROM frame
-SELECT REGEXP_REPLACE(s, '[^0-9]', '') FROM frame;
+SELECT NULLIF(REGEXP_REPLACE(s, '[^0-9]', ''), '') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb
 -- SELECT REGEXP_COUNT(s, 'a') FROM frame
 SELECT REGEXP_INSTR(s, 'a') FROM frame;
@@ -398,12 +398,17 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 67:8: RC0609 adapted: Said in other words: locate_nth in other words
 -- 69:8: RC0609 adapted: Said in other words: a start before the first character
 -- 70:18: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 70:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 71:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 72:8: RC0608 adapted: Function spelled otherwise: LENGTHB means octet_length
+-- 75:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
+-- 76:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 77:8: RC0608 adapted: Function spelled otherwise: REPLACE means remove
+-- 77:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 78:8: RC0609 adapted: Said in other words: translate in other words
 -- 79:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 80:1: RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in mariadb
+-- 81:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 81:8: RC0607 check: Function with a difference: regexp_replace_all: letters of four bytes become question marks on MariaDB 10
 -- 82:1: RC0602 by hand: No counterpart on the target: the function regexp_count with 2 argument(s) has no counterpart in mariadb
 -- 84:8: RC0608 adapted: Function spelled otherwise: CHR means char_of

@@ -88,18 +88,18 @@ SELECT CASE WHEN STRPOS(SUBSTR(s, STRPOS(s, 'a') + 1), 'a') = 0 THEN 0 ELSE STRP
 FROM frame;
 SELECT CASE WHEN CHAR_LENGTH(s) >= 3 THEN RIGHT(s, 3) ELSE NULL END FROM frame;
 SELECT SUBSTR(s, 1, 3) FROM frame;
-SELECT SUBSTR(s, STRPOS(s, '-') + 1) FROM frame;
+SELECT NULLIF(SUBSTR(s, STRPOS(s, '-') + 1), '') FROM frame;
 SELECT CHAR_LENGTH(s) FROM frame;
 SELECT OCTET_LENGTH(s) FROM frame;
 SELECT LPAD(CAST(a AS text), 8, '0') FROM frame;
 SELECT RPAD(s, 10) FROM frame;
-SELECT LTRIM(s, '0') FROM frame;
-SELECT BTRIM(s) FROM frame;
-SELECT REPLACE(s, 'a', '') FROM frame;
+SELECT NULLIF(LTRIM(s, '0'), '') FROM frame;
+SELECT NULLIF(BTRIM(s), '') FROM frame;
+SELECT NULLIF(REPLACE(s, 'a', ''), '') FROM frame;
 SELECT TRANSLATE(s, 'abc', 'xyz') FROM frame;
 SELECT INITCAP(s) FROM frame;
 SELECT REGEXP_SUBSTR(s, '[^,]+', 1, 2) FROM frame;
-SELECT REGEXP_REPLACE(s, '[^0-9]', '', 'g') FROM frame;
+SELECT NULLIF(REGEXP_REPLACE(s, '[^0-9]', '', 'g'), '') FROM frame;
 SELECT REGEXP_COUNT(s, 'a') FROM frame;
 SELECT REGEXP_INSTR(s, 'a') FROM frame;
 SELECT CHR(10) FROM frame;
@@ -124,7 +124,7 @@ SELECT COALESCE(s, 'x') FROM frame;
 SELECT NULLIF(a, 0) FROM frame;
 SELECT CAST(a AS character varying(10)) FROM frame;
 SELECT CAST(d AS timestamp(6) without time zone) FROM frame;
-SELECT CAST(ts AS timestamp(0) without time zone) FROM frame;
+SELECT CAST(DATE_TRUNC('second', ts) AS timestamp(0) without time zone) FROM frame;
 SELECT CAST(s AS numeric) FROM frame;
 SELECT CAST(b AS numeric(5,0)) FROM frame;
 SELECT COUNT(*) FROM frame;
@@ -340,10 +340,15 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 68:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
 -- 69:8: RC0609 adapted: Said in other words: a start before the first character
 -- 70:18: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 70:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 71:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 72:8: RC0608 adapted: Function spelled otherwise: LENGTHB means octet_length
 -- 73:13: RC0609 adapted: Said in other words: a number as a text
+-- 75:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
+-- 76:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 77:8: RC0608 adapted: Function spelled otherwise: REPLACE means remove
+-- 77:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
+-- 81:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 86:1: RC0602 by hand: No counterpart on the target: the function soundex with 1 argument(s) has no counterpart in postgresql
 -- 87:8: RC0608 adapted: Function spelled otherwise: RAWTOHEX means hex_of_bytes
 -- 88:8: RC0608 adapted: Function spelled otherwise: HEXTORAW means bytes_of_hex
@@ -358,6 +363,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 98:8: RC0606 check: Function is not in the dictionary: DUMP
 -- 99:8: RC0606 check: Function is not in the dictionary: NANVL
 -- 100:8: RC0609 adapted: Said in other words: not_matching in other words
+-- 105:13: RC0625 check: Types compared as on the source: the second without its fraction, as newer versions of the source make it
 -- 109:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 110:8: RC0609 adapted: Said in other words: values put together as texts
 -- 111:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below

@@ -103,14 +103,14 @@ FROM frame;
 SELECT CHARINDEX('a', s, CHARINDEX('a', s) + 1) FROM frame;
 SELECT CASE WHEN LEN(s) >= 3 THEN RIGHT(s, 3) ELSE NULL END FROM frame;
 SELECT SUBSTRING(s, 1, 3) FROM frame;
-SELECT SUBSTRING(s, CHARINDEX('-', s) + 1, LEN(s)) FROM frame;
+SELECT NULLIF(SUBSTRING(s, CHARINDEX('-', s) + 1, LEN(s)), '') FROM frame;
 SELECT LEN(s) FROM frame;
 SELECT DATALENGTH(CAST(s COLLATE Latin1_General_100_BIN2_UTF8 AS varchar(max))) FROM frame;
 SELECT RIGHT(REPLICATE('0', 8) + LEFT(a, 8), 8) FROM frame;
 SELECT LEFT(s + REPLICATE(' ', 10), 10) FROM frame;
-SELECT LTRIM(s, '0') FROM frame;
-SELECT TRIM(s) FROM frame;
-SELECT REPLACE(s, 'a', '') FROM frame;
+SELECT NULLIF(LTRIM(s, '0'), '') FROM frame;
+SELECT NULLIF(TRIM(s), '') FROM frame;
+SELECT NULLIF(REPLACE(s, 'a', ''), '') FROM frame;
 SELECT TRANSLATE(s, 'abc', 'xyz') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in sqlserver
 -- SELECT INITCAP(s) FROM frame
@@ -145,7 +145,7 @@ SELECT COALESCE(s, 'x') FROM frame;
 SELECT NULLIF(a, 0) FROM frame;
 SELECT CAST(a AS nvarchar(10)) FROM frame;
 SELECT CAST(d AS datetime2(6)) FROM frame;
-SELECT CAST(ts AS datetime2(0)) FROM frame;
+SELECT CAST(DATEADD(nanosecond, -DATEPART(nanosecond, ts), ts) AS datetime2(0)) FROM frame;
 SELECT CAST(s AS decimal(38,10)) FROM frame;
 SELECT CAST(b AS decimal(5,0)) FROM frame;
 SELECT COUNT(*) FROM frame;
@@ -417,12 +417,16 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 68:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
 -- 69:8: RC0609 adapted: Said in other words: a start before the first character
 -- 70:18: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 70:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 71:8: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 71:8: RC0607 check: Function with a difference: char_length: trailing blanks do not count
 -- 72:8: RC0608 adapted: Function spelled otherwise: LENGTHB means octet_length
 -- 73:8: RC0607 check: Function with a difference: lpad_with: the fill should be one character
 -- 74:8: RC0609 adapted: Said in other words: rpad in other words
+-- 75:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
+-- 76:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 77:8: RC0608 adapted: Function spelled otherwise: REPLACE means remove
+-- 77:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 79:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in sqlserver
 -- 80:1: RC0602 by hand: No counterpart on the target: the function regexp_substring_nth with 4 argument(s) has no counterpart in sqlserver
 -- 81:1: RC0602 by hand: No counterpart on the target: the function regexp_replace_all with 3 argument(s) has no counterpart in sqlserver
@@ -442,6 +446,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 98:8: RC0606 check: Function is not in the dictionary: DUMP
 -- 99:8: RC0606 check: Function is not in the dictionary: NANVL
 -- 100:8: RC0609 adapted: Said in other words: not_matching in other words
+-- 105:13: RC0625 check: Types compared as on the source: the second without its fraction, as newer versions of the source make it
 -- 109:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 110:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 111:1: RC0609 adapted: Said in other words: KEEP by the rank of the rows in a query below

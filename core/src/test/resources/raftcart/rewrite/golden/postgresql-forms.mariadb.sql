@@ -213,6 +213,7 @@ CREATE DATABASE s;
 -- 11:180: RC0111 check: Type without counterpart crosses as text or bytes: tv: tsvector as longtext
 -- 11:193: RC0111 check: Type without counterpart crosses as text or bytes: p: point as longtext
 -- 13:55: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (r WITH &&)
+-- 8:1: RC0409 check: Accents do not count on the target: cc
 -- 8:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 15:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 16:1: RC0502 adapted: Storage clauses left out: OWNED BY public.telescope.id

@@ -220,6 +220,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 80:315: RC0116 check: NaN and infinity are refused: re: float
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as json
 -- 1:1: RC0609 adapted: Said in other words: a key for actor_id, which is numbered, of public.actor
+-- 68:1: RC0409 check: Accents do not count on the target: cit
 -- 68:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL

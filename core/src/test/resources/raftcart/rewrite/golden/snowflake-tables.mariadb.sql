@@ -50,6 +50,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 3:3: RC0627 check: Said in other words, with a difference: the target numbers dome_id from 1 and by 1, the source otherwise
 -- 6:3: RC0114 check: Instant becomes date and time in UTC: opened: datetime(3) in UTC
 -- 10:3: RC0116 check: NaN and infinity are refused: ratio: double
+-- 2:1: RC0409 check: Accents do not count on the target: label
 -- 14:65: RC0123 adapted: Decimal number as a whole number of 64 bits: lamp_no: smallint of 38 digits as a whole number of 64 bits
 -- 14:92: RC0116 check: NaN and infinity are refused: watts: double
 -- 16:1: RC0609 adapted: Said in other words: the whole definition of note

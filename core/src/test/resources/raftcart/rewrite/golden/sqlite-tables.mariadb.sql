@@ -47,6 +47,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 6:3: RC0116 check: NaN and infinity are refused: height: double
 -- 7:3: RC0116 check: NaN and infinity are refused: area: double
 -- 8:35: RC0614 adapted: Condition made explicit: 1 for a truth value
+-- 2:1: RC0409 check: Accents do not count on the target: name
 -- 13:1: RC0502 adapted: Storage clauses left out: WITHOUT ROWID
 -- 13:142: RC0116 check: NaN and infinity are refused: watts: double
 -- 13:45: RC0406 check: Foreign key is checked at once: checked at once

@@ -179,12 +179,14 @@ FROM s;
 SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 
 -- findings
+-- 2:1: RC0409 check: Accents do not count on the target: code
 -- 2:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 3:42: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 3:165: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 3:200: RC0111 check: Type without counterpart crosses as text or bytes: rv: rowversion as longblob
 -- 3:200: RC0627 check: Said in other words, with a difference: rv is NULL until something gives it a value, as the source did at every change
 -- 3:242: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
+-- 3:1: RC0409 check: Accents do not count on the target: code, doc
 -- 3:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 4:49: RC0605 adapted: Hint left out: WITH ( NOLOCK )
 -- 4:1: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -54,6 +54,7 @@ FROM Star;
 -- 13:2: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 13:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF)
 -- 13:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 6:1: RC0409 check: Accents do not count on the target: Name
 -- 6:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 16:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 17:55: RC0614 adapted: Condition made explicit: 0 for a truth value

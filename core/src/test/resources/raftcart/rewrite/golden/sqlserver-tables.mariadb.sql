@@ -70,12 +70,14 @@ DROP TABLE IF EXISTS DomeCopy;
 -- 9:43: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
 -- 11:3: RC0111 check: Type without counterpart crosses as text or bytes: Ver: rowversion as longblob
 -- 11:3: RC0627 check: Said in other words, with a difference: Ver is NULL until something gives it a value, as the source did at every change
+-- 2:1: RC0409 check: Accents do not count on the target: Name, Remark
 -- 2:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 21:3: RC0119 check: Numbers may lose digits: Seen: datetime(6): fractions of a second lose 1 digit(s)
 -- 21:3: RC0114 check: Instant becomes date and time in UTC: Seen: datetime(6) in UTC
 -- 24:3: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 24:3: RC0502 adapted: Storage clauses left out: WITH (FILLFACTOR = 80)
 -- 24:3: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 14:1: RC0409 check: Accents do not count on the target: Kind
 -- 14:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 29:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 31:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT CK_Lamp_Watts
@@ -95,6 +97,7 @@ DROP TABLE IF EXISTS DomeCopy;
 -- 45:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 47:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 49:1: RC0609 adapted: Said in other words: the schema dbo is left out
+-- 51:1: RC0409 check: Accents do not count on the target: label
 -- 53:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 53:1: RC0627 check: Said in other words, with a difference: the columns of the new table take NULL, and none is numbered; on the source they are as in the old one
 -- 53:1: RC0609 adapted: Said in other words: the schema dbo is left out
@@ -105,6 +108,7 @@ DROP TABLE IF EXISTS DomeCopy;
 -- 59:1: RC0609 adapted: Said in other words: dbo.Band: its columns get the type and the checks themselves
 -- 61:26: RC0502 adapted: Storage clauses left out: FilterId: ROWGUIDCOL
 -- 61:80: RC0608 adapted: Function spelled otherwise: NEWSEQUENTIALID means new_uuid
+-- 61:1: RC0409 check: Accents do not count on the target: Band
 -- 61:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 63:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 65:1: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -335,6 +335,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- findings
 -- 2:148: RC0119 check: Numbers may lose digits: o: datetime(6): fractions of a second lose 1 digit(s)
 -- 2:148: RC0114 check: Instant becomes date and time in UTC: o: datetime(6) in UTC
+-- 2:1: RC0409 check: Accents do not count on the target: s, n
 -- 3:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 4:18: RC0609 adapted: Said in other words: cut as on the source
 -- 4:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
@@ -435,6 +436,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 124:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 125:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
 -- 126:20: RC0609 adapted: Said in other words: a LIKE pattern with brackets as a regular expression
+-- 128:1: RC0409 check: Accents do not count on the target: s, n
 -- 129:18: RC0609 adapted: Said in other words: an empty text is the first of January 1900 on the source
 -- 129:8: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 130:18: RC0609 adapted: Said in other words: an empty text is 0 on the source
@@ -481,6 +483,8 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 190:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four
 -- 190:32: RC0625 check: Types compared as on the source: engines spell floating-point numbers in different ways
 -- 190:57: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 194:1: RC0409 check: Accents do not count on the target: s
+-- 195:1: RC0409 check: Accents do not count on the target: s
 -- 196:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 196:22: RC0609 adapted: Said in other words: cut as on the source
 -- 197:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
@@ -498,6 +502,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 200:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
 -- 200:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 201:50: RC0615 adapted: Division kept: without a fraction
+-- 204:1: RC0409 check: Accents do not count on the target: s
 -- 205:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
 -- 205:32: RC0615 adapted: Division kept: without a fraction
 -- 206:8: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_months

@@ -152,6 +152,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 57:2: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 57:2: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF , STATISTICS_NORECOMPUTE = OFF , IGNORE_DUP_KEY = OFF , ALLOW_ROW_LOCKS = ON , ALLOW_PAGE_LOCKS = ON)
 -- 57:2: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 43:1: RC0409 check: Accents do not count on the target: Name, Notes
 -- 64:1: RC0604 adapted: Client command left out: SET ANSI_PADDING ON
 -- 66:1: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 66:1: RC0502 adapted: Storage clauses left out: WITH (PAD_INDEX = OFF , STATISTICS_NORECOMPUTE = OFF , SORT_IN_TEMPDB = OFF , DROP_EXISTING = OFF , ONLINE = OFF , ALLOW_ROW_LOCKS = ON , ALLOW_PAGE_LOCKS = ON)
@@ -188,6 +189,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 140:88: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 142:20: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
+-- 144:1: RC0409 check: Accents do not count on the target: v
 -- 146:1: RC0627 check: Said in other words, with a difference: left out: PERIOD FOR SYSTEM_TIME (ValidFrom , ValidTo)
 -- 146:1: RC0627 check: Said in other words, with a difference: left out: WITH (SYSTEM_VERSIONING = ON ( HISTORY_TABLE = dbo . HistOld))
 -- 146:40: RC0502 adapted: Storage clauses left out: CLUSTERED

@@ -9,7 +9,7 @@ CREATE TABLE obs.dome (
     mask binary(4),
     remark longtext,
     night date DEFAULT (CURRENT_DATE),
-    code char(3) COLLATE utf8mb4_nopad_bin,
+    code char(3) COLLATE utf8mb4_bin,
     CONSTRAINT dome_upi UNIQUE (dome_id)
 );
 ALTER TABLE obs.dome AUTO_INCREMENT = 10;
@@ -54,8 +54,10 @@ DROP TABLE obs.dome_copy;
 -- 8:3: RC0116 check: NaN and infinity are refused: ratio: double
 -- 11:3: RC0502 adapted: Storage clauses left out: night: FORMAT 'YYYY-MM-DD'
 -- 12:3: RC0502 adapted: Storage clauses left out: code: COMPRESS ('AAA' , 'BBB')
+-- 2:1: RC0409 check: Accents do not count on the target: name, remark
 -- 14:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 14:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
 -- 14:81: RC0116 check: NaN and infinity are refused: watts: double
+-- 23:1: RC0409 check: Accents do not count on the target: label
 -- 26:1: RC0609 adapted: Said in other words: the whole definition of name
 -- 27:1: RC0604 adapted: Client command left out: COLLECT STATISTICS COLUMN ( dome_id ) ON obs . lamps

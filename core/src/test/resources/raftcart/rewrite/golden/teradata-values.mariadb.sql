@@ -163,6 +163,7 @@ SELECT 0; COMMIT;
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
 -- 2:121: RC0110 check: Number without precision is bounded: n: number without precision as decimal(65,30)
+-- 2:1: RC0409 check: Accents do not count on the target: s, c
 -- 3:10: RC0609 adapted: Said in other words: days added to a date
 -- 4:10: RC0609 adapted: Said in other words: days added to a date
 -- 9:18: RC0602 by hand: No counterpart on the target: a difference of times as an interval
@@ -237,5 +238,6 @@ SELECT 0; COMMIT;
 -- 117:78: RC0502 adapted: Storage clauses left out: s: CHARACTER SET LATIN
 -- 117:78: RC0502 adapted: Storage clauses left out: s: NOT CASESPECIFIC
 -- 117:78: RC0502 adapted: Storage clauses left out: s: COMPRESS ('x')
+-- 117:1: RC0409 check: Accents do not count on the target: s
 -- 118:11: RC0604 adapted: Client command left out: COLLECT STATISTICS ON frame COLUMN ( a )
 -- 119:20: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
