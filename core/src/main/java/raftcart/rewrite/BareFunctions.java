@@ -14,8 +14,16 @@ import raftcart.sql.tree.Expr;
 final class BareFunctions {
     private static final Set<String> PSEUDO_COLUMNS =
             Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
+    private static final String ZONE = "sessiontimezone";
     private static final Set<String> BARE = Set.of(
-            "user", "current_user", "session_user", "system_user", "current_schema", "current_catalog", "current_role");
+            ZONE,
+            "user",
+            "current_user",
+            "session_user",
+            "system_user",
+            "current_schema",
+            "current_catalog",
+            "current_role");
 
     private final ExprAdapter adapter;
     private final FunctionAdapter functions;
@@ -53,10 +61,6 @@ final class BareFunctions {
                 return packaged.get();
             }
         }
-        if (word.equals("sessiontimezone") && from.has(SqlFeature.ROW_NUMBERS) && isBareWord(column)) {
-            Expr.Call zone = Expr.Call.of("session_zone").at(column.span());
-            return functions.known(zone, zone);
-        }
         if (!isFunction(word, column)) {
             sayUnknown(word, column);
             return column;
@@ -70,6 +74,7 @@ final class BareFunctions {
                                 .map(r -> r.signature().name())
                                 .orElse(word);
                     case "current_catalog" -> "current_database";
+                    case ZONE -> "session_zone";
                     default -> word;
                 };
         Expr.Call call = Expr.Call.of(canonical).at(column.span());
@@ -82,7 +87,9 @@ final class BareFunctions {
     private boolean isFunction(String word, Expr.Column column) {
         return isBareWord(column)
                 && BARE.contains(word)
-                && (from.reserved().contains(word) || word.startsWith("current_"));
+                && (from.reserved().contains(word)
+                        || word.startsWith("current_")
+                        || word.equals(ZONE) && from.has(SqlFeature.ROW_NUMBERS));
     }
 
     /** A reserved word that is no known column is a function of the source that is not in its dictionary. */

@@ -253,10 +253,8 @@ final class OperatorAdapter {
                         adapter.castType(new LogicalType.Timestamp(6, false)),
                         false,
                         e.span()));
-            } else if (isNumberOfTime(e, kinds)) {
-                adapted.add(DateAdapter.timeOfNumber((Expr.Literal) e));
-            } else if (isTextOfTime(e, kinds)) {
-                adapted.add(adapter.expr(new DateAdapter(adapter).asRead((Expr.Literal) e, ValueKind.TIME)));
+            } else if (isNumberOfTime(e, kinds) || isTextOfTime(e, kinds)) {
+                adapted.add(time((Expr.Literal) e));
             } else if (date.isPresent() && !same()) {
                 adapted.add(new DateAdapter(adapter).constant(e, date.get()));
             } else {
@@ -293,6 +291,12 @@ final class OperatorAdapter {
                 && l.isDigits(6)
                 && (kinds.contains(ValueKind.TIME) || kinds.contains(ValueKind.INTERVAL))
                 && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO);
+    }
+
+    private Expr time(Expr.Literal constant) {
+        return constant.kind() == LiteralKind.NUMBER
+                ? DateAdapter.timeOfNumber(constant)
+                : adapter.expr(new DateAdapter(adapter).asRead(constant, ValueKind.TIME));
     }
 
     private boolean isTextOfTime(Expr e, List<ValueKind> kinds) {

@@ -80,9 +80,7 @@ final class TableDefinitionParser {
             return summaryTable(name, span);
         }
         columns.replaceAll(this::numbered);
-        // Said twice where the type IDENTITY makes a column the key.
-        constraints.removeIf(c -> c.kind() == ConstraintKind.PRIMARY_KEY
-                && columns.stream().anyMatch(d -> d.constraints().stream().anyMatch(o -> o.kind() == c.kind())));
+        constraints.removeIf(this::isSaidByColumn);
         return new CreateTable(
                 name,
                 ifNotExists,
@@ -106,6 +104,14 @@ final class TableDefinitionParser {
             return temporary;
         }
         return temporary == Temporary.GLOBAL ? Temporary.GLOBAL_UNTIL_COMMIT : Temporary.SESSION_UNTIL_COMMIT;
+    }
+
+    /** True for a primary key that a column is already by its type IDENTITY. */
+    private boolean isSaidByColumn(TableConstraint constraint) {
+        return constraint.kind() == ConstraintKind.PRIMARY_KEY
+                && columns.stream()
+                        .flatMap(c -> c.constraints().stream())
+                        .anyMatch(c -> c.kind() == ConstraintKind.PRIMARY_KEY);
     }
 
     /** What follows ON COMMIT; true where the rows go then. */
