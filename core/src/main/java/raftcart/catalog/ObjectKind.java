@@ -41,6 +41,11 @@ public enum ObjectKind {
         return word;
     }
 
+    /** The word with its article: {@code a view}, {@code an index}. */
+    public String indefinite() {
+        return ("aeiou".indexOf(word.charAt(0)) < 0 ? "a " : "an ") + word;
+    }
+
     /** The word as a part of a file name. */
     public String fileWord() {
         return word.replace(' ', '-');

@@ -221,6 +221,9 @@ final class ChangeAdapter {
         if (adapter.same()) {
             return plainUpdate(update, update.target(), update.from(), update.where(), true);
         }
+        if (adapter.from.has(SqlFeature.UPDATE_NAMES_JOINED)) {
+            update = NamedTargets.byAlias(update);
+        }
         Optional<TableRef> outer = OuterJoinChanges.tree(update);
         if (outer.isPresent()) {
             return withOuterJoin(update, outer.get());
@@ -313,6 +316,15 @@ final class ChangeAdapter {
                 .orElseThrow(() -> new Untranslatable("something in FROM that has no name"));
     }
 
+    /** True where the changed table is read under another name, too. */
+    private static boolean isAmong(List<TableRef> from, TableRef target) {
+        return target instanceof TableRef.Table changed
+                && from.stream()
+                        .flatMap(f -> OuterJoinChanges.leaves(f).stream())
+                        .anyMatch(t -> t instanceof TableRef.Table other
+                                && other.name().last().matches(changed.name().last()));
+    }
+
     private Statement plainUpdate(
             Statement.Update update,
             TableRef target,
@@ -329,6 +341,9 @@ final class ChangeAdapter {
         List<TableRef> tables =
                 new ArrayList<>(from.stream().map(adapter::table).toList());
         boolean alias = written instanceof TableRef.Table t && t.alias().isPresent();
+        if (!alias && has(SqlFeature.UPDATE_NAMES_JOINED) && isAmong(from, target)) {
+            tables.add(0, written); // or the changed table would be taken for the other
+        }
         if (alias && !has(SqlFeature.UPDATE_ALIAS)) {
             tables.add(0, written);
             written = TableRef.Table.of(new QualifiedName(List.of(alias(written))));

@@ -35,6 +35,7 @@ final class DateAdapter {
             Pattern.compile("(\\d{4})(\\d\\d)(\\d\\d)( \\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d+)?)?)?");
 
     private static final Pattern DATE = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
+    private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d");
     private static final Pattern TIMESTAMP = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
 
     private final ExprAdapter adapter;
@@ -326,7 +327,8 @@ final class DateAdapter {
     }
 
     static Expr typed(Expr.Literal literal, ValueKind kind) {
-        String text = literal.text().strip();
+        String given = literal.text().strip();
+        String text = WITHOUT_SECONDS.matcher(given).matches() ? given + ":00" : given;
         boolean plain = isPlain(text);
         boolean date = plain ? text.length() == 10 : DATE.matcher(text).matches();
         boolean timestamp = !date && (plain || TIMESTAMP.matcher(text).matches());

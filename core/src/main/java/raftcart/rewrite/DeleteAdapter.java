@@ -73,6 +73,9 @@ final class DeleteAdapter {
         if (adapter.same() || !joined) {
             return plainDelete(delete);
         }
+        if (adapter.from.has(SqlFeature.UPDATE_NAMES_JOINED)) {
+            delete = NamedTargets.byAlias(delete);
+        }
         if (OuterJoinChanges.isOuter(delete.table()) && !delete.targets().isEmpty()) {
             return withOuterJoin(delete);
         }

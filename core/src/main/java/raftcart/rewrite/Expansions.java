@@ -72,7 +72,7 @@ final class Expansions {
             case "repeat_or_null" -> repeated(a, call);
             case "json_scalar_text" -> writable("json_get_text", a.get(0), a.get(1));
             case "insert_text_within" -> writable("insert_text", a.get(0), a.get(1), a.get(2), a.get(3));
-            case "power_of_whole" -> wholePower(a, call);
+            case "power_of_whole", "degrees_of_whole", "radians_of_whole" -> ofWhole(a, call);
             case "number_in_width" -> inWidth(a, call);
             case "is_numeric" -> isNumeric(a.get(0), call);
             case "space" -> writable("repeat", Expr.Literal.string(" "), a.get(0));
@@ -141,11 +141,11 @@ final class Expansions {
                 : new Expr.Case(Optional.empty(), List.of(new Expr.When(enough, all)), Optional.empty(), call.span());
     }
 
-    /** A power that is whole, as its base is. */
-    private Expr wholePower(List<Expr> a, Expr.Call call) {
-        boolean whole = a.get(1) instanceof Expr.Literal l && l.text().matches("[0-9]+");
-        Expr power = Expr.Call.of("power", a.get(0), a.get(1)).at(call.span());
-        return whole ? power : writable("truncate", power);
+    /** A power or an angle that is whole, as the number is of which it is made. */
+    private Expr ofWhole(List<Expr> a, Expr.Call call) {
+        boolean whole = a.size() > 1 && a.get(1) instanceof Expr.Literal l && l.isDigits(9);
+        Expr result = call.with(call.function().replace("_of_whole", ""), a);
+        return whole ? result : writable("truncate", result);
     }
 
     /** A number with some digits behind the point, with blanks before it. */

@@ -109,7 +109,7 @@ final class MaskTranslator {
     };
 
     Expr call(Expr.Call given) {
-        Optional<Expr.Call> number = new NumberMasks(adapter).read(given);
+        Optional<Expr> number = new NumberMasks(adapter).read(given);
         if (number.isPresent()) {
             return number.get();
         }

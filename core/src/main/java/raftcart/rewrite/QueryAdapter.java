@@ -161,7 +161,8 @@ class QueryAdapter extends ExprAdapter {
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
             query.order().forEach(o -> order.addAll(orders.ofUnion(placed(o, query.body()))));
-            return new Query(tables, recursive, body(query.body()), order, paging, query.locking(), query.span());
+            QueryBody alike = body(new UnionKinds(this).alike(query.body()));
+            return new Query(tables, recursive, alike, order, paging, query.locking(), query.span());
         }
         List<TableRef> from = enter(select);
         Select adapted = select(select, from, given.body());

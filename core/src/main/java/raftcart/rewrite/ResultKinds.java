@@ -176,6 +176,14 @@ final class ResultKinds {
         };
     }
 
+    /** A value that is none as the text that the source makes of it. */
+    Expr asText(Expr value) {
+        note(value.span());
+        return value instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER
+                ? new Expr.Literal(LiteralKind.STRING, l.text(), l.span())
+                : new Expr.Cast(value, adapter.sourceType(new LogicalType.Text(0)), false, value.span());
+    }
+
     private Expr text(Expr value) {
         if (value instanceof Expr.Literal l && l.kind() == LiteralKind.NUMBER) {
             return new Expr.Literal(LiteralKind.STRING, l.text(), l.span());

@@ -83,15 +83,23 @@ final class TreeColumns {
                 if (leaf) {
                     return isLeaf(inner.span());
                 }
-                boolean unknown = inner instanceof Expr.Unary u && u.operator() == UnaryOperator.PRIOR
-                        || inner instanceof Expr.Column c
-                                && c.name().last().key().startsWith("connect_by_");
-                if (unknown) {
-                    throw new Untranslatable("PRIOR or CONNECT_BY_ISCYCLE among the columns of a hierarchical query");
+                if (inner instanceof Expr.Unary u && u.operator() == UnaryOperator.PRIOR) {
+                    return prior(u.operand());
+                }
+                if (inner instanceof Expr.Column c && c.name().last().key().startsWith("connect_by_")) {
+                    throw new Untranslatable("CONNECT_BY_ISCYCLE among the columns of a hierarchical query");
                 }
                 return super.expr(inner);
             }
         }.expr(e);
+    }
+
+    /** A value of the row above; NULL, of the value's type, where there is none. */
+    private Expr prior(Expr value) {
+        Name name = Name.of("prior_" + (roots.size() + 1) + "_");
+        roots.add(new Item(Expr.Call.of("nullif", own(value), own(value)), Optional.of(name)));
+        children.add(qualified(value, TREE));
+        return Expr.Column.of(name.text());
     }
 
     private Expr path(Expr.Call call) {

@@ -298,7 +298,7 @@ public final class Translator {
         return switch (object.kind()) {
             case STATEMENT -> notTaken(object.source());
             case TABLE -> "a temporary table, or one made by a query: it is made by what uses it, or by hand";
-            default -> "a " + object.kind().word() + ", which is not translated yet";
+            default -> object.kind().indefinite() + ", which is not translated yet";
         };
     }
 

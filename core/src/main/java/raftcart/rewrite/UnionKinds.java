@@ -1,0 +1,105 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.QueryBody.SetOperation;
+
+/**
+ * Columns of a set operation that are texts in one part and numbers or dates in another: they become one kind, which is
+ * not the same one on each engine (SQL:2016, 9.5; "Data type precedence (Transact-SQL)"; "UNION", MariaDB).
+ */
+final class UnionKinds {
+    private final QueryAdapter adapter;
+
+    UnionKinds(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** The same operation, still the source's, whose parts have columns of the same kinds. */
+    QueryBody alike(QueryBody body) {
+        List<Select> parts = new ArrayList<>();
+        if (adapter.same() || !(body instanceof SetOperation) || !collect(body, parts)) {
+            return body;
+        }
+        List<List<Scope.ColumnFacts>> facts = parts.stream()
+                .map(p -> adapter.finder.columns(Query.of(p), adapter.scope))
+                .toList();
+        int columns = facts.get(0).size();
+        boolean even = facts.stream().allMatch(f -> f.size() == columns)
+                && parts.stream().allMatch(p -> p.items().size() == columns);
+        if (!even) {
+            return body;
+        }
+        List<List<Item>> items = new ArrayList<>();
+        parts.forEach(p -> items.add(new ArrayList<>(p.items())));
+        for (int i = 0; i < columns; i++) {
+            int column = i;
+            List<ValueKind> kinds =
+                    facts.stream().map(f -> f.get(column).kind()).toList();
+            if (kinds.contains(ValueKind.TEXT) && kinds.stream().anyMatch(UnionKinds::isOther)) {
+                convert(column, kinds, items);
+            }
+        }
+        return with(body, items.iterator());
+    }
+
+    private static boolean isOther(ValueKind kind) {
+        return kind.isNumber() || kind.isDate();
+    }
+
+    private void convert(int column, List<ValueKind> kinds, List<List<Item>> items) {
+        boolean texts = adapter.lost(SqlFeature.MIXED_RESULTS_ARE_TEXTS);
+        boolean converts = adapter.from.has(SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS);
+        ValueKind wanted =
+                kinds.stream().filter(UnionKinds::isOther).findFirst().orElseThrow();
+        ResultKinds results = new ResultKinds(adapter);
+        ConvertedResults converted = new ConvertedResults(adapter);
+        for (int part = 0; part < kinds.size(); part++) {
+            Item item = items.get(part).get(column);
+            Expr value = item.value();
+            boolean literal = value instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
+            if (texts && isOther(kinds.get(part))) {
+                value = results.asText(value);
+            } else if (!texts && kinds.get(part) == ValueKind.TEXT && (converts || literal)) {
+                value = converted.converted(value, wanted);
+            }
+            if (value != item.value()) {
+                items.get(part).set(column, new Item(value, name(item)));
+            }
+        }
+    }
+
+    private static Optional<Name> name(Item item) {
+        return item.alias()
+                .or(() -> item.value() instanceof Expr.Column c
+                        ? Optional.of(c.name().last())
+                        : Optional.empty());
+    }
+
+    /** The parts from left to right; false where one of them is no plain SELECT. */
+    private static boolean collect(QueryBody body, List<Select> parts) {
+        if (body instanceof SetOperation set) {
+            return collect(set.left(), parts) && collect(set.right(), parts);
+        }
+        return body instanceof Select select && parts.add(select);
+    }
+
+    private static QueryBody with(QueryBody body, Iterator<List<Item>> items) {
+        if (body instanceof SetOperation set) {
+            QueryBody left = with(set.left(), items);
+            return new SetOperation(set.kind(), set.all(), left, with(set.right(), items), set.span());
+        }
+        return ((Select) body).withItems(items.next());
+    }
+}
