@@ -21,10 +21,8 @@ SELECT CASE WHEN s IS NULL THEN 'none' ELSE s END FROM frame;
 SELECT CONCAT(COALESCE(CAST(a AS char), ''), '/', COALESCE(s, '')) FROM frame;
 SELECT CAST(a AS CHAR) FROM frame;
 SELECT FORMAT(b, 2) FROM frame;
--- RC0602 by hand: No counterpart on the target: the mask 999,990.00
--- SELECT TO_CHAR(b, '999,990.00') FROM frame
--- RC0602 by hand: No counterpart on the target: the mask 00000
--- SELECT TO_CHAR(a, '00000') FROM frame
+SELECT LPAD(FORMAT(b, 2), 11, ' ') FROM frame;
+SELECT LPAD(LPAD(CAST(CAST(a AS decimal(38,0)) AS char), 5, '0'), 6, ' ') FROM frame;
 SELECT DATE_FORMAT(d, '%d-%b-%Y') FROM frame;
 SELECT DATE_FORMAT(d, '%W') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the field D of a mask
@@ -357,8 +355,9 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 9:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 10:8: RC0608 adapted: Function spelled otherwise: TO_CHAR means text_of
 -- 11:8: RC0620 check: Format mask with a difference: a number with more digits than the mask is # on the source
--- 12:1: RC0602 by hand: No counterpart on the target: the mask 999,990.00
--- 13:1: RC0602 by hand: No counterpart on the target: the mask 00000
+-- 12:8: RC0620 check: Format mask with a difference: a number with more digits than the mask is # on the source
+-- 13:8: RC0620 check: Format mask with a difference: a number with more digits than the mask is # on the source
+-- 13:8: RC0620 check: Format mask with a difference: a number below zero has its sign among the zeros
 -- 14:8: RC0620 check: Format mask with a difference: names of days and months can differ in language, case and padding
 -- 14:19: RC0609 adapted: Said in other words: the mask DD-MON-YYYY is %d-%b-%Y
 -- 15:8: RC0620 check: Format mask with a difference: names of days and months can differ in language, case and padding
