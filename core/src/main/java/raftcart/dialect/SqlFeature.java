@@ -195,6 +195,8 @@ public enum SqlFeature {
     NULL_FOR_ZERO_DIVISION,
     /** The empty text is NULL. */
     EMPTY_TEXT_IS_NULL,
+    /** The date of a number is the day of that number since the year 1. */
+    NUMBERS_ARE_DAYS,
     /** The length of a number or of a date is that of its bytes, not of a text that shows it. */
     LENGTHS_ARE_OF_STORAGE,
     /** Texts compare without regard to case unless told otherwise. */

@@ -34,6 +34,8 @@ final class DateAdapter {
     private static final Pattern UNSEPARATED =
             Pattern.compile("(\\d{4})(\\d\\d)(\\d\\d)( \\d\\d:\\d\\d(?::\\d\\d(?:\\.\\d+)?)?)?");
 
+    private static final int DAYS_OF_YEAR_0 = 365;
+
     private static final Pattern DATE = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
     private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d");
     private static final Pattern TIMESTAMP = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T]\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?");
@@ -104,6 +106,16 @@ final class DateAdapter {
         return kind == ValueKind.DATE && days && becomesTimestamp
                 ? new Expr.Cast(sum, adapter.castType(new LogicalType.Date()), false, span)
                 : sum;
+    }
+
+    /** The date of a number that counts days from the first of January of the year 1 ("DATE", DB2). */
+    static Expr ofDay(Expr.Call date, Language from) {
+        if (!from.has(SqlFeature.NUMBERS_ARE_DAYS)) {
+            throw new Untranslatable("a date given as a number");
+        }
+        Expr days = new Expr.Binary(
+                BinaryOperator.ADD, date.arguments().get(0), Expr.Literal.number(DAYS_OF_YEAR_0), date.span());
+        return Expr.Call.of("date_of_days", days).at(date.span());
     }
 
     private boolean monthsFail() {
@@ -254,7 +266,7 @@ final class DateAdapter {
             return new Expr.Cast(adapter.expr(e), adapter.castType(moment), false, e.span());
         }
         if (!text) {
-            return adapter.expr(e);
+            return adapter.expr(new Operands(adapter).momentOfText(e));
         }
         Expr.Literal read = asRead((Expr.Literal) e, kind);
         return adapter.to.has(SqlFeature.TYPED_DATES) ? typed(read, kind) : adapter.expr(read);

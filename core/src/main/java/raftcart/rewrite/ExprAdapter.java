@@ -298,6 +298,9 @@ class ExprAdapter extends QueryMapper {
         if (!rows && !to.has(SqlFeature.ARRAYS)) {
             throw new Untranslatable("a comparison with the items of an array");
         }
+        if (rows) {
+            new TextRules(this).compared(List.of(quantified.left()), quantified.span());
+        }
         if (rows && !to.has(SqlFeature.QUANTIFIED_COMPARISONS)) {
             return new QuantifiedAdapter(this).adapt(quantified, (Expr.Subquery) right);
         }

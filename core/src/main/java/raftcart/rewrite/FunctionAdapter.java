@@ -297,8 +297,7 @@ final class FunctionAdapter {
                 }
                 break;
             case "date_of":
-                refuseNumber(call);
-                break;
+                return dateOf(call, original);
             case "extract_epoch":
                 return further(epoch(call), original);
             case "cast_with_format":
@@ -308,10 +307,9 @@ final class FunctionAdapter {
         return Zones.isFunction(function) ? new Zones(adapter).call(call) : further(call, original);
     }
 
-    private void refuseNumber(Expr.Call call) {
-        if (adapter.kind(call.arguments().get(0)).isNumber()) {
-            throw new Untranslatable("a date given as a number");
-        }
+    private Expr dateOf(Expr.Call call, Expr.Call original) {
+        boolean number = adapter.kind(call.arguments().get(0)).isNumber();
+        return number ? adapter.expr(DateAdapter.ofDay(call, from)) : further(call, original);
     }
 
     /** Seconds are counted from 1970 in UTC, wherever the instant shows its time. */

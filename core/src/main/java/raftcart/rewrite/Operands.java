@@ -14,6 +14,9 @@ import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
@@ -185,6 +188,29 @@ final class Operands {
         }
         adapter.note(FindingCode.IMPLICIT_CAST, unary.span(), "a text is taken for a number");
         return operand instanceof Expr.Literal l ? PlainConstants.leading(l) : numberOfText(operand);
+    }
+
+    /** A value among the rows of a query, with the cast that other engines want where one side is a text. */
+    Expr.InList amongRows(Expr.InList in) {
+        new TextRules(adapter).compared(List.of(in.value()), in.span());
+        Expr.Subquery rows = (Expr.Subquery) in.items().get(0);
+        List<Scope.ColumnFacts> columns = adapter.finder.columns(rows.query(), adapter.scope);
+        ValueKind left = adapter.kind(in.value());
+        ValueKind right = columns.size() == 1 ? columns.get(0).kind() : ValueKind.UNKNOWN;
+        boolean text = left == ValueKind.TEXT && right.isNumber() || left.isNumber() && right == ValueKind.TEXT;
+        if (!text || !adapter.losesConversions()) {
+            return in;
+        }
+        adapter.note(FindingCode.IMPLICIT_CAST, in.span(), "a text is compared with a number");
+        boolean plain = rows.query().body() instanceof Select s && s.items().size() == 1;
+        if (left == ValueKind.TEXT || !plain) {
+            return new Expr.InList(numberOfText(in.value()), in.items(), in.negated(), in.span());
+        }
+        Select select = (Select) rows.query().body();
+        Item number = Item.of(new Expr.Cast(
+                select.items().get(0).value(), adapter.sourceType(new LogicalType.Floating(64)), false, in.span()));
+        Query numbers = rows.query().withBody(select.withItems(List.of(number)));
+        return new Expr.InList(in.value(), List.of(new Expr.Subquery(numbers, rows.span())), in.negated(), in.span());
     }
 
     /** A sum, mean or spread of texts, as one of the numbers that the source takes them for. */

@@ -191,7 +191,8 @@ final class OperatorAdapter {
             return adapter.condition(new RowComparisons(adapter).exists(in));
         }
         if (in.items().get(0) instanceof Expr.Subquery) {
-            return new Expr.InList(adapter.expr(in.value()), adapter.exprs(in.items()), in.negated(), in.span());
+            Expr.InList alike = same() ? in : new Operands(adapter).amongRows(in);
+            return new Expr.InList(adapter.expr(alike.value()), adapter.exprs(alike.items()), in.negated(), in.span());
         }
         new LostTypes(adapter).compared(BinaryOperator.EQUAL, List.of(in.value()), in.span());
         RowComparisons comparisons = new RowComparisons(adapter);

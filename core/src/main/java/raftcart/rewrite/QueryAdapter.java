@@ -191,6 +191,7 @@ class QueryAdapter extends ExprAdapter {
         Scope own = new Scope(Optional.of(scope));
         finder.addTables(select, own);
         scope = own;
+        select.from().forEach(new TextRules(this)::joined);
         return fromClause(select);
     }
 

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
@@ -16,11 +17,14 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
+import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.Window;
 import raftcart.type.LogicalType;
 
@@ -313,11 +317,45 @@ final class TextRules {
         }
     }
 
-    /** Says where the case of letters, or blanks at the end, count on one engine only. */
-    void compared(List<Expr> expressions, Span span) {
-        if (expressions.stream().anyMatch(ByteTexts::isAsBytes)) {
-            return; // exact on both engines
+    /** Says where tables are joined by texts of one name, whose case counts on the target only. */
+    void joined(TableRef table) {
+        if (!(table instanceof TableRef.Join join) || adapter.to.has(SqlFeature.IGNORES_CASE)) {
+            return;
         }
+        joined(join.left());
+        joined(join.right());
+        boolean natural = join.kind().name().startsWith("NATURAL");
+        Set<String> left = natural ? columns(join.left()) : Set.of();
+        Stream<String> names = natural
+                ? columns(join.right()).stream().filter(left::contains)
+                : join.using().stream().map(Name::text);
+        names.filter(n -> adapter.scope
+                        .column(QualifiedName.of(n))
+                        .filter(ColumnFacts::ignoresCase)
+                        .isPresent())
+                .forEach(n -> adapter.note(FindingCode.CASE_OF_TEXT, join.span(), "JOIN by " + n));
+    }
+
+    /** The names of the columns of all tables that are known. */
+    private Set<String> columns(TableRef tables) {
+        return OuterJoinChanges.leaves(tables).stream()
+                .filter(TableRef.Table.class::isInstance)
+                .flatMap(t -> adapter.knowledge.table(((TableRef.Table) t).name()).stream())
+                .flatMap(k -> k.columns().keySet().stream())
+                .collect(Collectors.toSet());
+    }
+
+    /** Says where the case of letters, or blanks at the end, count on one engine only. */
+    void compared(List<Expr> given, Span span) {
+        List<Expr> expressions = given.stream()
+                .flatMap(e -> e instanceof Expr.Row row ? row.items().stream() : Stream.of(e))
+                .toList();
+        if (expressions.stream().noneMatch(ByteTexts::isAsBytes)) { // which are exact on both engines
+            comparedTexts(expressions, span);
+        }
+    }
+
+    private void comparedTexts(List<Expr> expressions, Span span) {
         boolean letters = expressions.stream()
                 .anyMatch(e -> e instanceof Expr.Literal l
                         && l.kind() == LiteralKind.STRING

@@ -38,6 +38,7 @@ public final class Db2Language {
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.LENGTHS_ARE_OF_STORAGE,
+                    SqlFeature.NUMBERS_ARE_DAYS,
                     SqlFeature.MIXED_RESULTS_ARE_NO_TEXTS,
                     SqlFeature.FRACTIONS_ARE_CUT,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,

@@ -184,6 +184,8 @@ FROM telescope;
 -- 65:1: RC0604 adapted: Client command left out: HELP TABLE telescope
 -- 66:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 68:75: RC0612 check: Comparison may ignore case on one engine: EXCEPT
+-- 68:44: RC0612 check: Comparison may ignore case on one engine: name
+-- 68:44: RC0617 check: Trailing blanks in comparisons: code
 -- 69:50: RC0607 check: Function with a difference: instant_in_zone: the instant is the same, but it is shown in the zone of the session
 -- 69:92: RC0606 check: Function is not in the dictionary: SESSION
 -- 69:101: RC0606 check: Function is not in the dictionary: ACCOUNT

@@ -221,6 +221,7 @@ SELECT 0; COMMIT;
 -- 94:44: RC0609 adapted: Said in other words: x as the expression of that name in the same SELECT
 -- 95:27: RC0609 adapted: Said in other words: a number as a text for LIKE
 -- 96:29: RC0612 check: Comparison may ignore case on one engine: s
+-- 97:34: RC0612 check: Comparison may ignore case on one engine: s
 -- 100:11: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 101:11: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 102:39: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
