@@ -101,6 +101,8 @@ public enum SqlFeature {
     SMALL_DATES_ARE_MINUTES,
     /** A time of day may be less than zero and more than 24 hours. */
     TIMES_GO_BEYOND_MIDNIGHT,
+    /** A time of day to which a span is added is a moment of some day. */
+    TIMES_BECOME_MOMENTS,
     /** There is no type of times of day: they are the intervals since midnight. */
     TIMES_ARE_INTERVALS,
     /** Rights may be granted on schemas. */
@@ -195,6 +197,12 @@ public enum SqlFeature {
     NULL_FOR_ZERO_DIVISION,
     /** The empty text is NULL. */
     EMPTY_TEXT_IS_NULL,
+    /** {@code ESCAPE ''}: nothing escapes in a pattern of LIKE. */
+    LIKE_WITHOUT_ESCAPE,
+    /** A dot of a regular expression matches the end of a line. */
+    DOTS_MATCH_NEWLINES,
+    /** A regular expression may begin with flags: {@code (?s)}. */
+    PATTERNS_HAVE_FLAGS,
     /** The date of a number is the day of that number since the year 1. */
     NUMBERS_ARE_DAYS,
     /** The length of a number or of a date is that of its bytes, not of a text that shows it. */

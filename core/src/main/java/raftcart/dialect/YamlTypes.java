@@ -424,6 +424,9 @@ public final class YamlTypes implements TypeTable {
         if (type instanceof LogicalType.Decimal d) {
             return d.precision() == 0 ? Long.MAX_VALUE : d.precision();
         }
+        if (type instanceof LogicalType.Timestamp t) {
+            return t.precision();
+        }
         return type instanceof LogicalType.Char c
                 ? c.length()
                 : type instanceof LogicalType.Varchar v

@@ -68,6 +68,14 @@ final class ClockTimes {
                 adapter.expr(Expr.Call.of("time_of", sum.apply(moment)).at(span)));
     }
 
+    /** The sum of a time of day and an interval as such, where the target makes a moment of it. */
+    static Expr kept(Expr sum, ValueKind kind, ExprAdapter adapter) {
+        boolean moment = kind == ValueKind.TIME
+                && adapter.to.has(SqlFeature.TIMES_BECOME_MOMENTS)
+                && !adapter.from.name().equals(adapter.to.name());
+        return moment ? Expr.Call.of("time_of", sum).at(sum.span()) : sum;
+    }
+
     /** The same for a function that adds so many units. */
     static Optional<Expr> counted(Expr.Call add, ExprAdapter adapter) {
         List<Expr> a = add.arguments();

@@ -72,7 +72,7 @@ final class DateAdapter {
     Expr add(Expr date, ValueKind kind, Expr.Interval given, boolean minus, Span span) {
         BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;
         return ClockTimes.counted(date, m -> new Expr.Binary(operator, m, given, span), span, adapter)
-                .orElseGet(() -> sum(date, kind, given, minus, span));
+                .orElseGet(() -> ClockTimes.kept(sum(date, kind, given, minus, span), kind, adapter));
     }
 
     private Expr sum(Expr date, ValueKind kind, Expr.Interval given, boolean minus, Span span) {

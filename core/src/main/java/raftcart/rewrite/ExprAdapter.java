@@ -347,7 +347,7 @@ class ExprAdapter extends QueryMapper {
                 && from.has(SqlFeature.UNSIGNED_BITS) != to.has(SqlFeature.UNSIGNED_BITS)) {
             note(FindingCode.IMPLICIT_CAST, literal.span(), "bits, which are a number or bytes on one of the engines");
         }
-        return zoned(literal);
+        return zoned(PlainConstants.withSeconds(literal, this));
     }
 
     private Expr zoned(Expr.Literal literal) {

@@ -322,7 +322,8 @@ final class FunctionAdapter {
                 : call;
     }
 
-    private Expr further(Expr.Call call, Expr.Call original) {
+    private Expr further(Expr.Call given, Expr.Call original) {
+        Expr.Call call = new RegexPatterns(adapter).adapted(given);
         String function = call.function();
         if (function.equals("text_of")) {
             new CastNotes(adapter).spelled(call, adapter.kind(call.arguments().get(0)));
@@ -335,7 +336,7 @@ final class FunctionAdapter {
                 && DateAdapter.moment(call.arguments().get(0)).isPresent()) {
             return adapter.expr(DateAdapter.moment(call.arguments().get(0)).get());
         }
-        new TextRules(adapter).function(call);
+        new TextRules(adapter).function(given);
         new ListedValues(adapter).extreme(call);
         adapter.instants.partly(call);
         Optional<Expr> end = new TextEnds(adapter)

@@ -8,7 +8,6 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /** Adapts LIKE: what its pattern holds, what escapes in it, and whether the case of letters counts. */
@@ -36,21 +35,8 @@ final class LikeAdapter {
         if (!onSource || !adapter.to.has(SqlFeature.LIKE_IGNORES_CASE)) {
             new TextRules(adapter).compared(List.of(like.value(), like.pattern()), like.span());
         }
-        Expr pattern = adapter.expr(like.pattern());
-        Optional<Expr> escape = like.escape().map(adapter::expr);
-        boolean backslash = like.pattern() instanceof Expr.Literal l && l.text().indexOf('\\') >= 0;
-        boolean sourceEscapes = adapter.from.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
-        if (escape.isEmpty() && backslash && !same()) {
-            if (sourceEscapes && !adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
-                adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash escapes, as on the source");
-                escape = Optional.of(Expr.Literal.string("\\"));
-            } else if (!sourceEscapes && adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH)) {
-                Expr.Literal text = (Expr.Literal) like.pattern();
-                adapter.note(
-                        FindingCode.SYNTAX_ADAPTED, like.span(), "the backslash stands for itself, as on the source");
-                pattern = new Expr.Literal(LiteralKind.STRING, text.text().replace("\\", "\\\\"), text.span());
-            }
-        }
+        LikeEscapes.Pattern escaped = new LikeEscapes(adapter, like).adapted();
+        Expr pattern = escaped.text();
         boolean letters =
                 !(like.pattern() instanceof Expr.Literal l) || l.text().chars().anyMatch(Character::isLetter);
         boolean ignores = like.ignoreCase() && (letters || adapter.to.has(SqlFeature.LIKE_IGNORES_CASE));
@@ -66,7 +52,7 @@ final class LikeAdapter {
                 ? sides.get(0)
                 : ExactTexts.compared(List.of(like.value(), like.pattern()), sides, adapter)
                         .get(0);
-        return new Expr.Like(value, pattern, escape, ignores, like.negated(), like.span());
+        return new Expr.Like(value, pattern, escaped.escape(), ignores, like.negated(), like.span());
     }
 
     /** Says where GLOB, for which the case of letters counts even in columns that ignore it, meets such a column. */

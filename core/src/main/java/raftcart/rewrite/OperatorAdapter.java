@@ -277,9 +277,10 @@ final class OperatorAdapter {
         boolean number = adapter.kind(matches.value()).isNumber()
                 && !adapter.to.has(SqlFeature.CONVERTS_SILENTLY)
                 && !adapter.to.has(SqlFeature.CONVERTS_OR_FAILS);
+        Expr pattern = new RegexPatterns(adapter).pattern(matches.pattern(), "");
         return new Expr.Matches(
                 number ? new Expr.Cast(value, adapter.castType(new LogicalType.Text(0)), false, value.span()) : value,
-                adapter.expr(matches.pattern()),
+                adapter.expr(pattern),
                 matches.ignoreCase(),
                 matches.negated(),
                 matches.span());

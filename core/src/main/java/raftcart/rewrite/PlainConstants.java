@@ -10,6 +10,7 @@ import raftcart.type.LogicalType;
 
 /** Constants whose casts, as catalogs write them, say no more than what they are: {@code '-5'::integer}, {@code '101'::bit}. */
 final class PlainConstants {
+    private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\s*\\d{1,2}:\\d\\d\\s*");
     private static final Pattern LEADING = Pattern.compile("\\s*([-+]?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?)");
 
     private PlainConstants() {}
@@ -39,6 +40,14 @@ final class PlainConstants {
         return whole || exact
                 ? Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()))
                 : Optional.empty();
+    }
+
+    /** A time of day with the seconds that some engines do not do without. */
+    static Expr.Literal withSeconds(Expr.Literal literal, ExprAdapter adapter) {
+        boolean without = literal.kind() == LiteralKind.TIME
+                && !adapter.from.name().equals(adapter.to.name())
+                && WITHOUT_SECONDS.matcher(literal.text()).matches();
+        return without ? new Expr.Literal(LiteralKind.TIME, literal.text().strip() + ":00", literal.span()) : literal;
     }
 
     /** A number that is cast to another kind for nothing but a comparison, as PostgreSQL writes checks. */

@@ -12,6 +12,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
 import raftcart.sql.tree.QualifiedName;
@@ -23,6 +24,7 @@ import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.UnaryOperator;
 
 /** Changes queries so that they give on the target what they give on the source. */
 class QueryAdapter extends ExprAdapter {
@@ -157,7 +159,11 @@ class QueryAdapter extends ExprAdapter {
         Query query = LooseGroups.tightened(this, given);
         Optional<Paging> paging = query.paging()
                 .filter(p -> same() || !isAll(p))
-                .map(p -> new Paging(p.offset().map(this::expr), p.limit().map(this::expr), p.percent(), p.ties()));
+                .map(p -> new Paging(
+                        p.offset().map(this::expr),
+                        p.limit().filter(l -> same() || !isNoLimit(l)).map(this::expr),
+                        p.percent(),
+                        p.ties()));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
             query.order().forEach(o -> order.addAll(orders.ofUnion(placed(o, query.body()))));
@@ -175,6 +181,13 @@ class QueryAdapter extends ExprAdapter {
                 same() ? query.locking() : query.locking().map(l -> new LockAdapter(this).adapt(l, query));
         Query result = new Query(tables, recursive, adapted, order, paging, locking, query.span());
         return new ChoiceAdapter(this).rewrite(result);
+    }
+
+    /** True for SQLite's {@code LIMIT -1} and PostgreSQL's {@code LIMIT NULL}. */
+    private static boolean isNoLimit(Expr limit) {
+        return limit instanceof Expr.Literal l
+                        && (l.kind() == LiteralKind.NULL || l.text().startsWith("-"))
+                || limit instanceof Expr.Unary u && u.operator() == UnaryOperator.MINUS;
     }
 
     /** True for {@code TOP 100 PERCENT}. */

@@ -49,6 +49,7 @@ public final class CockroachLanguage {
             FeatureSets.without(
                     PgLanguage.create().features(),
                     SqlFeature.PARTITIONS_ARE_TABLES,
+                    SqlFeature.DOTS_MATCH_NEWLINES,
                     SqlFeature.JSON_PATH_ROWS,
                     SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
@@ -73,6 +74,7 @@ public final class CockroachLanguage {
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),
+            SqlFeature.PATTERNS_HAVE_FLAGS,
             SqlFeature.CHANGE_LIMIT,
             SqlFeature.CASTS_BOOLEANS);
 

@@ -31,6 +31,7 @@ public final class DerbyLanguage {
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.TIMES_BECOME_MOMENTS,
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.LONG_TEXTS_DO_NOT_COMPARE,
                     SqlFeature.STARS_PASS_OVER_JOINED_COLUMNS,

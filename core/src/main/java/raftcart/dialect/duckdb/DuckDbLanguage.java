@@ -111,6 +111,7 @@ public final class DuckDbLanguage {
                     SqlFeature.ALIAS_IN_HAVING,
                     SqlFeature.ILIKE,
                     SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.PATTERNS_HAVE_FLAGS,
                     SqlFeature.SEQUENCES,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

@@ -80,6 +80,7 @@ public final class HsqldbLanguage {
                     SqlFeature.ROW_ASSIGNMENT,
                     SqlFeature.WHOLE_DIVISION,
                     SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.PATTERNS_HAVE_FLAGS,
                     SqlFeature.SEQUENCES,
                     SqlFeature.SEQUENCES_FROM_ZERO,
                     SqlFeature.SEQUENCES_ARE_INTEGER,

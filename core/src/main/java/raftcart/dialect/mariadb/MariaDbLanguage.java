@@ -136,6 +136,7 @@ public final class MariaDbLanguage {
                     SqlFeature.ALIAS_IN_HAVING,
                     SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
                     SqlFeature.REGULAR_EXPRESSIONS,
+                    SqlFeature.PATTERNS_HAVE_FLAGS,
                     SqlFeature.IDENTITY,
                     SqlFeature.IF_NOT_EXISTS,
                     SqlFeature.IF_EXISTS,

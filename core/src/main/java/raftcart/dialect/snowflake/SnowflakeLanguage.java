@@ -96,7 +96,6 @@ public final class SnowflakeLanguage {
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,
-                    SqlFeature.LIKE_ESCAPES_BY_BACKSLASH,
                     SqlFeature.ILIKE,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,

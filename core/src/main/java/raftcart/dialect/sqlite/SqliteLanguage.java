@@ -39,6 +39,7 @@ public final class SqliteLanguage {
             new SqliteCalls());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TIMES_BECOME_MOMENTS,
                     SqlFeature.MOMENTS_ARE_WHOLE_SECONDS,
                     SqlFeature.REMAINDERS_ARE_WHOLE,
                     SqlFeature.UNITS_HAVE_PARTS,

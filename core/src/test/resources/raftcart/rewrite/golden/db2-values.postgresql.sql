@@ -117,7 +117,7 @@ SELECT CASE WHEN a >= 5 THEN a WHEN 5 > a THEN 5 END FROM frame;
 SELECT CASE WHEN a <= 5 THEN a WHEN 5 < a THEN 5 END FROM frame;
 SELECT SIGN(a) FROM frame;
 SELECT (a & 3) FROM frame;
-SELECT (s ~ 'a.b') FROM frame;
+SELECT (s ~ 'a[^\n]b') FROM frame;
 SELECT REGEXP_SUBSTR(s, '[0-9]+') FROM frame;
 SELECT REGEXP_REPLACE(s, 'a', 'b', 'g') FROM frame;
 SELECT CASE WHEN JSONB_TYPEOF(JSONB_PATH_QUERY_FIRST(CAST(cl AS jsonb), CAST('$.a' AS jsonpath))) NOT IN ('object', 'array') THEN JSONB_PATH_QUERY_FIRST(CAST(cl AS jsonb), CAST('$.a' AS jsonpath)) #>> '{}' END
@@ -208,6 +208,7 @@ SELECT CAST(CAST(a AS text) AS numeric) / 3 FROM frame;
 -- 93:8: RC0609 adapted: Said in other words: greatest in other words
 -- 94:8: RC0609 adapted: Said in other words: least in other words
 -- 96:8: RC0608 adapted: Function spelled otherwise: BITAND means bit_and
+-- 97:23: RC0609 adapted: Said in other words: a dot that stays within its line
 -- 100:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 101:45: RC0605 adapted: Hint left out: WITH UR
 -- 118:21: RC0605 adapted: Hint left out: OPTIMIZE FOR 10 ROWS

@@ -185,7 +185,7 @@ CREATE TABLE x (
 -- 14:43: RC0608 adapted: Function spelled otherwise: TIMESTAMPDIFF means full_months
 -- 15:8: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 15:44: RC0614 adapted: Condition made explicit: a number as a condition
--- 16:52: RC0609 adapted: Said in other words: the backslash escapes, as on the source
+-- 16:52: RC0609 adapted: Said in other words: a backslash escapes, as on the source
 -- 17:1: RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
 -- 19:1: RC0602 by hand: No counterpart on the target: the function position_in_list with 2 argument(s) has no counterpart in sqlserver
 -- 20:1: RC0602 by hand: No counterpart on the target: the function substring_before with 3 argument(s) has no counterpart in sqlserver

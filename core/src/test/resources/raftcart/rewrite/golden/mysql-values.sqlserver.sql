@@ -215,7 +215,7 @@ BEGIN TRANSACTION;
 -- 9:21: RC0605 adapted: Hint left out: USE INDEX ( a )
 -- 11:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 12:30: RC0609 adapted: Said in other words: index_of_text in other words
--- 13:29: RC0609 adapted: Said in other words: the backslash escapes, as on the source
+-- 13:29: RC0609 adapted: Said in other words: a backslash escapes, as on the source
 -- 14:1: RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
 -- 18:51: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 19:29: RC0625 check: Types compared as on the source: a text is compared with a number

@@ -98,8 +98,8 @@ SELECT RIGHT(s, 3) FROM frame;
 SELECT LPAD(s, 5, '0') FROM frame;
 SELECT REGEXP_REPLACE(s, '[^0-9]', '', 'g') FROM frame;
 SELECT REGEXP_SUBSTR(s, '[0-9]+') FROM frame;
-SELECT CASE WHEN s ~ '^(a.*)$' THEN 1 END FROM frame;
-SELECT CASE WHEN s ~ '^(a.*)$' THEN 1 END FROM frame;
+SELECT CASE WHEN s ~ '^(a[^\n]*)$' THEN 1 END FROM frame;
+SELECT CASE WHEN s ~ '^(a[^\n]*)$' THEN 1 END FROM frame;
 SELECT REGEXP_COUNT(s, 'a') FROM frame;
 SELECT CASE WHEN s ILIKE 'A%' THEN 1 END FROM frame;
 SELECT CASE WHEN s LIKE 'a%' OR s LIKE 'b%' THEN 1 END FROM frame;
@@ -235,6 +235,8 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 70:18: RC0608 adapted: Function spelled otherwise: STARTSWITH means starts_with
 -- 71:18: RC0608 adapted: Function spelled otherwise: ENDSWITH means ends_with
 -- 75:8: RC0609 adapted: Said in other words: a start from the end as RIGHT
+-- 1:1: RC0609 adapted: Said in other words: a dot that stays within its line
+-- 1:1: RC0609 adapted: Said in other words: a dot that stays within its line
 -- 89:8: RC0608 adapted: Function spelled otherwise: UUID_STRING means new_uuid
 -- 90:8: RC0606 check: Function is not in the dictionary: RANDOM
 -- 91:8: RC0606 check: Function is not in the dictionary: UNIFORM

@@ -234,7 +234,7 @@ SELECT a AS `Total Count`, 'x' AS label FROM frame `my frame`;
 SELECT a + b AS total FROM frame;
 -- RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- SELECT @x = a FROM frame
-SELECT a FROM frame WHERE s LIKE CONCAT('%', :p, '%');
+SELECT a FROM frame WHERE s LIKE REPLACE(CONCAT('%', :p, '%'), '\\', '\\\\');
 SELECT a FROM frame WHERE CONTAINS(s, 'word');
 SELECT a FROM frame WHERE s = 'x';
 SELECT a FROM frame WHERE EXISTS (SELECT a INTERSECT SELECT b);
@@ -470,6 +470,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 169:8: RC0609 adapted: Said in other words: lag in other words
 -- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- 173:43: RC0609 adapted: Said in other words: + puts texts together
+-- 173:29: RC0609 adapted: Said in other words: a backslash stands for itself, as on the source
 -- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
 -- 175:29: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_BIN left out
 -- 179:47: RC0609 adapted: Said in other words: + puts texts together

@@ -244,7 +244,7 @@ SELECT a AS "total count", 'x' AS label FROM frame "my frame";
 SELECT a + b AS total FROM frame;
 -- RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- SELECT @x = a FROM frame
-SELECT a FROM frame WHERE s LIKE '%' || :p || '%';
+SELECT a FROM frame WHERE s LIKE '%' || :p || '%' ESCAPE '';
 SELECT a FROM frame WHERE CONTAINS(s, 'word');
 SELECT a FROM frame WHERE s = 'x';
 SELECT a FROM frame WHERE EXISTS (SELECT a INTERSECT SELECT b);
@@ -502,6 +502,7 @@ FROM frame;
 -- 172:8: RC0602 by hand: No counterpart on the target: a SELECT that assigns variables
 -- 173:29: RC0612 check: Comparison may ignore case on one engine: s
 -- 173:43: RC0609 adapted: Said in other words: + puts texts together
+-- 173:29: RC0609 adapted: Said in other words: a backslash stands for itself, as on the source
 -- 174:27: RC0606 check: Function is not in the dictionary: CONTAINS
 -- 175:29: RC0612 check: Comparison may ignore case on one engine: COLLATE Latin1_General_BIN left out
 -- 177:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT

@@ -12,3 +12,5 @@ SELECT id, lag(value IGNORE NULLS) OVER (ORDER BY id), last_value(note IGNORE NU
 SELECT greatest(magnitude, planets), substring(name, 0, 3), concat_ws('/', kind, name) FROM star ORDER BY id;
 SELECT EXTRACT(SECOND FROM TIMESTAMP '2026-01-01 00:00:12.500') FROM star WHERE id = 1;
 SELECT TIMESTAMPTZ '2026-07-01 10:00:00+00' AT TIME ZONE 'Etc/GMT-2';
+SELECT id, regexp_matches(name || chr(10) || kind, 'a.+f') FROM star ORDER BY id;
+SELECT id FROM reading WHERE note LIKE '%' || chr(92) || '_%' ORDER BY id;

@@ -9,3 +9,5 @@ SELECT AVG(planets) FROM star;
 SELECT name FROM observer WHERE active ORDER BY id;
 SELECT s.*, r.value FROM star s JOIN (SELECT star_id AS id, value FROM reading) r USING (id) ORDER BY s.name, r.value;
 WITH RECURSIVE line (id, path) AS (SELECT id, CAST(name AS VARCHAR(200)) FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, l.path || ' > ' || o.name FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path FROM line ORDER BY id;
+SELECT id FROM reading WHERE note LIKE '%' || CHAR(92) || '_%' ORDER BY id;
+SELECT id FROM reading WHERE note LIKE note ORDER BY id;

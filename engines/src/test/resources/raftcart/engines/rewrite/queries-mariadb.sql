@@ -56,3 +56,7 @@ SELECT s.id, j.p FROM star s LEFT JOIN JSON_TABLE('[]', '$[*]' COLUMNS (p int PA
 WITH RECURSIVE line AS (SELECT id, CAST(name AS CHAR(200)) AS path FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, CONCAT(l.path, ' > ', o.name) FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path FROM line ORDER BY id;
 SELECT WEEK(joined, 0), SUBDATE(joined, 3), TO_DAYS(joined), FROM_DAYS(TO_DAYS(joined) + 1), HEX(id * 17) FROM observer ORDER BY id;
 SELECT WEEK(DATE '2023-01-01', 0), WEEK(DATE '2024-01-06', 0), WEEK(DATE '2024-01-07', 0), WEEK(DATE '2026-12-31', 0);
+SELECT id, CONCAT(name, CHAR(10), kind) REGEXP 'a.+f', CONCAT(name, CHAR(10), kind) REGEXP '^K[^x]*f$' FROM star ORDER BY id;
+SELECT id FROM reading WHERE note LIKE CONCAT('%', CHAR(92), '_%') ORDER BY id;
+SELECT id, planets FROM star WHERE id < 3 UNION ALL SELECT '9', '7' ORDER BY 1;
+SELECT id, CAST(DATE_ADD(taken, INTERVAL 700000 MICROSECOND) AS DATETIME(0)) FROM reading ORDER BY id;

@@ -20,3 +20,5 @@ SELECT kind FROM star WHERE id < 3 UNION SELECT kind FROM star WHERE id = 5 INTE
 SELECT kind FROM star EXCEPT SELECT kind FROM star WHERE id = 1 INTERSECT SELECT kind FROM star WHERE id = 2;
 SELECT substr(name, 0, 3), substr(name, 0) FROM star ORDER BY id;
 WITH RECURSIVE line (id, path, total) AS (SELECT id, name, 0 FROM observer WHERE chief_id IS NULL UNION ALL SELECT o.id, l.path || ' > ' || o.name, l.total + 0.5 FROM observer o JOIN line l ON o.chief_id = l.id) SELECT id, path, total FROM line ORDER BY id;
+SELECT id FROM star ORDER BY id LIMIT -1 OFFSET 2;
+SELECT id FROM star ORDER BY id LIMIT -1;
