@@ -3,6 +3,7 @@ package raftcart.sql;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import raftcart.error.SqlSyntaxException;
 
 /** Cuts a text into tokens by a dialect's rules, one at a time. White space is passed over, comments are tokens. */
@@ -174,7 +175,8 @@ public final class Lexer {
     private Token quoted(TokenKind kind, int start, char closing, boolean backslash) {
         String value = quotes.value(position + 1, closing, backslash);
         position = quotes.end();
-        return token(kind, start, value);
+        boolean folds = closing == '`' && rules.has(LexicalFeature.BACKTICKS_FOLD);
+        return token(kind, start, folds ? value.toUpperCase(Locale.ROOT) : value);
     }
 
     private boolean prefixesString(char c) {

@@ -4,6 +4,8 @@ package raftcart.sql;
 public enum LexicalFeature {
     /** A name may begin with a digit. */
     DIGIT_NAMES,
+    /** A name between backticks is folded to capitals, as one without quotes is. */
+    BACKTICKS_FOLD,
     /** {@code "x"} is a string. */
     DOUBLE_QUOTED_STRINGS,
     /** A backslash in a plain string escapes the next character. */

@@ -20,7 +20,8 @@ import raftcart.sql.parse.OperatorTable;
 /** H2's SQL, version 2, in its regular mode. */
 public final class H2Language {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES)),
+            new LexicalRules(
+                    List.of("\"\"", "``"), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.BACKTICKS_FOLD)),
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.IDENTITY_TYPE_IS_A_KEY,

@@ -1,6 +1,6 @@
 ==== by-hand/event/kestrel_ridge.forget_old_weather.sql
 -- event kestrel_ridge.forget_old_weather
--- RC0501 by hand: a event, which is not translated yet
+-- RC0501 by hand: an event, which is not translated yet
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` EVENT `forget_old_weather` ON SCHEDULE EVERY 1 DAY STARTS 'then' ON COMPLETION NOT PRESERVE ENABLE DO DELETE FROM weather_readings WHERE read_at < NOW() - INTERVAL 10 YEAR
