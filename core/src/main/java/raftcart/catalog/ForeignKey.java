@@ -3,7 +3,11 @@ package raftcart.catalog;
 import java.util.List;
 import java.util.Objects;
 
-/** A reference from columns of one table to a key of another (or the same) table. */
+/**
+ * A reference from columns of one table to a key of another (or the same) table.
+ *
+ * @param cleared those of the columns that SET NULL or SET DEFAULT changes on a deletion; empty for all of them
+ */
 public record ForeignKey(
         String name,
         List<String> columns,
@@ -12,7 +16,8 @@ public record ForeignKey(
         ReferentialAction onDelete,
         ReferentialAction onUpdate,
         boolean deferrable,
-        boolean initiallyDeferred) {
+        boolean initiallyDeferred,
+        List<String> cleared) {
     public ForeignKey {
         Objects.requireNonNull(name, "name");
         columns = List.copyOf(columns);
@@ -20,5 +25,19 @@ public record ForeignKey(
         targetColumns = List.copyOf(targetColumns);
         Objects.requireNonNull(onDelete, "onDelete");
         Objects.requireNonNull(onUpdate, "onUpdate");
+        cleared = List.copyOf(cleared);
+    }
+
+    /** A key whose actions change all of its columns. */
+    public ForeignKey(
+            String name,
+            List<String> columns,
+            ObjectName target,
+            List<String> targetColumns,
+            ReferentialAction onDelete,
+            ReferentialAction onUpdate,
+            boolean deferrable,
+            boolean initiallyDeferred) {
+        this(name, columns, target, targetColumns, onDelete, onUpdate, deferrable, initiallyDeferred, List.of());
     }
 }

@@ -346,6 +346,8 @@ public enum SqlFeature {
     DEFERRABLE,
     ADD_CONSTRAINT,
     SET_DEFAULT_ACTION,
+    /** SET NULL and SET DEFAULT on a deletion may name the columns that they change. */
+    ACTIONS_NAME_COLUMNS,
     ON_UPDATE_ACTION,
     RESTRICT_ACTION,
     EXPRESSION_DEFAULTS,

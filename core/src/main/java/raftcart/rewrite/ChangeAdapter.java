@@ -317,7 +317,7 @@ final class ChangeAdapter {
     }
 
     /** True where the changed table is read under another name, too. */
-    private static boolean isAmong(List<TableRef> from, TableRef target) {
+    static boolean isAmong(List<TableRef> from, TableRef target) {
         return target instanceof TableRef.Table changed
                 && from.stream()
                         .flatMap(f -> OuterJoinChanges.leaves(f).stream())

@@ -57,7 +57,13 @@ final class ConstraintAdapter {
             adapter.note(
                     FindingCode.SYNTAX_CHECK, c.span(), "name the columns of " + reference.table() + " that are meant");
         }
-        return new Reference(reference.table(), columns, reference.onDelete(), reference.onUpdate(), reference.match());
+        return new Reference(
+                reference.table(),
+                columns,
+                reference.onDelete(),
+                reference.onUpdate(),
+                reference.match(),
+                reference.cleared());
     }
 
     private Reference reference(Reference given, TableConstraint c) {
@@ -77,7 +83,8 @@ final class ConstraintAdapter {
                 reference.columns(),
                 deletes ? reference.onDelete() : "",
                 updates ? reference.onUpdate() : "",
-                reference.match());
+                reference.match(),
+                reference.cleared());
     }
 
     /** Says where NULLs in a unique key are duplicates of each other on one engine only. */

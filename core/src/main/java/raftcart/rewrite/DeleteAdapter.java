@@ -104,6 +104,10 @@ final class DeleteAdapter {
                     delete.returning(),
                     delete.span()));
         }
+        boolean twice = ChangeAdapter.isAmong(tables, target) && adapter.to.has(SqlFeature.CHANGED_TABLE_IS_NOT_READ);
+        if (twice && has(SqlFeature.DELETE_JOIN)) {
+            return joined(delete, target, tables, OldForms.and(conditions));
+        }
         adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "a DELETE that reads other tables, with EXISTS");
         QueryBody.Select select =
                 QueryBody.Select.of(List.of(Item.of(Expr.Literal.number(1))), tables, OldForms.and(conditions));
@@ -114,6 +118,28 @@ final class DeleteAdapter {
                 target,
                 List.of(),
                 Optional.of(exists),
+                delete.order(),
+                delete.limit(),
+                delete.returning(),
+                delete.span()));
+    }
+
+    /** A deletion from one of several joined tables, for a target that lets no query below read the changed one. */
+    private Statement joined(Statement.Delete delete, TableRef target, List<TableRef> others, Optional<Expr> where) {
+        if (!delete.order().isEmpty() || delete.limit().isPresent()) {
+            throw new Untranslatable("a DELETE of the first rows of a table that is read under another name, too");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, delete.span(), "the other tables joined to the changed one");
+        TableRef tree = target;
+        for (TableRef other : others) {
+            tree = new TableRef.Join(TableRef.Join.Kind.CROSS, tree, other, Optional.empty(), List.of(), delete.span());
+        }
+        return plainDelete(new Statement.Delete(
+                delete.with(),
+                List.of(new QualifiedName(List.of(ChangeAdapter.alias(target)))),
+                tree,
+                List.of(),
+                where,
                 delete.order(),
                 delete.limit(),
                 delete.returning(),

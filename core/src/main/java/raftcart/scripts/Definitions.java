@@ -304,6 +304,7 @@ final class Definitions {
                 ReferentialAction.of(reference.onDelete()),
                 ReferentialAction.of(reference.onUpdate()),
                 c.deferrable(),
-                c.initiallyDeferred());
+                c.initiallyDeferred(),
+                reference.cleared().stream().map(table::columnName).toList());
     }
 }

@@ -41,7 +41,8 @@ final class ForeignKeys {
                 key.onDelete(),
                 key.onUpdate(),
                 key.deferrable(),
-                key.initiallyDeferred());
+                key.initiallyDeferred(),
+                key.cleared());
     }
 
     private static ForeignKey to(ForeignKey key, ObjectName target, List<String> columns) {
@@ -53,7 +54,8 @@ final class ForeignKeys {
                 key.onDelete(),
                 key.onUpdate(),
                 key.deferrable(),
-                key.initiallyDeferred());
+                key.initiallyDeferred(),
+                key.cleared());
     }
 
     /** The key with the table and columns that it means, by the names that they have there. */

@@ -231,7 +231,8 @@ final class TableDraft {
                 k.onDelete(),
                 k.onUpdate(),
                 k.deferrable(),
-                k.initiallyDeferred()));
+                k.initiallyDeferred(),
+                texts(k.cleared(), old, to)));
     }
 
     private static List<KeyPart> parts(List<KeyPart> parts, String old, String to, UnaryOperator<String> inText) {

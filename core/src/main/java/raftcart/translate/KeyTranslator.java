@@ -133,15 +133,23 @@ final class KeyTranslator {
                                 : "it names columns that are not there");
                 continue;
             }
+            boolean whole = key.cleared().isEmpty() || to.has(SqlFeature.ACTIONS_NAME_COLUMNS);
+            if (!whole) {
+                notes.find(
+                        FindingCode.KEY_ACTION_LOST,
+                        object,
+                        key.onDelete().sql() + " of " + key.cleared() + " alone becomes NO ACTION");
+            }
             keys.add(new ForeignKey(
                     names.fit(key.name(), object),
                     key.columns().stream().map(table::targetColumn).toList(),
                     parent.target(),
                     key.targetColumns().stream().map(parent::targetColumn).toList(),
-                    action(object, key.onDelete()),
+                    whole ? action(object, key.onDelete()) : ReferentialAction.NO_ACTION,
                     action(object, key.onUpdate()),
                     deferrable(object, key),
-                    key.initiallyDeferred() && to.has(SqlFeature.DEFERRABLE)));
+                    key.initiallyDeferred() && to.has(SqlFeature.DEFERRABLE),
+                    whole ? key.cleared().stream().map(table::targetColumn).toList() : List.of()));
         }
         return keys;
     }
@@ -155,7 +163,7 @@ final class KeyTranslator {
 
     private ReferentialAction action(String object, ReferentialAction action) {
         if (action == ReferentialAction.SET_DEFAULT && !to.has(SqlFeature.SET_DEFAULT_ACTION)) {
-            notes.find(FindingCode.SET_DEFAULT_ACTION, object, "SET DEFAULT becomes NO ACTION");
+            notes.find(FindingCode.KEY_ACTION_LOST, object, "SET DEFAULT becomes NO ACTION");
             return ReferentialAction.NO_ACTION;
         }
         return action;

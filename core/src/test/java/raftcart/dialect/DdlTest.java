@@ -113,10 +113,11 @@ class DdlTest {
                 ReferentialAction.SET_NULL,
                 ReferentialAction.CASCADE,
                 true,
-                true);
+                true,
+                List.of("a"));
         assertThat(POSTGRESQL.addForeignKey(DOMES, key))
                 .endsWith(
-                        "FOREIGN KEY (\"a\") REFERENCES \"hill\".\"doors\" (\"b\") ON DELETE SET NULL ON UPDATE CASCADE"
+                        "FOREIGN KEY (\"a\") REFERENCES \"hill\".\"doors\" (\"b\") ON DELETE SET NULL (\"a\") ON UPDATE CASCADE"
                                 + " DEFERRABLE INITIALLY DEFERRED");
         assertThat(MARIADB.addForeignKey(DOMES, key))
                 .endsWith("ADD CONSTRAINT `f` FOREIGN KEY (`a`) REFERENCES `hill`.`doors` (`b`) ON DELETE SET NULL"

@@ -251,13 +251,27 @@ class TranslatorTest {
                 .add();
         table("child", column("up", new LogicalType.Int(32, false)))
                 .references(reference("f", "up", "parent"))
+                .references(new ForeignKey(
+                        "g",
+                        List.of("up"),
+                        new ObjectName("k", "parent"),
+                        List.of("id"),
+                        ReferentialAction.SET_NULL,
+                        ReferentialAction.CASCADE,
+                        false,
+                        false,
+                        List.of("up")))
                 .add();
         Translation translation = translate(POSTGRESQL, MARIADB);
+        assertThat(target(translation, "child").foreignKeys().get(1))
+                .returns(ReferentialAction.NO_ACTION, ForeignKey::onDelete)
+                .returns(ReferentialAction.CASCADE, ForeignKey::onUpdate)
+                .returns(List.of(), ForeignKey::cleared);
         assertThat(target(translation, "child").foreignKeys().get(0))
                 .returns(ReferentialAction.NO_ACTION, ForeignKey::onUpdate)
                 .returns(false, ForeignKey::deferrable)
                 .returns(new ObjectName("s", "parent"), ForeignKey::target);
-        assertThat(details(translation, FindingCode.SET_DEFAULT_ACTION)).hasSize(1);
+        assertThat(details(translation, FindingCode.KEY_ACTION_LOST)).hasSize(2);
         assertThat(details(translation, FindingCode.DEFERRABLE_LOST)).hasSize(1);
     }
 

@@ -192,6 +192,8 @@ class CatalogReaderTest {
                 "COMMENT ON COLUMN domes.area IS 'square metres'",
                 "CREATE TABLE doors (dome int REFERENCES domes ON DELETE SET NULL DEFERRABLE INITIALLY DEFERRED,"
                         + " code char(3), side text, CONSTRAINT door_code UNIQUE (code, dome))",
+                "CREATE TABLE locks (code char(3), dome int,"
+                        + " FOREIGN KEY (code, dome) REFERENCES doors (code, dome) ON DELETE SET NULL (dome))",
                 "CREATE INDEX door_side ON doors (lower(side) DESC, code) WHERE side IS NOT NULL",
                 "CREATE UNIQUE INDEX door_cover ON doors (code) INCLUDE (side)",
                 "CREATE SEQUENCE tickets START 7 INCREMENT 3",
@@ -216,7 +218,12 @@ class CatalogReaderTest {
                 .singleElement()
                 .returns(ReferentialAction.SET_NULL, ForeignKey::onDelete)
                 .returns(true, ForeignKey::deferrable)
-                .returns(true, ForeignKey::initiallyDeferred);
+                .returns(true, ForeignKey::initiallyDeferred)
+                .returns(List.of(), ForeignKey::cleared);
+        assertThat(table(catalog, "locks").foreignKeys())
+                .singleElement()
+                .returns(ReferentialAction.SET_NULL, ForeignKey::onDelete)
+                .returns(List.of("dome"), ForeignKey::cleared);
         assertThat(table(catalog, "doors").uniqueKeys())
                 .containsExactly(new Key("door_code", List.of(KeyPart.ofColumn("code"), KeyPart.ofColumn("dome"))));
         assertThat(table(catalog, "doors").indexes())

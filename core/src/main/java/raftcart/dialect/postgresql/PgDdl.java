@@ -168,6 +168,7 @@ final class PgDdl implements DdlPrinter {
                                 + identifiers.quote(key.target()) + " ("
                                 + identifiers.quoteAll(key.targetColumns()) + ")")
                 + action("ON DELETE", key.onDelete())
+                + (key.cleared().isEmpty() ? "" : " (" + identifiers.quoteAll(key.cleared()) + ")")
                 + action("ON UPDATE", key.onUpdate())
                 + (key.deferrable() ? " DEFERRABLE" : "")
                 + (key.initiallyDeferred() ? " INITIALLY DEFERRED" : "");

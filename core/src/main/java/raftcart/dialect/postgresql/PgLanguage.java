@@ -186,6 +186,7 @@ public final class PgLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
+                    SqlFeature.ACTIONS_NAME_COLUMNS,
                     SqlFeature.DEFERRABLE),
             SqlFeature.CASTS_BOOLEANS,
             SqlFeature.CHARACTERS_ARE_PADDED);

@@ -139,8 +139,23 @@ final class TableWriter {
                 ? ""
                 : reference.columns().stream().map(this::name).collect(Collectors.joining(", ", " (", ")"));
         return "REFERENCES " + ddl.name(reference.table()) + columns
-                + action(" ON DELETE ", reference.onDelete(), constraint)
+                + onDelete(reference, constraint)
                 + (ddl.has(SqlFeature.ON_UPDATE_ACTION) ? action(" ON UPDATE ", reference.onUpdate(), constraint) : "");
+    }
+
+    private String onDelete(Reference reference, TableConstraint constraint) {
+        if (reference.cleared().isEmpty()) {
+            return action(" ON DELETE ", reference.onDelete(), constraint);
+        }
+        String cleared = reference.cleared().stream().map(this::name).collect(Collectors.joining(", ", " (", ")"));
+        if (!ddl.has(SqlFeature.ACTIONS_NAME_COLUMNS)) {
+            ddl.note(
+                    FindingCode.KEY_ACTION_LOST,
+                    constraint.span(),
+                    reference.onDelete() + " of some of the columns left out:" + cleared);
+            return "";
+        }
+        return action(" ON DELETE ", reference.onDelete(), constraint) + cleared;
     }
 
     private String action(String word, String action, TableConstraint constraint) {
@@ -151,7 +166,7 @@ final class TableWriter {
             return "";
         }
         if (action.equals("SET DEFAULT") && !ddl.has(SqlFeature.SET_DEFAULT_ACTION)) {
-            ddl.note(FindingCode.SET_DEFAULT_ACTION, constraint.span(), "SET DEFAULT left out");
+            ddl.note(FindingCode.KEY_ACTION_LOST, constraint.span(), "SET DEFAULT left out");
             return "";
         }
         return word + action;

@@ -259,15 +259,17 @@ final class ConstraintParser {
         String onDelete = "";
         String onUpdate = "";
         String match = "";
+        List<Name> cleared = List.of();
         while (true) {
             if (cursor.takeWords("ON", "DELETE")) {
                 onDelete = action();
+                cleared = onDelete.startsWith("SET") ? parsing.namesInParentheses() : List.of();
             } else if (cursor.takeWords("ON", "UPDATE")) {
                 onUpdate = action();
             } else if (cursor.takeWords("MATCH")) {
                 match = cursor.take().value().toUpperCase(java.util.Locale.ROOT);
             } else {
-                return new Reference(table, columns, onDelete, onUpdate, match);
+                return new Reference(table, columns, onDelete, onUpdate, match, cleared);
             }
         }
     }

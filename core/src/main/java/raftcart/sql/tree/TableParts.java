@@ -341,10 +341,21 @@ public final class TableParts {
         }
     }
 
-    /** What a foreign key refers to. Actions are in upper case and empty where nothing is said. */
-    public record Reference(QualifiedName table, List<Name> columns, String onDelete, String onUpdate, String match) {
+    /**
+     * What a foreign key refers to. Actions are in upper case and empty where nothing is said.
+     *
+     * @param cleared the columns that SET NULL or SET DEFAULT changes on a deletion; empty for all of them
+     */
+    public record Reference(
+            QualifiedName table,
+            List<Name> columns,
+            String onDelete,
+            String onUpdate,
+            String match,
+            List<Name> cleared) {
         public Reference {
             columns = List.copyOf(columns);
+            cleared = List.copyOf(cleared);
         }
     }
 

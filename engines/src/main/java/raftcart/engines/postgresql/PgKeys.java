@@ -34,7 +34,12 @@ final class PgKeys {
             + " AS columns, fn.nspname AS target_schema, f.relname AS target_table,"
             + " (SELECT array_agg(a.attname ORDER BY k.position) FROM unnest(c.confkey) WITH ORDINALITY"
             + " AS k(number, position) JOIN pg_attribute a ON a.attrelid = c.confrelid AND a.attnum = k.number)::text[]"
-            + " AS target_columns FROM pg_constraint c JOIN pg_namespace n ON n.oid = c.connamespace"
+            + " AS target_columns,"
+            // Columns named by the action of a deletion are new in version 15, too.
+            + " coalesce((SELECT array_agg(a.attname ORDER BY a.attnum)"
+            + " FROM jsonb_array_elements_text(nullif(to_jsonb(c)->'confdelsetcols', 'null')) AS k(number)"
+            + " JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = k.number::int)::text[], '{}') AS cleared"
+            + " FROM pg_constraint c JOIN pg_namespace n ON n.oid = c.connamespace"
             + " LEFT JOIN pg_class f ON f.oid = c.confrelid LEFT JOIN pg_namespace fn ON fn.oid = f.relnamespace"
             + " WHERE c.contype IN ('p', 'u', 'f', 'c') AND c.conparentid = 0 AND c.conrelid <> 0 AND"
             + PgCatalogReader.USER_SCHEMAS + "ORDER BY c.conrelid, c.conname";
@@ -114,7 +119,8 @@ final class PgKeys {
                         action(row.getString("confdeltype")),
                         action(row.getString("confupdtype")),
                         row.getBoolean("condeferrable"),
-                        row.getBoolean("condeferred")));
+                        row.getBoolean("condeferred"),
+                        texts(row, "cleared")));
         if (columns.size() > 1 && row.getString("confmatchtype").equals("f")) {
             // MATCH FULL is MATCH SIMPLE together with: all columns are NULL, or none is (SQL:2016, 4.20.3).
             String none = joined(columns, " IS NOT NULL");
