@@ -441,6 +441,10 @@ public enum SqlFeature {
     DEFAULTS_READ_COLUMNS,
     /** There are views for the session. */
     TEMPORARY_VIEWS,
+    /** Primary and unique keys are promises that the engine does not check. */
+    KEYS_ARE_PROMISES,
+    /** Foreign keys are promises, unless a connection asks for the check. */
+    REFERENCES_ARE_PROMISES,
     /** A UNIQUE constraint takes two NULLs for the same value. */
     UNIQUE_KEYS_TAKE_ONE_NULL,
     /** A unique index takes two NULLs for the same value. */

@@ -138,6 +138,22 @@ final class ConstraintAdapter {
         return false;
     }
 
+    /** Says where the target checks a key that the source did not. */
+    private void sayUnchecked(TableConstraint c) {
+        boolean key = c.kind() == ConstraintKind.PRIMARY_KEY || c.kind() == ConstraintKind.UNIQUE;
+        boolean reference = c.kind() == ConstraintKind.FOREIGN_KEY;
+        if (key && differ(SqlFeature.KEYS_ARE_PROMISES)) {
+            adapter.note(FindingCode.UNCHECKED_KEY, c.span(), "rows that have the same key are refused now");
+        } else if (reference && differ(SqlFeature.REFERENCES_ARE_PROMISES)) {
+            adapter.note(FindingCode.UNCHECKED_KEY, c.span(), "rows that refer to nothing are refused now");
+        }
+    }
+
+    /** True where the source has a lenience that the target has not. */
+    private boolean differ(SqlFeature lenience) {
+        return adapter.from.has(lenience) && !has(lenience);
+    }
+
     Optional<TableConstraint> constraint(TableConstraint c) {
         if (goesWithout(c)) {
             return Optional.empty();
@@ -146,6 +162,7 @@ final class ConstraintAdapter {
             nulls(c.parts(), SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL, c.span());
             new TextRules(adapter).known(c.parts().stream().map(IndexPart::value), c.span(), "UNIQUE");
         }
+        sayUnchecked(c);
         List<IndexPart> parts = c.parts().stream()
                 .map(p -> new IndexPart(
                         p.value(), has(SqlFeature.PREFIX_INDEXES) ? p.prefix() : 0, false, Nulls.DEFAULT, List.of()))

@@ -73,11 +73,30 @@ final class KeyTranslator {
     /** Translates unique keys and indexes; they are then found in {@link #uniqueKeys} and {@link #indexes}. */
     void translateIndexes() {
         new NullsInKeys(from, to, notes).say(source);
+        sayUnchecked();
         source.primaryKey().ifPresent(k -> uniqueCase.sayExact(k.parts()));
         source.uniqueKeys().forEach(k -> uniqueCase.sayExact(k.parts()));
         source.indexes().stream().filter(Index::unique).forEach(i -> uniqueCase.sayExact(i.parts()));
         source.uniqueKeys().forEach(this::uniqueKey);
         source.indexes().forEach(indexes::add);
+    }
+
+    /** Says where the target checks keys that the source did not. */
+    private void sayUnchecked() {
+        boolean keyed = source.primaryKey().isPresent() || !source.uniqueKeys().isEmpty();
+        if (keyed && differ(SqlFeature.KEYS_ARE_PROMISES)) {
+            notes.find(
+                    FindingCode.UNCHECKED_KEY, source.name().toString(), "rows that have the same key are refused now");
+        }
+        if (!source.foreignKeys().isEmpty() && differ(SqlFeature.REFERENCES_ARE_PROMISES)) {
+            notes.find(
+                    FindingCode.UNCHECKED_KEY, source.name().toString(), "rows that refer to nothing are refused now");
+        }
+    }
+
+    /** True where the source has a lenience that the target has not. */
+    private boolean differ(SqlFeature lenience) {
+        return from.has(lenience) && !to.has(lenience);
     }
 
     List<Key> uniqueKeys() {

@@ -43,6 +43,8 @@ public final class SnowflakeLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.UNITS_ARE_ROUNDED,
+                    SqlFeature.KEYS_ARE_PROMISES,
+                    SqlFeature.REFERENCES_ARE_PROMISES,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.COLUMNS_GO_WITHOUT_CASCADE,
                     SqlFeature.DROPS_PRIMARY_KEY,

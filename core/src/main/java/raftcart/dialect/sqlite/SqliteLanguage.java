@@ -104,6 +104,7 @@ public final class SqliteLanguage {
                     SqlFeature.DEFERRABLE,
                     SqlFeature.IDENTITY,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.REFERENCES_ARE_PROMISES,
                     SqlFeature.ROWID_KEYS),
             SqlFeature.RENAMES_INDEXES,
             SqlFeature.RENAMES_CONSTRAINTS,

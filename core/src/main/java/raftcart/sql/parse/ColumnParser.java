@@ -168,8 +168,8 @@ final class ColumnParser {
         if (cursor.takeWords("FOREIGN")) {
             cursor.take();
         }
-        Reference reference = constraints.reference();
         List<String> physical = new ArrayList<>();
+        Reference reference = constraints.reference(physical);
         ConstraintParser.Trailer trailer = constraints.trailer(physical, true);
         own.add(new TableConstraint(
                 ConstraintKind.FOREIGN_KEY,

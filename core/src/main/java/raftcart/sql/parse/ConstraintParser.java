@@ -90,7 +90,7 @@ final class ConstraintParser {
         if (cursor.takeWords("FOREIGN", "KEY")) {
             Optional<Name> own = indexName();
             List<IndexPart> parts = keyParts();
-            Reference reference = reference();
+            Reference reference = reference(leftOut);
             Trailer trailer = trailer(leftOut);
             return new TableConstraint(
                     ConstraintKind.FOREIGN_KEY,
@@ -250,9 +250,11 @@ final class ConstraintParser {
     }
 
     /** REFERENCES and what follows it. */
-    Reference reference() {
+    Reference reference(List<String> leftOut) {
         cursor.expectWords("REFERENCES");
-        cursor.takeWords("WITH", "NO", "CHECK", "OPTION"); // Teradata: a promise, not a check
+        if (cursor.takeWords("WITH", "NO", "CHECK", "OPTION")) { // Teradata: a promise, not a check
+            leftOut.add("WITH NO CHECK OPTION");
+        }
         cursor.takeWords("WITH", "CHECK", "OPTION");
         QualifiedName table = parsing.qualifiedName();
         List<Name> columns = parsing.namesInParentheses();

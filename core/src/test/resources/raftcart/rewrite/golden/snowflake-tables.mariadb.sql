@@ -48,12 +48,17 @@ DROP TABLE IF EXISTS dome_copy;
 -- 2:1: RC0502 adapted: Storage clauses left out: OR REPLACE
 -- 2:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (opened) DATA_RETENTION_TIME_IN_DAYS = 7
 -- 3:3: RC0627 check: Said in other words, with a difference: the target numbers dome_id from 1 and by 1, the source otherwise
+-- 3:59: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
+-- 4:29: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
 -- 6:3: RC0114 check: Instant becomes date and time in UTC: opened: datetime(3) in UTC
 -- 10:3: RC0116 check: NaN and infinity are refused: ratio: double
 -- 2:1: RC0409 check: Accents do not count on the target: label
 -- 14:65: RC0123 adapted: Decimal number as a whole number of 64 bits: lamp_no: smallint of 38 digits as a whole number of 64 bits
 -- 14:92: RC0116 check: NaN and infinity are refused: watts: double
+-- 14:119: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
+-- 14:170: RC0410 check: Key is not checked on the source: rows that refer to nothing are refused now
 -- 16:1: RC0609 adapted: Said in other words: the whole definition of note
+-- 21:22: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
 -- 24:1: RC0502 adapted: Storage clauses left out: TRANSIENT
 -- 25:31: RC0123 adapted: Decimal number as a whole number of 64 bits: n: integer of 38 digits as a whole number of 64 bits
 -- 26:1: RC0502 adapted: Storage clauses left out: SECURE

@@ -48,9 +48,14 @@ DROP TABLE IF EXISTS dome_copy CASCADE;
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: OR REPLACE
 -- 2:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (opened) DATA_RETENTION_TIME_IN_DAYS = 7
+-- 3:59: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
+-- 4:29: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
 -- 5:3: RC0612 check: Comparison may ignore case on one engine: label
 -- 11:3: RC0109 adapted: Fixed number of bytes kept by a check: data: bytea with a check for at most 16 bytes
 -- 14:65: RC0123 adapted: Decimal number as a whole number of 64 bits: lamp_no: smallint of 38 digits as a whole number of 64 bits
+-- 14:119: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
+-- 14:170: RC0410 check: Key is not checked on the source: rows that refer to nothing are refused now
+-- 21:22: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
 -- 24:1: RC0502 adapted: Storage clauses left out: TRANSIENT
 -- 25:31: RC0123 adapted: Decimal number as a whole number of 64 bits: n: integer of 38 digits as a whole number of 64 bits
 -- 26:1: RC0502 adapted: Storage clauses left out: SECURE

@@ -48,6 +48,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 2;
 -- 4:1: RC0502 adapted: Storage clauses left out: STRICT
 -- 4:65: RC0612 check: Comparison may ignore case on one engine: name
 -- 4:167: RC0111 check: Type without counterpart crosses as text or bytes: x: without a type, as text
+-- 4:170: RC0410 check: Key is not checked on the source: rows that refer to nothing are refused now
 -- 4:222: RC0627 check: Said in other words, with a difference: left out, so that rows in conflict are refused: ON CONFLICT REPLACE
 -- 4:222: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 5:1: RC0502 adapted: Storage clauses left out: WITHOUT ROWID

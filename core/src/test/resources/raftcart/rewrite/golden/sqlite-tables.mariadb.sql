@@ -49,6 +49,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 8:35: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 2:1: RC0409 check: Accents do not count on the target: name
 -- 13:1: RC0502 adapted: Storage clauses left out: WITHOUT ROWID
+-- 13:45: RC0410 check: Key is not checked on the source: rows that refer to nothing are refused now
 -- 13:142: RC0116 check: NaN and infinity are refused: watts: double
 -- 13:45: RC0406 check: Foreign key is checked at once: checked at once
 -- 14:21: RC0111 check: Type without counterpart crosses as text or bytes: a: without a type, as text

@@ -47,6 +47,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 8:35: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 9:3: RC0101 adapted: Unsigned range kept by a check: size: numeric(20,0) for unsigned 64 bits
 -- 13:1: RC0502 adapted: Storage clauses left out: WITHOUT ROWID
+-- 13:45: RC0410 check: Key is not checked on the source: rows that refer to nothing are refused now
 -- 14:21: RC0111 check: Type without counterpart crosses as text or bytes: a: without a type, as text
 -- 16:34: RC0607 check: Function with a difference: lower: letters beyond ASCII stay as they are on SQLite
 -- 21:64: RC0614 adapted: Condition made explicit: a number as a condition

@@ -58,6 +58,7 @@ DROP TABLE obs.dome_copy;
 -- 14:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 14:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
 -- 14:81: RC0116 check: NaN and infinity are refused: watts: double
+-- 14:158: RC0627 check: Said in other words, with a difference: left out: WITH NO CHECK OPTION
 -- 23:1: RC0409 check: Accents do not count on the target: label
 -- 26:1: RC0609 adapted: Said in other words: the whole definition of name
 -- 27:1: RC0604 adapted: Client command left out: COLLECT STATISTICS COLUMN ( dome_id ) ON obs . lamps

@@ -57,4 +57,5 @@ DROP TABLE obs.dome_copy;
 -- 12:3: RC0502 adapted: Storage clauses left out: code: CASESPECIFIC
 -- 14:1: RC0627 check: Said in other words, with a difference: left out: SET: no row twice
 -- 14:1: RC0502 adapted: Storage clauses left out: PRIMARY INDEX
+-- 14:158: RC0627 check: Said in other words, with a difference: left out: WITH NO CHECK OPTION
 -- 27:1: RC0604 adapted: Client command left out: COLLECT STATISTICS COLUMN ( dome_id ) ON obs . lamps
