@@ -25,8 +25,8 @@ public record Table(
     /** Begins a clause that tells how a column was numbered before its default did it. */
     public static final String NUMBERED = "numbered: ";
 
-    private static final Pattern MEANING =
-            Pattern.compile("(?i)(\\w+: )?(partition\\s+by|on commit drop|keys and defaults|default on null|with no check option"
+    private static final Pattern MEANING = Pattern.compile(
+            "(?i)(\\w+: )?(partition\\s+by|on commit drop|keys and defaults|default on null|with no check option"
                     + "|set: |with\\s*\\(\\s*system_versioning|period\\b|generated always as (row|transaction)\\b)");
 
     /** True for a clause without counterpart that says more than where and how rows lie. */

@@ -199,7 +199,7 @@ final class CastAdapter {
                 .or(() -> bytes(cast, type))
                 .or(() -> ClockTimes.cast(bare(cast.value()), kind, wanted, adapter))
                 .or(() -> truth(cast, wanted))
-                .or(() -> moment(cast, type, wanted));
+                .or(() -> MomentCasts.ofText(cast, bare(cast.value()), type, adapter));
         if (constant.isPresent()) {
             return constant.get();
         }
@@ -460,32 +460,6 @@ final class CastAdapter {
                 ? Expr.Call.of("substring", written, Expr.Literal.number(1), Expr.Literal.number(length))
                         .at(cast.span())
                 : written;
-    }
-
-    /** A date or timestamp as a constant of its type, where nothing of it would be cut off. */
-    private Optional<Expr> moment(Expr.Cast cast, LogicalType type, ValueKind wanted) {
-        boolean possible = wanted.isDate()
-                && (adapter.to.has(SqlFeature.TYPED_DATES) || adapter.to.has(SqlFeature.DATES_ARE_TEXTS))
-                && bare(cast.value()) instanceof Expr.Literal l
-                && l.kind() == LiteralKind.STRING;
-        if (!possible) {
-            return Optional.empty();
-        }
-        Expr typed = DateAdapter.typed(DateAdapter.usual((Expr.Literal) bare(cast.value())), wanted);
-        boolean right = typed instanceof Expr.Literal l
-                && (wanted == ValueKind.DATE
-                        ? l.kind() == LiteralKind.DATE
-                        : l.kind() == LiteralKind.TIMESTAMP && digits(l.text()) <= precision(type));
-        return right ? Optional.of(typed) : Optional.empty();
-    }
-
-    private static int digits(String moment) {
-        int dot = moment.indexOf('.');
-        return dot < 0 ? 0 : moment.length() - dot - 1;
-    }
-
-    private static int precision(LogicalType type) {
-        return type instanceof LogicalType.Timestamp t && !t.zoned() ? t.precision() : -1;
     }
 
     private Expr jsonOfText(Expr.Cast cast, Expr value) {

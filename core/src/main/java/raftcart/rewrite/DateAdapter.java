@@ -282,6 +282,11 @@ final class DateAdapter {
                     "an empty text is the first of January 1900 on the source");
             return new Expr.Literal(LiteralKind.STRING, "1900-01-01", text.span());
         }
+        if (kind.isDate() && DateTexts.isClock(text.text()) && adapter.lost(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
+            String clock = text.text().strip();
+            return new Expr.Literal(
+                    LiteralKind.STRING, "1900-01-01 " + (clock.charAt(1) == ':' ? "0" : "") + clock, text.span());
+        }
         Expr.Literal literal = usual(text);
         if (isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
             return literal;
@@ -419,7 +424,8 @@ final class DateAdapter {
 
     /** Zero, or the first of 1900, which is the same moment. */
     private static boolean isZero(Expr e) {
-        return e instanceof Expr.Literal l && l.text().matches("0|1900-?01-?01");
+        return e instanceof Expr.Literal l && l.text().matches("0|1900-?01-?01")
+                || e instanceof Expr.Cast c && isZero(c.value());
     }
 
     /** A number where T-SQL wants a date is one of days after the first of 1900. */

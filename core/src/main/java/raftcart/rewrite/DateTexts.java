@@ -15,6 +15,8 @@ final class DateTexts {
     private static final Pattern SLASHES = Pattern.compile("(\\d{1,2})/(\\d{1,2})/(\\d{4})( .+)?");
     private static final Pattern DOTS = Pattern.compile("(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})( .+)?");
     private static final Pattern NAMES = Pattern.compile("(?i)(\\d{1,2})[- ]([a-z]{3})[a-z]*[- ](\\d{4}|\\d\\d)( .+)?");
+    private static final Pattern MONTH_FIRST =
+            Pattern.compile("(?i)([a-z]{3})[a-z]*[. ]\\s*(\\d{1,2}),?\\s+(\\d{4})( .+)?");
     private static final Pattern HALVES = Pattern.compile("(?i)(\\d{1,2}):(\\d\\d)(:\\d\\d)?\\s*([AP])M");
     private static final Pattern CLOCK = Pattern.compile("\\d{1,2}:\\d\\d(:\\d\\d(\\.\\d+)?)?");
     /** What every engine reads, apart from the T. */
@@ -44,7 +46,17 @@ final class DateTexts {
             int month = MONTHS.indexOf(names.group(2).toLowerCase(Locale.ROOT)) + 1;
             return date(year(names.group(3)), "" + month, names.group(1), names.group(4));
         }
+        Matcher first = MONTH_FIRST.matcher(t);
+        if (dialect.has(SqlFeature.DATES_BY_MONTH_NAMES) && first.matches()) {
+            int month = MONTHS.indexOf(first.group(1).toLowerCase(Locale.ROOT)) + 1;
+            return date(first.group(3), "" + month, first.group(2), first.group(4));
+        }
         return time(t);
+    }
+
+    /** True for a time of day alone. */
+    static boolean isClock(String text) {
+        return CLOCK.matcher(text.strip()).matches();
     }
 
     /** Two digits: "the RR Datetime Format Element" takes 50 to 99 for the last century. */

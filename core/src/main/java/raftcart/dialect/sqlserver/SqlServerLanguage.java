@@ -2,7 +2,6 @@ package raftcart.dialect.sqlserver;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.FeatureSets;
 import raftcart.dialect.Language;
@@ -13,15 +12,12 @@ import raftcart.dialect.PagingStyle;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.LexicalRules;
-import raftcart.sql.parse.CallReading;
 import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
 import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.BinaryOperator;
-import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.QualifiedName;
 
 /** SQL Server's SQL, version 2016 and later. */
 public final class SqlServerLanguage {
@@ -50,7 +46,7 @@ public final class SqlServerLanguage {
                     OperatorTable.ADDITIVE,
                     BinaryOperator.BIT_XOR,
                     OperatorTable.ADDITIVE),
-            SqlServerLanguage::meaning);
+            SqlServerCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.GENERATED_READS_NO_GENERATED,
@@ -184,13 +180,5 @@ public final class SqlServerLanguage {
                 LanguageResources.functions("sqlserver"),
                 LanguageResources.types("sqlserver"),
                 SqlServerWriters::of);
-    }
-
-    /** DATEDIFF_BIG counts as DATEDIFF does, in 64 bits, which all other engines have anyway. */
-    private static Optional<CallReading.Meaning> meaning(Expr.Call call) {
-        return call.function().equals("datediff_big") && !call.canonical()
-                ? Optional.of(CallReading.Meaning.of(new Expr.Call(
-                        QualifiedName.of("datediff"), false, call.arguments(), call.suffix(), call.span())))
-                : Optional.empty();
     }
 }
