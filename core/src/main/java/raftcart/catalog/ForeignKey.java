@@ -27,17 +27,4 @@ public record ForeignKey(
         Objects.requireNonNull(onUpdate, "onUpdate");
         cleared = List.copyOf(cleared);
     }
-
-    /** A key whose actions change all of its columns. */
-    public ForeignKey(
-            String name,
-            List<String> columns,
-            ObjectName target,
-            List<String> targetColumns,
-            ReferentialAction onDelete,
-            ReferentialAction onUpdate,
-            boolean deferrable,
-            boolean initiallyDeferred) {
-        this(name, columns, target, targetColumns, onDelete, onUpdate, deferrable, initiallyDeferred, List.of());
-    }
 }

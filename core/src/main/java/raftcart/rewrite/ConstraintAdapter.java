@@ -142,16 +142,11 @@ final class ConstraintAdapter {
     private void sayUnchecked(TableConstraint c) {
         boolean key = c.kind() == ConstraintKind.PRIMARY_KEY || c.kind() == ConstraintKind.UNIQUE;
         boolean reference = c.kind() == ConstraintKind.FOREIGN_KEY;
-        if (key && differ(SqlFeature.KEYS_ARE_PROMISES)) {
+        if (key && adapter.lost(SqlFeature.KEYS_ARE_PROMISES)) {
             adapter.note(FindingCode.UNCHECKED_KEY, c.span(), "rows that have the same key are refused now");
-        } else if (reference && differ(SqlFeature.REFERENCES_ARE_PROMISES)) {
+        } else if (reference && adapter.lost(SqlFeature.REFERENCES_ARE_PROMISES)) {
             adapter.note(FindingCode.UNCHECKED_KEY, c.span(), "rows that refer to nothing are refused now");
         }
-    }
-
-    /** True where the source has a lenience that the target has not. */
-    private boolean differ(SqlFeature lenience) {
-        return adapter.from.has(lenience) && !has(lenience);
     }
 
     Optional<TableConstraint> constraint(TableConstraint c) {

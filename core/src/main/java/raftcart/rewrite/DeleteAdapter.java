@@ -140,8 +140,8 @@ final class DeleteAdapter {
                 tree,
                 List.of(),
                 where,
-                delete.order(),
-                delete.limit(),
+                List.of(),
+                Optional.empty(),
                 delete.returning(),
                 delete.span()));
     }

@@ -83,7 +83,8 @@ final class Enumerations {
                 ReferentialAction.NO_ACTION,
                 ReferentialAction.NO_ACTION,
                 false,
-                false));
+                false,
+                List.of()));
     }
 
     private static Lookup lookup(ObjectName name, Column column, List<String> values) {

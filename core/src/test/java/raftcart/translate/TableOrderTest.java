@@ -22,7 +22,8 @@ class TableOrderTest {
                         ReferentialAction.NO_ACTION,
                         ReferentialAction.NO_ACTION,
                         false,
-                        false))
+                        false,
+                        List.of()))
                 .toList();
         return new Table(
                 new ObjectName("s", name),

@@ -68,7 +68,8 @@ class TranslatorTest {
                 ReferentialAction.NO_ACTION,
                 ReferentialAction.SET_DEFAULT,
                 true,
-                true);
+                true,
+                List.of());
     }
 
     private TableBuilder table(String name, Column... columns) {
@@ -229,7 +230,8 @@ class TranslatorTest {
                         ReferentialAction.NO_ACTION,
                         ReferentialAction.NO_ACTION,
                         false,
-                        false))
+                        false,
+                        List.of()))
                 .add();
         Table target = target(translate(MARIADB, POSTGRESQL), "t");
         assertThat(target.uniqueKeys()).extracting(Key::name).containsExactly("u_name", "u_code");

@@ -151,7 +151,8 @@ class CatalogReaderTest {
                 onDelete,
                 onUpdate,
                 false,
-                false);
+                false,
+                List.of());
     }
 
     @Test

@@ -48,6 +48,7 @@ public final class CockroachLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.and(
             FeatureSets.without(
                     PgLanguage.create().features(),
+                    SqlFeature.ACTIONS_NAME_COLUMNS,
                     SqlFeature.PARTITIONS_ARE_TABLES,
                     SqlFeature.DOTS_MATCH_NEWLINES,
                     SqlFeature.JSON_PATH_ROWS,

@@ -99,7 +99,8 @@ final class MariaDbKeys {
                 rule.onDelete(),
                 rule.onUpdate(),
                 false,
-                false);
+                false,
+                List.of());
     }
 
     /** "Foreign Keys": RESTRICT and NO ACTION are the same to InnoDB; the standard's word travels better. */
@@ -114,7 +115,15 @@ final class MariaDbKeys {
         List<String> targetColumns = new ArrayList<>(key.targetColumns());
         targetColumns.addAll(next.targetColumns());
         return new ForeignKey(
-                key.name(), columns, key.target(), targetColumns, key.onDelete(), key.onUpdate(), false, false);
+                key.name(),
+                columns,
+                key.target(),
+                targetColumns,
+                key.onDelete(),
+                key.onUpdate(),
+                false,
+                false,
+                List.of());
     }
 
     Optional<Key> primaryKey(String table) {
