@@ -79,10 +79,23 @@ final class RegexPatterns {
                 text.append(c).append(pattern.charAt(++i));
                 continue;
             }
+            int end = list && c == '[' ? endOfClass(pattern, i) : 0;
+            if (end > 0) {
+                text.append(pattern, i, end);
+                i = end - 1;
+                continue;
+            }
             boolean first = i > 0 && (pattern.charAt(i - 1) == '[' || pattern.startsWith("[^", i - 2));
             list = c == '[' || list && !(c == ']' && !first);
             text.append(c == '.' && !list ? "[^\\n]" : String.valueOf(c));
         }
         return text.toString();
+    }
+
+    /** Where a class of characters within a list ends, as in {@code [[:alnum:].]}; 0 where there is none. */
+    private static int endOfClass(String pattern, int start) {
+        char kind = start + 1 < pattern.length() ? pattern.charAt(start + 1) : ' ';
+        int end = ":.=".indexOf(kind) < 0 ? -1 : pattern.indexOf(kind + "]", start + 2);
+        return end < 0 ? 0 : end + 2;
     }
 }
