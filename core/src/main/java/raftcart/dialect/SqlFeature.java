@@ -829,6 +829,14 @@ public enum SqlFeature {
     CASTS_KEEP_LOCAL_TIME,
     /** A time with a zone keeps the instant alone. */
     INSTANTS_LOSE_ZONES,
+    /** The last number that was given changes within an INSERT that makes the engine give further ones. */
+    LAST_NUMBER_MOVES,
+    /** The last number is that of the first row where an INSERT made several. */
+    LAST_NUMBER_IS_FIRST,
+    /** The columns of a query that fills a new table go into those of their names, not of their places. */
+    TABLES_FILLED_BY_NAME,
+    /** Masks of dates fill all fields up; there is no FM ("VARCHAR_FORMAT"). */
+    MASKS_FILL_UP,
     /** ROWNUM and LEVEL are columns of every query. */
     ROW_NUMBERS
 }

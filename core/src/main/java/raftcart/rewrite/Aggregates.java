@@ -22,6 +22,14 @@ public final class Aggregates {
                                 .isPresent());
     }
 
+    /** True where an expression holds one that makes one row of many, queries within it aside. */
+    static boolean ofRows(Expr expression, Language language) {
+        return ExprSearch.anyOutside(
+                e -> e instanceof Expr.Subquery || e instanceof Expr.Exists,
+                expression,
+                e -> e instanceof Expr.Call call && call.suffix().over().isEmpty() && is(e, language));
+    }
+
     /** True where an expression holds one, queries within it aside. */
     public static boolean in(Expr expression, Language language) {
         return ExprSearch.anyOutside(

@@ -27,6 +27,7 @@ final class AlterAdapter {
     private final ColumnAdapter columns;
     private final ColumnChanges changes;
     private final TableShapes shapes;
+    private final RetypedColumns retyped;
 
     AlterAdapter(QueryAdapter adapter, StructureAdapter structure) {
         this.adapter = adapter;
@@ -34,6 +35,7 @@ final class AlterAdapter {
         this.columns = new ColumnAdapter(adapter);
         this.changes = new ColumnChanges(adapter);
         this.shapes = new TableShapes(adapter);
+        this.retyped = new RetypedColumns(adapter);
     }
 
     List<Statement> alter(DdlStatement.AlterTable alter) {
@@ -48,6 +50,7 @@ final class AlterAdapter {
             AlterAction action = adapter.same() ? said : drops.meant(said, alter);
             ownIndex(action, alter).ifPresent(before::add);
             List<AlterAction> whole = adapter.same() ? List.of(action) : changes.whole(action, alter);
+            whole.forEach(a -> retyped.before(a, alter.span()));
             remember(action, alter, tables);
             if (adapter.same()) {
                 actions.add(action);
@@ -215,6 +218,8 @@ final class AlterAdapter {
         AlterAction action = numbered(certain(given, alter), alter);
         if (action instanceof AlterAction.Physical physical) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
+        } else if (action instanceof AlterAction.RenameTable rename) {
+            actions.add(withinSchema(rename, alter));
         } else if (action instanceof AlterAction.RenamePart rename) {
             new RenamedParts(adapter).meant(rename, alter).ifPresent(actions::add);
         } else if (action instanceof AlterAction.AddColumn add) {
@@ -364,6 +369,17 @@ final class AlterAdapter {
         return Optional.empty();
     }
 
+    private AlterAction withinSchema(AlterAction.RenameTable rename, DdlStatement.AlterTable alter) {
+        List<Name> to = rename.to().parts();
+        List<Name> from = alter.name().parts();
+        boolean moves =
+                to.size() > 1 && !(from.size() > 1 && to.get(to.size() - 2).matches(from.get(from.size() - 2)));
+        if (moves) {
+            throw new Untranslatable("a table that moves to another schema");
+        }
+        return rename;
+    }
+
     private void addIndex(TableConstraint c, DdlStatement.AlterTable alter, List<Statement> after) {
         after.addAll(new IndexAdapter(adapter, structure)
                 .index(new DdlStatement.CreateIndex(
@@ -438,14 +454,15 @@ final class AlterAdapter {
     private AlterAction column(
             AlterAction action, DdlStatement.AlterTable alter, DdlStatement.CreateTable none, TableAdapter tables) {
         if (action instanceof AlterAction.ChangeColumn change) {
-            return new AlterAction.ChangeColumn(change.column(), changed(change.definition(), none, tables));
+            return new AlterAction.ChangeColumn(
+                    change.column(), changed(change.definition(), none, tables), retyped.using(change.column()));
         }
         if (action instanceof AlterAction.SetType set) {
             ColumnDefinition column = ColumnDefinition.of(set.column(), set.type(), Optional.empty(), alter.span());
             return new AlterAction.SetType(
                     set.column(),
                     columns.column(column, none, new ArrayList<>()).type().orElseThrow(),
-                    set.using().map(adapter::expr));
+                    set.using().map(adapter::expr).or(() -> retyped.using(set.column())));
         }
         if (action instanceof AlterAction.RestartIdentity restart) {
             return restart(restart, alter);

@@ -131,6 +131,7 @@ final class FunctionAdapter {
         }
         List<Expr> arguments = withDefaults(recognised, call);
         Expr.Call meant = call.with(recognised.signature().name(), arguments).at(call.span());
+        LastNumbers.note(meant, adapter);
         return adapter.empties.asNull(call, meant, known(new ResultKinds(adapter).texts(meant), call));
     }
 

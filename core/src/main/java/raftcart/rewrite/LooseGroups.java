@@ -34,6 +34,7 @@ final class LooseGroups extends QueryMapper {
     private final Set<String> grouped;
     private final boolean plain;
     private boolean computed;
+    private final Set<String> names = new java.util.HashSet<>();
     private final Map<String, KnownTable> tables = new HashMap<>();
     private final Map<String, Expr> dependent = new java.util.LinkedHashMap<>();
 
@@ -51,11 +52,17 @@ final class LooseGroups extends QueryMapper {
 
     private static boolean applies(ExprAdapter adapter, Select select) {
         return adapter.lost(SqlFeature.LOOSE_GROUP_BY)
-                && !select.groupBy().isEmpty()
+                && (!select.groupBy().isEmpty() || isOneGroup(adapter, select))
                 && select.groupBy().stream()
                         .allMatch(g -> g.kind() == Grouping.Kind.PLAIN
                                 || g.kind() == Grouping.Kind.ROLLUP
                                 || g.kind() == Grouping.Kind.CUBE);
+    }
+
+    /** True for a query that makes one row of all, since it counts or adds up without GROUP BY. */
+    private static boolean isOneGroup(ExprAdapter adapter, Select select) {
+        return java.util.stream.Stream.concat(select.items().stream().map(Item::value), select.having().stream())
+                .anyMatch(e -> Aggregates.ofRows(e, adapter.from));
     }
 
     /** The query with all its columns grouped or aggregated, where the target wants that. */
@@ -63,8 +70,8 @@ final class LooseGroups extends QueryMapper {
         if (!(query.body() instanceof Select select)) {
             return query;
         }
+        chosen(adapter, select);
         if (!applies(adapter, select)) {
-            chosen(adapter, select);
             return query;
         }
         LooseGroups groups = new LooseGroups(adapter, select);
@@ -77,11 +84,8 @@ final class LooseGroups extends QueryMapper {
 
     /** The same for a query that is a part of another. */
     static Select tightened(ExprAdapter adapter, Select select) {
-        if (applies(adapter, select)) {
-            return new LooseGroups(adapter, select).select();
-        }
         chosen(adapter, select);
-        return select;
+        return applies(adapter, select) ? new LooseGroups(adapter, select).select() : select;
     }
 
     /** Says where a column that is not grouped is that of a certain row on the source. */
@@ -179,7 +183,7 @@ final class LooseGroups extends QueryMapper {
         if (!(e instanceof Expr.Column column) || isAlias(e)) {
             return super.expr(e);
         }
-        if (adapter.from.functions().knows(low(column.name().last()))) {
+        if (adapter.from.functions().knows(low(column.name().last())) || isOfOuterQuery(column)) {
             return e;
         }
         // A further group would split the rows of totals.
@@ -191,6 +195,16 @@ final class LooseGroups extends QueryMapper {
         return Expr.Call.of("min", e).at(e.span());
     }
 
+    /** A column of a query around this one has one value for all its rows. */
+    private boolean isOfOuterQuery(Expr.Column column) {
+        List<Name> parts = column.name().parts();
+        return parts.size() > 1
+                ? !names.contains(low(parts.get(parts.size() - 2)))
+                : tables.size() == names.size()
+                        && tables.values().stream().noneMatch(t -> t.columns()
+                                .containsKey(low(column.name().last())));
+    }
+
     private static String low(Name name) {
         return name.text().toLowerCase(Locale.ROOT);
     }
@@ -199,9 +213,23 @@ final class LooseGroups extends QueryMapper {
         if (ref instanceof TableRef.Join join) {
             remember(join.left());
             remember(join.right());
-        } else if (ref instanceof TableRef.Table named) {
+            return;
+        }
+        names.add(exposedName(ref));
+        if (ref instanceof TableRef.Table named) {
             adapter.knowledge.table(named.name()).ifPresent(t -> tables.put(low(ChangeAdapter.alias(named)), t));
         }
+    }
+
+    private static String exposedName(TableRef ref) {
+        Optional<TableRef.Alias> alias = ref instanceof TableRef.Table named
+                ? Optional.of(TableRef.Alias.of(ChangeAdapter.alias(named).text()))
+                : ref instanceof TableRef.Derived derived
+                        ? derived.alias()
+                        : ref instanceof TableRef.Function function
+                                ? function.alias()
+                                : ref instanceof TableRef.JsonTable json ? json.alias() : Optional.empty();
+        return alias.map(a -> low(a.name())).orElse("");
     }
 
     /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */

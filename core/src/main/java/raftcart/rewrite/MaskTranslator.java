@@ -36,6 +36,8 @@ final class MaskTranslator {
     private static final Pattern COMMON_WORDS =
             Pattern.compile("(?i)SSSSS|TZ[HM]|CC|AD|BC|[AB]\\.[DC]\\.|YYY|Y|IYY|IY|I|WW|W|J|RM|TH");
 
+    private static final Pattern FILL_MODE = Pattern.compile("(?i)FM");
+
     private final ExprAdapter adapter;
 
     MaskTranslator(ExprAdapter adapter) {
@@ -58,6 +60,10 @@ final class MaskTranslator {
         DAY_SHORT("Dy", "%a", "%a", "EEE", "ddd"),
         HOUR("HH24", "%H", "%H", "HH", "HH"),
         HOUR_12("HH12", "%h", "%I", "hh", "hh"),
+        MINUTE_UNPADDED("FMMI", "", "%-M", "m", "m"),
+        SECOND_UNPADDED("FMSS", "", "%-S", "s", "s"),
+        HOUR_UNPADDED("FMHH24", "%k", "%-H", "H", "H"),
+        HOUR_12_UNPADDED("FMHH12", "%l", "%-I", "h", "h"),
         MINUTE("MI", "%i", "%M", "mm", "mm"),
         SECOND("SS", "%s", "%S", "ss", "ss"),
         MILLISECOND("FF3", "", "%g", "SSS", "fff"),
@@ -266,6 +272,9 @@ final class MaskTranslator {
         if (target == MaskStyle.LETTERS_D && text.length() == 1) {
             text.insert(0, '%'); // a single letter stands for a whole form there
         }
+        if (adapter.to.has(SqlFeature.MASKS_FILL_UP) && FILL_MODE.matcher(text).find()) {
+            throw new Untranslatable("a mask without the zeros and blanks that fill up its fields");
+        }
         String written = target == MaskStyle.WORDS ? FillModes.ofAll(text.toString()) : text.toString();
         if (!written.equals(literal.text())) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, literal.span(), "the mask " + literal.text() + " is " + written);
@@ -344,12 +353,8 @@ final class MaskTranslator {
                 }
             }
         }
-        if (style == MaskStyle.PERCENT_I && field == Field.HOUR) {
-            all.add("%k");
-        }
         if (style == MaskStyle.PERCENT_I && field == Field.HOUR_12) {
             all.add("%I");
-            all.add("%l");
         }
         if (style == MaskStyle.PERCENT_I && field == Field.SECOND) {
             all.add("%S");
@@ -360,6 +365,9 @@ final class MaskTranslator {
     /** Text that stands for itself: quoted where the language wants that. */
     private int literalPart(String mask, int position, MaskStyle source, MaskStyle target, StringBuilder text) {
         char c = mask.charAt(position);
+        if (isWords(source) && mask.regionMatches(true, position, "FM", 0, 2)) {
+            throw new Untranslatable("FM before " + mask.substring(position + 2) + " in a mask");
+        }
         char quote = isWords(source) ? '"' : isLetters(source) ? '\'' : 0;
         if (c == '%' && position + 1 < mask.length() && !isWords(source) && !isLetters(source)) {
             String composed =

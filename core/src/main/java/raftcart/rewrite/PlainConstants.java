@@ -31,8 +31,9 @@ final class PlainConstants {
                         || bits.length() == literal.text().length())) {
             return Optional.of(new Expr.Literal(LiteralKind.BITS, literal.text(), literal.span()));
         }
-        boolean whole =
-                type instanceof LogicalType.Int && text && literal.text().matches("-?\\d{1,9}");
+        boolean whole = type instanceof LogicalType.Int i
+                && text
+                && literal.text().matches(i.unsigned() ? "\\d{1,9}" : "-?\\d{1,9}");
         boolean exact = type instanceof LogicalType.Decimal d
                 && d.precision() == 0
                 && (text || literal.kind() == LiteralKind.NUMBER)

@@ -23,6 +23,19 @@ final class SecondFractions {
     /** The moment, still the source's, with no more digits than the type has, by the source's way. */
     Expr fitted(Expr value, LogicalType type) {
         int room = digits(type);
+        if (value instanceof Expr.Literal moment) {
+            return new StoredValues(adapter).cut(moment, type);
+        }
+        boolean text = room < MOST_DIGITS && adapter.kind(value) == ValueKind.TEXT;
+        if (text && !(type instanceof LogicalType.Timestamp)) {
+            return cut(value, type, room);
+        }
+        if (text && type instanceof LogicalType.Timestamp t) {
+            LogicalType whole = new LogicalType.Timestamp(MOST_DIGITS, t.zoned());
+            Expr moment = new Expr.Cast(value, adapter.sourceType(whole), false, value.span());
+            Expr cut = cut(moment, type, room);
+            return cut == moment ? value : cut;
+        }
         boolean more = room < MOST_DIGITS
                 && ExprSearch.any(
                         value, e -> adapter.facts(e).filter(f -> has(f) > room).isPresent());

@@ -70,20 +70,26 @@ final class StatementAdapter {
             List<Expr> arguments = adapter.exprs(call.arguments());
             return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
         }
-        if (statement instanceof DdlStatement.CreateTable table && keysApart(table)) {
+        if (statement instanceof DdlStatement.CreateTable table) {
+            return table(table);
+        }
+        if (statement instanceof DdlStatement ddl) {
+            return structure(ddl);
+        }
+        return other(statement);
+    }
+
+    private List<Statement> table(DdlStatement.CreateTable table) {
+        if (keysApart(table)) {
             List<Statement> all = new ArrayList<>(adapted(table.withoutConstraints()));
             List<AlterAction> keys = new ArrayList<>();
             table.constraints().forEach(c -> keys.add(new AlterAction.AddConstraint(c)));
             all.addAll(adapted(new DdlStatement.AlterTable(table.name(), false, keys, table.span())));
             return all;
         }
-        if (statement instanceof DdlStatement.CreateTable table) {
-            return new TableAdapter(adapter).create(table);
-        }
-        if (statement instanceof DdlStatement ddl) {
-            return structure(ddl);
-        }
-        return other(statement);
+        return FilledTables.parted(table, adapter)
+                .map(parts -> parts.stream().flatMap(p -> adapted(p).stream()).toList())
+                .orElseGet(() -> new TableAdapter(adapter).create(table));
     }
 
     private List<Statement> structure(DdlStatement statement) {
@@ -285,7 +291,7 @@ final class StatementAdapter {
 
     private Statement insert(Insert given) {
         ChangeAdapter changes = new ChangeAdapter(adapter);
-        Insert insert = new CommonTableChanges(adapter).insert(given);
+        Insert insert = LastNumbers.askedBefore(new CommonTableChanges(adapter).insert(given), adapter);
         List<Query.CommonTable> with = changes.with(insert.with());
         Optional<KnownTable> table = adapter.knowledge.table(insert.table());
         Optional<Query> source = insert.source().map(q -> source(q, insert, table));

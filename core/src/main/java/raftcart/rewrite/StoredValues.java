@@ -69,6 +69,9 @@ final class StoredValues {
                 && !adapter.from.has(SqlFeature.COLUMNS_TAKE_THEIR_KIND)
                 && !(value instanceof Expr.Literal);
         ValueKind column = KindFinder.kind(type);
+        if (strict && type instanceof LogicalType.Uuid && kind == ValueKind.TEXT && !isUuid(value)) {
+            return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
+        }
         if (!strict || kind == column || column == ValueKind.UNKNOWN) {
             return value;
         }
@@ -85,6 +88,16 @@ final class StoredValues {
             }
             return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
         }
+        if (kind == ValueKind.BYTES && (column == ValueKind.TEXT || column == ValueKind.JSON)) {
+            return new Expr.Cast(value, adapter.sourceType(new LogicalType.Text(0)), false, value.span());
+        }
+        boolean encodes = adapter.from.has(SqlFeature.CASTS_DECODE_BYTES) && adapter.writes("bytes_of_text");
+        if (kind == ValueKind.TEXT && column == ValueKind.BYTES && encodes) {
+            return Expr.Call.of("bytes_of_text", value).at(value.span());
+        }
+        if (kind == ValueKind.TEXT && column == ValueKind.JSON && adapter.writes("json_as_stored")) {
+            return Expr.Call.of("json_as_stored", value).at(value.span());
+        }
         boolean mixed = column.isNumber() && (kind.isDate() || kind == ValueKind.TIME)
                 || kind.isNumber() && (column.isDate() || column == ValueKind.TIME)
                 || kind == ValueKind.BOOLEAN && (column.isDate() || column == ValueKind.TIME)
@@ -93,6 +106,21 @@ final class StoredValues {
             throw new Untranslatable("a value of one kind in a column of another");
         }
         return value;
+    }
+
+    private boolean isUuid(Expr value) {
+        boolean made = value instanceof Expr.Cast cast && adapter.finder.type(cast.type()) instanceof LogicalType.Uuid;
+        return made
+                || value instanceof Expr.Call call
+                        && adapter.from
+                                .functions()
+                                .recognise(call.name().toString(), call.arguments(), adapter::kind)
+                                .filter(f -> f.signature().name().equals("new_uuid"))
+                                .isPresent()
+                || adapter.facts(value)
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(LogicalType.Uuid.class::isInstance)
+                        .isPresent();
     }
 
     private void say(Expr value, String what) {

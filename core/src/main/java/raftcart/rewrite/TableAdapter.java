@@ -304,7 +304,10 @@ final class TableAdapter {
             List<TableConstraint> constraints,
             List<Statement> after) {
         Temporary temporary = new TemporaryTables(adapter).lifetime(table);
-        if (table.query().isPresent() && adapted.stream().anyMatch(c -> c.type().isPresent())) {
+        boolean together = adapter.same() || FilledTables.keptTogether(adapter);
+        if (!together
+                && table.query().isPresent()
+                && adapted.stream().anyMatch(c -> c.type().isPresent())) {
             throw new Untranslatable("columns defined beside a query");
         }
         boolean ifNotExists =

@@ -231,8 +231,9 @@ final class ValueAdapter {
         QueryBody.Item item = asRead(given, type);
         ValueKind kind = facts.kind();
         new StoredValues(adapter).note(item.value(), kind, type);
-        Expr converted = new SecondFractions(adapter)
-                .fitted(new StoredValues(adapter).converted(item.value(), kind, type), facts, type);
+        boolean alike = facts.type().filter(LogicalType.Uuid.class::isInstance).isPresent();
+        Expr stored = alike ? item.value() : new StoredValues(adapter).converted(item.value(), kind, type);
+        Expr converted = new SecondFractions(adapter).fitted(stored, facts, type);
         if (converted != item.value()) {
             boolean truth = KindFinder.isCondition(converted);
             return new QueryBody.Item(truth ? new Truths(adapter).selected(converted) : converted, item.alias());

@@ -35,6 +35,7 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.ONE_NUMBERED_COLUMN,
+                    SqlFeature.MASKS_FILL_UP,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.LENGTHS_ARE_OF_STORAGE,

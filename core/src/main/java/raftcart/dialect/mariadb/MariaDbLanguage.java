@@ -33,6 +33,8 @@ public final class MariaDbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.FLOATS_ROUND_TO_EVEN,
+                    SqlFeature.LAST_NUMBER_IS_FIRST,
+                    SqlFeature.TABLES_FILLED_BY_NAME,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.UNITS_ARE_ROUNDED,
                     SqlFeature.SECONDS_HAVE_PARTS,

@@ -53,6 +53,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INFINITE_MOMENTS,
+                    SqlFeature.LAST_NUMBER_MOVES,
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.LENGTHS_BELOW_ZERO,
                     SqlFeature.UNITS_HAVE_PARTS,

@@ -291,7 +291,7 @@ final class TableWriter {
         definition
                 .type()
                 .ifPresent(t ->
-                        statements.add(head + ddl.setType(column, ddl.writer().type(t), Optional.empty())));
+                        statements.add(head + ddl.setType(column, ddl.writer().type(t), change.using())));
         definition.notNull().ifPresent(n -> statements.add(head + ddl.setNullable(column, !n)));
         definition
                 .defaultValue()

@@ -68,20 +68,16 @@ final class AlterParser {
             drop(actions);
         } else if (cursor.takeWords("ALTER")) {
             cursor.takeWords("COLUMN");
+            conditional(actions);
             alterColumn(actions);
         } else if (cursor.takeWords("MODIFY")) {
             modify(actions);
         } else if (cursor.takeWords("CHANGE")) {
-            cursor.takeWords("COLUMN");
-            Name from = parsing.name();
-            ColumnDefinition definition = new ColumnParser(parsing).column();
-            if (!from.matches(definition.name())) {
-                actions.add(new AlterAction.RenameColumn(from, definition.name()));
-            }
-            actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
-            position(definition.name(), actions);
+            change(actions);
         } else if (cursor.takeWords("RENAME")) {
             rename(actions);
+        } else if (cursor.takeWords("ORDER", "BY")) {
+            order(actions);
         } else if (cursor.atWords("COMMENT")) {
             cursor.take();
             cursor.takeSymbol("=");
@@ -92,6 +88,36 @@ final class AlterParser {
             actions.add(new AlterAction.RestartIdentity(Name.of(""), parsing.wholeNumber()));
         } else if (actions.isEmpty() || !continuesAdd(actions)) {
             actions.add(attached().orElseGet(() -> new AlterAction.Physical(restOfAction())));
+        }
+    }
+
+    private void change(List<AlterAction> actions) {
+        cursor.takeWords("COLUMN");
+        conditional(actions);
+        Name from = parsing.name();
+        ColumnDefinition definition = new ColumnParser(parsing).column();
+        if (!from.matches(definition.name())) {
+            actions.add(new AlterAction.RenameColumn(from, definition.name()));
+        }
+        actions.add(new AlterAction.ChangeColumn(definition.name(), definition));
+        position(definition.name(), actions);
+    }
+
+    /** How the rows lie now, which no later one is bound to. */
+    private void order(List<AlterAction> actions) {
+        do {
+            parsing.qualifiedName();
+            cursor.takeAny("ASC", "DESC");
+        } while (!cursor.peek(1).isAnyWord(ClauseWords.ALTER_ACTIONS)
+                && !cursor.peek(2).isSymbol("=")
+                && cursor.takeSymbol(","));
+        actions.add(new AlterAction.Physical("ORDER BY"));
+    }
+
+    /** MariaDB's IF EXISTS before the part that is changed. */
+    private void conditional(List<AlterAction> actions) {
+        if (cursor.takeWords("IF", "EXISTS")) {
+            actions.add(new AlterAction.Physical("IF EXISTS"));
         }
     }
 
@@ -330,6 +356,7 @@ final class AlterParser {
             return;
         }
         cursor.takeWords("COLUMN");
+        conditional(actions);
         if (cursor.peek().isName() && cursor.peek(1).isAnyWord("DROP", "SET", "UNSET")) {
             alterColumn(actions);
             return;
@@ -369,6 +396,7 @@ final class AlterParser {
         if (cursor.peek().isAnyWord("CONSTRAINT", "INDEX", "KEY")
                 && !cursor.peek(1).isAnyWord("TO", "AS")) {
             boolean index = !cursor.take().isWord("CONSTRAINT");
+            conditional(actions);
             Name part = parsing.name();
             cursor.expectWords("TO");
             actions.add(new AlterAction.RenamePart(index, part, parsing.name()));
@@ -378,13 +406,15 @@ final class AlterParser {
             actions.add(new AlterAction.RenameTable(parsing.qualifiedName()));
             return;
         }
-        cursor.takeWords("COLUMN");
-        Name from = parsing.name();
+        if (cursor.takeWords("COLUMN")) {
+            conditional(actions);
+        }
+        QualifiedName from = parsing.qualifiedName();
         if (!cursor.takeWords("TO") && !cursor.takeWords("AS")) {
-            actions.add(new AlterAction.RenameTable(new QualifiedName(List.of(from))));
+            actions.add(new AlterAction.RenameTable(from));
             return;
         }
-        actions.add(new AlterAction.RenameColumn(from, parsing.name()));
+        actions.add(new AlterAction.RenameColumn(from.last(), parsing.name()));
     }
 
     /** Changes that are known and have no counterpart. */

@@ -149,7 +149,7 @@ final class ColumnParser {
         } else if (cursor.takeWords("DEFAULT") || cursor.takeWords("WITH", "DEFAULT")) {
             name.ifPresent(n -> options.add(new NamedOption(n, true)));
             defaultOption();
-        } else if (cursor.takeWords("PRIMARY", "KEY") || cursor.takeWords("PRIMARY")) {
+        } else if (cursor.takeWords("PRIMARY", "KEY") || cursor.takeWords("PRIMARY") || cursor.takeWords("KEY")) {
             key(ConstraintKind.PRIMARY_KEY, name, span);
         } else if (cursor.takeWords("UNIQUE")) {
             cursor.takeWords("KEY");

@@ -39,6 +39,8 @@ final class ConstraintParser {
             case "CHECK" -> next.isSymbol("(");
             case "KEY", "INDEX" ->
                 next.isSymbol("(")
+                        || isConditional()
+                        || next.isWord("USING") && cursor.peek(2).isAnyWord("BTREE", "HASH", "RTREE")
                         || (next.isName() && cursor.peek(2).isSymbol("(") && !isLength(cursor.peek(3)))
                         || (next.isName() && cursor.peek(2).isAnyWord("USING", "NONCLUSTERED", "CLUSTERED", "UNIQUE"));
             case "INVERTED" -> next.isWord("INDEX");
@@ -54,6 +56,17 @@ final class ConstraintParser {
         };
     }
 
+    /** True where MariaDB says that a key is made only if there is none of its name. */
+    private boolean isConditional() {
+        return cursor.peek(1).isWord("IF") && cursor.peek(2).isWord("NOT");
+    }
+
+    private void conditional(List<String> leftOut) {
+        if (cursor.takeWords("IF", "NOT", "EXISTS")) {
+            leftOut.add("IF NOT EXISTS");
+        }
+    }
+
     /** True for what stands in the parentheses of a type, but not of an index: a column may be called KEY. */
     private static boolean isLength(Token token) {
         return token.kind() == TokenKind.NUMBER || token.isString() || token.isWord("MAX") || token.isSymbol("*");
@@ -62,15 +75,18 @@ final class ConstraintParser {
     TableConstraint tableConstraint() {
         Span span = cursor.peek().span();
         Optional<Name> name = Optional.empty();
-        if (cursor.takeWords("CONSTRAINT") && !cursor.peek().isAnyWord("PRIMARY", "UNIQUE", "FOREIGN", "CHECK")) {
+        boolean constraint = cursor.takeWords("CONSTRAINT");
+        List<String> leftOut = new ArrayList<>();
+        conditional(leftOut);
+        if (constraint && !cursor.peek().isAnyWord("PRIMARY", "UNIQUE", "FOREIGN", "CHECK")) {
             name = Optional.of(parsing.qualifiedName().last());
         }
-        return constraint(name, span);
+        return constraint(name, leftOut, span);
     }
 
-    private TableConstraint constraint(Optional<Name> name, Span span) {
-        List<String> leftOut = new ArrayList<>();
+    private TableConstraint constraint(Optional<Name> name, List<String> leftOut, Span span) {
         if (cursor.takeWords("PRIMARY", "KEY")) {
+            conditional(leftOut);
             clustering(leftOut);
             Optional<Name> own = name.isEmpty() ? indexName() : name;
             return finished(ConstraintKind.PRIMARY_KEY, own, keyParts(), leftOut, span);
@@ -80,6 +96,7 @@ final class ConstraintParser {
         }
         if (cursor.takeWords("UNIQUE")) {
             cursor.takeAny("KEY", "INDEX");
+            conditional(leftOut);
             clustering(leftOut);
             if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
                 throw cursor.byHand("UNIQUE NULLS NOT DISTINCT");
@@ -88,6 +105,7 @@ final class ConstraintParser {
             return finished(ConstraintKind.UNIQUE, own.isPresent() ? own : name, keyParts(), leftOut, span);
         }
         if (cursor.takeWords("FOREIGN", "KEY")) {
+            conditional(leftOut);
             Optional<Name> own = indexName();
             List<IndexPart> parts = keyParts();
             Reference reference = reference(leftOut);
@@ -129,6 +147,7 @@ final class ConstraintParser {
         } else if (!cursor.takeAny("KEY", "INDEX")) {
             throw cursor.unexpected("a constraint");
         }
+        conditional(leftOut);
         Optional<Name> own = indexName();
         if (cursor.takeWords("UNIQUE")) {
             clustering(leftOut);

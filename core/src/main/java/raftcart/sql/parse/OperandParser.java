@@ -251,6 +251,10 @@ final class OperandParser {
         if (word.equals("map") && next.isSymbol("{")) {
             throw cursor.byHand("a map");
         }
+        IntroducedTextParser introduced = new IntroducedTextParser(cursor);
+        if (introduced.atBytes()) {
+            return introduced.ofBytes();
+        }
         if (next.isString()) {
             Expr typed = typedLiteral(word, token);
             if (typed != null) {
@@ -407,9 +411,11 @@ final class OperandParser {
             return new Expr.Literal(zoned ? LiteralKind.ZONED_TIMESTAMP : kind, text, token.span());
         }
         if (word.startsWith("_") && !word.equals("_")) {
-            cursor.take(); // a character set before a string, such as _utf8mb4'x': the text is decoded already
+            cursor.take();
             Expr text = string();
-            return word.equals("_binary") && text instanceof Expr.Literal l ? bytes(l) : text;
+            return text instanceof Expr.Literal l
+                    ? new IntroducedTextParser(cursor).ofText(word.substring(1), l)
+                    : text;
         }
         if (word.matches(
                 "bool(ean)?|int[248]?|integer|bigint|numeric|decimal|float[48]?|uuid|jsonb?|inet|bytea|text")) {
@@ -417,18 +423,6 @@ final class OperandParser {
             return new Expr.Cast(string(), TypeName.of(word), false, token.span());
         }
         return null;
-    }
-
-    /** The bytes that a text stands for; beyond ASCII they are no longer known once the text is decoded. */
-    private Expr bytes(Expr.Literal text) {
-        StringBuilder hex = new StringBuilder();
-        for (char c : text.text().toCharArray()) {
-            if (c > 0x7F) {
-                throw cursor.byHand("bytes given as a text beyond ASCII");
-            }
-            hex.append(String.format("%02X", (int) c));
-        }
-        return new Expr.Literal(LiteralKind.BYTES, hex.toString(), text.span());
     }
 
     /** Teradata's {@code '0A0B'XB}. */

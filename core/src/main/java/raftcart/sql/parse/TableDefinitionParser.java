@@ -340,7 +340,8 @@ final class TableDefinitionParser {
     }
 
     private boolean startsQueryHere() {
-        boolean further = cursor.peek().isWord("SELECT") && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+        boolean further = (cursor.peek().isWord("SELECT") || cursor.peek().isSymbol("("))
+                && !parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
         return (columns.isEmpty() || further)
                 && like.isEmpty()
                 && query.isEmpty()
@@ -363,7 +364,7 @@ final class TableDefinitionParser {
             if (parenthesis) {
                 cursor.take();
                 Query inner = parsing.queries.query();
-                if (cursor.takeSymbol(")") && !cursor.peek().isAnyWord("UNION", "INTERSECT", "EXCEPT", "MINUS")) {
+                if (cursor.takeSymbol(")") && !cursor.peek().isAnyWord(ClauseWords.AFTER_QUERIES)) {
                     query = Optional.of(inner);
                 } else {
                     cursor.reset(mark);
@@ -410,7 +411,7 @@ final class TableDefinitionParser {
                     && !text.toString().matches("(?i)DEFAULT|.* BY|PARTITION|NO|.*=|.* STORE")) {
                 break;
             }
-            if (!first && token.isWord("SELECT") && startsQueryHere()) {
+            if (!first && (token.isWord("SELECT") || token.isSymbol("(")) && startsQueryHere()) {
                 break;
             }
             if (!first && parsing.has(GrammarFeature.DATA_ATTRIBUTES) && atIndex()) {

@@ -23,7 +23,7 @@ public final class TypeNameParser {
     private static final Pattern TWO_WORDS = Pattern.compile(
             "(?i)long (raw|varchar|vargraphic|varbinary|char|character|float)|national (varchar|char|character|text)"
                     + "|(nchar|national char|national character) varchar|(native|varying) character|unsigned big"
-                    + "|unsigned big int");
+                    + "|unsigned big int|(un)?signed int(eger)?");
 
     private static final Set<String> FURTHER_WORDS = Set.of(
             "varying", "precision", "unsigned", "signed", "zerofill", "large", "object", "byte", "local", "zone");

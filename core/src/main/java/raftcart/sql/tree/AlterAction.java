@@ -25,7 +25,11 @@ public sealed interface AlterAction {
     record DropColumn(Name column, boolean ifExists, boolean cascade) implements AlterAction {}
 
     /** A column as it is from now on; its type is empty where that stays. */
-    record ChangeColumn(Name column, ColumnDefinition definition) implements AlterAction {}
+    record ChangeColumn(Name column, ColumnDefinition definition, Optional<Expr> using) implements AlterAction {
+        public ChangeColumn(Name column, ColumnDefinition definition) {
+            this(column, definition, Optional.empty());
+        }
+    }
 
     /** Another type. */
     record SetType(Name column, TypeName type, Optional<Expr> using) implements AlterAction {}

@@ -50,6 +50,24 @@ public sealed interface DdlStatement extends Statement {
                     span);
         }
 
+        /** The same without the query that fills it. */
+        public CreateTable withoutQuery() {
+            return new CreateTable(
+                    name,
+                    ifNotExists,
+                    temporary,
+                    columns,
+                    constraints,
+                    like,
+                    Optional.empty(),
+                    withData,
+                    comment,
+                    collation,
+                    partitioning,
+                    leftOut,
+                    span);
+        }
+
         /** The same with other columns. */
         public CreateTable withColumns(List<ColumnDefinition> others) {
             return new CreateTable(

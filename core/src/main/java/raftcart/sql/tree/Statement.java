@@ -38,6 +38,21 @@ public sealed interface Statement permits DdlStatement, Statement.Dml, Statement
             List<QueryBody.Item> returning,
             Span span)
             implements Dml {
+        /** The rows of a query for some columns of a table. */
+        public static Insert of(Mode mode, QualifiedName table, List<Name> columns, Query source, Span span) {
+            return new Insert(
+                    List.of(),
+                    mode,
+                    table,
+                    Optional.empty(),
+                    columns,
+                    Optional.of(source),
+                    "",
+                    Optional.empty(),
+                    List.of(),
+                    span);
+        }
+
         /** How many values each of the rows has; empty where that cannot be told. */
         public OptionalInt width() {
             QueryBody body = source.map(Query::body).orElse(null);

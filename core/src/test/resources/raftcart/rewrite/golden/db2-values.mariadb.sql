@@ -200,6 +200,7 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 78:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 81:8: RC0607 check: Function with a difference: uuid_bytes: 13 bytes on the source, in the order in which they are made
 -- 81:8: RC0608 adapted: Function spelled otherwise: GENERATE_UNIQUE means uuid_bytes
+-- 82:8: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 82:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 86:20: RC0602 by hand: No counterpart on the target: XMLSERIALIZE
 -- 93:8: RC0608 adapted: Function spelled otherwise: MAX means greatest

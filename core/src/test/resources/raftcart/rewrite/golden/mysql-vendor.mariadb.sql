@@ -139,8 +139,7 @@ CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept
 CREATE TABLE t2 LIKE star;
 CREATE TABLE t3 AS
 SELECT * FROM star;
--- RC0602 by hand: No counterpart on the target: columns defined beside a query
--- CREATE TABLE t4 (id int primary key) AS SELECT 1 AS id
+CREATE TABLE t4 (id int primary key) AS SELECT 1 AS id;
 CREATE TEMPORARY TABLE IF NOT EXISTS t5 (
     id int
 );
@@ -201,7 +200,6 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 124:50: RC0602 by hand: No counterpart on the target: a grant with a password
 -- 125:1: RC0602 by hand: No counterpart on the target: user
 -- 126:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
--- 129:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
 -- 130:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
 -- 131:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 132:1: RC0604 adapted: Client command left out: describe star

@@ -153,8 +153,10 @@ CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept
 CREATE TABLE t2 (LIKE star INCLUDING ALL);
 CREATE TABLE t3 AS
 SELECT * FROM star;
--- RC0602 by hand: No counterpart on the target: columns defined beside a query
--- CREATE TABLE t4 (id int primary key) AS SELECT 1 AS id
+CREATE TABLE t4 (
+    id integer PRIMARY KEY
+);
+INSERT INTO t4 (id) SELECT 1 AS id;
 CREATE TEMPORARY TABLE IF NOT EXISTS t5 (
     id integer
 );
@@ -257,7 +259,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 124:50: RC0602 by hand: No counterpart on the target: a grant with a password
 -- 125:1: RC0602 by hand: No counterpart on the target: user
 -- 126:1: RC0604 adapted: Client command left out: SET FOREIGN_KEY_CHECKS = 1
--- 129:1: RC0602 by hand: No counterpart on the target: columns defined beside a query
+-- 129:1: RC0609 adapted: Said in other words: a table and the INSERT that fills it
 -- 130:1: RC0502 adapted: Storage clauses left out: ENGINE = MEMORY
 -- 131:1: RC0602 by hand: No counterpart on the target: SHOW
 -- 132:1: RC0604 adapted: Client command left out: describe star

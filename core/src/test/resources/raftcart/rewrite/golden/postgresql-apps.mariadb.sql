@@ -201,6 +201,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 24:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 25:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 26:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
+-- 26:50: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 26:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times

@@ -222,6 +222,7 @@ CREATE TABLE p (
 -- 34:83: RC0608 adapted: Function spelled otherwise: pg_backend_pid means connection_id
 -- 34:101: RC0606 check: Function is not in the dictionary: inet_client_addr
 -- 35:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
+-- 35:50: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 35:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
 -- 35:61: RC0608 adapted: Function spelled otherwise: setval means set_sequence
 -- 35:61: RC0607 check: Function with a difference: set_sequence: a sequence goes on only, never back

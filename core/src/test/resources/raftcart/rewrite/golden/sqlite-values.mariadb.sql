@@ -112,6 +112,7 @@ SELECT 0; SELECT 0; CREATE TABLE w (
 -- 34:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 36:8: RC0608 adapted: Function spelled otherwise: max means greatest
 -- 37:8: RC0607 check: Function with a difference: json_get_text: a number is a number on the source, and a text on the target
+-- 39:8: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 39:8: RC0608 adapted: Function spelled otherwise: last_insert_rowid means last_identity
 -- 40:8: RC0608 adapted: Function spelled otherwise: changes means row_count
 -- 42:8: RC0609 adapted: Said in other words: cut as on the source

@@ -253,6 +253,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 25:15: RC0627 check: Said in other words, with a difference: an object in the place of a list gives no row, on the source it gives one
 -- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 25:15: RC0609 adapted: Said in other words: the parts of a document as rows
+-- 26:8: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 26:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
 -- 26:50: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
 -- 26:61: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user

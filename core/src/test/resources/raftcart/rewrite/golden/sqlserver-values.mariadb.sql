@@ -390,6 +390,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 68:20: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 69:22: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 70:8: RC0608 adapted: Function spelled otherwise: NEWID means new_uuid
+-- 71:8: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
 -- 71:8: RC0608 adapted: Function spelled otherwise: SCOPE_IDENTITY means last_identity
 -- 74:8: RC0608 adapted: Function spelled otherwise: USER_NAME means current_user
 -- 75:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
