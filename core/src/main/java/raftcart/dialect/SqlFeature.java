@@ -835,6 +835,14 @@ public enum SqlFeature {
     LAST_NUMBER_IS_FIRST,
     /** The columns of a query that fills a new table go into those of their names, not of their places. */
     TABLES_FILLED_BY_NAME,
+    /** A path of JSON with wildcards gives a list of all parts that it finds. */
+    JSON_WILDCARDS_LIST,
+    /** The groups of a query come in the order of what they are grouped by, though nobody asked for it. */
+    GROUPS_COME_SORTED,
+    /** A place in a text, a length and how many digits are said by whole numbers of 32 bits alone. */
+    NARROW_POSITIONS,
+    /** Such a number loses its fraction. */
+    POSITIONS_ARE_CUT,
     /** Masks of dates fill all fields up; there is no FM ("VARCHAR_FORMAT"). */
     MASKS_FILL_UP,
     /** ROWNUM and LEVEL are columns of every query. */

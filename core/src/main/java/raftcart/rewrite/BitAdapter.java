@@ -30,10 +30,19 @@ final class BitAdapter {
                     binary.span(),
                     "a number below zero is shifted with its sign on one engine only");
         }
+        if (signs && (isBelowZero(binary.left()) || isBelowZero(binary.right()))) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS, binary.span(), "the bits of a number below zero are a great number on one engine");
+        }
         Expr wide = small
                 ? new Expr.Cast(left, adapter.castType(new LogicalType.Int(64, false)), false, binary.span())
                 : left;
         return Expr.Call.of(function, wide, adapter.expr(binary.right())).at(binary.span());
+    }
+
+    private static boolean isBelowZero(Expr e) {
+        return e instanceof Expr.Unary u && u.operator() == UnaryOperator.MINUS
+                || e instanceof Expr.Literal l && l.text().startsWith("-");
     }
 
     Expr complement(Expr.Unary unary) {

@@ -48,6 +48,9 @@ final class ConcatAdapter {
             }
             parts.add(adapted);
         }
+        if (!same() && adapter.to.has(SqlFeature.ARRAYS) && beginsWithoutText(flat(concat))) {
+            parts.set(0, toText(parts.get(0), adapter.kind(flat(concat).get(0))));
+        }
         if (wrapped) {
             adapter.note(FindingCode.EMPTY_TEXT, concat.span(), "NULL adds nothing to a text, as on the source");
         }
@@ -59,6 +62,15 @@ final class ConcatAdapter {
                     "a NULL makes the whole NULL on the source, on the target it adds nothing");
         }
         return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
+    }
+
+    /** True where the first two parts are known to be no texts, so that nothing says that texts are put together. */
+    private boolean beginsWithoutText(List<Expr> parts) {
+        return parts.size() > 1
+                && parts.stream()
+                        .limit(2)
+                        .map(adapter::kind)
+                        .allMatch(k -> k.isNumber() || FunctionArguments.shownAsText(k) && k != ValueKind.JSON);
     }
 
     /** Refuses what is put together by the same sign and is no text. */
@@ -130,6 +142,11 @@ final class ConcatAdapter {
     }
 
     private Expr toText(Expr adapted, ValueKind kind) {
+        boolean isText = adapted instanceof Expr.Cast cast && adapter.finder.type(cast.type()) instanceof LogicalType.Text
+                || adapted instanceof Expr.Call call && call.is("coalesce");
+        if (isText) {
+            return adapted;
+        }
         if (kind == ValueKind.UNKNOWN && !(adapter.to.has(SqlFeature.DATE_PLUS_INTERVAL_IS_TIMESTAMP))) {
             return adapted;
         }

@@ -78,6 +78,22 @@ final class EmptyTexts {
                 Expr.Call.of("nullif", adapted, Expr.Literal.string("")).at(original.span()), ValueKind.TEXT);
     }
 
+    /** What stands for nothing where it is NULL: a part of a text to be replaced, or what takes its place. */
+    Expr asNothing(Expr argument, Expr adapted) {
+        boolean sure = argument instanceof Expr.Literal l && l.kind() != LiteralKind.NULL
+                || adapter.facts(argument)
+                        .filter(Scope.ColumnFacts::notNull)
+                        .isPresent();
+        if (sure || !adapter.lost(SqlFeature.EMPTY_TEXT_IS_NULL)) {
+            return adapted;
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "NULL stands for nothing, as on the source");
+        Expr nothing = Expr.Literal.string("");
+        return argument instanceof Expr.Literal
+                ? nothing
+                : Expr.Call.of("coalesce", adapted, nothing).at(argument.span());
+    }
+
     private static boolean mayBeEmpty(Expr.Call meant) {
         List<Expr> a = meant.arguments();
         String function = meant.function();
@@ -85,10 +101,11 @@ final class EmptyTexts {
             return !(a.get(0) instanceof Expr.Literal l && !l.text().isBlank());
         }
         if (REPLACING.contains(function)) {
-            return a.size() < 3 || !isNotEmpty(a.get(2));
+            return a.size() < 3 || !(a.get(2) instanceof Expr.Literal && isNotEmpty(a.get(2)));
         }
         return switch (function) {
             case "remove" -> true;
+            case "lpad", "rpad", "lpad_with", "rpad_with" -> !isAtLeastOne(a.get(1));
             case "substring" -> !(startsWithin(a.get(1)) && (a.size() < 3 || isAtLeastOne(a.get(2))));
             case "translate" -> a.size() == 3 && !(length(a.get(1)) >= 0 && length(a.get(1)) == length(a.get(2)));
             case "regexp_substring", "regexp_substring_nth" ->

@@ -48,6 +48,9 @@ final class FunctionArguments {
             }
             // For nothing, also where an empty text is NULL.
             Expr adapted = removes ? argument : argument(argument, wanted, call);
+            if (!removes && (i == 2 && REPLACING.contains(call.function()) || i == 1 && call.is("replace"))) {
+                adapted = adapter.empties.asNothing(argument, adapted);
+            }
             if (i == 1 && call.is("mod")) {
                 adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
             }
@@ -118,9 +121,14 @@ final class FunctionArguments {
             return new FunctionAdapter(adapter)
                     .call(Expr.Call.of("bytes_of_text", argument).at(argument.span()));
         }
-        return wanted == ValueKind.INTEGER && adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
-                ? wholeNumber(adapter.expr(argument))
-                : adapter.expr(argument);
+        if (wanted != ValueKind.INTEGER) {
+            return adapter.expr(argument);
+        }
+        return new Positions(adapter)
+                .narrowed(argument, call)
+                .orElseGet(() -> adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
+                        ? wholeNumber(adapter.expr(argument))
+                        : adapter.expr(argument));
     }
 
     /** A value where a text is wanted. */

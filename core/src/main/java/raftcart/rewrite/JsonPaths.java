@@ -15,6 +15,7 @@ import raftcart.sql.tree.LiteralKind;
 /** Parts of JSON documents, which dialects name step by step or by a path from the root. */
 final class JsonPaths {
     private static final Pattern PLAIN = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
+    private static final Pattern QUOTED = Pattern.compile("\"[^\"]*\"");
     private static final Pattern PLACE = Pattern.compile("[0-9]{1,6}");
     private static final Pattern DOCUMENT = Pattern.compile("(?s)\\s*(\\{\\s*(\".*)?\\}|\\[.*\\])\\s*");
 
@@ -61,7 +62,7 @@ final class JsonPaths {
         boolean bare = !path.startsWith("$");
         boolean nulls =
                 text && adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT) && !adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT);
-        return bare || nulls
+        return bare || nulls || isWild(path)
                 ? Optional.of(get(new Part(call.arguments().get(0), bare ? "$." + path : path), text, call.span()))
                 : Optional.empty();
     }
@@ -92,7 +93,29 @@ final class JsonPaths {
                 : cast;
     }
 
+    private static boolean isWild(String path) {
+        return QUOTED.matcher(path).replaceAll("").contains("*");
+    }
+
+    /** A path with wildcards, which gives a list of all parts on some engines, and the first or nothing on others. */
+    private Expr all(Part part, boolean text, Span span) {
+        boolean said = adapter.from.has(SqlFeature.JSON_WILDCARDS_LIST) && adapter.writes("json_get_all");
+        if (!said || text || part.path().contains("**")) {
+            throw new Untranslatable("a path of JSON with wildcards");
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK, span, "a list of what the wildcards find; lists and objects may be taken for each other");
+        return Expr.Call.of(
+                        "json_get_all", adapter.expr(part.document()), Expr.Literal.string(part.path()))
+                .at(span);
+    }
+
     private Expr get(Part part, boolean text, Span span) {
+        boolean wild = isWild(part.path())
+                && adapter.from.has(SqlFeature.JSON_WILDCARDS_LIST) != adapter.to.has(SqlFeature.JSON_WILDCARDS_LIST);
+        if (wild) {
+            return all(part, text, span);
+        }
         boolean told =
                 text && adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT) != adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT);
         if (told && adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT)) {

@@ -26,7 +26,13 @@ final class ListedValues {
 
     /** A constant for a column of this type as the value that it stands for. */
     Expr.Literal constant(Expr.Literal given, LogicalType type) {
-        if (!adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS) || !given.isDigits(18)) {
+        if (!adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS)) {
+            return given;
+        }
+        if (type instanceof LogicalType.Members listed && given.text().contains(",")) {
+            return inOrder(given, listed.values());
+        }
+        if (!given.isDigits(18)) {
             return given;
         }
         long number = Long.parseLong(given.text());
@@ -46,6 +52,16 @@ final class ListedValues {
                 FindingCode.SYNTAX_ADAPTED, given.span(), given.text() + " is the value '" + v + "' on the source"));
         return value.map(v -> new Expr.Literal(LiteralKind.STRING, v, given.span()))
                 .orElse(given);
+    }
+
+    /** Members in the order of their list, each once, as the source keeps them. */
+    private static Expr.Literal inOrder(Expr.Literal given, List<String> values) {
+        List<String> said = List.of(given.text().split(",", -1));
+        if (!values.containsAll(said)) {
+            return given;
+        }
+        String kept = values.stream().filter(said::contains).collect(Collectors.joining(","));
+        return new Expr.Literal(given.kind(), kept, given.span());
     }
 
     /** Values beside a column of years, among which two digits are a year, too. */

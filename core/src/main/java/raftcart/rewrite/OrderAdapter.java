@@ -27,6 +27,20 @@ final class OrderAdapter {
         this.adapter = adapter;
     }
 
+    /** Says where a limit takes other groups, since those of the source come in order without being asked. */
+    void ofGroups(Query query, Select select) {
+        boolean lost = adapter.lost(SqlFeature.GROUPS_COME_SORTED)
+                && !select.groupBy().isEmpty()
+                && query.order().isEmpty()
+                && query.paging().isPresent();
+        if (lost) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    select.span(),
+                    "the groups come in their order on the source, though no ORDER BY says so, and the limit takes the first");
+        }
+    }
+
     /** Refuses rows that are all different, in the order of a column that they do not have, which loose dialects allow. */
     void refuseHidden(Query query, Select select) {
         boolean concerns = select.distinct()

@@ -175,6 +175,7 @@ class QueryAdapter extends ExprAdapter {
         if (!same()) {
             new TextRules(this).ordered(query, given.body());
             orders.refuseHidden(query, select);
+            orders.ofGroups(query, select);
         }
         List<OrderItem> order = orders.ofRows(query, select);
         Optional<Query.Locking> locking =

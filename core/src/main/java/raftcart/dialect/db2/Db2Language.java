@@ -34,6 +34,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.POSITIONS_ARE_CUT,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.MASKS_FILL_UP,
                     SqlFeature.RENAME_STATEMENT,

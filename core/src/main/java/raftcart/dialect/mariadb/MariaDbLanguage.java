@@ -34,6 +34,8 @@ public final class MariaDbLanguage {
             FeatureSets.with(
                     SqlFeature.FLOATS_ROUND_TO_EVEN,
                     SqlFeature.LAST_NUMBER_IS_FIRST,
+                    SqlFeature.JSON_WILDCARDS_LIST,
+                    SqlFeature.GROUPS_COME_SORTED,
                     SqlFeature.TABLES_FILLED_BY_NAME,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.UNITS_ARE_ROUNDED,

@@ -42,6 +42,7 @@ public final class OracleLanguage {
             FeatureSets.with(
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
+                    SqlFeature.POSITIONS_ARE_CUT,
                     SqlFeature.TIMES_ARE_INTERVALS,
                     SqlFeature.MOD_BY_ZERO_GIVES_DIVIDEND,
                     SqlFeature.UNITS_HAVE_PARTS,

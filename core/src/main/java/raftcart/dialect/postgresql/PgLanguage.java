@@ -54,6 +54,7 @@ public final class PgLanguage {
             FeatureSets.with(
                     SqlFeature.INFINITE_MOMENTS,
                     SqlFeature.LAST_NUMBER_MOVES,
+                    SqlFeature.NARROW_POSITIONS,
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.LENGTHS_BELOW_ZERO,
                     SqlFeature.UNITS_HAVE_PARTS,

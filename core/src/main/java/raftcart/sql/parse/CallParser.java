@@ -289,6 +289,22 @@ final class CallParser {
         }
     }
 
+    /** A number in the order of MySQL's GROUP_CONCAT is the place of an argument. */
+    private List<OrderItem> byPlace(List<OrderItem> order, List<Expr> arguments, QualifiedName name) {
+        boolean places = name.last().key().equals("group_concat")
+                && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
+        return places
+                ? order.stream()
+                        .map(o -> o.value() instanceof Expr.Literal n
+                                        && n.isDigits(2)
+                                        && Integer.parseInt(n.text()) >= 1
+                                        && Integer.parseInt(n.text()) <= arguments.size()
+                                ? o.withValue(arguments.get(Integer.parseInt(n.text()) - 1))
+                                : o)
+                        .toList()
+                : order;
+    }
+
     /** MySQL's GROUP_CONCAT(a, b) puts its arguments together before it puts rows together. */
     private List<Expr> joined(List<Expr> arguments, QualifiedName name, Span span) {
         boolean several = arguments.size() > 1
@@ -311,11 +327,12 @@ final class CallParser {
         if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
+        List<Expr> given = List.copyOf(arguments);
         arguments = joined(arguments, name, span);
         List<OrderItem> order = List.of();
         String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {
-            order = parsing.queries.orderItems();
+            order = byPlace(parsing.queries.orderItems(), given, name);
         }
         if (cursor.takeWords("SEPARATOR")) {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));

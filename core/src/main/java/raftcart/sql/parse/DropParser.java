@@ -59,7 +59,10 @@ final class DropParser {
         }
         boolean cascade = cursor.takeWords("CASCADE");
         cursor.takeAny("CONSTRAINTS", "RESTRICT");
-        cursor.takeAny("PURGE", "FORCE");
+        cursor.takeAny("PURGE", "FORCE", "NOWAIT");
+        if (cursor.takeWords("WAIT")) {
+            cursor.take(); // how long it waits for others
+        }
         return new DdlStatement.Drop(
                 kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, span);
     }
@@ -74,7 +77,7 @@ final class DropParser {
         cursor.takeAny("PUBLIC", "TEMPORARY");
         String kind = parsing.word();
         cursor.take();
-        return kind.equals("ALIAS") ? "SYNONYM" : kind;
+        return kind.equals("ALIAS") ? "SYNONYM" : kind.equals("TABLES") ? "TABLE" : kind;
     }
 
     Statement truncate() {

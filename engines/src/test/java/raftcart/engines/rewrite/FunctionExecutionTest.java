@@ -77,6 +77,7 @@ class FunctionExecutionTest {
             "instant_of",
             "plain_in_zone",
             "instant_in_zone",
+            "json_as_stored",
             "json_of_text",
             "field");
 

@@ -158,7 +158,7 @@ final class FunctionSamples {
             case "date_of_days" -> List.of(Expr.Literal.number(740055));
             case "make_time" -> List.of(Expr.Literal.number(2), Expr.Literal.number(3), Expr.Literal.number(5));
             case "log_base" -> List.of(Expr.Literal.number(2), Expr.Literal.number(8));
-            case "json_of_text" -> List.of(text("{\"a\": 1}"));
+            case "json_of_text", "json_as_stored" -> List.of(text("{\"a\": 1}"));
             case "interval_of" -> List.of(Expr.Literal.number(2), text("hour"));
             case "substring_before" -> List.of(text("a,b,c"), text(","), Expr.Literal.number(-2));
             case "regexp_substring_nth" ->
