@@ -443,6 +443,10 @@ public enum SqlFeature {
     TEMPORARY_VIEWS,
     /** Primary and unique keys are promises that the engine does not check. */
     KEYS_ARE_PROMISES,
+    /** Bytes in a column of a fixed length are filled up with zeros. */
+    BINARIES_FILLED_UP,
+    /** A foreign key may refer to any columns with an index, also where rows share their values. */
+    REFERENCES_ANY_INDEX,
     /** Foreign keys are promises, unless a connection asks for the check. */
     REFERENCES_ARE_PROMISES,
     /** A UNIQUE constraint takes two NULLs for the same value. */

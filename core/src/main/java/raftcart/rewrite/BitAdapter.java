@@ -32,7 +32,9 @@ final class BitAdapter {
         }
         if (signs && (isBelowZero(binary.left()) || isBelowZero(binary.right()))) {
             adapter.note(
-                    FindingCode.FUNCTION_DIFFERS, binary.span(), "the bits of a number below zero are a great number on one engine");
+                    FindingCode.FUNCTION_DIFFERS,
+                    binary.span(),
+                    "the bits of a number below zero are a great number on one engine");
         }
         Expr wide = small
                 ? new Expr.Cast(left, adapter.castType(new LogicalType.Int(64, false)), false, binary.span())

@@ -308,7 +308,7 @@ final class CastAdapter {
     }
 
     /** Bytes of a fixed length, filled up with zeros or cut. */
-    private static Expr padded(Expr.Literal bytes, int length) {
+    static Expr.Literal padded(Expr.Literal bytes, int length) {
         int missing = length * 2 - bytes.text().length();
         String all = missing < 0 ? bytes.text().substring(0, length * 2) : bytes.text() + "0".repeat(missing);
         return new Expr.Literal(LiteralKind.BYTES, all, bytes.span());

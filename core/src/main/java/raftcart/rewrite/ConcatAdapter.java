@@ -142,8 +142,9 @@ final class ConcatAdapter {
     }
 
     private Expr toText(Expr adapted, ValueKind kind) {
-        boolean isText = adapted instanceof Expr.Cast cast && adapter.finder.type(cast.type()) instanceof LogicalType.Text
-                || adapted instanceof Expr.Call call && call.is("coalesce");
+        boolean isText =
+                adapted instanceof Expr.Cast cast && adapter.finder.type(cast.type()) instanceof LogicalType.Text
+                        || adapted instanceof Expr.Call call && call.is("coalesce");
         if (isText) {
             return adapted;
         }

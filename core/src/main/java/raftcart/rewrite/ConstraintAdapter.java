@@ -121,6 +121,13 @@ final class ConstraintAdapter {
                             + c.leftOut().get(0));
             return true;
         }
+        if (c.reference().filter(this::refersToNoKey).isPresent()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    c.span(),
+                    "a reference to columns of " + c.reference().get().table() + " that are no key of it is left out");
+            return true;
+        }
         for (String clause : c.leftOut()) {
             sayLeftOut(clause, "", c.span(), adapter);
         }
@@ -136,6 +143,21 @@ final class ConstraintAdapter {
             return true;
         }
         return false;
+    }
+
+    /** True for columns of a known table that make no key, which some engines let others refer to. */
+    private boolean refersToNoKey(Reference reference) {
+        return adapter.lost(SqlFeature.REFERENCES_ANY_INDEX)
+                && !reference.columns().isEmpty()
+                && adapter.knowledge
+                        .table(reference.table())
+                        .filter(t -> t.keys().stream().noneMatch(k -> isOf(k, reference.columns())))
+                        .isPresent();
+    }
+
+    private static boolean isOf(List<Name> key, List<Name> columns) {
+        return key.size() == columns.size()
+                && key.stream().allMatch(k -> columns.stream().anyMatch(k::matches));
     }
 
     /** Says where the target checks a key that the source did not. */

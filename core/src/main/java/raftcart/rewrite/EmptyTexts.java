@@ -81,9 +81,7 @@ final class EmptyTexts {
     /** What stands for nothing where it is NULL: a part of a text to be replaced, or what takes its place. */
     Expr asNothing(Expr argument, Expr adapted) {
         boolean sure = argument instanceof Expr.Literal l && l.kind() != LiteralKind.NULL
-                || adapter.facts(argument)
-                        .filter(Scope.ColumnFacts::notNull)
-                        .isPresent();
+                || adapter.facts(argument).filter(Scope.ColumnFacts::notNull).isPresent();
         if (sure || !adapter.lost(SqlFeature.EMPTY_TEXT_IS_NULL)) {
             return adapted;
         }

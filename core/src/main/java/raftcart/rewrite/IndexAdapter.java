@@ -84,12 +84,23 @@ final class IndexAdapter {
             new ConstraintAdapter(adapter).nulls(index.parts(), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         }
         if (!replaces) {
-            return created(index);
+            return remembered(index, created(index));
         }
         List<Statement> all = new ArrayList<>(drop(new DdlStatement.Drop(
                 "INDEX", List.of(index.name().get()), true, false, Optional.of(index.table()), index.span())));
         all.addAll(created(index));
-        return all;
+        return remembered(index, all);
+    }
+
+    /** The statements, behind which the columns of a unique index are a key of their table. */
+    private List<Statement> remembered(DdlStatement.CreateIndex index, List<Statement> made) {
+        boolean key = index.unique()
+                && index.where().isEmpty()
+                && index.parts().stream().allMatch(p -> p.prefix() == 0 && p.value() instanceof Expr.Column);
+        if (key) {
+            adapter.knowledge.addKey(index.table(), TableAdapter.names(index.parts()), false);
+        }
+        return made;
     }
 
     private List<Statement> created(DdlStatement.CreateIndex index) {

@@ -104,9 +104,10 @@ final class JsonPaths {
             throw new Untranslatable("a path of JSON with wildcards");
         }
         adapter.note(
-                FindingCode.SYNTAX_CHECK, span, "a list of what the wildcards find; lists and objects may be taken for each other");
-        return Expr.Call.of(
-                        "json_get_all", adapter.expr(part.document()), Expr.Literal.string(part.path()))
+                FindingCode.SYNTAX_CHECK,
+                span,
+                "a list of what the wildcards find; lists and objects may be taken for each other");
+        return Expr.Call.of("json_get_all", adapter.expr(part.document()), Expr.Literal.string(part.path()))
                 .at(span);
     }
 

@@ -343,10 +343,21 @@ final class ValueAdapter {
         return adapter.expr(bytes);
     }
 
+    /** Bytes of a fixed length that the source fills up with zeros. */
+    private Expr.Literal filled(Expr.Literal bytes, LogicalType type) {
+        return bytes.kind() == LiteralKind.BYTES
+                        && type instanceof LogicalType.Binary fixed
+                        && adapter.lost(SqlFeature.BINARIES_FILLED_UP)
+                        && bytes.text().length() < fixed.length() * 2
+                ? CastAdapter.padded(bytes, fixed.length())
+                : bytes;
+    }
+
     private Expr bytes(Expr.Literal given, LogicalType type) {
         boolean text = given.kind() == LiteralKind.STRING;
         if (!(type instanceof LogicalType.Bits wide)) {
-            Expr.Literal literal = text ? ByteTexts.bytes(given, adapter.from).orElse(given) : given;
+            Expr.Literal literal =
+                    filled(text ? ByteTexts.bytes(given, adapter.from).orElse(given) : given, type);
             boolean large = literal.kind() == LiteralKind.BYTES
                     && type instanceof LogicalType.Blob
                     && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);

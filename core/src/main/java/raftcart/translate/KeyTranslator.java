@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
@@ -140,16 +141,15 @@ final class KeyTranslator {
         for (ForeignKey key : source.foreignKeys()) {
             TableTranslator parent = tables.get(key.target());
             String object = source.name() + "." + key.name();
-            if (parent == null || !isWhole(key, parent)) {
+            Optional<String> missing = missing(key, parent);
+            if (missing.isPresent()) {
                 notes.byHand(
                         "foreign-key",
                         object,
                         "foreign key " + key.name() + " " + key.columns() + " references " + key.target() + " "
                                 + key.targetColumns(),
                         FindingCode.NOT_TRANSLATED,
-                        parent == null
-                                ? "the table " + key.target() + " does not go along"
-                                : "it names columns that are not there");
+                        missing.get());
                 continue;
             }
             boolean whole = key.cleared().isEmpty() || to.has(SqlFeature.ACTIONS_NAME_COLUMNS);
@@ -171,6 +171,31 @@ final class KeyTranslator {
                     whole ? key.cleared().stream().map(table::targetColumn).toList() : List.of()));
         }
         return keys;
+    }
+
+    /** What a reference lacks on the target. */
+    private Optional<String> missing(ForeignKey key, TableTranslator parent) {
+        if (parent == null) {
+            return Optional.of("the table " + key.target() + " does not go along");
+        }
+        if (!isWhole(key, parent)) {
+            return Optional.of("it names columns that are not there");
+        }
+        return differ(SqlFeature.REFERENCES_ANY_INDEX) && !isKey(key.targetColumns(), parent.source())
+                ? Optional.of("the columns that it refers to are no key of " + key.target())
+                : Optional.empty();
+    }
+
+    /** True for the columns of a key, or of a unique index of nothing but columns and of all rows. */
+    private static boolean isKey(List<String> columns, Table table) {
+        Stream<List<KeyPart>> keys = Stream.concat(
+                Stream.concat(table.primaryKey().stream(), table.uniqueKeys().stream())
+                        .map(Key::parts),
+                table.indexes().stream()
+                        .filter(i -> i.unique() && i.predicate().isEmpty())
+                        .map(Index::parts));
+        return keys.anyMatch(parts -> parts.size() == columns.size()
+                && parts.stream().allMatch(p -> p.prefixLength() == 0 && columns.contains(p.column())));
     }
 
     private boolean isWhole(ForeignKey key, TableTranslator parent) {

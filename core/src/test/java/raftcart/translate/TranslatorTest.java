@@ -279,12 +279,9 @@ class TranslatorTest {
 
     @Test
     void aParentThatStaysBehindLeavesItsReferencesToAPerson() {
-        table("parent", column("id", new LogicalType.Int(32, false)))
-                .primaryKey("id")
-                .add();
-        table("child", column("up", new LogicalType.Int(32, false)))
-                .references(reference("f", "up", "parent"))
-                .add();
+        Column id = column("id", new LogicalType.Int(32, false));
+        table("parent", id).primaryKey("id").add();
+        table("child", id).references(reference("f", "id", "parent")).add();
         Translation translation =
                 translate(MARIADB, POSTGRESQL, new Selection(List.of("*"), List.of("parent"), List.of()), Map.of());
         assertThat(translation.tables()).hasSize(1);
@@ -294,6 +291,17 @@ class TranslatorTest {
                 .returns("foreign-key", ByHand::kind)
                 .returns("the table k.parent does not go along", ByHand::reason);
         assertThat(translation.objects()).singleElement().returns(Outcome.CHECK, ObjectOutcome::outcome);
+    }
+
+    @Test
+    void aReferenceToWhatIsNoKeyIsLeftToAPersonWhereTheTargetWantsKeys() {
+        Column id = column("id", new LogicalType.Int(32, false));
+        table("parent", id).add();
+        table("child", id).references(reference("f", "id", "parent")).add();
+        assertThat(translate(MARIADB, POSTGRESQL).byHand())
+                .extracting(ByHand::reason)
+                .containsExactly("the columns that it refers to are no key of k.parent");
+        assertThat(translate(MARIADB, MARIADB).byHand()).isEmpty();
     }
 
     @Test

@@ -34,6 +34,8 @@ public final class MariaDbLanguage {
             FeatureSets.with(
                     SqlFeature.FLOATS_ROUND_TO_EVEN,
                     SqlFeature.LAST_NUMBER_IS_FIRST,
+                    SqlFeature.BINARIES_FILLED_UP,
+                    SqlFeature.REFERENCES_ANY_INDEX,
                     SqlFeature.JSON_WILDCARDS_LIST,
                     SqlFeature.GROUPS_COME_SORTED,
                     SqlFeature.TABLES_FILLED_BY_NAME,

@@ -241,6 +241,7 @@ final class AlterParser {
                 actions.add(new AlterAction.DropConstraint(kind, Optional.of(name), ifExists, cascade()));
             } while (!cursor.peek(1).isAnyWord(ClauseWords.ALTER_ACTIONS)
                     && !cursor.peek(1).isAnyWord("COLUMN", "CONSTRAINT")
+                    && !cursor.peek(2).isSymbol("=")
                     && cursor.takeSymbol(","));
             return;
         }

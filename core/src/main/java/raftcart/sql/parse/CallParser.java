@@ -291,8 +291,8 @@ final class CallParser {
 
     /** A number in the order of MySQL's GROUP_CONCAT is the place of an argument. */
     private List<OrderItem> byPlace(List<OrderItem> order, List<Expr> arguments, QualifiedName name) {
-        boolean places = name.last().key().equals("group_concat")
-                && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
+        boolean places =
+                name.last().key().equals("group_concat") && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
         return places
                 ? order.stream()
                         .map(o -> o.value() instanceof Expr.Literal n
@@ -327,13 +327,12 @@ final class CallParser {
         if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
-        List<Expr> given = List.copyOf(arguments);
-        arguments = joined(arguments, name, span);
         List<OrderItem> order = List.of();
         String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {
-            order = byPlace(parsing.queries.orderItems(), given, name);
+            order = byPlace(parsing.queries.orderItems(), arguments, name);
         }
+        arguments = joined(arguments, name, span);
         if (cursor.takeWords("SEPARATOR")) {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
         }

@@ -46,12 +46,14 @@ final class IdentityParser {
             } else if (cursor.takeWords("MAXVALUE")) {
                 max = number();
             } else if (cursor.takeWords("CACHE")) {
-                cache = cursor.peek().kind() == TokenKind.NUMBER ? number() : Optional.empty();
+                boolean given = cursor.peek().isSymbol("=") || cursor.peek().kind() == TokenKind.NUMBER;
+                cache = given ? number() : Optional.empty();
             } else if (cursor.takeWords("CYCLE")) {
                 cycle = true;
             } else if (cursor.takeWords("RESTART")) {
                 cursor.takeWords("START");
                 cursor.takeWords("WITH");
+                cursor.takeSymbol("=");
                 restart = Optional.of(restart(start));
             } else if (!withoutNumber(leftOut)) {
                 return new IdentityOptions(always, start, increment, min, max, cache, cycle);
@@ -77,9 +79,10 @@ final class IdentityParser {
         if (cursor.takeAny(ClauseWords.SEQUENCE_FLAGS)) {
             return true;
         }
-        if (cursor.takeWords("ENGINE")) {
+        if (cursor.takeAny("ENGINE", "ROW_FORMAT", "COMMENT")) {
+            String option = cursor.previous().text();
             cursor.takeSymbol("=");
-            leftOut.add("ENGINE " + cursor.take().text());
+            leftOut.add(option + " " + cursor.take().text());
             return true;
         }
         if (cursor.takeAny("ORDER", "KEEP", "SCALE")) {

@@ -96,6 +96,9 @@ final class JsonTableParser {
                 && !cursor.peek().isSymbol(",")
                 && !cursor.peek().isSymbol(")");
         Optional<TypeName> type = typed ? Optional.of(TypeNameParser.parse(cursor)) : Optional.of(ANY_TEXT);
+        while (cursor.takeWords("CHARACTER", "SET") || cursor.takeAny("CHARSET", "COLLATE")) {
+            parsing.name(); // the target's own
+        }
         boolean document = cursor.takeWords("FORMAT", "JSON");
         boolean exists = cursor.takeWords("EXISTS");
         String path = cursor.takeWords("PATH") ? path() : "$." + name.text();
