@@ -443,6 +443,10 @@ public enum SqlFeature {
     TEMPORARY_VIEWS,
     /** Primary and unique keys are promises that the engine does not check. */
     KEYS_ARE_PROMISES,
+    /** However often a row asks for the next number of a sequence, it gets one. */
+    SEQUENCES_STEP_ONCE_A_ROW,
+    /** The current number of a sequence is that of an earlier statement. */
+    CURRENT_NUMBER_IS_OLDER,
     /** Bytes in a column of a fixed length are filled up with zeros. */
     BINARIES_FILLED_UP,
     /** A foreign key may refer to any columns with an index, also where rows share their values. */

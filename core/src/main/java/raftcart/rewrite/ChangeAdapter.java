@@ -91,6 +91,7 @@ final class ChangeAdapter {
             boolean keepQualifier,
             AssignmentOrder order,
             boolean joined) {
+        RowSequences.refuse(assignments.stream().map(Assignment::value).toList(), adapter);
         List<Assignment> adapted = new ArrayList<>();
         for (Assignment a : order.arranged(single(assignments), table, joined)) {
             List<Expr> columns = a.columns().stream()

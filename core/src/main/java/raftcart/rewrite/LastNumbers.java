@@ -76,13 +76,13 @@ final class LastNumbers extends QueryMapper {
     }
 
     /** A query has no DEFAULT among its items; the columns do without a value as well. */
-    private static Insert withoutDefaults(Insert insert, QueryBody.Values values) {
+    static Insert withoutDefaults(Insert insert, QueryBody.Values values) {
         List<Expr> row = values.rows().get(0);
         if (row.stream().noneMatch(Expr.Default.class::isInstance)) {
             return insert;
         }
         if (insert.columns().size() != row.size()) {
-            throw new Untranslatable("DEFAULT beside the last number, in columns that are not named");
+            throw new Untranslatable("DEFAULT in columns that are not named, which a query cannot say");
         }
         List<Name> columns = new ArrayList<>();
         List<Expr> given = new ArrayList<>();

@@ -92,7 +92,8 @@ class QueryAdapter extends ExprAdapter {
         if (same()) {
             return query;
         }
-        Query locked = new TableLocks(this).rewrite(InlinedTables.in(OrderedTwice.parted(query), this));
+        Query locked = new TableLocks(this)
+                .rewrite(InlinedTables.in(RowSequences.once(OrderedTwice.parted(query), this), this));
         Query named = NamedWindows.rewrite(locked, this);
         Query columns = ValuesColumns.rewrite(RowsAmongColumns.rewrite(named, this), this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);

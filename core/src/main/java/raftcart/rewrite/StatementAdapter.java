@@ -291,7 +291,8 @@ final class StatementAdapter {
 
     private Statement insert(Insert given) {
         ChangeAdapter changes = new ChangeAdapter(adapter);
-        Insert insert = LastNumbers.askedBefore(new CommonTableChanges(adapter).insert(given), adapter);
+        Insert insert = LastNumbers.askedBefore(
+                RowSequences.once(new CommonTableChanges(adapter).insert(given), adapter), adapter);
         List<Query.CommonTable> with = changes.with(insert.with());
         Optional<KnownTable> table = adapter.knowledge.table(insert.table());
         Optional<Query> source = insert.source().map(q -> source(q, insert, table));

@@ -35,6 +35,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.REMAINDERS_ARE_WHOLE,
                     SqlFeature.UNITS_ARE_ROUNDED,

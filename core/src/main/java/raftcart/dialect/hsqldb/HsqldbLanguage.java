@@ -29,6 +29,7 @@ public final class HsqldbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.PLUS_JOINS_TEXTS,

@@ -49,6 +49,7 @@ public final class SqlServerLanguage {
             SqlServerCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.POSITIONS_ARE_CUT,
                     SqlFeature.GENERATED_READS_NO_GENERATED,

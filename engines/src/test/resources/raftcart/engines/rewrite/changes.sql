@@ -128,3 +128,9 @@ INSERT INTO c40s (night, n) VALUES (IDENTITY(), 2), (IDENTITY(), 3);
 INSERT INTO c40 (n) VALUES (9);
 INSERT INTO c40s (night, n) SELECT IDENTITY(), n + 10 FROM c40 WHERE n > 6;
 -- rows: SELECT night, n FROM c40s ORDER BY n
+-- hsqldb: one number of a sequence for a whole row
+CREATE SEQUENCE c41n START WITH 3;
+CREATE TABLE c41 (a int, b int, c varchar(20));
+INSERT INTO c41 (c, b, a) VALUES ('x' || NEXT VALUE FOR c41n, NEXT VALUE FOR c41n, NEXT VALUE FOR c41n + 1);
+INSERT INTO c41 (a, b, c) VALUES (NEXT VALUE FOR c41n, NEXT VALUE FOR c41n, 'y');
+-- rows: SELECT a, b, c FROM c41 ORDER BY b
