@@ -35,9 +35,7 @@ final class DivisionDigits {
     Expr keep(Expr.Binary source, Expr quotient) {
         ValueKind left = adapter.kind(source.left());
         ValueKind right = adapter.kind(source.right());
-        if (isMoney(adapter, source.left()) && (right == ValueKind.INTEGER || isMoney(adapter, source.right()))) {
-            adapter.note(FindingCode.FUNCTION_DIFFERS, source.span(), FOUR_OF_MONEY);
-        }
+        sayMoney(source, adapter);
         boolean few = few(adapter.from, left, right);
         boolean whole = left == ValueKind.INTEGER && right == ValueKind.INTEGER;
         boolean four = more(adapter.from) > 0;
@@ -59,6 +57,15 @@ final class DivisionDigits {
             full = new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
         }
         return few ? rounded(source, full, left, four) : full;
+    }
+
+    /** Says where a quotient or product may be money, which has four digits. */
+    static void sayMoney(Expr.Binary result, ExprAdapter adapter) {
+        boolean whole = result.operator() != BinaryOperator.MULTIPLY // whose digits are no more
+                && adapter.kind(result.right()) == ValueKind.INTEGER;
+        if (isMoney(adapter, result.left()) && (whole || isMoney(adapter, result.right()))) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, result.span(), FOUR_OF_MONEY);
+        }
     }
 
     /** True for a column that may be of a type for money, which is a decimal with four digits ("money and smallmoney"). */

@@ -65,6 +65,7 @@ final class OperatorAdapter {
                 same() ? plain(binary) : new DivisionAdapter(adapter).divide(binary);
             case JSON_GET, JSON_GET_TEXT, JSON_PATH, JSON_PATH_TEXT, CONTAINS ->
                 same() ? plain(binary) : new JsonPaths(adapter).operator(binary);
+            case MULTIPLY -> product(binary);
             case POWER -> power(binary);
             case BIT_AND, BIT_OR, BIT_XOR, SHIFT_LEFT, SHIFT_RIGHT ->
                 same() ? plain(binary) : new BitAdapter(adapter).operator(binary, word(binary.operator()));
@@ -75,6 +76,11 @@ final class OperatorAdapter {
                                 BinaryOperator.NOT_EQUAL, side(binary.left()), side(binary.right()), binary.span());
             default -> plain(binary);
         };
+    }
+
+    private Expr product(Expr.Binary binary) {
+        DivisionDigits.sayMoney(binary, adapter);
+        return plain(binary);
     }
 
     private static boolean isNull(Expr e) {

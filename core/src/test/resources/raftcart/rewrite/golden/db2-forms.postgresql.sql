@@ -125,7 +125,8 @@ FROM T;
 VALUES (LOCALTIMESTAMP);
 VALUES (1, 2), (3, 4);
 VALUES (NEXTVAL('SQ'));
-SELECT NEXTVAL('SQ'), CURRVAL('SQ');
+-- RC0602 by hand: No counterpart on the target: several numbers of one sequence in a row, which are the same on one engine only
+-- SELECT NEXTVAL FOR SQ, PREVVAL FOR SQ FROM SYSIBM.SYSDUMMY1
 SELECT LASTVAL();
 MERGE INTO EV E
 USING (SELECT * FROM TELESCOPE) T
@@ -217,6 +218,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 47:483: RC0607 check: Function with a difference: char_length: the source counts bytes where the text is one of OCTETS
 -- 47:483: RC0608 adapted: Function spelled otherwise: LENGTH means char_length
 -- 49:93: RC0602 by hand: No counterpart on the target: XMLAGG
+-- 54:1: RC0602 by hand: No counterpart on the target: several numbers of one sequence in a row, which are the same on one engine only
 -- 55:8: RC0608 adapted: Function spelled otherwise: IDENTITY_VAL_LOCAL means last_identity
 -- 56:207: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 61:23: RC0602 by hand: No counterpart on the target: XMLTABLE
