@@ -443,6 +443,8 @@ public enum SqlFeature {
     TEMPORARY_VIEWS,
     /** Primary and unique keys are promises that the engine does not check. */
     KEYS_ARE_PROMISES,
+    /** The values of an INSERT may read those before them in their row. */
+    VALUES_READ_COLUMNS,
     /** However often a row asks for the next number of a sequence, it gets one. */
     SEQUENCES_STEP_ONCE_A_ROW,
     /** The current number of a sequence is that of an earlier statement. */

@@ -119,8 +119,9 @@ final class ColumnAdapter {
         boolean inKey = key || ColumnFactory.isInKey(column, table);
         Optional<LogicalType> known = column.identity().isPresent() ? type.map(this::numberedType) : type;
         Optional<TypeName> written = known.map(t -> type(t, column, inKey, own));
-        Optional<Expr> value =
-                column.defaultValue().flatMap(d -> said(d, known, column)).filter(d -> canBeDefault(d, column, table));
+        Optional<Expr> value = column.defaultValue()
+                .flatMap(d -> said(d, known, column))
+                .filter(d -> new PossibleDefaults(adapter).isOne(d, column, table));
         Optional<Expr> computed =
                 column.generated().flatMap(e -> SteadyValues.computed(e, known, column, table, adapter));
         boolean untyped = computed.isPresent() && has(SqlFeature.COMPUTED_WITHOUT_TYPE);
@@ -154,44 +155,6 @@ final class ColumnAdapter {
                 .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
                 .map(IdentityOptions::portable)
                 .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
-    }
-
-    /** True for a value that another column of the row goes into. */
-    private static boolean readsColumn(Expr value, CreateTable table) {
-        return ExprSearch.any(
-                value,
-                e -> e instanceof Expr.Column c
-                        && table.columns().stream()
-                                .anyMatch(d -> d.name().matches(c.name().last())));
-    }
-
-    private boolean canBeDefault(Expr value, ColumnDefinition column, CreateTable table) {
-        boolean plain = adapter.same()
-                || isPlain(value)
-                || has(SqlFeature.EXPRESSION_DEFAULTS)
-                        && (has(SqlFeature.DEFAULTS_READ_COLUMNS) || !readsColumn(value, table));
-        if (!plain) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    column.span(),
-                    "the default of " + column.name().text()
-                            + " is left out; let a trigger or the application give it");
-        }
-        return plain;
-    }
-
-    /** True for a constant, the present, and the name of the user. */
-    private static boolean isPlain(Expr value) {
-        if (value instanceof Expr.Unary sign) {
-            return isPlain(sign.operand());
-        }
-        if (value instanceof Expr.Cast cast) {
-            return cast.value() instanceof Expr.Literal;
-        }
-        return value instanceof Expr.Literal
-                || value instanceof Expr.CurrentTime
-                || value instanceof Expr.Column
-                || value instanceof Expr.Call call && call.function().matches("(current|session|system)_\\w+|user");
     }
 
     /** A column that is known, refusing NULL, in the target's terms. */

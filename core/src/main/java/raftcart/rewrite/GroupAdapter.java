@@ -150,11 +150,42 @@ final class GroupAdapter {
         if (!adapter.lost(SqlFeature.ALIAS_IN_HAVING)) {
             return having;
         }
-        return new QueryMapper() {
+        QueryMapper columns = new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
                 return alias(e, select).orElseGet(() -> e instanceof Expr.Subquery ? e : super.expr(e));
             }
+        };
+        return new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (Aggregates.is(e, adapter.from)) {
+                    return alias(e, select).orElseGet(() -> e.map(columns));
+                }
+                return named(e, select)
+                        .or(() -> alias(e, select))
+                        .orElseGet(() -> e instanceof Expr.Subquery ? e : super.expr(e));
+            }
         }.expr(having);
+    }
+
+    /** An item by its alias, which comes before a column that is not grouped. */
+    private static Optional<Expr> named(Expr e, Select select) {
+        boolean grouped = select.groupBy().stream()
+                .flatMap(g -> g.items().stream())
+                .anyMatch(i -> i instanceof Expr.Column g
+                        && e instanceof Expr.Column c
+                        && g.name().last().matches(c.name().last()));
+        if (grouped
+                || !(e instanceof Expr.Column column)
+                || column.name().parts().size() > 1) {
+            return Optional.empty();
+        }
+        return select.items().stream()
+                .filter(i ->
+                        i.alias().filter(a -> a.matches(column.name().last())).isPresent())
+                .map(Item::value)
+                .filter(v -> !v.equals(e))
+                .findFirst();
     }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
@@ -43,11 +44,11 @@ final class LooseGroups extends QueryMapper {
         this.select = select;
         this.plain = select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
         this.writer = adapter.from.writer().apply(WriterContext.plain(adapter.from));
+        select.from().forEach(this::remember);
         this.grouped = select.groupBy().stream()
                 .flatMap(g -> g.items().stream())
-                .map(this::grouped)
+                .flatMap(this::grouped)
                 .collect(Collectors.toSet());
-        select.from().forEach(this::remember);
     }
 
     private static boolean applies(ExprAdapter adapter, Select select) {
@@ -61,7 +62,7 @@ final class LooseGroups extends QueryMapper {
 
     /** True for a query that makes one row of all, since it counts or adds up without GROUP BY. */
     private static boolean isOneGroup(ExprAdapter adapter, Select select) {
-        return java.util.stream.Stream.concat(select.items().stream().map(Item::value), select.having().stream())
+        return Stream.concat(select.items().stream().map(Item::value), select.having().stream())
                 .anyMatch(e -> Aggregates.ofRows(e, adapter.from));
     }
 
@@ -127,11 +128,11 @@ final class LooseGroups extends QueryMapper {
     }
 
     /** An item of GROUP BY: what it stands for, if it is an alias or a place. */
-    private String grouped(Expr item) {
+    private Stream<String> grouped(Expr item) {
         if (item instanceof Expr.Literal place && place.kind() == LiteralKind.NUMBER && place.isDigits(4)) {
             int index = Integer.parseInt(place.text()) - 1;
             if (index >= 0 && index < select.items().size()) {
-                return groupedKey(select.items().get(index).value());
+                return Stream.of(groupedKey(select.items().get(index).value()));
             }
         }
         if (item instanceof Expr.Column column && column.name().parts().size() == 1) {
@@ -141,10 +142,13 @@ final class LooseGroups extends QueryMapper {
                             .isPresent())
                     .findFirst();
             if (alias.isPresent() && !(alias.get().value() instanceof Expr.Column)) {
-                return groupedKey(alias.get().value());
+                return Stream.of(groupedKey(alias.get().value()));
+            }
+            if (alias.isPresent() && tables.values().stream().noneMatch(t -> has(t, column))) {
+                return Stream.of(groupedKey(item), groupedKey(alias.get().value()));
             }
         }
-        return groupedKey(item);
+        return Stream.of(groupedKey(item));
     }
 
     /** Where columns alone are grouped, nothing else has to be written to be compared with them. */
@@ -203,6 +207,10 @@ final class LooseGroups extends QueryMapper {
                 : tables.size() == names.size()
                         && tables.values().stream().noneMatch(t -> t.columns()
                                 .containsKey(low(column.name().last())));
+    }
+
+    private static boolean has(KnownTable table, Expr.Column column) {
+        return table.columns().containsKey(low(column.name().last()));
     }
 
     private static String low(Name name) {

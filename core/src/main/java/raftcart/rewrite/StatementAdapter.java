@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
@@ -13,6 +14,7 @@ import raftcart.sql.Span;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
@@ -337,6 +339,7 @@ final class StatementAdapter {
             ValueAdapter forColumns = new ValueAdapter(adapter);
             List<Optional<Knowledge.KnownColumn>> known = ValueAdapter.known(insert.columns(), table);
             for (List<Expr> row : values.rows()) {
+                refuseColumns(row, table);
                 rows.add(forColumns.row(row, known));
             }
             return query.withBody(
@@ -348,6 +351,27 @@ final class StatementAdapter {
         Query fitted = new ValueAdapter(adapter).fitted(query, types);
         adapter.instants.goInto(fitted.body(), types);
         return adapter.query(fitted);
+    }
+
+    /** MySQL lets a value read those before it in its row ("INSERT"), which no other engine does. */
+    private void refuseColumns(List<Expr> row, Optional<KnownTable> table) {
+        boolean reads = table.isPresent()
+                && adapter.lost(SqlFeature.VALUES_READ_COLUMNS)
+                && row.stream()
+                        .filter(e -> !(e instanceof Expr.Literal))
+                        .anyMatch(e -> ExprSearch.anyOutside(
+                                Expr.Subquery.class::isInstance,
+                                e,
+                                c -> c instanceof Expr.Column column
+                                        && table.get()
+                                                .columns()
+                                                .containsKey(column.name()
+                                                        .last()
+                                                        .key()
+                                                        .toLowerCase(Locale.ROOT))));
+        if (reads) {
+            throw new Untranslatable("a value that reads another of its row");
+        }
     }
 
     /** INSERT ALL as one INSERT for each table. */

@@ -34,6 +34,7 @@ public final class MariaDbLanguage {
             FeatureSets.with(
                     SqlFeature.FLOATS_ROUND_TO_EVEN,
                     SqlFeature.LAST_NUMBER_IS_FIRST,
+                    SqlFeature.VALUES_READ_COLUMNS,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.REFERENCES_ANY_INDEX,
                     SqlFeature.JSON_WILDCARDS_LIST,
