@@ -226,9 +226,20 @@ final class DateAdapter {
                 && number.text().matches("\\d{5,7}");
         String digits =
                 fromYear1900 ? String.valueOf(Long.parseLong(number.text()) + DATE_OF_YEAR_1900) : number.text();
-        String date = digits.replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)$", "$1-$2-$3 $4:$5:$6")
+        String full = adapter.from.has(SqlFeature.DATES_ARE_NUMBERS_TOO) ? withCentury(digits) : digits;
+        String date = full.replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)(\\d\\d)$", "$1-$2-$3 $4:$5:$6")
                 .replaceFirst("^(\\d{4})(\\d\\d)(\\d\\d)$", "$1-$2-$3");
         return date.equals(number.text()) ? number : new Expr.Literal(LiteralKind.STRING, date, number.span());
+    }
+
+    /** A number whose year has two digits, of 1970 to 2069 ("Date and Time Literals", MySQL), with all of them. */
+    private static String withCentury(String digits) {
+        int day = digits.length() <= 6 ? 6 : digits.length() > 8 && digits.length() <= 12 ? 12 : 0;
+        if (day == 0 || !digits.matches("\\d{3,12}")) {
+            return digits;
+        }
+        String all = "0".repeat(day - digits.length()) + digits;
+        return (all.charAt(0) >= '7' ? "19" : "20") + all;
     }
 
     /** 120000 as noon. */
@@ -289,7 +300,12 @@ final class DateAdapter {
         }
         Expr.Literal literal = usual(text);
         if (isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
-            return literal;
+            String filled = adapter.to.has(SqlFeature.DATES_ARE_TEXTS)
+                    ? DateTexts.filled(literal.text(), kind)
+                    : literal.text();
+            return filled.equals(literal.text())
+                    ? literal
+                    : new Expr.Literal(LiteralKind.STRING, filled, literal.span());
         }
         Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
         boolean sure = usual.isPresent() && adapter.from.has(SqlFeature.DATES_BY_DOTS);

@@ -7,6 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.sql.function.ValueKind;
 
 /** Texts that only some engines read as dates or times, in the spelling that all read. */
 final class DateTexts {
@@ -23,7 +24,20 @@ final class DateTexts {
     private static final Pattern USUAL = Pattern.compile("(\\d{4}-\\d{1,2}-\\d{1,2})?"
             + "([ T]?\\d{1,2}:\\d\\d(:\\d\\d([.:]\\d+)?)?)?( ?([+-]\\d\\d(:?\\d\\d)?|Z|UTC))?");
 
+    private static final Pattern SHORT = Pattern.compile("(?<!\\d)\\d(?!\\d)");
+    private static final Pattern WITHOUT_SECONDS = Pattern.compile("(.* )?\\d\\d:\\d\\d");
+
     private DateTexts() {}
+
+    /** A usual text with two digits for months, days and hours, and with its seconds, as dates are that stay texts. */
+    static String filled(String text, ValueKind kind) {
+        int fraction = text.indexOf('.');
+        String whole = fraction < 0 ? text : text.substring(0, fraction);
+        String two = SHORT.matcher(whole.strip()).replaceAll("0$0");
+        String seconds = WITHOUT_SECONDS.matcher(two).matches() ? two + ":00" : two;
+        String clock = kind == ValueKind.TIMESTAMP && seconds.length() == "2026-01-31".length() ? " 00:00:00" : "";
+        return fraction < 0 ? seconds + clock : seconds + text.substring(fraction);
+    }
 
     /** True for a text whose reading does not depend on the engine or on its settings. */
     static boolean isUsual(String text) {

@@ -48,6 +48,12 @@ final class StoredValues {
 
     /** A moment without the digits of its second that the source cuts off where others round. */
     Expr.Literal cut(Expr.Literal moment, LogicalType type) {
+        boolean day = type instanceof LogicalType.Date
+                && adapter.to.has(SqlFeature.DATES_ARE_TEXTS)
+                && moment.text().matches("\\d{4}-\\d\\d-\\d\\d .*");
+        if (day) {
+            return new Expr.Literal(moment.kind(), moment.text().substring(0, 10), moment.span());
+        }
         int kept = type instanceof LogicalType.Timestamp t
                 ? t.precision()
                 : type instanceof LogicalType.Duration d ? d.precision() : Integer.MAX_VALUE;

@@ -264,6 +264,11 @@ final class ValueAdapter {
         if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && new DateAdapter(adapter).losesNumbers()) {
             literal = new DateAdapter(adapter).ofNumber(literal);
         }
+        if (kind == ValueKind.TIME
+                && literal.kind() == LiteralKind.NUMBER
+                && adapter.lost(SqlFeature.DATES_ARE_NUMBERS_TOO)) {
+            literal = DateAdapter.timeOfNumber(literal);
+        }
         boolean text = literal.kind() == LiteralKind.STRING;
         if (literal.kind() == LiteralKind.ZONED_TIMESTAMP && type instanceof LogicalType.Timestamp t && t.zoned()) {
             return adapter.instants.constant(literal);
