@@ -36,4 +36,20 @@ public record Column(
         Objects.requireNonNull(onUpdate, "onUpdate");
         Objects.requireNonNull(comment, "comment");
     }
+
+    /** The same without what the engine puts into it by itself. */
+    public Column withoutValues() {
+        return new Column(
+                name,
+                declaredType,
+                type,
+                nullable,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                ignoresCase,
+                collation,
+                Optional.empty(),
+                "");
+    }
 }

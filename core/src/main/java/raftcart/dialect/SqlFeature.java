@@ -333,6 +333,22 @@ public enum SqlFeature {
     WORDS_ARE_DAYS,
     /** ROUND of a floating-point number to some digits lets halves go to the even one. */
     FLOATS_ROUND_TO_EVEN,
+    /** What is computed of money has two digits behind the point. */
+    MONEY_HAS_CENTS,
+    /** TRUNCATE takes tables that refer to each other together, and those that refer to them on demand. */
+    TRUNCATES_TOGETHER,
+    /** Temporary tables have neither foreign keys nor parts. */
+    TEMPORARY_TABLES_STAND_ALONE,
+    /** A check does not read a column that the engine numbers. */
+    NUMBERED_COLUMNS_UNCHECKED,
+    /** A column is defined with one check at most; further ones are the table's. */
+    ONE_CHECK_A_COLUMN,
+    /** A column that the engine numbers has a sequence, named after its table and itself. */
+    COLUMNS_HAVE_SEQUENCES,
+    /** Rows have hidden columns that name their table and the transactions that made and removed them. */
+    HIDDEN_ROW_COLUMNS,
+    /** The name of a table in a query stands for its rows as values. */
+    ROWS_BY_TABLE_NAME,
     /** Dates and timestamps can be infinite. */
     INFINITE_MOMENTS,
     /** A generated column is computed from no other that is. */
@@ -435,6 +451,8 @@ public enum SqlFeature {
     ROUNDS_FRACTIONS_ALONE,
     /** HAVING without groups or aggregates chooses single rows. */
     HAVING_OF_ROWS,
+    /** HAVING without groups, aggregates or columns is asked of each row, not once of all rows. */
+    HAVING_ASKS_EACH_ROW,
     /** Whole numbers are shifted as 64 bits, whatever their type. */
     SHIFTS_OF_64_BITS,
     /** The default of a column may read other columns of the row. */

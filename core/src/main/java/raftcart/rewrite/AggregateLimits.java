@@ -24,6 +24,9 @@ final class AggregateLimits {
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");
         }
+        if (suffix.distinct() && call.is("json_object_agg")) {
+            throw new Untranslatable("DISTINCT members of a JSON object");
+        }
         boolean filtered = suffix.filter().isPresent() && !adapter.to.has(SqlFeature.AGGREGATE_FILTER);
         boolean truths = call.isAny("every", "some", "count_if");
         if (filtered && truths && !adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)) {

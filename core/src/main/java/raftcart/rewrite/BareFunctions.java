@@ -14,6 +14,7 @@ import raftcart.sql.tree.Expr;
 final class BareFunctions {
     private static final Set<String> PSEUDO_COLUMNS =
             Set.of("rownum", "level", "connect_by_isleaf", "connect_by_iscycle");
+    private static final Set<String> HIDDEN = Set.of("tableoid", "xmin", "xmax", "cmin", "cmax");
     private static final String ZONE = "sessiontimezone";
     private static final Set<String> BARE = Set.of(
             ZONE,
@@ -62,6 +63,7 @@ final class BareFunctions {
             }
         }
         if (!isFunction(word, column)) {
+            refuseRows(word, column);
             sayUnknown(word, column);
             return column;
         }
@@ -82,6 +84,25 @@ final class BareFunctions {
             return adapter.writes(canonical) ? call : column;
         }
         return functions.known(call, call);
+    }
+
+    /** Columns that every table has, and tables that stand for their rows ("System Columns", PostgreSQL). */
+    private void refuseRows(String word, Expr.Column column) {
+        if (from.name().equals(to.name()) || adapter.scope.column(column.name()).isPresent()) {
+            return;
+        }
+        if (adapter.lost(SqlFeature.HIDDEN_ROW_COLUMNS) && HIDDEN.contains(word)) {
+            throw new Untranslatable("the column " + word + " of every row");
+        }
+        boolean row = adapter.lost(SqlFeature.ROWS_BY_TABLE_NAME)
+                && column.name().parts().size() == 1
+                && adapter.scope
+                        .relation(column.name().last().text())
+                        .filter(r -> r.complete() && !r.columns().isEmpty())
+                        .isPresent();
+        if (row) {
+            throw new Untranslatable("a whole row as a value");
+        }
     }
 
     private boolean isFunction(String word, Expr.Column column) {

@@ -57,7 +57,7 @@ final class ByteTexts {
             return pairs(text);
         }
         if (from.has(SqlFeature.TEXTS_OF_HEX_BYTES)) {
-            return text.startsWith("\\x") ? pairs(text.substring(2)) : escaped(text, OCTAL, 8);
+            return text.startsWith("\\x") ? pairs(text.substring(2).replaceAll("\\s", "")) : escaped(text, OCTAL, 8);
         }
         if (from.has(SqlFeature.TEXTS_OF_ESCAPED_BYTES)) {
             return escaped(text, HEX, 16);

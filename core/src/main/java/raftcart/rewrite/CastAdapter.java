@@ -161,7 +161,7 @@ final class CastAdapter {
             return value;
         }
         LogicalType type = wanted(cast);
-        Optional<Expr> plain = PlainConstants.of(cast, type);
+        Optional<Expr> plain = PlainConstants.of(cast, type, adapter);
         if (plain.isPresent()) {
             return plain.get();
         }
@@ -198,7 +198,7 @@ final class CastAdapter {
                 .or(() -> adapter.instants.ofText(bare(cast.value()), type))
                 .or(() -> bytes(cast, type))
                 .or(() -> ClockTimes.cast(bare(cast.value()), kind, wanted, adapter))
-                .or(() -> truth(cast, wanted))
+                .or(() -> new TruthTexts(adapter).cast(cast, bare(cast.value()), wanted))
                 .or(() -> MomentCasts.ofText(cast, bare(cast.value()), type, adapter));
         if (constant.isPresent()) {
             return constant.get();
@@ -253,26 +253,6 @@ final class CastAdapter {
     }
 
     /** A text that is a truth value to the source. */
-    private Optional<Expr> truth(Expr.Cast cast, ValueKind wanted) {
-        boolean text = wanted == ValueKind.BOOLEAN && adapter.kind(cast.value()) == ValueKind.TEXT;
-        if (!text) {
-            return Optional.empty();
-        }
-        String word = cast.value() instanceof Expr.Literal l ? l.text().strip().toLowerCase(Locale.ROOT) : "";
-        boolean yes = word.matches("t|tr|tru|true|y|ye|yes|on|1");
-        boolean no = word.matches("f|fa|fal|fals|false|n|no|of|off|0");
-        if (yes || no) {
-            return Optional.of(
-                    adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
-                            ? new Expr.Literal(LiteralKind.BOOLEAN, yes ? "true" : "false", cast.span())
-                            : Expr.Literal.number(yes ? 1 : 0));
-        }
-        if (!adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)) {
-            throw new Untranslatable("a text as a truth value");
-        }
-        return Optional.empty();
-    }
-
     /** Bytes as the characters that they are on the source. */
     private Expr decoded(Expr.Cast cast, Expr value, LogicalType type) {
         boolean decodes = adapter.from.has(SqlFeature.CASTS_DECODE_BYTES);

@@ -64,12 +64,21 @@ final class CastNotes {
                 : cast instanceof Expr.Call call ? call.arguments().get(0) : cast;
     }
 
+    private void bytes(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean text = kind == ValueKind.TEXT && KindFinder.kind(type) == ValueKind.BYTES;
+        if (text && adapter.lost(SqlFeature.TEXTS_OF_HEX_BYTES)) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, cast.span(), "backslashes in this text stand for bytes on the source");
+        }
+    }
+
     /** Says where engines convert in different ways. */
     void uncertain(Expr.Cast cast, LogicalType type, ValueKind kind) {
         padding(cast, type, kind);
         if (roundsToMinutes(cast.type(), adapter)) {
             adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "the source rounds to minutes");
         }
+        bytes(cast, type, kind);
         boolean text = type instanceof LogicalType.Text
                 || type instanceof LogicalType.Varchar
                 || type instanceof LogicalType.Char;

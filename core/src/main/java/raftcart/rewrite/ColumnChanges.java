@@ -199,7 +199,7 @@ final class ColumnChanges {
                 && drop.kind().equals("PRIMARY KEY")) {
             definitions.removePrimaryKey(alter.name());
         } else if (action instanceof AlterAction.AddConstraint add
-                && definitions.isPrimary(alter.name(), add.constraint())) {
+                && definitions.remember(alter.name(), add.constraint())) {
             TableAdapter.names(add.constraint().parts())
                     .forEach(n -> definitions.change(alter.name(), n, d -> d.withNotNull(Optional.of(true))));
         }

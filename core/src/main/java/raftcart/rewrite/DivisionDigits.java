@@ -24,6 +24,8 @@ final class DivisionDigits {
     private static final LogicalType LONG = new LogicalType.Decimal(38, 20, false);
 
     /** What is said where the source may count in money. */
+    private static final String TWO_OF_MONEY = "if it is money, the source gives two digits behind the point";
+
     static final String FOUR_OF_MONEY = "if it is money, the source gives four digits behind the point";
 
     private final ExprAdapter adapter;
@@ -59,13 +61,27 @@ final class DivisionDigits {
         return few ? rounded(source, full, left, four) : full;
     }
 
-    /** Says where a quotient or product may be money, which has four digits. */
+    /** Says where a quotient or product may be money, which has four digits, or two. */
     static void sayMoney(Expr.Binary result, ExprAdapter adapter) {
+        boolean cents = adapter.lost(SqlFeature.MONEY_HAS_CENTS)
+                && (isCents(adapter, result.left()) != isCents(adapter, result.right()));
+        if (cents) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, result.span(), TWO_OF_MONEY);
+        }
         boolean whole = result.operator() != BinaryOperator.MULTIPLY // whose digits are no more
                 && adapter.kind(result.right()) == ValueKind.INTEGER;
         if (isMoney(adapter, result.left()) && (whole || isMoney(adapter, result.right()))) {
             adapter.note(FindingCode.FUNCTION_DIFFERS, result.span(), FOUR_OF_MONEY);
         }
+    }
+
+    /** True for what may be money, which is a decimal with two digits there ("Monetary Types", PostgreSQL). */
+    private static boolean isCents(ExprAdapter adapter, Expr e) {
+        return e instanceof Expr.Cast cast && cast.type().name().equals("money")
+                || adapter.facts(e)
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Decimal d && d.scale() == 2 && d.precision() == 19)
+                        .isPresent();
     }
 
     /** True for a column that may be of a type for money, which is a decimal with four digits ("money and smallmoney"). */

@@ -260,12 +260,15 @@ class ExprAdapter extends QueryMapper {
             return instants.present(fine(time));
         }
         if (e instanceof Expr.Parameter parameter) {
-            return parameter(parameter);
+            return new ParameterAdapter(this, functions).adapt(parameter);
         }
         if (e instanceof Expr.Interval
                 && !to.has(SqlFeature.INTERVAL_VALUES)
                 && !from.name().equals(to.name())) {
             throw new Untranslatable("an interval as a value");
+        }
+        if (e instanceof Expr.SequenceValue value) {
+            return new ColumnSequences(this).value(value);
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
     }
@@ -362,46 +365,6 @@ class ExprAdapter extends QueryMapper {
     Expr column(Expr.Column column) {
         RowAddresses addresses = new RowAddresses(this);
         return addresses.is(column) ? addresses.translated(column) : new BareFunctions(this, functions).bare(column);
-    }
-
-    private Expr parameter(Expr.Parameter parameter) {
-        String text = parameter.text();
-        if (text.startsWith("&")) {
-            throw new Untranslatable("the substitution variable " + text + ", which the client replaces");
-        }
-        if (text.startsWith("@@")) {
-            return functions.systemVariable(parameter);
-        }
-        if (from.name().equals(to.name())) {
-            return parameter;
-        }
-        if (text.equals("?")) {
-            return Placeholders.marked(parameter);
-        }
-        if (text.startsWith("$") && from.has(SqlFeature.PLACES_BY_DOLLAR)) {
-            boolean place = text.matches("\\$\\d+");
-            throw new Untranslatable(
-                    place ? "the column " + text + ", by its place" : "the session's variable " + text);
-        }
-        boolean number = text.matches("[$:]\\d+");
-        if (number) {
-            String digits = text.substring(1);
-            return to.has(SqlFeature.NUMBERED_BY_DOLLAR)
-                    ? new Expr.Parameter("$" + digits, parameter.span())
-                    : to.has(SqlFeature.NUMBERED_BY_COLON)
-                            ? new Expr.Parameter(":" + digits, parameter.span())
-                            : Placeholders.numbered(digits, parameter.span());
-        }
-        if (text.matches("@\\w+")) {
-            boolean variable = from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
-            if (variable && !to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
-                throw new Untranslatable("the session's variable " + text);
-            }
-            return to.has(SqlFeature.OUTPUT)
-                    ? parameter
-                    : new Expr.Parameter(":" + text.substring(1), parameter.span());
-        }
-        return parameter;
     }
 
     private Expr choice(Expr.Case given) {

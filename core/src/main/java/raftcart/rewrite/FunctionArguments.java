@@ -113,13 +113,8 @@ final class FunctionArguments {
         if (wanted == ValueKind.TEXT && adapter.losesConversions()) {
             return asText(argument);
         }
-        boolean bytes = wanted == ValueKind.BYTES
-                && adapter.kind(argument) == ValueKind.TEXT
-                && adapter.writes("bytes_of_text");
-        if (bytes) {
-            adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a text as its bytes");
-            return new FunctionAdapter(adapter)
-                    .call(Expr.Call.of("bytes_of_text", argument).at(argument.span()));
+        if (wanted == ValueKind.BYTES) {
+            return bytes(argument);
         }
         if (wanted != ValueKind.INTEGER) {
             return adapter.expr(argument);
@@ -129,6 +124,22 @@ final class FunctionArguments {
                 .orElseGet(() -> adapter.to.has(SqlFeature.PARTS_OF_DATES_ARE_DECIMALS)
                         ? wholeNumber(adapter.expr(argument))
                         : adapter.expr(argument));
+    }
+
+    /** A value where bytes are wanted. */
+    private Expr bytes(Expr argument) {
+        boolean spelled = adapter.from.has(SqlFeature.TEXTS_OF_HEX_BYTES)
+                && argument instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING;
+        if (spelled) {
+            return adapter.expr(ByteTexts.of(argument, adapter.from));
+        }
+        if (adapter.kind(argument) != ValueKind.TEXT || !adapter.writes("bytes_of_text")) {
+            return adapter.expr(argument);
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, argument.span(), "a text as its bytes");
+        return new FunctionAdapter(adapter)
+                .call(Expr.Call.of("bytes_of_text", argument).at(argument.span()));
     }
 
     /** A value where a text is wanted. */

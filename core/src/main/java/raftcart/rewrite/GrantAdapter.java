@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -59,14 +60,13 @@ final class GrantAdapter {
                     grant.span(),
                     "of the rights " + String.join(", ", grant.privileges()) + " only " + String.join(", ", kept));
         }
-        return List.of(new DdlStatement.Grant(
-                grant.revoke(),
-                kept,
-                grant.kind(),
-                objects(grant),
-                grantees(grant.grantees(), grant.span()),
-                grant.withGrant(),
-                grant.span()));
+        List<String> grantees = grantees(grant.grantees(), grant.span());
+        Stream<List<QualifiedName>> objects = adapter.same()
+                ? Stream.of(objects(grant))
+                : objects(grant).stream().map(List::of); // the standard has one object a statement
+        return objects.<Statement>map(o -> new DdlStatement.Grant(
+                        grant.revoke(), kept, grant.kind(), o, grantees, grant.withGrant(), grant.span()))
+                .toList();
     }
 
     /** Rights on what a schema holds, which T-SQL grants on the schema, as rights on its tables. */

@@ -109,22 +109,13 @@ final class GroupAdapter {
         if (adapter.scope.column(column.name()).isPresent()) {
             return Optional.empty(); // a column of a table comes before an alias
         }
-        return select.items().stream()
-                .filter(i ->
-                        i.alias().filter(a -> a.matches(column.name().last())).isPresent())
-                .map(Item::value)
-                .filter(v -> !v.equals(item))
-                .findFirst();
+        return ofAlias(column, select);
     }
 
     /** MySQL's HAVING of single rows, without groups or aggregates, as WHERE. */
     static Query ofRows(Query query, QueryAdapter adapter) {
-        boolean rows = adapter.lost(SqlFeature.HAVING_OF_ROWS)
-                && query.body() instanceof Select s
-                && s.having().isPresent()
-                && s.groupBy().isEmpty()
-                && !Aggregates.in(s.having().get(), adapter.from)
-                && s.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter.from));
+        boolean rows =
+                adapter.lost(SqlFeature.HAVING_OF_ROWS) && query.body() instanceof Select s && isOneGroup(s, adapter);
         if (!rows) {
             return query;
         }
@@ -143,6 +134,27 @@ final class GroupAdapter {
         select.where().ifPresent(all::add);
         all.add(condition);
         return query.withBody(select.withConditions(OldForms.and(all), Optional.empty()));
+    }
+
+    /** HAVING without groups or aggregates, of the one group that all rows are, which says nothing of single rows. */
+    static Query ofOneGroup(Query query, QueryAdapter adapter) {
+        boolean whole = adapter.to.has(SqlFeature.HAVING_ASKS_EACH_ROW)
+                && !adapter.from.has(SqlFeature.HAVING_OF_ROWS)
+                && query.body() instanceof Select s
+                && isOneGroup(s, adapter);
+        if (!whole) {
+            return query;
+        }
+        Select select = (Select) query.body();
+        adapter.note(FindingCode.SYNTAX_ADAPTED, select.span(), "HAVING of all rows as WHERE of none");
+        return query.withBody(select.withFrom(List.of()).withConditions(select.having(), Optional.empty()));
+    }
+
+    private static boolean isOneGroup(Select select, QueryAdapter adapter) {
+        return select.having().isPresent()
+                && select.groupBy().isEmpty()
+                && !Aggregates.in(select.having().get(), adapter.from)
+                && select.items().stream().noneMatch(i -> Aggregates.in(i.value(), adapter.from));
     }
 
     /** HAVING with aliases replaced where the target does not take them. */
@@ -181,11 +193,16 @@ final class GroupAdapter {
                 || column.name().parts().size() > 1) {
             return Optional.empty();
         }
+        return ofAlias(column, select);
+    }
+
+    /** What is selected under the name of a column, unless it is that column itself. */
+    private static Optional<Expr> ofAlias(Expr.Column column, Select select) {
         return select.items().stream()
                 .filter(i ->
                         i.alias().filter(a -> a.matches(column.name().last())).isPresent())
                 .map(Item::value)
-                .filter(v -> !v.equals(e))
+                .filter(v -> !v.equals(column))
                 .findFirst();
     }
 }

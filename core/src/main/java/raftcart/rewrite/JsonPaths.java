@@ -202,6 +202,9 @@ final class JsonPaths {
         Optional<List<String>> steps = right instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
                 ? ArrayTexts.items(l.text())
                 : Optional.empty();
+        if (steps.filter(all -> all.stream().anyMatch(s -> s.matches("-\\d+"))).isPresent()) {
+            throw new Untranslatable("a place of a list counted from its end");
+        }
         return steps.map(all -> {
             StringBuilder path = new StringBuilder();
             all.forEach(s -> path.append(PLACE.matcher(s).matches() ? "[" + s + "]" : named(s)));

@@ -198,7 +198,9 @@ final class KindFinder {
             return ValueKind.UNKNOWN;
         }
         return switch (signature.get().name()) {
-            case "coalesce", "greatest", "least", "nullif", "coalesce_pair" -> common(arguments, scope);
+            case "coalesce", "greatest", "least", "coalesce_pair" -> common(arguments, scope);
+            case "nullif" ->
+                kind(arguments.get(0), scope).isDate() ? kind(arguments.get(0), scope) : common(arguments, scope);
             case "decode" -> common(results(arguments), scope);
             case "choose_text" -> ValueKind.TEXT;
             case "if" -> common(arguments.subList(1, arguments.size()), scope);
@@ -253,6 +255,8 @@ final class KindFinder {
                 result = kind;
             } else if (result.isNumber() && kind.isNumber()) {
                 result = result == ValueKind.FLOAT || kind == ValueKind.FLOAT ? ValueKind.FLOAT : ValueKind.DECIMAL;
+            } else if (result.isDate() && kind.isDate() && !language.has(SqlFeature.DATES_ARE_TEXTS)) {
+                result = ValueKind.TIMESTAMP;
             } else {
                 return ValueKind.UNKNOWN;
             }

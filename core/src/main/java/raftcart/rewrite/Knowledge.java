@@ -323,6 +323,14 @@ public final class Knowledge {
         return Optional.ofNullable(numbered.get(key(table)));
     }
 
+    /** The numbered column after which a sequence is named, as in {@code TABLE_COLUMN_seq}. */
+    Optional<Numbered> numberedBy(Name sequence) {
+        return numbered.values().stream()
+                .filter(n ->
+                        (n.table().last().text() + "_" + n.column().text() + "_seq").equalsIgnoreCase(sequence.text()))
+                .findFirst();
+    }
+
     /** What 0 stands for in a column that the engine numbers, where the source has a say in that. */
     KeyZeros zeros() {
         return zeros;

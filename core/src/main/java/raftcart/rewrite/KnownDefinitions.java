@@ -1,6 +1,9 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +17,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
+import raftcart.sql.tree.TableParts.Reference;
 import raftcart.sql.tree.TableParts.TableConstraint;
 
 /** How the columns of tables were defined by the statements that were read so far, in the source's own words. */
@@ -24,6 +28,7 @@ final class KnownDefinitions {
     private final Map<String, Map<String, ColumnDefinition>> tables = new HashMap<>();
     private final Map<String, PrimaryKey> primaryKeys = new HashMap<>();
     private final Map<String, QualifiedName> owners = new HashMap<>();
+    private final Map<String, Map<String, QualifiedName>> references = new HashMap<>();
     private final Function<QualifiedName, String> keys;
 
     /**
@@ -56,16 +61,17 @@ final class KnownDefinitions {
     void add(CreateTable table) {
         tables.remove(keys.apply(table.name()));
         primaryKeys.remove(keys.apply(table.name()));
+        references.remove(keys.apply(table.name()));
         table.columns().forEach(c -> addNew(table.name(), c));
         table.constraints().stream()
-                .filter(c -> isPrimary(table.name(), c))
+                .filter(c -> remember(table.name(), c))
                 .flatMap(c -> TableAdapter.names(c.parts()).stream())
                 .forEach(n -> change(table.name(), n, d -> d.withNotNull(Optional.of(true))));
     }
 
     /** A column that was not there before, which may bring the primary key with it. */
     void addNew(QualifiedName table, ColumnDefinition column) {
-        column.constraints().forEach(c -> isPrimary(table, c));
+        column.constraints().forEach(c -> remember(table, c));
         add(table, column);
     }
 
@@ -75,8 +81,15 @@ final class KnownDefinitions {
                 .put(key(column.name()), primary ? column.withNotNull(Optional.of(true)) : column);
     }
 
-    /** Remembers whose constraint it is, and true for one that is a primary key. */
-    boolean isPrimary(QualifiedName table, TableConstraint constraint) {
+    /** Remembers whose constraint it is and what it refers to; true for one that is a primary key. */
+    boolean remember(QualifiedName table, TableConstraint constraint) {
+        constraint
+                .reference()
+                .map(Reference::table)
+                .filter(parent -> !keys.apply(parent).equals(keys.apply(table)))
+                .ifPresent(parent -> references
+                        .computeIfAbsent(keys.apply(table), k -> new LinkedHashMap<>())
+                        .put(keys.apply(parent), table));
         constraint.name().ifPresent(n -> owners.put(key(n), table));
         boolean primary = constraint.kind() == ConstraintKind.PRIMARY_KEY;
         if (primary) {
@@ -130,9 +143,41 @@ final class KnownDefinitions {
         }
     }
 
+    /** The tables that refer to this one, itself aside. */
+    List<QualifiedName> referring(QualifiedName table) {
+        String parent = keys.apply(table);
+        return references.values().stream()
+                .filter(r -> r.containsKey(parent))
+                .map(r -> r.get(parent))
+                .toList();
+    }
+
+    /** The tables in an order in which none comes before those that refer to it, as far as there is one. */
+    List<QualifiedName> referringFirst(List<QualifiedName> tables) {
+        List<QualifiedName> left = new ArrayList<>(tables);
+        List<QualifiedName> sorted = new ArrayList<>();
+        while (!left.isEmpty()) {
+            QualifiedName next = left.stream()
+                    .filter(t -> referring(t).stream().noneMatch(r -> holds(left, r)))
+                    .findFirst()
+                    .orElse(left.get(0));
+            left.remove(next);
+            sorted.add(next);
+        }
+        return sorted;
+    }
+
+    private boolean holds(List<QualifiedName> tables, QualifiedName table) {
+        return tables.stream().anyMatch(t -> keys.apply(t).equals(keys.apply(table)));
+    }
+
     /** The constraints of a table that is gone, or has another name now. */
     void moveConstraints(QualifiedName table, Optional<QualifiedName> to) {
         String from = keys.apply(table);
+        Map<String, QualifiedName> own = references.remove(from);
+        if (own != null) {
+            to.ifPresent(t -> references.put(keys.apply(t), own));
+        }
         owners.entrySet().removeIf(e -> to.isEmpty() && keys.apply(e.getValue()).equals(from));
         owners.replaceAll((name, owner) -> keys.apply(owner).equals(from) ? to.orElse(owner) : owner);
         to.ifPresent(t -> primaryKeys.computeIfPresent(from, (k, key) -> new PrimaryKey(key.name(), key.madeFor(), t)));

@@ -24,6 +24,9 @@ final class LikeEscapes {
     Pattern adapted() {
         Expr pattern = adapter.expr(like.pattern());
         Optional<Expr> escape = like.escape().map(adapter::expr);
+        if (isWildcard(escape)) {
+            return byBackslash(pattern);
+        }
         boolean onSource = adapter.from.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
         boolean differs = !adapter.from.name().equals(adapter.to.name())
                 && onSource != adapter.to.has(SqlFeature.LIKE_ESCAPES_BY_BACKSLASH);
@@ -52,6 +55,38 @@ final class LikeEscapes {
         return adapter.to.has(SqlFeature.LIKE_WITHOUT_ESCAPE)
                 ? new Pattern(pattern, Optional.of(Expr.Literal.string("")))
                 : new Pattern(doubled(pattern), escape);
+    }
+
+    private boolean isWildcard(Optional<Expr> escape) {
+        return !adapter.from.name().equals(adapter.to.name())
+                && escape.filter(e -> e instanceof Expr.Literal l && l.text().matches("[%_]"))
+                        .isPresent();
+    }
+
+    /** A pattern in which one of the wildcards escapes, which some engines take for a wildcard all the same. */
+    private Pattern byBackslash(Expr pattern) {
+        if (!(pattern instanceof Expr.Literal text)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, like.span(), "a wildcard that escapes");
+            return new Pattern(pattern, like.escape().map(adapter::expr));
+        }
+        String wildcard = ((Expr.Literal) like.escape().orElseThrow()).text();
+        String escaped = escaped(text.text(), wildcard.charAt(0));
+        adapter.note(FindingCode.SYNTAX_ADAPTED, like.span(), "a backslash escapes in place of " + wildcard);
+        return new Pattern(
+                new Expr.Literal(LiteralKind.STRING, escaped, text.span()),
+                Optional.of(Expr.Literal.string(BACKSLASH)));
+    }
+
+    private static String escaped(String pattern, char escape) {
+        StringBuilder escaped = new StringBuilder();
+        for (int i = 0; i < pattern.length(); i++) {
+            boolean escapes = pattern.charAt(i) == escape && i + 1 < pattern.length();
+            char c = pattern.charAt(escapes ? ++i : i);
+            // Before any other letter an escape is an error to some engines.
+            escaped.append(c == '\\' || escapes && (c == '%' || c == '_') ? BACKSLASH : "")
+                    .append(c);
+        }
+        return escaped.toString();
     }
 
     private Expr doubled(Expr pattern) {

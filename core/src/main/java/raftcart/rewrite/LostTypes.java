@@ -54,6 +54,9 @@ final class LostTypes {
     }
 
     void refuseCall(Expr.Call call) {
+        if (call.is("json_object") && call.arguments().size() % 2 == 1) {
+            throw new Untranslatable("a JSON object made of the items of a list");
+        }
         if (!PASSING.contains(call.function())) {
             refuse(call.arguments());
         }

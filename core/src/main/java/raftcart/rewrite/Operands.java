@@ -199,7 +199,7 @@ final class Operands {
         ValueKind right = columns.size() == 1 ? columns.get(0).kind() : ValueKind.UNKNOWN;
         boolean text = left == ValueKind.TEXT && right.isNumber() || left.isNumber() && right == ValueKind.TEXT;
         if (!text || !adapter.losesConversions()) {
-            return in;
+            return new TextMoments(adapter).amongRows(in, right);
         }
         adapter.note(FindingCode.IMPLICIT_CAST, in.span(), "a text is compared with a number");
         boolean plain = rows.query().body() instanceof Select s && s.items().size() == 1;

@@ -212,7 +212,11 @@ final class OperatorAdapter {
     }
 
     List<Expr> comparable(List<Expr> expressions, Span span) {
-        return adapter.instants.beside(expressions, () -> ofOneKind(new Operands(adapter).compared(expressions), span));
+        return adapter.instants.beside(expressions, () -> ofOneKind(alike(expressions), span));
+    }
+
+    private List<Expr> alike(List<Expr> compared) {
+        return new UniqueIds(adapter).alike(new Operands(adapter).compared(compared));
     }
 
     /** An enumeration beside a number is the place of its value among the others. */
@@ -228,7 +232,8 @@ final class OperatorAdapter {
 
     /** Expressions that are compared with each other, brought to one kind. */
     private List<Expr> ofOneKind(List<Expr> given, Span span) {
-        List<Expr> expressions = ClockTimes.among(ByteTexts.asLetters(given, adapter), adapter);
+        List<Expr> expressions =
+                ClockTimes.among(new TextMoments(adapter).alike(ByteTexts.asLetters(given, adapter)), adapter);
         List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
         if (!same()) {
             mixedKinds(expressions, kinds, span);

@@ -11,12 +11,14 @@ import raftcart.type.LogicalType;
 /** Constants whose casts, as catalogs write them, say no more than what they are: {@code '-5'::integer}, {@code '101'::bit}. */
 final class PlainConstants {
     private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\s*\\d{1,2}:\\d\\d\\s*");
+    private static final Pattern DATED = Pattern.compile("\\s*\\d{4}-\\d{1,2}-\\d{1,2}[ T]+(\\d{1,2}:.*)");
+    private static final Pattern MONEY = Pattern.compile("\\s*([(-]?)\\s*[$]?([\\d,]*\\d(?:\\.\\d+)?)[)]?\\s*");
     private static final Pattern LEADING = Pattern.compile("\\s*([-+]?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?)");
 
     private PlainConstants() {}
 
     /** The constant without its cast, if it can do without. */
-    static Optional<Expr> of(Expr.Cast cast, LogicalType type) {
+    static Optional<Expr> of(Expr.Cast cast, LogicalType type, ExprAdapter adapter) {
         if (!(cast.value() instanceof Expr.Literal literal)) {
             return Optional.empty();
         }
@@ -31,6 +33,15 @@ final class PlainConstants {
                         || bits.length() == literal.text().length())) {
             return Optional.of(new Expr.Literal(LiteralKind.BITS, literal.text(), literal.span()));
         }
+        Matcher money = MONEY.matcher(literal.text());
+        if (text && cast.type().name().equals("money") && type instanceof LogicalType.Decimal && money.matches()) {
+            String sign = money.group(1).isEmpty() ? "" : "-";
+            Expr.Literal number =
+                    new Expr.Literal(LiteralKind.STRING, sign + money.group(2).replace(",", ""), literal.span());
+            return number.text().equals(literal.text())
+                    ? Optional.empty()
+                    : Optional.of(new Expr.Cast(number, adapter.castType(type), cast.safe(), cast.span()));
+        }
         boolean whole = type instanceof LogicalType.Int i
                 && text
                 && literal.text().matches(i.unsigned() ? "\\d{1,9}" : "-?\\d{1,9}");
@@ -43,12 +54,15 @@ final class PlainConstants {
                 : Optional.empty();
     }
 
-    /** A time of day with the seconds that some engines do not do without. */
+    /** A time of day without a date before it, and with the seconds that some engines do not do without. */
     static Expr.Literal withSeconds(Expr.Literal literal, ExprAdapter adapter) {
-        boolean without = literal.kind() == LiteralKind.TIME
-                && !adapter.from.name().equals(adapter.to.name())
-                && WITHOUT_SECONDS.matcher(literal.text()).matches();
-        return without ? new Expr.Literal(LiteralKind.TIME, literal.text().strip() + ":00", literal.span()) : literal;
+        if (literal.kind() != LiteralKind.TIME || adapter.from.name().equals(adapter.to.name())) {
+            return literal;
+        }
+        Matcher dated = DATED.matcher(literal.text());
+        String text = dated.matches() ? dated.group(1) : literal.text();
+        String whole = WITHOUT_SECONDS.matcher(text).matches() ? text.strip() + ":00" : text;
+        return whole.equals(literal.text()) ? literal : new Expr.Literal(LiteralKind.TIME, whole, literal.span());
     }
 
     /** A number that is cast to another kind for nothing but a comparison, as PostgreSQL writes checks. */

@@ -97,7 +97,7 @@ class QueryAdapter extends ExprAdapter {
         Query named = NamedWindows.rewrite(locked, this);
         Query columns = ValuesColumns.rewrite(RowsAmongColumns.rewrite(named, this), this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
-        plain = GroupingSets.rewrite(GroupAdapter.ofRows(plain, this), this);
+        plain = GroupingSets.rewrite(GroupAdapter.ofOneGroup(GroupAdapter.ofRows(plain, this), this), this);
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));
     }
 
@@ -395,6 +395,7 @@ class QueryAdapter extends ExprAdapter {
         }
         if (table instanceof TableRef.Table named && !same()) {
             ofTheEngine(named);
+            new ColumnSequences(this).refuseRows(named);
         }
         if (table instanceof TableRef.Table named && !same() && named.sample().isPresent()) {
             TableRef drawn = new Samples(this).adapt(named);

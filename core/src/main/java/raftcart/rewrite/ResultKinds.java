@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
@@ -51,7 +52,8 @@ final class ResultKinds {
     private List<Expr> alike(List<Expr> values, Span span) {
         adapter.instants.mixed(values);
         if (!isMixed(values)) {
-            return new Truths(adapter).alike(new ConvertedResults(adapter).alike(values));
+            return new Truths(adapter)
+                    .alike(new TextMoments(adapter).alike(new ConvertedResults(adapter).alike(values)));
         }
         note(span);
         return values.stream().map(this::text).toList();
@@ -75,6 +77,9 @@ final class ResultKinds {
         List<Expr> alike = byFirst ? asTheFirst(values, call.span()) : alike(values, call.span());
         if (alike.equals(values)) {
             return call;
+        }
+        if (call.is("nullif") && adapter.kind(values.get(0)) == ValueKind.DATE) {
+            throw new Untranslatable("NULLIF of a date and a moment");
         }
         List<Expr> arguments = new ArrayList<>(call.arguments());
         for (int i = 0; i < places.size(); i++) {

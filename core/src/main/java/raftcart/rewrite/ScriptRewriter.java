@@ -42,7 +42,7 @@ public final class ScriptRewriter {
         for (Optional<Piece> next = reader.next(); next.isPresent(); next = reader.next()) {
             Piece piece = next.get();
             switch (piece.kind()) {
-                case BLANK -> output.blank(Comments.portableBlank(piece.text()));
+                case BLANK -> output.blank(blank(piece.text()));
                 case CLIENT -> client(piece, output, listener);
                 case DATA -> copy.data(piece, output, listener);
                 case TOO_LONG -> tooLong(piece, output, listener);
@@ -66,6 +66,12 @@ public final class ScriptRewriter {
             output.blank("\n");
             output.statement(result, true);
         }
+    }
+
+    private String blank(String text) {
+        return from.name().equals(to.name())
+                ? text
+                : Comments.portableBlank(text, from.grammar().lexical());
     }
 
     private void statement(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {

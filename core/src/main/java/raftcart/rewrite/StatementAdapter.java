@@ -66,7 +66,7 @@ final class StatementAdapter {
         }
         if (statement instanceof Statement.Truncate truncate) {
             truncate.leftOut().forEach(c -> adapter.note(FindingCode.PHYSICAL_CLAUSES, truncate.span(), c));
-            return List.of(adapter.same() ? truncate : truncate(truncate));
+            return adapter.same() ? List.of(truncate) : new EmptiedTables(adapter).adapt(truncate);
         }
         if (statement instanceof Statement.CallProcedure call) {
             List<Expr> arguments = adapter.exprs(call.arguments());
@@ -179,25 +179,6 @@ final class StatementAdapter {
         return List.of(statement);
     }
 
-    /** Whether the numbers of a table begin anew with its rows. */
-    private Statement truncate(Statement.Truncate truncate) {
-        boolean restarts = truncate.restart() || adapter.from.has(SqlFeature.TRUNCATE_RESTARTS);
-        boolean numbered = truncate.tables().stream()
-                .anyMatch(t -> adapter.knowledge.numbered(t).isPresent()
-                        || adapter.knowledge.table(t).isEmpty());
-        boolean says = restarts && (numbered || truncate.restart()) && has(SqlFeature.TRUNCATE_MAY_RESTART);
-        boolean differs = restarts != has(SqlFeature.TRUNCATE_RESTARTS) && !says;
-        boolean certain = truncate.tables().stream()
-                .anyMatch(t -> adapter.knowledge.numbered(t).isPresent());
-        if (differs && (certain || truncate.restart())) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    truncate.span(),
-                    restarts ? "the numbers of the table go on" : "the numbers of the table begin anew");
-        }
-        return new Statement.Truncate(truncate.tables(), says, truncate.cascade(), List.of(), truncate.span());
-    }
-
     private List<Statement> use(Statement.UseSchema use) {
         boolean connects = use.database()
                 && !adapter.from.has(SqlFeature.DATABASES_ARE_SCHEMAS)
@@ -240,6 +221,9 @@ final class StatementAdapter {
                 adapter.same() ? Optional.empty() : SequencePositions.of(statement, adapter.from.grammar());
         if (position.isPresent()) {
             return adapt(position.get());
+        }
+        if (new ColumnSequences(adapter).follows(statement.query())) {
+            return List.of();
         }
         if (statement.into().isEmpty()) {
             Query query = adapter.query(statement.query());
@@ -291,8 +275,9 @@ final class StatementAdapter {
                 && call.function().equals("set_config");
     }
 
-    private Statement insert(Insert given) {
+    private Statement insert(Insert whole) {
         ChangeAdapter changes = new ChangeAdapter(adapter);
+        Insert given = new ColumnSequences(adapter).numbered(whole);
         Insert insert = LastNumbers.askedBefore(
                 RowSequences.once(new CommonTableChanges(adapter).insert(given), adapter), adapter);
         List<Query.CommonTable> with = changes.with(insert.with());

@@ -70,7 +70,8 @@ final class StoredValues {
     }
 
     /** A text for a column of another kind, with the cast that some engines want; truth values as numbers. */
-    Expr converted(Expr value, ValueKind kind, LogicalType type) {
+    Expr converted(Expr given, ValueKind kind, LogicalType type) {
+        Expr value = new TextMoments(adapter).stored(given, kind, type);
         boolean strict = adapter.to.has(SqlFeature.COLUMNS_TAKE_THEIR_KIND)
                 && !adapter.from.has(SqlFeature.COLUMNS_TAKE_THEIR_KIND)
                 && !(value instanceof Expr.Literal);

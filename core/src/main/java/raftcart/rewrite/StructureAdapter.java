@@ -56,31 +56,46 @@ final class StructureAdapter {
             return new ViewAdapter(adapter, this).view(view);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
-            adapter.knowledge.addSequence(sequence.name());
-            if (!adapter.same() && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY)) {
-                return ofColumn(sequence);
-            }
-            leftOut(sequence.leftOut(), sequence);
-            if (sequence.alter() && !sequence.leftOut().isEmpty() && isUnchanged(sequence)) {
-                return List.of();
-            }
-            boolean ifNotExists = sequence.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, sequence);
-            return List.of(new DdlStatement.CreateSequence(
-                    sequence.name(),
-                    sequence.alter(),
-                    ifNotExists,
-                    sequence.type(),
-                    sequence.alter()
-                            ? sequence.options().portable()
-                            : range(sequence).on(adapter.to, sequence.options()),
-                    sequence.restart(),
-                    List.of(),
-                    sequence.span()));
+            return sequence(sequence);
         }
         if (statement instanceof DdlStatement.CreateSchema schema) {
             return schema(schema);
         }
         return further(statement);
+    }
+
+    private List<Statement> sequence(DdlStatement.CreateSequence sequence) {
+        Optional<List<Statement>> ofColumn = new ColumnSequences(adapter).altered(sequence);
+        if (ofColumn.isPresent()) {
+            return ofColumn.get();
+        }
+        if (!sequence.alter()) {
+            adapter.knowledge.addSequence(sequence.name());
+        }
+        if (!adapter.same() && !has(SqlFeature.SEQUENCES) && has(SqlFeature.IDENTITY)) {
+            return ofColumn(sequence);
+        }
+        leftOut(sequence.leftOut(), sequence);
+        if (sequence.alter() && isUnchanged(sequence)) {
+            sequence.type()
+                    .ifPresent(t -> adapter.note(
+                            FindingCode.SYNTAX_CHECK,
+                            sequence.span(),
+                            "the numbers keep their type; on the source it is " + t.name() + " now"));
+            return List.of();
+        }
+        boolean ifNotExists = sequence.ifNotExists() && canSayIf(SqlFeature.IF_NOT_EXISTS, sequence);
+        return List.of(new DdlStatement.CreateSequence(
+                sequence.name(),
+                sequence.alter(),
+                ifNotExists,
+                sequence.type(),
+                sequence.alter()
+                        ? sequence.options().portable()
+                        : range(sequence).on(adapter.to, sequence.options()),
+                sequence.restart(),
+                List.of(),
+                sequence.span()));
     }
 
     private SequenceRange range(DdlStatement.CreateSequence sequence) {
@@ -166,7 +181,6 @@ final class StructureAdapter {
         IdentityOptions o = sequence.options();
         return !adapter.same()
                 && sequence.restart().isEmpty()
-                && sequence.type().isEmpty()
                 && o.start().isEmpty()
                 && o.increment().isEmpty()
                 && o.min().isEmpty()
@@ -344,8 +358,11 @@ final class StructureAdapter {
     }
 
     private List<Statement> drop(DdlStatement.Drop given) {
+        boolean tables = given.kind().equals("TABLE") && !adapter.same();
+        List<QualifiedName> inOrder =
+                tables ? adapter.knowledge.definitions().referringFirst(given.names()) : given.names();
         List<QualifiedName> names =
-                given.names().stream().map(n -> TemporaryNames.of(n, adapter)).toList();
+                inOrder.stream().map(n -> TemporaryNames.of(n, adapter)).toList();
         boolean view = given.kind().equals("SYNONYM") && !adapter.same() && !has(SqlFeature.SYNONYMS);
         if (view) {
             adapter.note(
@@ -375,6 +392,9 @@ final class StructureAdapter {
                     FindingCode.SYNTAX_CHECK,
                     drop.span(),
                     "without CASCADE, objects that depend on it stay or hinder it");
+        }
+        if (drop.kind().equals("MATERIALIZED VIEW") && !has(SqlFeature.MATERIALIZED_VIEWS)) {
+            throw new Untranslatable("a materialized view");
         }
         if (drop.kind().equals("SEQUENCE") && !has(SqlFeature.SEQUENCES)) {
             throw new Untranslatable("a sequence");

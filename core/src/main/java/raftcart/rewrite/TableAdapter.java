@@ -56,8 +56,10 @@ final class TableAdapter {
         return adapter.to.has(feature);
     }
 
-    List<Statement> create(CreateTable table) {
-        List<KnownColumn> known = new ArrayList<>();
+    List<Statement> create(CreateTable given) {
+        CopiedTables copies = new CopiedTables(adapter);
+        CreateTable table = new TableLimits(adapter).within(copies.spelled(given));
+        List<KnownColumn> known = copies.known(table).collect(Collectors.toCollection(ArrayList::new));
         for (ColumnDefinition column : table.columns()) {
             known.add(known(column, table.collation()));
         }
@@ -78,33 +80,9 @@ final class TableAdapter {
         return has(SqlFeature.IDENTITY) || !has(SqlFeature.SEQUENCES) ? adapted(table) : numberedBySequences(table);
     }
 
-    /** Sequences for the columns that the engine numbers, where the target has nothing else for that. */
     private List<Statement> numberedBySequences(CreateTable table) {
         List<Statement> all = new ArrayList<>();
-        List<ColumnDefinition> columns = new ArrayList<>();
-        for (ColumnDefinition column : table.columns()) {
-            if (column.identity().isEmpty()) {
-                columns.add(column);
-                continue;
-            }
-            QualifiedName sequence = table.name()
-                    .withLast(Name.of(
-                            table.name().last().text() + "_" + column.name().text() + "_seq"));
-            adapter.note(
-                    FindingCode.SYNTAX_ADAPTED, column.span(), column.name().text() + " is numbered by a sequence");
-            all.add(new DdlStatement.CreateSequence(
-                    sequence,
-                    false,
-                    table.ifNotExists(),
-                    Optional.empty(),
-                    ColumnFactory.fromFirst(column.identity().get(), column.name(), column.span(), adapter)
-                            .portable(),
-                    Optional.empty(),
-                    List.of(),
-                    column.span()));
-            columns.add(column.numberedBy(new Expr.SequenceValue(sequence, true, column.span())));
-        }
-        all.addAll(adapted(table.withColumns(columns)));
+        all.addAll(adapted(new ColumnSequences(adapter).made(table, all::add)));
         return all;
     }
 
@@ -236,6 +214,7 @@ final class TableAdapter {
             comment("TABLE", table.name(), table.comment().get(), table, after);
         }
         new RowidKeys(adapter).rewrite(adapted, constraints);
+        new TableLimits(adapter).oneCheckEach(adapted, constraints);
         return finished(table, adapted, constraints, after);
     }
 

@@ -49,6 +49,8 @@ final class UnionKinds {
                     facts.stream().map(f -> f.get(column).kind()).toList();
             if (kinds.contains(ValueKind.TEXT) && kinds.stream().anyMatch(UnionKinds::isOther)) {
                 convert(column, kinds, items);
+            } else if (kinds.contains(ValueKind.DATE) && kinds.contains(ValueKind.TIMESTAMP)) {
+                new TextMoments(adapter).columns(column, kinds, items);
             }
         }
         return with(body, items.iterator());
@@ -74,9 +76,15 @@ final class UnionKinds {
             } else if (!texts && kinds.get(part) == ValueKind.TEXT && (converts || literal)) {
                 value = converted.converted(value, wanted);
             }
-            if (value != item.value()) {
-                items.get(part).set(column, new Item(value, name(item)));
-            }
+            put(value, items.get(part), column);
+        }
+    }
+
+    /** Sets another value in a column, under the name that it had. */
+    static void put(Expr value, List<Item> items, int column) {
+        Item item = items.get(column);
+        if (value != item.value()) {
+            items.set(column, new Item(value, name(item)));
         }
     }
 

@@ -22,7 +22,6 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.type.LogicalType;
-import raftcart.type.ValueForm;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
 final class ValueAdapter {
@@ -39,12 +38,14 @@ final class ValueAdapter {
     private static final Set<String> DAY_WORDS = Set.of("now", "today", "tomorrow", "yesterday");
 
     private final ExprAdapter adapter;
+    private final OwnSpellings spellings;
     private final boolean same;
     private final boolean datesAreTexts;
     private boolean truthNoted;
 
     ValueAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
+        this.spellings = new OwnSpellings(adapter);
         this.same = adapter.from.name().equals(adapter.to.name());
         this.datesAreTexts = adapter.lost(SqlFeature.DATES_ARE_TEXTS);
     }
@@ -102,6 +103,7 @@ final class ValueAdapter {
         if (type.filter(LogicalType.Json.class::isInstance).isPresent() && isTextToParse(value)) {
             return Expr.Call.of("json_of_text", adapter.expr(value)).at(value.span());
         }
+        refuseRow(value);
         if (isTruth(value, type)) {
             return adapter.condition(value);
         }
@@ -155,6 +157,12 @@ final class ValueAdapter {
                         .filter(d -> d <= Digits.of(type).orElseThrow())
                         .isPresent();
         return fits ? value : asColumn(value, type);
+    }
+
+    private void refuseRow(Expr value) {
+        if (!same && value instanceof Expr.Row) {
+            throw new Untranslatable("a row as the value of a column");
+        }
     }
 
     private Expr asColumn(Expr value, LogicalType type) {
@@ -259,7 +267,7 @@ final class ValueAdapter {
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {
-        Expr.Literal literal = new ListedValues(adapter).constant(given, type);
+        Expr.Literal literal = spellings.constant(new ListedValues(adapter).constant(given, type), type);
         ValueKind kind = KindFinder.kind(type);
         if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && new DateAdapter(adapter).losesNumbers()) {
             literal = new DateAdapter(adapter).ofNumber(literal);
@@ -280,7 +288,7 @@ final class ValueAdapter {
             return moment(literal, kind, type);
         }
         if (kind == ValueKind.BYTES) {
-            return bytes(literal, type);
+            return new StoredBytes(adapter).constant(literal, type);
         }
         if (literal.kind() == LiteralKind.BYTES) {
             return ofBytes(literal, kind);
@@ -348,48 +356,6 @@ final class ValueAdapter {
         return adapter.expr(bytes);
     }
 
-    /** Bytes of a fixed length that the source fills up with zeros. */
-    private Expr.Literal filled(Expr.Literal bytes, LogicalType type) {
-        return bytes.kind() == LiteralKind.BYTES
-                        && type instanceof LogicalType.Binary fixed
-                        && adapter.lost(SqlFeature.BINARIES_FILLED_UP)
-                        && bytes.text().length() < fixed.length() * 2
-                ? CastAdapter.padded(bytes, fixed.length())
-                : bytes;
-    }
-
-    private Expr bytes(Expr.Literal given, LogicalType type) {
-        boolean text = given.kind() == LiteralKind.STRING;
-        if (!(type instanceof LogicalType.Bits wide)) {
-            Expr.Literal literal =
-                    filled(text ? ByteTexts.bytes(given, adapter.from).orElse(given) : given, type);
-            boolean large = literal.kind() == LiteralKind.BYTES
-                    && type instanceof LogicalType.Blob
-                    && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);
-            return large
-                    ? new Expr.Cast(literal, adapter.castType(type), false, literal.span())
-                    : adapter.expr(literal);
-        }
-        Expr.Literal literal = text
-                ? digits(given).orElseGet(() -> bits(given, wide.length()))
-                : given.kind() == LiteralKind.NUMBER || given.kind() == LiteralKind.BYTES
-                        ? bitsOfNumber(given, wide)
-                        : given;
-        // A number to MySQL, which fills it up on the left.
-        int missing = literal.kind() == LiteralKind.BITS
-                ? Math.max(0, wide.length() - literal.text().length())
-                : 0;
-        if (literal.kind() != LiteralKind.BITS) {
-            return adapter.expr(literal);
-        }
-        Expr.Literal whole = new Expr.Literal(LiteralKind.BITS, "0".repeat(missing) + literal.text(), literal.span());
-        return becomesBytes(wide) ? asBytes(whole) : whole;
-    }
-
-    private boolean becomesBytes(LogicalType bits) {
-        return TargetTypes.chosen(bits, adapter.to).form() == ValueForm.BYTES;
-    }
-
     private static Expr bare(Expr value) {
         return value instanceof Expr.Cast cast ? cast.value() : value;
     }
@@ -416,48 +382,6 @@ final class ValueAdapter {
     private boolean losesArray(LogicalType type) {
         return type instanceof LogicalType.Array
                 && !(TargetTypes.chosen(type, adapter.to) instanceof LogicalType.Array);
-    }
-
-    /** Bits for a column of bytes, filled up on the left to whole ones. */
-    private static Expr.Literal asBytes(Expr.Literal bits) {
-        int digits = (bits.text().length() + 7) / 8 * 2;
-        String hex = new BigInteger(bits.text(), 2).toString(16);
-        String filled = "0".repeat(Math.max(0, digits - hex.length())) + hex;
-        return new Expr.Literal(LiteralKind.BYTES, filled.toUpperCase(Locale.ROOT), bits.span());
-    }
-
-    /** A number in a column of bits: its digits in base two. */
-    private static Expr.Literal bitsOfNumber(Expr.Literal number, LogicalType.Bits type) {
-        boolean bytes = number.kind() == LiteralKind.BYTES;
-        if (!bytes && !number.isDigits(20)) {
-            return number;
-        }
-        boolean none = number.text().isEmpty(); // no byte at all is how MySQL's dumps write a row of zeros
-        String digits = none ? "0" : new BigInteger(number.text(), bytes ? 16 : 10).toString(2);
-        String bits = digits.length() > type.length() ? digits : "0".repeat(type.length() - digits.length()) + digits;
-        return new Expr.Literal(LiteralKind.BITS, bits, number.span());
-    }
-
-    /** A text in a column of bits: its digits, where that is what it means. */
-    private Optional<Expr.Literal> digits(Expr.Literal text) {
-        boolean bytes = adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES);
-        return bytes || !text.text().matches("[01]+")
-                ? Optional.empty()
-                : Optional.of(new Expr.Literal(LiteralKind.BITS, text.text(), text.span()));
-    }
-
-    /** A text in a column of bits: its bytes, as dumps have them. */
-    private static Expr.Literal bits(Expr.Literal literal, int length) {
-        StringBuilder bits = new StringBuilder();
-        for (char c : literal.text().toCharArray()) {
-            if (c > 0xFF) {
-                return literal;
-            }
-            bits.append(Integer.toBinaryString(c | 0x100), 1, 9);
-        }
-        int extra = bits.length() - length;
-        boolean fits = extra < 0 || bits.substring(0, extra).indexOf("1") < 0;
-        return fits ? new Expr.Literal(LiteralKind.BITS, bits.substring(Math.max(0, extra)), literal.span()) : literal;
     }
 
     /** A single bit as bytes or bits, or as the character of that number, which is how dumps write it. */

@@ -291,7 +291,7 @@ final class CatalogBuilder {
         TableDraft draft = new TableDraft(tablesMade++, name);
         tables.put(name, draft);
         draft.collation = table.collation();
-        table.like().flatMap(this::table).ifPresent(other -> other.columns.forEach(draft::add));
+        table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy.whole())));
         for (ColumnDefinition column : table.columns()) {
             definitions.add(draft, column);
         }

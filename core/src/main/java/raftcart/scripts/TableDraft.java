@@ -83,6 +83,17 @@ final class TableDraft {
         ids.add(columnsMade++);
     }
 
+    /** Gets the columns of another table, and as a whole also its keys, checks and indexes; never its foreign keys. */
+    void copy(TableDraft other, boolean whole) {
+        other.columns.forEach(c -> add(whole ? c : c.withoutValues()));
+        if (whole) {
+            primaryKey = other.primaryKey;
+            uniqueKeys.addAll(other.uniqueKeys);
+            checks.addAll(other.checks);
+            indexes.addAll(other.indexes);
+        }
+    }
+
     /** Divides its rows; parts without names are counted. */
     void divide(raftcart.sql.tree.Partitioning given) {
         partitioning = Optional.of(new Partitioning(given.scheme(), List.of()));

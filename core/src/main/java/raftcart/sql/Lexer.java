@@ -182,7 +182,7 @@ public final class Lexer {
     private boolean prefixesString(char c) {
         return switch (c) {
             case 'q', 'Q' -> peek(1) == '\'' && rules.has(LexicalFeature.ALTERNATIVE_QUOTES);
-            case 'u', 'U' -> peek(1) == '&' && peek(2) == '\'';
+            case 'u', 'U' -> peek(1) == '&' && (peek(2) == '\'' || peek(2) == '"');
             case 'n', 'N' ->
                 peek(1) == '\''
                         || ((peek(1) == 'q' || peek(1) == 'Q')
@@ -213,10 +213,14 @@ public final class Lexer {
         }
         position += lower == 'u' ? 2 : 1;
         boolean backslash = lower == 'e' || (lower == 'n' && rules.has(LexicalFeature.BACKSLASH_ESCAPES));
-        String value = quotes.value(position + 1, '\'', backslash);
-        position = quotes.end();
+        char quote = peek(0);
+        String value = quotes.value(position + 1, quote, backslash);
         if (lower == 'u') {
             value = quotes.unicode(value, start);
+        }
+        position = quotes.end();
+        if (quote == '"') {
+            return token(TokenKind.QUOTED_NAME, start, value);
         }
         if (lower == 'x' && rules.has(LexicalFeature.HEX_STRINGS_ARE_BITS) && isHex(value)) {
             return token(TokenKind.BIT_STRING, start, bits(value));

@@ -18,6 +18,8 @@ public enum LexicalFeature {
     DOLLAR_QUOTES,
     /** Block comments nest. */
     NESTED_COMMENTS,
+    /** A backslash may come before the digits of a character, as in {@code \x41} and {@code \101}. */
+    CODED_ESCAPES,
     /** {@code E'x'} is a string with backslash escapes. */
     ESCAPE_STRINGS,
     /** {@code q'[x]'} is a string. */

@@ -1,12 +1,17 @@
 package raftcart.sql;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
 /** Finds the ends of strings, quoted names and comments, and their values. */
 final class QuotedText {
+    private static final Pattern OTHER_ESCAPE = Pattern.compile("(?i)\\s+uescape\\s+'(.)'");
     private static final int NONE = Integer.MAX_VALUE;
 
     private final String text;
     private final LexicalRules rules;
     private final LineCounter lines;
+    private final TextEscapes escapes;
     private int end;
     private int nextBackslash = -1;
 
@@ -14,6 +19,7 @@ final class QuotedText {
         this.text = text;
         this.rules = rules;
         this.lines = lines;
+        this.escapes = new TextEscapes(text, rules);
     }
 
     /** The offset after what was read last. */
@@ -29,8 +35,8 @@ final class QuotedText {
             int close = text.indexOf(closing, copied);
             int escape = backslash ? backslashFrom(copied) : -1;
             if (escape >= 0 && escape + 1 < text.length() && (escape < close || close < 0)) {
-                value = started(value).append(text, copied, escape).append(unescape(text.charAt(escape + 1)));
-                copied = escape + 2;
+                value = started(value).append(text, copied, escape);
+                copied = escapes.decode(escape, value);
             } else if (close < 0) {
                 throw lines.error("text that begins with " + text.charAt(from - 1) + " is not closed", from - 1);
             } else if (close + 1 < text.length() && text.charAt(close + 1) == closing) {
@@ -57,19 +63,6 @@ final class QuotedText {
         return value == null ? new StringBuilder() : value;
     }
 
-    private static String unescape(char c) {
-        return switch (c) {
-            case 'n' -> "\n";
-            case 't' -> "\t";
-            case 'r' -> "\r";
-            case 'b' -> "\b";
-            case '0' -> "\0";
-            case 'Z' -> "\u001a";
-            case '%', '_' -> "\\" + c;
-            default -> String.valueOf(c);
-        };
-    }
-
     /** The value of a string whose delimiter stands at this offset, as in {@code q'[...]'}. */
     String alternative(int from) {
         char open = from < text.length() ? text.charAt(from) : ' ';
@@ -89,23 +82,30 @@ final class QuotedText {
         return text.substring(from + 1, at);
     }
 
-    /** The value of a string with {@code \xxxx} and {@code \+xxxxxx} for characters (SQL:2016, 5.3). */
+    /** The value of a text with {@code \xxxx} and {@code \+xxxxxx}, or another escape than the backslash (SQL:2016, 5.3). */
     String unicode(String value, int start) {
+        Matcher other = OTHER_ESCAPE.matcher(text).region(end, text.length());
+        char escape = '\\';
+        if (other.lookingAt()) {
+            escape = other.group(1).charAt(0);
+            end = other.end();
+        }
         StringBuilder decoded = new StringBuilder();
         int i = 0;
         while (i < value.length()) {
             char c = value.charAt(i);
-            if (c != '\\') {
+            if (c != escape) {
                 decoded.append(c);
                 i++;
-            } else if (value.startsWith("\\\\", i)) {
-                decoded.append('\\');
+            } else if (i + 1 < value.length() && value.charAt(i + 1) == escape) {
+                decoded.append(escape);
                 i += 2;
             } else {
-                int from = value.startsWith("\\+", i) ? i + 2 : i + 1;
+                int from = value.startsWith("+", i + 1) ? i + 2 : i + 1;
                 int to = from + (from == i + 2 ? 6 : 4);
                 if (to > value.length() || !value.substring(from, to).matches("[0-9A-Fa-f]+")) {
-                    throw lines.error("a \\ in this text is not followed by the digits of a character", start);
+                    throw lines.error(
+                            "a " + escape + " in this text is not followed by the digits of a character", start);
                 }
                 int point = Integer.parseInt(value.substring(from, to), 16);
                 if (!Character.isValidCodePoint(point)) {

@@ -23,7 +23,9 @@ import raftcart.sql.tree.BinaryOperator;
 /** CockroachDB's SQL: PostgreSQL's with some of it missing. */
 public final class CockroachLanguage {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
+            new LexicalRules(
+                    List.of("\"\""),
+                    Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS, LexicalFeature.CODED_ESCAPES)),
             NameCase.LOWER,
             Set.of(
                     GrammarFeature.CARET_IS_POWER,
@@ -32,6 +34,7 @@ public final class CockroachLanguage {
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,
+                    GrammarFeature.TYPED_TEXTS,
                     GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(
@@ -57,6 +60,7 @@ public final class CockroachLanguage {
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.OVERRIDING,
                     SqlFeature.TRUNCATE_MAY_RESTART,
+                    SqlFeature.TRUNCATES_TOGETHER,
                     SqlFeature.ROWS_UNTIL_COMMIT,
                     SqlFeature.TABLE_AS_WITHOUT_DATA,
                     SqlFeature.WHOLE_DIVISION,

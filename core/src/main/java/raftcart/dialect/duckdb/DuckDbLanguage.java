@@ -21,7 +21,9 @@ import raftcart.sql.script.ScriptFeature;
 /** DuckDB's SQL, version 1. */
 public final class DuckDbLanguage {
     private static final Grammar GRAMMAR = new Grammar(
-            new LexicalRules(List.of("\"\""), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS)),
+            new LexicalRules(
+                    List.of("\"\""),
+                    Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.ESCAPE_STRINGS, LexicalFeature.CODED_ESCAPES)),
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.SECONDS_ARE_WHOLE,

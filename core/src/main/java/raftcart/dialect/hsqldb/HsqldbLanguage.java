@@ -56,6 +56,7 @@ public final class HsqldbLanguage {
                     SqlFeature.ADD_IDENTITY,
                     SqlFeature.FRACTIONS_ARE_CUT,
                     SqlFeature.IDENTITY_RESTARTS,
+                    SqlFeature.HAVING_ASKS_EACH_ROW,
                     SqlFeature.KEYS_MOVE_COUNTERS,
                     SqlFeature.NULL_IS_NUMBERED,
                     SqlFeature.GIVEN_NUMBERS_COUNT,

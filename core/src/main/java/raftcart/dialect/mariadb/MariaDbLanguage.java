@@ -73,6 +73,10 @@ public final class MariaDbLanguage {
                     SqlFeature.RIGHT_TABLE_FIRST,
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.HAVING_OF_ROWS,
+                    SqlFeature.HAVING_ASKS_EACH_ROW,
+                    SqlFeature.TEMPORARY_TABLES_STAND_ALONE,
+                    SqlFeature.NUMBERED_COLUMNS_UNCHECKED,
+                    SqlFeature.ONE_CHECK_A_COLUMN,
                     SqlFeature.SHIFTS_OF_64_BITS,
                     SqlFeature.DEFAULTS_READ_COLUMNS,
                     SqlFeature.ALTER_DROPS_INDEXES,
@@ -190,6 +194,7 @@ public final class MariaDbLanguage {
                 new LexicalRules(List.of("``"), lexical),
                 NameCase.IGNORED,
                 Set.of(
+                        GrammarFeature.LIKE_COPIES_ALL,
                         GrammarFeature.FRACTIONS_WITHIN_SECOND,
                         GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,
                         GrammarFeature.SECONDS_ARE_WHOLE,

@@ -28,7 +28,8 @@ public final class PgLanguage {
                             LexicalFeature.DOLLAR_QUOTES,
                             LexicalFeature.NESTED_COMMENTS,
                             LexicalFeature.HEX_STRINGS_ARE_BITS,
-                            LexicalFeature.ESCAPE_STRINGS)),
+                            LexicalFeature.ESCAPE_STRINGS,
+                            LexicalFeature.CODED_ESCAPES)),
             NameCase.LOWER,
             Set.of(
                     GrammarFeature.CARET_IS_POWER,
@@ -36,6 +37,7 @@ public final class PgLanguage {
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,
+                    GrammarFeature.TYPED_TEXTS,
                     GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(
@@ -53,6 +55,11 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INFINITE_MOMENTS,
+                    SqlFeature.HIDDEN_ROW_COLUMNS,
+                    SqlFeature.MONEY_HAS_CENTS,
+                    SqlFeature.TRUNCATES_TOGETHER,
+                    SqlFeature.COLUMNS_HAVE_SEQUENCES,
+                    SqlFeature.ROWS_BY_TABLE_NAME,
                     SqlFeature.LAST_NUMBER_MOVES,
                     SqlFeature.NARROW_POSITIONS,
                     SqlFeature.GENERATED_READS_NO_GENERATED,

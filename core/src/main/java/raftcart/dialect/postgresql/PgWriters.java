@@ -182,8 +182,8 @@ public final class PgWriters {
         }
 
         @Override
-        protected String like(QualifiedName table) {
-            return " (LIKE " + name(table) + " INCLUDING ALL)";
+        protected String like(DdlStatement.TableCopy copy) {
+            return " (LIKE " + name(copy.table()) + (copy.whole() ? " INCLUDING ALL)" : ")");
         }
 
         /** As MySQL does it: not where the statement itself gives the column another value. */

@@ -28,10 +28,12 @@ public final class SnowflakeLanguage {
                     List.of("\"\""),
                     Set.of(
                             LexicalFeature.BACKSLASH_ESCAPES,
+                            LexicalFeature.CODED_ESCAPES,
                             LexicalFeature.SLASH_COMMENTS,
                             LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.LIKE_COPIES_ALL,
                     GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.COLON_PATHS,
                     GrammarFeature.KEYS_ARE_PROMISES,

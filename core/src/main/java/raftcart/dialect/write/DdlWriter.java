@@ -139,8 +139,8 @@ public class DdlWriter {
     }
 
     /** What follows the name of a table that is made like another one. */
-    protected String like(QualifiedName table) {
-        return " LIKE " + name(table);
+    protected String like(DdlStatement.TableCopy copy) {
+        return " LIKE " + name(copy.table());
     }
 
     /** A column that the engine numbers; what follows its type. */

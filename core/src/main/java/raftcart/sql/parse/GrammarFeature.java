@@ -114,6 +114,10 @@ public enum GrammarFeature {
     SIMILAR_IS_REGULAR,
     /** SET SQL_MODE says how statements are read from there on, and what zeros in keys mean. */
     SQL_MODES,
+    /** A table made LIKE another has its keys, defaults and indexes too, without a word. */
+    LIKE_COPIES_ALL,
+    /** The name of any type before a text casts it. */
+    TYPED_TEXTS,
     /** Columns of a table are kept together in families. */
     COLUMN_FAMILIES
 }

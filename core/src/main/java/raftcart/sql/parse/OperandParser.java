@@ -11,7 +11,6 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
-import raftcart.sql.tree.TypeName;
 import raftcart.sql.tree.UnaryOperator;
 
 /** Reads what stands between operators: constants, names, choices and anything in parentheses. */
@@ -21,6 +20,7 @@ final class OperandParser {
     private final ExprParser expressions;
     private final NameParser names;
     private final IntervalParser intervals;
+    private final TypedTextParser typedTexts;
     private final PostfixParser postfixes;
 
     OperandParser(Parsing parsing, ExprParser expressions) {
@@ -30,6 +30,7 @@ final class OperandParser {
         this.names = new NameParser(parsing, new CallParser(parsing, expressions));
         this.postfixes = new PostfixParser(parsing, expressions);
         this.intervals = new IntervalParser(parsing, expressions);
+        this.typedTexts = new TypedTextParser(parsing, this);
     }
 
     Expr operand() {
@@ -255,11 +256,9 @@ final class OperandParser {
         if (introduced.atBytes()) {
             return introduced.ofBytes();
         }
-        if (next.isString()) {
-            Expr typed = typedLiteral(word, token);
-            if (typed != null) {
-                return typed;
-            }
+        Optional<Expr> typed = typedTexts.constant();
+        if (typed.isPresent()) {
+            return typed.get();
         }
         switch (word) {
             case "null":
@@ -392,37 +391,6 @@ final class OperandParser {
             throw cursor.byHand("numbers of a sequence in an order of their own");
         }
         return sequence;
-    }
-
-    private Expr typedLiteral(String word, Token token) {
-        LiteralKind kind =
-                switch (word) {
-                    case "date" -> LiteralKind.DATE;
-                    case "time" -> LiteralKind.TIME;
-                    case "timestamp", "datetime" -> LiteralKind.TIMESTAMP;
-                    case "timestamptz" -> LiteralKind.ZONED_TIMESTAMP;
-                    default -> null;
-                };
-        if (kind != null) {
-            cursor.take();
-            String text = cursor.take().value();
-            boolean zoned =
-                    kind == LiteralKind.TIMESTAMP && text.matches("(?s).*:\\d\\d(\\.\\d+)?\\s*([+-]\\d|[A-Za-z]).*");
-            return new Expr.Literal(zoned ? LiteralKind.ZONED_TIMESTAMP : kind, text, token.span());
-        }
-        if (word.startsWith("_") && !word.equals("_")) {
-            cursor.take();
-            Expr text = string();
-            return text instanceof Expr.Literal l
-                    ? new IntroducedTextParser(cursor).ofText(word.substring(1), l)
-                    : text;
-        }
-        if (word.matches(
-                "bool(ean)?|int[248]?|integer|bigint|numeric|decimal|float[48]?|uuid|jsonb?|inet|bytea|text")) {
-            cursor.take();
-            return new Expr.Cast(string(), TypeName.of(word), false, token.span());
-        }
-        return null;
     }
 
     /** Teradata's {@code '0A0B'XB}. */

@@ -14,6 +14,7 @@ import raftcart.sql.TokenKind;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
+import raftcart.sql.tree.DdlStatement.TableCopy;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Partitioning;
@@ -38,7 +39,7 @@ final class TableDefinitionParser {
     private Optional<String> collation = Optional.empty();
     private Optional<Partitioning> partitioning = Optional.empty();
     private final List<String> leftOut = new ArrayList<>();
-    private Optional<QualifiedName> like = Optional.empty();
+    private Optional<TableCopy> like = Optional.empty();
     private Optional<Query> query = Optional.empty();
     private Optional<String> comment = Optional.empty();
     private boolean withData = true;
@@ -68,7 +69,7 @@ final class TableDefinitionParser {
             query = Optional.of(wholeTable());
             leftOut.add("keys and defaults of the table that is cloned");
         } else if (cursor.takeWords("LIKE")) {
-            like = Optional.of(parsing.qualifiedName());
+            like = Optional.of(new TableCopy(parsing.qualifiedName(), parsing.has(GrammarFeature.LIKE_COPIES_ALL)));
         } else if (cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             elements();
         }
@@ -155,10 +156,7 @@ final class TableDefinitionParser {
                 if (!columns.isEmpty() || !constraints.isEmpty()) {
                     throw cursor.byHand("LIKE among other columns");
                 }
-                like = Optional.of(parsing.qualifiedName());
-                while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
-                    leftOut.add(cursor.previous().text() + " " + cursor.take().text());
-                }
+                like = Optional.of(copy(parsing.qualifiedName()));
             } else if (atPeriod()) {
                 leftOut.add("PERIOD " + (cursor.takeWords("FOR") ? "FOR " : "")
                         + cursor.take().text() + " " + parsing.skipParentheses());
@@ -251,6 +249,20 @@ final class TableDefinitionParser {
     }
 
     /** A part of a table, made on its own; parts of parts are left out. */
+    private TableCopy copy(QualifiedName table) {
+        boolean whole = parsing.has(GrammarFeature.LIKE_COPIES_ALL);
+        while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
+            boolean including = cursor.previous().isWord("INCLUDING");
+            String part = cursor.take().text();
+            boolean all = part.equalsIgnoreCase("ALL");
+            whole = all ? including : whole;
+            if (!all) {
+                leftOut.add((including ? "INCLUDING " : "EXCLUDING ") + part);
+            }
+        }
+        return new TableCopy(table, whole);
+    }
+
     private Statement partition(QualifiedName name, Span span) {
         QualifiedName table = parsing.qualifiedName();
         if (cursor.peek().isSymbol("(")) {

@@ -23,7 +23,7 @@ public sealed interface DdlStatement extends Statement {
             Temporary temporary,
             List<ColumnDefinition> columns,
             List<TableConstraint> constraints,
-            Optional<QualifiedName> like,
+            Optional<TableCopy> like,
             Optional<Query> query,
             boolean withData,
             Optional<String> comment,
@@ -32,14 +32,34 @@ public sealed interface DdlStatement extends Statement {
             List<String> leftOut,
             Span span)
             implements DdlStatement {
-        /** The same without its keys and checks. */
-        public CreateTable withoutConstraints() {
+        private CreateTable with(
+                List<ColumnDefinition> itsColumns,
+                List<TableConstraint> itsConstraints,
+                Optional<TableCopy> copied,
+                Optional<Query> filledBy) {
             return new CreateTable(
                     name,
                     ifNotExists,
                     temporary,
+                    itsColumns,
+                    itsConstraints,
+                    copied,
+                    filledBy,
+                    withData,
+                    comment,
+                    collation,
+                    partitioning,
+                    leftOut,
+                    span);
+        }
+
+        private CreateTable with(QualifiedName itsName, boolean ifAbsent) {
+            return new CreateTable(
+                    itsName,
+                    ifAbsent,
+                    temporary,
                     columns,
-                    List.of(),
+                    constraints,
                     like,
                     query,
                     withData,
@@ -50,8 +70,28 @@ public sealed interface DdlStatement extends Statement {
                     span);
         }
 
+        /** The same without its keys and checks. */
+        public CreateTable withoutConstraints() {
+            return with(columns, List.of(), like, query);
+        }
+
         /** The same without the query that fills it. */
         public CreateTable withoutQuery() {
+            return with(columns, constraints, like, Optional.empty());
+        }
+
+        /** The same with other columns. */
+        public CreateTable withColumns(List<ColumnDefinition> others) {
+            return with(others, constraints, like, query);
+        }
+
+        /** The same with other columns, keys and checks. */
+        public CreateTable withParts(List<ColumnDefinition> others, List<TableConstraint> rules) {
+            return with(others, rules, like, query);
+        }
+
+        /** The same in one part. */
+        public CreateTable undivided() {
             return new CreateTable(
                     name,
                     ifNotExists,
@@ -59,67 +99,41 @@ public sealed interface DdlStatement extends Statement {
                     columns,
                     constraints,
                     like,
-                    Optional.empty(),
+                    query,
                     withData,
                     comment,
                     collation,
-                    partitioning,
+                    Optional.empty(),
                     leftOut,
                     span);
         }
 
-        /** The same with other columns. */
-        public CreateTable withColumns(List<ColumnDefinition> others) {
+        /** The same with these columns in place of another table's, and with these clauses left out. */
+        public CreateTable copied(List<ColumnDefinition> others, List<String> clauses) {
             return new CreateTable(
                     name,
                     ifNotExists,
                     temporary,
                     others,
                     constraints,
-                    like,
+                    Optional.empty(),
                     query,
                     withData,
                     comment,
                     collation,
                     partitioning,
-                    leftOut,
+                    clauses,
                     span);
         }
 
         /** The same under another name. */
         public CreateTable withName(QualifiedName other) {
-            return new CreateTable(
-                    other,
-                    ifNotExists,
-                    temporary,
-                    columns,
-                    constraints,
-                    like,
-                    query,
-                    withData,
-                    comment,
-                    collation,
-                    partitioning,
-                    leftOut,
-                    span);
+            return with(other, ifNotExists);
         }
 
         /** The same, made only if it is not there. */
         public CreateTable ifAbsent() {
-            return new CreateTable(
-                    name,
-                    true,
-                    temporary,
-                    columns,
-                    constraints,
-                    like,
-                    query,
-                    withData,
-                    comment,
-                    collation,
-                    partitioning,
-                    leftOut,
-                    span);
+            return with(name, true);
         }
 
         /** How long a table and its rows live. */
@@ -144,6 +158,14 @@ public sealed interface DdlStatement extends Statement {
             }
         }
     }
+
+    /**
+     * Another table whose columns a new one gets.
+     *
+     * @param whole true where it gets its keys, defaults, checks and indexes too; else the columns are names and types,
+     *     and refuse NULL where its own do
+     */
+    record TableCopy(QualifiedName table, boolean whole) {}
 
     /** A part of a table that is partitioned. */
     record CreatePartition(QualifiedName name, QualifiedName table, Partitioning.Partition partition, Span span)

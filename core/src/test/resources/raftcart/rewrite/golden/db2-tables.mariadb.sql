@@ -40,7 +40,16 @@ ALTER TABLE lamp RENAME TO lamps;
 ALTER TABLE lamps RENAME INDEX lamp_bought_ux TO lamps_bought_ux;
 CREATE TABLE dome_copy AS
 SELECT * FROM (SELECT dome_id, name FROM dome) source_rows_ WHERE 1 = 0;
-CREATE TABLE dome_like LIKE dome;
+CREATE TABLE dome_like (
+    dome_id int NOT NULL,
+    name varchar(40) NOT NULL,
+    opened datetime(6) NOT NULL,
+    height decimal(5,2),
+    area decimal(10,4),
+    mask binary(4),
+    remark longtext,
+    changed datetime(6) NOT NULL
+) COLLATE utf8mb4_bin;
 CREATE SEQUENCE shift_seq START WITH 1 INCREMENT BY 2 CACHE 20;
 CREATE VIEW lamp_view (dome, lamps) AS SELECT dome_id, COUNT(*) FROM lamps GROUP BY dome_id;
 ALTER TABLE lamps MODIFY COLUMN watts double COMMENT 'power';
@@ -61,6 +70,7 @@ DROP TABLE dome_copy;
 -- 21:1: RC0502 adapted: Storage clauses left out: INCLUDE
 -- 23:1: RC0609 adapted: Said in other words: the whole definition of note
 -- 24:1: RC0609 adapted: Said in other words: the whole definition of note
+-- 37:1: RC0609 adapted: Said in other words: the columns of the table that is copied
 -- 40:1: RC0609 adapted: Said in other words: the whole definition of watts
 -- 15:3: RC0116 check: NaN and infinity are refused: watts: double
 -- 40:1: RC0609 adapted: Said in other words: the whole definition of dome_id

@@ -46,7 +46,7 @@ ALTER INDEX lamp_bought_ux RENAME TO lamps_bought_ux;
 CREATE TABLE dome_copy AS
 SELECT dome_id, name FROM dome
 WITH NO DATA;
-CREATE TABLE dome_like (LIKE dome INCLUDING ALL);
+CREATE TABLE dome_like (LIKE dome);
 CREATE SEQUENCE shift_seq START WITH 1 INCREMENT BY 2 CACHE 20;
 CREATE VIEW lamp_view (dome, lamps) AS SELECT dome_id, COUNT(*) FROM lamps GROUP BY dome_id;
 COMMENT ON COLUMN lamps.watts IS 'power';

@@ -79,7 +79,28 @@ LIMIT 5;
 -- CREATE TABLE MQT AS (SELECT NAME, COUNT(*) AS C FROM STAR GROUP BY NAME) DATA INITIALLY DEFERRED REFRESH IMMEDIATE ENABLE QUERY OPTIMIZATION MAINTAINED BY SYSTEM
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH TABLE MQT
-CREATE TABLE COPYT LIKE STAR;
+CREATE TABLE COPYT (
+    STARNO char(6) NOT NULL,
+    NAME varchar(40) DEFAULT 'x' NOT NULL,
+    MID char(1) DEFAULT '',
+    SEEN date DEFAULT (CURRENT_DATE),
+    AT time(0),
+    EDLEVEL smallint NOT NULL,
+    SALARY decimal(9,2) DEFAULT 0,
+    MAG decimal(9,4),
+    DF decimal(65,30),
+    TS datetime(6) DEFAULT LOCALTIMESTAMP(6) NOT NULL,
+    BIT binary(4),
+    G char(5),
+    VG varchar(10),
+    DBC longtext,
+    PIC longblob,
+    TXT longtext,
+    X longtext,
+    ID int NOT NULL,
+    `FULL` varchar(40),
+    Z int
+) COLLATE utf8mb4_bin;
 CREATE TABLE CT AS
 SELECT * FROM (SELECT * FROM STAR) source_rows_ WHERE 1 = 0;
 CREATE TABLE CT2 AS
@@ -173,7 +194,10 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 91:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
 -- 92:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR MQT IMMEDIATE CHECKED
 -- 93:1: RC0602 by hand: No counterpart on the target: REFRESH
--- 94:1: RC0502 adapted: Storage clauses left out: INCLUDING COLUMN DEFAULTS
+-- 94:1: RC0609 adapted: Said in other words: the columns of the table that is copied
+-- 23:5: RC0110 check: Number without precision is bounded: DF: number without precision as decimal(65,30)
+-- 24:5: RC0119 check: Numbers may lose digits: TS: datetime(6): fractions of a second lose 6 digit(s)
+-- 29:5: RC0111 check: Type without counterpart crosses as text or bytes: X: xml as longtext
 -- 97:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 97:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 98:1: RC0627 check: Said in other words, with a difference: the rows stay after the end of the transaction; delete them

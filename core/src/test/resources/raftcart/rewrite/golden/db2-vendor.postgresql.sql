@@ -88,7 +88,7 @@ CREATE MATERIALIZED VIEW MQT AS
 SELECT NAME, COUNT(*) AS C FROM STAR GROUP BY NAME;
 -- RC0602 by hand: No counterpart on the target: REFRESH
 -- REFRESH TABLE MQT
-CREATE TABLE COPYT (LIKE STAR INCLUDING ALL);
+CREATE TABLE COPYT (LIKE STAR);
 CREATE TABLE CT AS
 SELECT * FROM STAR
 WITH NO DATA;
@@ -178,7 +178,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 91:1: RC0502 adapted: Storage clauses left out: REFRESH IMMEDIATE ENABLE QUERY OPTIMIZATION MAINTAINED BY SYSTEM
 -- 92:1: RC0604 adapted: Client command left out: SET INTEGRITY FOR MQT IMMEDIATE CHECKED
 -- 93:1: RC0602 by hand: No counterpart on the target: REFRESH
--- 94:1: RC0502 adapted: Storage clauses left out: INCLUDING COLUMN DEFAULTS
+-- 94:1: RC0627 check: Said in other words, with a difference: left out: INCLUDING COLUMN DEFAULTS
 -- 97:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 97:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 98:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own

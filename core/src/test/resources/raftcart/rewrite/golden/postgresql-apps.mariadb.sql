@@ -103,7 +103,8 @@ ORDER BY CASE WHEN code IS NULL THEN 1 ELSE 0 END, code, id
 LIMIT 10;
 -- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT left(code, 2), right(code, 2), substr(code, 2), substring(code from 2 for 3), position('a' in code), strpos(code, 'a'), lpad(code, 5, '0'), initcap(code), reverse(code), split_part(code, '-', 2), translate(code, 'ab', 'xy'), regexp_replace(code, '[0-9]+', '', 'g'), md5(code), length(code), octet_length(code), chr(65), ascii('A'), repeat('x', 3), overlay(code placing 'z' from 1), trim(both 'x' from code), quote_literal(code) FROM s
-SELECT NEXTVAL(s_id_seq), LASTVAL(s_id_seq), LAST_INSERT_ID();
+-- RC0602 by hand: No counterpart on the target: a number of s.id that is drawn before its row
+-- SELECT nextval('s_id_seq'), currval('s_id_seq'), lastval()
 SELECT
     CURRENT_TIMESTAMP(6),
     CURRENT_TIMESTAMP(6),
@@ -200,9 +201,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 23:51: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
 -- 24:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 25:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
--- 26:50: RC0607 check: Function with a difference: last_identity: the last number of any sequence on the source, of a numbered column on others
--- 26:50: RC0607 check: Function with a difference: after an INSERT of several rows it is the first number on one engine and the last on the other
--- 26:50: RC0608 adapted: Function spelled otherwise: lastval means last_identity
+-- 26:1: RC0602 by hand: No counterpart on the target: a number of s.id that is drawn before its row
 -- 27:67: RC0606 check: Function is not in the dictionary: statement_timestamp
 -- 28:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31

@@ -109,7 +109,7 @@ ORDER BY code, id
 FETCH FIRST 10 ROWS ONLY;
 -- RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
 -- SELECT left(code, 2), right(code, 2), substr(code, 2), substring(code from 2 for 3), position('a' in code), strpos(code, 'a'), lpad(code, 5, '0'), initcap(code), reverse(code), split_part(code, '-', 2), translate(code, 'ab', 'xy'), regexp_replace(code, '[0-9]+', '', 'g'), md5(code), length(code), octet_length(code), chr(65), ascii('A'), repeat('x', 3), overlay(code placing 'z' from 1), trim(both 'x' from code), quote_literal(code) FROM s
--- RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
+-- RC0602 by hand: No counterpart on the target: a number of s.id that is drawn before its row
 -- SELECT nextval('s_id_seq'), currval('s_id_seq'), lastval()
 -- RC0602 by hand: No counterpart on the target: the function version has no counterpart in oracle
 -- SELECT now(), current_timestamp, current_date, clock_timestamp(), statement_timestamp(), localtimestamp, current_user, version()
@@ -199,7 +199,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 23:66: RC0614 adapted: Condition made explicit: a condition as a value
 -- 24:34: RC0609 adapted: Said in other words: rows compared value by value
 -- 25:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
--- 26:1: RC0602 by hand: No counterpart on the target: the function last_identity has no counterpart in oracle
+-- 26:1: RC0602 by hand: No counterpart on the target: a number of s.id that is drawn before its row
 -- 27:1: RC0602 by hand: No counterpart on the target: the function version has no counterpart in oracle
 -- 28:92: RC0607 check: Function with a difference: add_months: the last day of a month stays the last day, and fractions of seconds are cut off
 -- 29:73: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31

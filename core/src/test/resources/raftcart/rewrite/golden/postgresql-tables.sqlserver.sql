@@ -39,10 +39,20 @@ ALTER TABLE lamp DROP CONSTRAINT lamp_power_ck;
 EXEC sp_rename 'lamp.lamp_bought_ux', 'lamp_when_ux', 'INDEX';
 -- RC0602 by hand: No counterpart on the target: the next number of a column cannot be said in sqlserver
 -- ALTER TABLE dome ALTER COLUMN dome_id RESTART WITH 100
-ALTER SEQUENCE shift_shift_id_seq RESTART WITH 50;
+-- RC0602 by hand: No counterpart on the target: the numbers of shift.shift_id in another way
+-- ALTER SEQUENCE shift_shift_id_seq RESTART WITH 50
 EXEC sp_rename 'lamp', 'lamps';
--- RC0602 by hand: No counterpart on the target: CREATE TABLE ... LIKE cannot be said in sqlserver
--- CREATE TABLE dome_like (LIKE dome INCLUDING DEFAULTS)
+CREATE TABLE dome_like (
+    dome_id int NOT NULL,
+    name nvarchar(40) COLLATE Latin1_General_100_BIN2 NOT NULL,
+    opened datetimeoffset(3) DEFAULT SYSDATETIMEOFFSET() NOT NULL,
+    height decimal(5,2) DEFAULT 0,
+    area decimal(38,10),
+    tags nvarchar(max) DEFAULT '[]',
+    doc nvarchar(max),
+    [key] uniqueidentifier DEFAULT NEWID(),
+    active bit DEFAULT 1 NOT NULL
+);
 SELECT * INTO dome_copy FROM (SELECT dome_id, name FROM dome) source_rows_ WHERE 1 = 0;
 CREATE TABLE #tally (
     n int,
@@ -62,8 +72,8 @@ CREATE TABLE plate (
 EXEC sys.sp_addextendedproperty 'MS_Description', N'Plates', 'SCHEMA', 'dbo', 'TABLE', 'plate';
 EXEC sys.sp_addextendedproperty 'MS_Description', N'it''s faint', 'SCHEMA', 'dbo', 'TABLE', 'plate', 'COLUMN', 'mag';
 DROP VIEW IF EXISTS lamp_view;
--- RC0602 by hand: No counterpart on the target: TRUNCATE with CASCADE cannot be said in sqlserver
--- TRUNCATE TABLE lamps, shift RESTART IDENTITY CASCADE
+TRUNCATE TABLE lamps;
+TRUNCATE TABLE shift;
 DROP TABLE IF EXISTS dome_like;
 DROP TABLE IF EXISTS dome_copy;
 CREATE TABLE visit (
@@ -93,7 +103,11 @@ CREATE TABLE visit (
 -- 32:22: RC0502 adapted: Storage clauses left out: NOT VALID
 -- 33:1: RC0502 adapted: Storage clauses left out: VALIDATE CONSTRAINT lamp_watts_ck
 -- 37:1: RC0602 by hand: No counterpart on the target: the next number of a column cannot be said in sqlserver
--- 40:1: RC0602 by hand: No counterpart on the target: CREATE TABLE ... LIKE cannot be said in sqlserver
+-- 38:1: RC0602 by hand: No counterpart on the target: the numbers of shift.shift_id in another way
+-- 40:1: RC0609 adapted: Said in other words: the columns of the table that is copied
+-- 7:3: RC0110 check: Number without precision is bounded: area: number without precision as DECIMAL(38,10)
+-- 8:3: RC0115 check: Array becomes a JSON array: tags: array as NVARCHAR(MAX)
+-- 10:20: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 41:1: RC0609 adapted: Said in other words: CREATE TABLE AS as SELECT INTO
 -- 42:1: RC0627 check: Said in other words, with a difference: left out: ON COMMIT DROP
 -- 43:1: RC0627 check: Said in other words, with a difference: without IF NOT EXISTS the statement can fail
@@ -103,7 +117,6 @@ CREATE TABLE visit (
 -- 48:53: RC0120 adapted: Enumeration becomes a text: band as a text with a check
 -- 48:109: RC0111 check: Type without counterpart crosses as text or bytes: place: point as NVARCHAR(MAX)
 -- 51:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
--- 52:1: RC0602 by hand: No counterpart on the target: TRUNCATE with CASCADE cannot be said in sqlserver
 -- 53:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 57:3: RC0111 check: Type without counterpart crosses as text or bytes: during: tsrange as NVARCHAR(MAX)
 -- 58:13: RC0627 check: Said in other words, with a difference: the check is left out: a regular expression cannot be said in sqlserver

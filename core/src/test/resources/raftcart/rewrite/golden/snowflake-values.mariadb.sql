@@ -66,7 +66,7 @@ SELECT CAST(a AS CHAR) FROM frame;
 SELECT CAST(s AS decimal(10,2)) FROM frame;
 SELECT CAST(s AS decimal(10,2)) FROM frame;
 SELECT CAST(s AS DOUBLE) FROM frame;
-SELECT CAST(s AS signed) FROM frame;
+SELECT LOWER(TRIM(s)) IN ('t', 'tr', 'tru', 'true', 'y', 'ye', 'yes', 'on', '1') FROM frame;
 SELECT CAST(s AS decimal(38,0)) FROM frame;
 SELECT CAST(a AS char) FROM frame;
 SELECT CAST('1' AS decimal(10,2)) FROM frame;
@@ -263,6 +263,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 44:1: RC0602 by hand: No counterpart on the target: the mask 999.00
 -- 45:8: RC0608 adapted: Function spelled otherwise: TO_VARCHAR means text_of
 -- 48:8: RC0608 adapted: Function spelled otherwise: TO_DOUBLE means float_of
+-- 49:8: RC0609 adapted: Said in other words: the words for truth values
 -- 57:8: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 58:8: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object
 -- 59:8: RC0608 adapted: Function spelled otherwise: ARRAY_CONSTRUCT means json_array

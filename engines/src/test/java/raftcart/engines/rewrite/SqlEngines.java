@@ -12,24 +12,46 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import raftcart.demo.servers.DatabaseServer;
 import raftcart.demo.servers.TestServers;
 
 /** Connections to every engine that runs here, and rows in a form in which they compare. */
 final class SqlEngines implements AutoCloseable {
+    private static final List<String> ALL =
+            List.of("postgresql", "mariadb", "sqlite", "h2", "hsqldb", "derby", "duckdb");
+
     private final Map<String, Connection> connections = new LinkedHashMap<>();
 
+    /** Every engine. */
     SqlEngines() throws SQLException {
-        connections.put("postgresql", server(TestServers.postgresql()));
-        connections.put("mariadb", server(TestServers.mariadb()));
-        connections.put("sqlite", DriverManager.getConnection("jdbc:sqlite::memory:"));
-        execute("sqlite", "PRAGMA foreign_keys = ON");
-        connections.put("h2", DriverManager.getConnection("jdbc:h2:mem:" + System.nanoTime()));
-        connections.put("hsqldb", DriverManager.getConnection("jdbc:hsqldb:mem:r" + System.nanoTime(), "SA", ""));
+        this(Set.copyOf(ALL));
+    }
+
+    SqlEngines(Set<String> wanted) throws SQLException {
+        for (String name : ALL) {
+            if (wanted.contains(name)) {
+                connections.put(name, open(name));
+            }
+        }
+        if (wanted.contains("sqlite")) {
+            execute("sqlite", "PRAGMA foreign_keys = ON");
+        }
+    }
+
+    private static Connection open(String name) throws SQLException {
+        String once = "r" + System.nanoTime();
         System.setProperty("derby.stream.error.field", "java.lang.System.err");
-        connections.put(
-                "derby", DriverManager.getConnection("jdbc:derby:memory:r" + System.nanoTime() + ";create=true"));
-        connections.put("duckdb", DriverManager.getConnection("jdbc:duckdb:"));
+        return switch (name) {
+            case "postgresql" -> server(TestServers.postgresql());
+            case "mariadb" -> server(TestServers.mariadb());
+            case "sqlite" -> DriverManager.getConnection("jdbc:sqlite::memory:");
+            case "h2" -> DriverManager.getConnection("jdbc:h2:mem:" + once);
+            case "hsqldb" -> DriverManager.getConnection("jdbc:hsqldb:mem:" + once, "SA", "");
+            case "derby" -> DriverManager.getConnection("jdbc:derby:memory:" + once + ";create=true");
+            case "duckdb" -> DriverManager.getConnection("jdbc:duckdb:");
+            default -> throw new IllegalArgumentException(name);
+        };
     }
 
     private static Connection server(DatabaseServer server) throws SQLException {
