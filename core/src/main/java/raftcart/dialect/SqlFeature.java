@@ -337,6 +337,12 @@ public enum SqlFeature {
     MONEY_HAS_CENTS,
     /** TRUNCATE takes tables that refer to each other together, and those that refer to them on demand. */
     TRUNCATES_TOGETHER,
+    /** A part of a text that begins before it has what the places before it leave of its length. */
+    STARTS_BEFORE_ARE_COUNTED,
+    /** The seconds of an interval have fractions, also where those that are added by a function have none. */
+    INTERVAL_SECONDS_HAVE_PARTS,
+    /** An aggregate over a window may take each value once. */
+    DISTINCT_IN_WINDOWS,
     /** Temporary tables have neither foreign keys nor parts. */
     TEMPORARY_TABLES_STAND_ALONE,
     /** A check does not read a column that the engine numbers. */

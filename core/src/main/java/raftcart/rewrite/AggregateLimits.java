@@ -24,6 +24,18 @@ final class AggregateLimits {
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");
         }
+        if (suffix.distinct() && suffix.over().isPresent() && adapter.lost(SqlFeature.DISTINCT_IN_WINDOWS)) {
+            throw new Untranslatable("different values over a window");
+        }
+        if (call.is("mode_of")
+                && !suffix.order().isEmpty()
+                && !adapter.from.name().equals(adapter.to.name())) {
+            throw new Untranslatable("the most frequent value in an order of its own");
+        }
+        boolean percentile = call.is("median") || call.function().startsWith("percentile_");
+        if (suffix.distinct() && percentile && !adapter.from.name().equals(adapter.to.name())) {
+            throw new Untranslatable("the middle of different values");
+        }
         if (suffix.distinct() && call.is("json_object_agg")) {
             throw new Untranslatable("DISTINCT members of a JSON object");
         }

@@ -203,12 +203,29 @@ final class CastAdapter {
         if (constant.isPresent()) {
             return constant.get();
         }
+        refuseBytes(cast, kind, type);
         if (kind == ValueKind.BYTES && wanted == ValueKind.TEXT) {
             return decoded(cast, value, type);
         }
         new CastNotes(adapter).uncertain(cast, type, kind);
         unsigned(cast);
         return kept(cast, value, kind, type);
+    }
+
+    /** Refuses what is bytes, or a span of time, to one side and a number to the other. */
+    private void refuseBytes(Expr.Cast cast, ValueKind kind, LogicalType type) {
+        ValueKind wanted = KindFinder.kind(type);
+        if (kind == ValueKind.INTERVAL && wanted.isNumber()) {
+            throw new Untranslatable("a span of time as a number");
+        }
+        boolean bits = type instanceof LogicalType.Bits
+                || adapter.facts(cast.value())
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(LogicalType.Bits.class::isInstance)
+                        .isPresent();
+        if (!bits && (kind == ValueKind.BYTES && wanted.isNumber() || kind.isNumber() && wanted == ValueKind.BYTES)) {
+            throw new Untranslatable("bytes as a number, or a number as bytes");
+        }
     }
 
     /** A constant number as the date that it is to the source. */

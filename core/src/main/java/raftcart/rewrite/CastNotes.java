@@ -26,6 +26,9 @@ final class CastNotes {
         if (kind == ValueKind.TIMESTAMP || kind == ValueKind.TIME || kind == ValueKind.DATE && settings) {
             adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell dates and times in different ways");
         }
+        if (kind == ValueKind.INTERVAL) {
+            adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "engines spell spans of time in different ways");
+        }
         boolean money = adapter.from.has(SqlFeature.MONEY_SHOWS_TWO_DIGITS)
                 && adapter.facts(value(cast))
                         .flatMap(Scope.ColumnFacts::type)

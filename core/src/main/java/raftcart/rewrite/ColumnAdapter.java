@@ -34,6 +34,7 @@ import raftcart.type.LogicalType;
 
 /** Adapts columns: types, defaults and numbering. */
 final class ColumnAdapter {
+    private static final Pattern PADDED = Pattern.compile("(?i)\\brtrim\\b");
     private static final Pattern INFINITE = Pattern.compile("(?i)[-+]?infinity");
 
     private static final int MICROSECONDS = 6;
@@ -95,6 +96,12 @@ final class ColumnAdapter {
         boolean ignores = TableAdapter.saysItIgnoresCase(column);
         if (ignores && !has(SqlFeature.IGNORES_CASE)) {
             adapter.note(FindingCode.CASE_OF_TEXT, column.span(), name);
+        }
+        boolean padded =
+                column.collation().filter(c -> PADDED.matcher(c).find()).isPresent()
+                        && !adapter.to.has(SqlFeature.IGNORES_PADDING);
+        if (padded && !adapter.same()) {
+            adapter.note(FindingCode.PADDING, column.span(), name);
         }
         boolean said = column.collation().isPresent() && !ignores && !language && !isExact(column, table);
         if (said) {

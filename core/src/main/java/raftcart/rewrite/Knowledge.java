@@ -38,6 +38,7 @@ public final class Knowledge {
     private final Map<String, Name> addresses = new HashMap<>();
     private final Map<String, List<String>> keysOf = new HashMap<>();
     private Optional<String> current = Optional.empty();
+    private boolean paddingSaid;
     private final KnownDefinitions definitions = new KnownDefinitions(this::key);
 
     /**
@@ -176,6 +177,13 @@ public final class Knowledge {
     /** The table of this name, in whichever schema. */
     public Optional<KnownTable> table(QualifiedName name) {
         return Optional.ofNullable(tables.get(key(name)));
+    }
+
+    /** True at the first table whose texts compare in another way on the target, for which it is said for all. */
+    boolean saysPadding() {
+        boolean first = !paddingSaid;
+        paddingSaid = true;
+        return first;
     }
 
     /** Remembers a table. */

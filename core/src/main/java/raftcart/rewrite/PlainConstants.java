@@ -1,9 +1,11 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.sql.LexicalFeature;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
@@ -41,6 +43,15 @@ final class PlainConstants {
             return number.text().equals(literal.text())
                     ? Optional.empty()
                     : Optional.of(new Expr.Cast(number, adapter.castType(type), cast.safe(), cast.span()));
+        }
+        boolean bytes = literal.kind() == LiteralKind.BYTES
+                && adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES)
+                && type instanceof LogicalType.Int wide
+                && literal.text().matches("[0-9A-Fa-f]+")
+                && literal.text().length() * 4 < wide.bits();
+        if (bytes) {
+            String number = new BigInteger(literal.text(), 16).toString();
+            return Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
         }
         boolean whole = type instanceof LogicalType.Int i
                 && text

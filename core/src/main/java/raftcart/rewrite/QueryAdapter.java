@@ -267,7 +267,7 @@ class QueryAdapter extends ExprAdapter {
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
-                : stars(select.items(), from).stream().map(this::item).toList();
+                : stars(ofDummy(select, from), from).stream().map(this::item).toList();
         List<Grouping> groups = same() ? select.groupBy() : new GroupAdapter(this).groups(select);
         Optional<Expr> having =
                 select.having().map(h -> condition(same() ? h : new GroupAdapter(this).having(h, select)));
@@ -293,6 +293,18 @@ class QueryAdapter extends ExprAdapter {
             new TextRules(this).set(set);
         }
         return super.body(body);
+    }
+
+    /** The one column of Oracle's DUAL ("Selecting from the DUAL Table"), where nothing is left to read it from. */
+    private List<Item> ofDummy(Select select, List<TableRef> from) {
+        boolean gone = !same() && from.isEmpty() && !select.from().isEmpty();
+        if (!gone || select.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)) {
+            return select.items();
+        }
+        if (!this.from.dummyTable().equalsIgnoreCase("DUAL") || select.items().size() > 1) {
+            throw new Untranslatable("the columns of a table of one row");
+        }
+        return List.of(new Item(Expr.Literal.string("X"), Optional.of(Name.of("dummy"))));
     }
 
     /** A star beside other columns as one star for each table, where the target wants that. */

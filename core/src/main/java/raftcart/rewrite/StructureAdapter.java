@@ -293,6 +293,9 @@ final class StructureAdapter {
             return List.of();
         }
         LogicalType type = adapter.finder.type(domain.type());
+        if (type instanceof LogicalType.Enumeration) {
+            throw new Untranslatable("a domain whose values are listed");
+        }
         return List.of(new DdlStatement.CreateDomain(
                 domain.name(),
                 adapter.castType(type),

@@ -77,6 +77,7 @@ final class TableAdapter {
             return List.of(table);
         }
         leftOut(table.leftOut(), table);
+        new TextRules(adapter).stored(known, table.span());
         return has(SqlFeature.IDENTITY) || !has(SqlFeature.SEQUENCES) ? adapted(table) : numberedBySequences(table);
     }
 

@@ -39,12 +39,15 @@ final class TextAggregates {
     CallSuffix inWindow(CallSuffix suffix, Expr.Call call) {
         boolean both = !suffix.order().isEmpty()
                 && suffix.over().isPresent()
-                && suffix.over().get().order().isEmpty()
-                && suffix.over().get().frame().isEmpty()
-                && call.is("string_agg")
+                && call.isAny("string_agg", "array_agg", "json_array_agg")
+                && !adapter.from.name().equals(to.name())
                 && !to.has(SqlFeature.ORDERED_WINDOW_AGGREGATES);
         if (!both) {
             return suffix;
+        }
+        if (!suffix.over().get().order().isEmpty()
+                || suffix.over().get().frame().isPresent()) {
+            throw new Untranslatable("an aggregate over a window with an order of its own");
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the order of the aggregate as that of its window");
         Window window = suffix.over().get();

@@ -130,7 +130,10 @@ final class TextEnds {
         boolean before = adapter.from.has(SqlFeature.NOTHING_BEFORE_THE_START)
                         != adapter.to.has(SqlFeature.NOTHING_BEFORE_THE_START)
                 && adapter.from.has(SqlFeature.NEGATIVE_SUBSTRING);
-        if (!negative || !before && !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
+        boolean counted = adapter.from.has(SqlFeature.STARTS_BEFORE_ARE_COUNTED)
+                && !adapter.to.has(SqlFeature.STARTS_BEFORE_ARE_COUNTED)
+                && call.arguments().size() > 2;
+        if (!negative || !before && !counted && !adapter.lost(SqlFeature.NEGATIVE_SUBSTRING)) {
             return Optional.empty();
         }
         String count = ((Expr.Literal) call.arguments().get(1)).text().substring(1);
@@ -142,6 +145,9 @@ final class TextEnds {
                 ? right
                 : Expr.Call.of("left", right, adapter.expr(call.arguments().get(2)))
                         .at(call.span());
+        if (counted) {
+            return Optional.of(counted(call, Expr.Literal.number(Long.parseLong(count)), part));
+        }
         if (!adapter.from.has(SqlFeature.NOTHING_BEFORE_THE_START)) {
             return Optional.of(part);
         }
@@ -161,5 +167,26 @@ final class TextEnds {
                 List.of(new Expr.When(enough, part), new Expr.When(there, nothing)),
                 Optional.empty(),
                 call.span()));
+    }
+
+    /** A part of a text that may begin before it: the places before it count as well ("substr(X,Y,Z)", SQLite; "SUBSTRING", H2). */
+    private Expr counted(Expr.Call call, Expr start, Expr part) {
+        Span span = call.span();
+        Expr text = adapter.expr(call.arguments().get(0));
+        Expr length = Expr.Call.of("char_length", text).at(span);
+        Expr before = new Expr.Binary(
+                BinaryOperator.SUBTRACT, start, adapter.expr(call.arguments().get(2)), span);
+        Expr within = new Expr.Binary(BinaryOperator.GREATER_OR_EQUAL, length, start, span);
+        Expr partly = new Expr.Binary(BinaryOperator.GREATER, length, before, span);
+        Expr rest = Expr.Call.of("left", text, new Expr.Binary(BinaryOperator.SUBTRACT, length, before, span))
+                .at(span);
+        return new Expr.Case(
+                Optional.empty(),
+                List.of(
+                        new Expr.When(within, part),
+                        new Expr.When(partly, rest),
+                        new Expr.When(new Expr.Is(text, Truth.NULL, true, span), Expr.Literal.string(""))),
+                Optional.empty(),
+                span);
     }
 }

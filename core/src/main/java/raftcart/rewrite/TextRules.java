@@ -144,6 +144,7 @@ final class TextRules {
             large.refuse(select.items().stream().map(Item::value), "DISTINCT");
             new LostTypes(adapter).refuseDocuments(select.items().stream().map(Item::value), "DISTINCT");
             oneToTheSource(select.items().stream().map(Item::value), select.span(), "DISTINCT");
+            distinctStar(select);
         }
         large.refuse(select.groupBy().stream().flatMap(g -> g.items().stream()), "GROUP BY");
         new LostTypes(adapter).refuseDocuments(select.groupBy().stream().flatMap(g -> g.items().stream()), "GROUP BY");
@@ -202,6 +203,18 @@ final class TextRules {
                         .map(e -> given instanceof Select select ? GroupAdapter.meant(e, select) : e),
                 query.span(),
                 "ORDER BY");
+    }
+
+    /** Says where a star among different rows stands for columns that ignore the case of letters. */
+    private void distinctStar(Select select) {
+        boolean ignores = !adapter.to.has(SqlFeature.IGNORES_CASE)
+                && select.items().stream().anyMatch(i -> i.value() instanceof Expr.Star)
+                && adapter.scope.relations().stream()
+                        .flatMap(r -> r.columns().values().stream())
+                        .anyMatch(c -> c.kind() == ValueKind.TEXT && c.ignoresCase());
+        if (ignores) {
+            adapter.note(FindingCode.CASE_OF_TEXT, select.span(), "DISTINCT");
+        }
     }
 
     /** Says where texts that are known to ignore the case of their letters do so on the source only. */
@@ -355,6 +368,21 @@ final class TextRules {
         }
     }
 
+    /** Says once, at the first table, that blanks at the end of stored texts count on the target alone. */
+    void stored(List<Knowledge.KnownColumn> columns, Span span) {
+        boolean padded = adapter.lost(SqlFeature.IGNORES_PADDING)
+                && !adapter.from.has(SqlFeature.IGNORES_CASE) // where that is said of every column
+                && columns.stream()
+                        .flatMap(c -> c.type().stream())
+                        .anyMatch(t -> t instanceof LogicalType.Varchar || t instanceof LogicalType.Text);
+        if (padded && adapter.knowledge.saysPadding()) {
+            adapter.note(
+                    FindingCode.PADDING,
+                    span,
+                    "those of stored texts count on the target, in this table and in all others; nothing to do where texts have none");
+        }
+    }
+
     private void comparedTexts(List<Expr> expressions, Span span) {
         boolean letters = expressions.stream()
                 .anyMatch(e -> e instanceof Expr.Literal l
@@ -381,7 +409,9 @@ final class TextRules {
             Optional<ColumnFacts> facts = adapter.facts(e);
             boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
             boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
-            boolean ignores = text && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
+            boolean untyped = facts.map(f -> f.type().isEmpty()).orElse(false);
+            boolean ignores =
+                    (text || untyped) && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
             boolean untold = perhaps || text && facts.get().type().isEmpty();
             if (ignores || untold && adapter.lost(SqlFeature.IGNORES_CASE)) {
                 adapter.note(FindingCode.CASE_OF_TEXT, span, named(e));

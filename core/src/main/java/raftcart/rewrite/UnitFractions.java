@@ -54,7 +54,7 @@ final class UnitFractions {
                 ? interval
                 : new Expr.Interval(
                         interval.parts().stream()
-                                .map(p -> part(p, interval.span()))
+                                .map(p -> part(p, interval.span(), SqlFeature.INTERVAL_SECONDS_HAVE_PARTS))
                                 .toList(),
                         interval.span());
     }
@@ -74,7 +74,7 @@ final class UnitFractions {
             return Optional.empty();
         }
         IntervalPart given = new IntervalPart(add.arguments().get(1), unit.get());
-        IntervalPart part = part(given, add.span());
+        IntervalPart part = part(given, add.span(), SqlFeature.SECONDS_HAVE_PARTS);
         return part == given
                 ? Optional.empty()
                 : Optional.of(add.with(
@@ -94,14 +94,15 @@ final class UnitFractions {
                         || amount instanceof Expr.Call c && (c.is("round") || c.is("truncate")));
     }
 
-    private IntervalPart part(IntervalPart part, Span span) {
+    /** @param seconds where seconds count with their fractions */
+    private IntervalPart part(IntervalPart part, Span span, SqlFeature seconds) {
         boolean whole = isWhole(part.amount());
         Optional<BigDecimal> constant = constant(part.amount());
-        Fractions source = fractions(adapter.from, part.unit());
+        Fractions source = fractions(adapter.from, part.unit(), seconds);
         if (!whole) {
             lost(span);
         }
-        if (whole || source == fractions(adapter.to, part.unit()) && source != Fractions.CUT) {
+        if (whole || source == fractions(adapter.to, part.unit(), seconds) && source != Fractions.CUT) {
             return part;
         }
         if (source != Fractions.COUNT) {
@@ -144,8 +145,8 @@ final class UnitFractions {
     }
 
     private IntervalPart smaller(IntervalPart part, Span span) {
-        boolean seconds =
-                fractions(adapter.to, DateUnit.SECOND) == Fractions.COUNT && part.unit() != DateUnit.MILLISECOND;
+        boolean seconds = fractions(adapter.to, DateUnit.SECOND, SqlFeature.SECONDS_HAVE_PARTS) == Fractions.COUNT
+                && part.unit() != DateUnit.MILLISECOND;
         DateUnit unit = seconds ? DateUnit.SECOND : DateUnit.MICROSECOND;
         long times = LENGTHS.get(part.unit()) / LENGTHS.get(unit);
         Expr amount = times <= 1
@@ -154,9 +155,9 @@ final class UnitFractions {
         return new IntervalPart(seconds ? amount : Expr.Call.of("round", amount).at(span), unit);
     }
 
-    private static Fractions fractions(Language engine, DateUnit unit) {
+    private static Fractions fractions(Language engine, DateUnit unit, SqlFeature seconds) {
         if (engine.has(SqlFeature.UNITS_HAVE_PARTS)
-                || unit == DateUnit.SECOND && engine.has(SqlFeature.SECONDS_HAVE_PARTS)) {
+                || unit == DateUnit.SECOND && (engine.has(seconds) || engine.has(SqlFeature.SECONDS_HAVE_PARTS))) {
             return Fractions.COUNT;
         }
         return engine.has(SqlFeature.UNITS_ARE_ROUNDED) ? Fractions.ROUND : Fractions.CUT;

@@ -16,6 +16,7 @@ import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -103,7 +104,7 @@ final class ValueAdapter {
         if (type.filter(LogicalType.Json.class::isInstance).isPresent() && isTextToParse(value)) {
             return Expr.Call.of("json_of_text", adapter.expr(value)).at(value.span());
         }
-        refuseRow(value);
+        refuse(value, column);
         if (isTruth(value, type)) {
             return adapter.condition(value);
         }
@@ -159,9 +160,15 @@ final class ValueAdapter {
         return fits ? value : asColumn(value, type);
     }
 
-    private void refuseRow(Expr value) {
+    /** Refuses what no column of the target takes: rows, and bytes among values of any type. */
+    private void refuse(Expr value, Optional<KnownColumn> column) {
         if (!same && value instanceof Expr.Row) {
             throw new Untranslatable("a row as the value of a column");
+        }
+        boolean bytes =
+                !same && column.filter(c -> c.type().isEmpty()).isPresent() && adapter.kind(value) == ValueKind.BYTES;
+        if (bytes && adapter.from.grammar().has(GrammarFeature.UNTYPED_COLUMNS)) {
+            throw new Untranslatable("bytes in a column without a type, which is one of texts on the target");
         }
     }
 
@@ -266,6 +273,21 @@ final class ValueAdapter {
         return fits ? item : new QueryBody.Item(asColumn(item.value(), type), item.alias());
     }
 
+    /** SQLite keeps a fraction in a column of whole numbers ("Datatypes In SQLite"). */
+    private void sayFraction(Expr.Literal literal, ValueKind kind) {
+        boolean fraction = !same
+                && literal.kind() == LiteralKind.NUMBER
+                && kind == ValueKind.INTEGER
+                && adapter.from.grammar().has(GrammarFeature.UNTYPED_COLUMNS)
+                && literal.text().matches(".*\\.\\d*[1-9].*");
+        if (fraction) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    literal.span(),
+                    literal.text() + " keeps its fraction on the source, in a column of whole numbers");
+        }
+    }
+
     private Expr constant(Expr.Literal given, LogicalType type) {
         Expr.Literal literal = spellings.constant(new ListedValues(adapter).constant(given, type), type);
         ValueKind kind = KindFinder.kind(type);
@@ -293,6 +315,7 @@ final class ValueAdapter {
         if (literal.kind() == LiteralKind.BYTES) {
             return ofBytes(literal, kind);
         }
+        sayFraction(literal, kind);
         boolean numeric = text && kind.isNumber() && !(type instanceof LogicalType.Year);
         if (numeric && literal.text().isBlank() && adapter.from.has(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
             return adapter.expr(new ConvertedResults(adapter).converted(literal, kind));

@@ -222,6 +222,9 @@ public final class Lexer {
         if (quote == '"') {
             return token(TokenKind.QUOTED_NAME, start, value);
         }
+        if (lower == 'x') {
+            value = value.replace(" ", ""); // SQL:2016, 5.3, lets them stand between the digits
+        }
         if (lower == 'x' && rules.has(LexicalFeature.HEX_STRINGS_ARE_BITS) && isHex(value)) {
             return token(TokenKind.BIT_STRING, start, bits(value));
         }

@@ -35,6 +35,7 @@ public final class CockroachLanguage {
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,
                     GrammarFeature.TYPED_TEXTS,
+                    GrammarFeature.OPERATORS_OF_SIGNS,
                     GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,
             Map.of(

@@ -50,6 +50,7 @@ public final class DuckDbLanguage {
                     SqlFeature.ZONES_BY_NAME_ALONE,
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.DISTINCT_IN_WINDOWS,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.PRESENT_HAS_FRACTIONS,

@@ -24,6 +24,7 @@ public final class H2Language {
                     List.of("\"\"", "``"), Set.of(LexicalFeature.DOLLAR_QUOTES, LexicalFeature.BACKTICKS_FOLD)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.CALL_EVALUATES,
                     GrammarFeature.IDENTITY_TYPE_IS_A_KEY,
                     GrammarFeature.FRACTIONS_WITHIN_SECOND,
                     GrammarFeature.WEEKS_GO_BY_LANGUAGE,
@@ -36,6 +37,7 @@ public final class H2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
+                    SqlFeature.INTERVAL_SECONDS_HAVE_PARTS,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.REMAINDERS_ARE_WHOLE,
                     SqlFeature.UNITS_ARE_ROUNDED,
@@ -51,6 +53,8 @@ public final class H2Language {
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.DISTINCT_IN_WINDOWS,
+                    SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.SEARCHES_BACK,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,
@@ -96,6 +100,7 @@ public final class H2Language {
                     SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.CHANGES_AS_TABLES,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.STARTS_BEFORE_ARE_COUNTED,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,

@@ -66,6 +66,7 @@ public final class OracleLanguage {
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.CASTS_KEEP_LOCAL_TIME,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.DISTINCT_IN_WINDOWS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.SEARCHES_BACK,
                     SqlFeature.VIRTUAL_COLUMNS,

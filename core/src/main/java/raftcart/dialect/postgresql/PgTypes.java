@@ -90,6 +90,8 @@ final class PgTypes implements TypeTable {
 
     @Override
     public String castName(LogicalType type) {
-        return choose(type, ColumnUse.PLAIN).sql();
+        boolean nameless =
+                type instanceof LogicalType.Enumeration listed && listed.name().isEmpty();
+        return nameless ? "text" : choose(type, ColumnUse.PLAIN).sql();
     }
 }

@@ -105,6 +105,7 @@ public final class SqliteLanguage {
                     SqlFeature.DEFERRABLE,
                     SqlFeature.IDENTITY,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.STARTS_BEFORE_ARE_COUNTED,
                     SqlFeature.REFERENCES_ARE_PROMISES,
                     SqlFeature.ROWID_KEYS),
             SqlFeature.RENAMES_INDEXES,

@@ -262,7 +262,9 @@ public class ExprWriter extends CallWriter {
                 ? subscript.index().map(this::text).orElse("") + ":"
                         + subscript.end().map(this::text).orElse("")
                 : text(subscript.index().orElseThrow());
-        return closed(subscript.array()) + "[" + inner + "]";
+        boolean made = subscript.array() instanceof Expr.ArrayItems || subscript.array() instanceof Expr.Call;
+        String array = made ? "(" + text(subscript.array()) + ")" : closed(subscript.array());
+        return array + "[" + inner + "]";
     }
 
     @Override

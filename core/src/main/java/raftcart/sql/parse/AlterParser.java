@@ -33,8 +33,8 @@ final class AlterParser {
         boolean ifExists = cursor.takeWords("IF", "EXISTS");
         boolean only = cursor.peek(1).isName() && cursor.takeWords("ONLY");
         QualifiedName name = parsing.qualifiedName();
-        if (only) {
-            cursor.takeSymbol("*");
+        if (only || parsing.has(GrammarFeature.OPERATORS_OF_SIGNS)) {
+            cursor.takeSymbol("*"); // and the tables that inherit from it
         }
         List<AlterAction> actions = new ArrayList<>();
         do {
@@ -67,6 +67,9 @@ final class AlterParser {
         } else if (cursor.takeWords("DROP")) {
             drop(actions);
         } else if (cursor.takeWords("ALTER")) {
+            if (cursor.peek().isWord("CONSTRAINT") && cursor.peek(1).isName()) {
+                throw cursor.byHand("a constraint that is deferred from now on, or no more");
+            }
             cursor.takeWords("COLUMN");
             conditional(actions);
             alterColumn(actions);
@@ -461,7 +464,12 @@ final class AlterParser {
         }
         refuse();
         boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
-        if (!known || cursor.peek().isAnyWord("INHERIT", "ATTACH")) {
+        if (cursor.peek().isAnyWord("INHERIT", "OF")
+                || cursor.atWords("NO", "INHERIT")
+                || cursor.atWords("NOT", "OF")) {
+            throw cursor.byHand("a table that inherits, or has a type");
+        }
+        if (!known || cursor.peek().isWord("ATTACH")) {
             throw cursor.unexpected("a change of a table");
         }
         StringBuilder text = new StringBuilder();

@@ -409,6 +409,11 @@ final class CallParser {
             cursor.take();
             return new Expr.NamedArgument(name, expressions.expression(), token.span());
         }
+        if (token.isWord("VARIADIC")
+                && !cursor.peek(1).isSymbol(",")
+                && !cursor.peek(1).isSymbol(")")) {
+            throw cursor.byHand("a list as the arguments of a call (VARIADIC)");
+        }
         if (token.isAnyWord("SELECT", "WITH") && parsing.queries.startsQuery()) {
             return new Expr.Subquery(parsing.queries.query(), token.span());
         }

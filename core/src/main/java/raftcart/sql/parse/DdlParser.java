@@ -380,7 +380,7 @@ final class DdlParser {
     }
 
     private Statement other(String word, Span span) {
-        if (word.equals("ROLE")) {
+        if (word.equals("ROLE") || word.equals("GROUP") && parsing.has(GrammarFeature.TYPED_TEXTS)) {
             return new RoleParser(parsing).create(span);
         }
         String kind = cursor.peek(1).isWord("AGGREGATE") ? "AGGREGATE" : word;

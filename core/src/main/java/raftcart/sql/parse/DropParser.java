@@ -44,6 +44,7 @@ final class DropParser {
             return new Statement.NotTranslated("DROP " + kind, false, span);
         }
         cursor.takeWords("CONCURRENTLY");
+        ifExists |= cursor.takeWords("IF", "EXISTS");
         List<QualifiedName> names = new ArrayList<>(parsing.list(parsing::qualifiedName));
         Optional<QualifiedName> table = Optional.empty();
         if (kind.equals("INDEX") && cursor.takeWords("ON")) {
@@ -58,13 +59,24 @@ final class DropParser {
             ifExists = true;
         }
         boolean cascade = cursor.takeWords("CASCADE");
+        manner();
+        return new DdlStatement.Drop(
+                kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, span);
+    }
+
+    /** How it is dropped, which the target need not know. */
+    private void manner() {
         cursor.takeAny("CONSTRAINTS", "RESTRICT");
         cursor.takeAny("PURGE", "FORCE", "NOWAIT");
+        if (cursor.peek().isWord("WITH")
+                && cursor.peek(1).isSymbol("(")
+                && cursor.peek(2).isWord("FORCE")) {
+            cursor.take();
+            parsing.skipParentheses(); // others are put out of the database
+        }
         if (cursor.takeWords("WAIT")) {
             cursor.take(); // how long it waits for others
         }
-        return new DdlStatement.Drop(
-                kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, span);
     }
 
     private String kind() {

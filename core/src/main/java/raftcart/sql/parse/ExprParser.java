@@ -102,7 +102,9 @@ public final class ExprParser {
         if (token.kind() != TokenKind.SYMBOL && token.kind() != TokenKind.WORD) {
             return null;
         }
-        if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
+        if (parsing.has(GrammarFeature.OPERATORS_OF_SIGNS)) {
+            OwnOperators.refuse(cursor);
+        } else if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
             throw cursor.byHand("the old outer join *=; write LEFT JOIN");
         }
         refuse(token, level);
@@ -371,7 +373,8 @@ public final class ExprParser {
             Expr text = announced ? ((Expr.Call) left).arguments().get(0) : left;
             return negate(Expr.Call.of(kindOfJson(), text).at(span), negated);
         }
-        if (cursor.peek().isAnyWord(ClauseWords.DOUBTFUL_TESTS)) {
+        boolean form = cursor.peek().isAnyWord("NFC", "NFD", "NFKC", "NFKD");
+        if (form || cursor.peek().isAnyWord(ClauseWords.DOUBTFUL_TESTS)) {
             throw cursor.byHand("IS " + cursor.peek().text().toUpperCase(java.util.Locale.ROOT));
         }
         // Where IS compares any two values, NULL equals NULL.

@@ -116,6 +116,10 @@ public enum GrammarFeature {
     SQL_MODES,
     /** A table made LIKE another has its keys, defaults and indexes too, without a word. */
     LIKE_COPIES_ALL,
+    /** CALL gives the value of an expression: there are functions and no procedures. */
+    CALL_EVALUATES,
+    /** Any signs that follow each other without a blank are an operator. */
+    OPERATORS_OF_SIGNS,
     /** The name of any type before a text casts it. */
     TYPED_TEXTS,
     /** Columns of a table are kept together in families. */

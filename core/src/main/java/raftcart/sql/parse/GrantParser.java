@@ -52,6 +52,10 @@ final class GrantParser {
             StatementParser.skipStatement(cursor);
             return new Statement.NotTranslated((revoke ? "REVOKE" : "GRANT") + " on other than tables", false, span);
         }
+        if (cursor.atWords("LARGE", "OBJECT")) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.NotTranslated((revoke ? "REVOKE" : "GRANT") + " on other than tables", false, span);
+        }
         List<QualifiedName> objects = parsing.list(parsing::qualifiedName);
         String plain = kind.matches("TABLE|OBJECT|VIEW") ? "" : kind;
         return rest(revoke, privileges, plain, objects, span);

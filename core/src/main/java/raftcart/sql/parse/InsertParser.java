@@ -74,6 +74,9 @@ final class InsertParser {
             if (!cursor.takeSymbol(")")) {
                 do {
                     columns.add(parsing.qualifiedName().last());
+                    if (cursor.peek().isSymbol("[")) {
+                        throw cursor.byHand("an item of an array as a column");
+                    }
                 } while (cursor.takeSymbol(","));
                 cursor.expectSymbol(")");
             }

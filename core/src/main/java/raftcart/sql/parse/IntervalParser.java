@@ -31,6 +31,13 @@ final class IntervalParser {
     Expr interval() {
         Span span = cursor.take().span();
         boolean negative = cursor.takeSymbol("-");
+        boolean digits = cursor.peek().isSymbol("(")
+                && cursor.peek(1).kind() == TokenKind.NUMBER
+                && cursor.peek(2).isSymbol(")")
+                && cursor.peek(3).isString();
+        if (digits) {
+            throw cursor.byHand("an interval with digits of its second");
+        }
         Token token = cursor.peek();
         if (token.isString()) {
             cursor.take();

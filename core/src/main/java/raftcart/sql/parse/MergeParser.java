@@ -187,6 +187,9 @@ final class MergeParser {
             columns.addAll(parsing.list(() -> parsing.qualifiedName().last()));
             cursor.expectSymbol(")");
         }
+        if (cursor.peek().isWord("OVERRIDING")) {
+            throw cursor.byHand("OVERRIDING in MERGE");
+        }
         List<Expr> values = List.of();
         if (!cursor.takeWords("DEFAULT", "VALUES")) {
             cursor.expectWords("VALUES");

@@ -112,6 +112,9 @@ final class OperandParser {
     }
 
     private Expr symbol(Token token) {
+        if (parsing.has(GrammarFeature.OPERATORS_OF_SIGNS)) {
+            OwnOperators.refuse(cursor);
+        }
         switch (token.text()) {
             case "(":
                 return parsing.nested(this::parenthesis);

@@ -73,7 +73,9 @@ final class RoleParser {
 
     /** What follows CREATE. */
     Statement create(Span span) {
-        cursor.expectWords("ROLE");
+        if (!cursor.takeWords("GROUP")) {
+            cursor.expectWords("ROLE");
+        }
         boolean ifNotExists = cursor.takeWords("IF", "NOT", "EXISTS");
         Name name = parsing.name();
         while (cursor.takeAny(HARMLESS) || cursor.takeWords("NOT", "IDENTIFIED")) {

@@ -14,8 +14,6 @@ import raftcart.sql.TokenKind;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.RenameObject;
-import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
@@ -250,7 +248,7 @@ public final class StatementParser {
             case "COMMENT" -> new DropParser(parsing).comment();
             case "GRANT", "REVOKE" -> new GrantParser(parsing).grant();
             case "RENAME" -> rename(span);
-            case "CALL", "EXEC", "EXECUTE" -> call(span);
+            case "CALL", "EXEC", "EXECUTE" -> new CallStatementParser(parsing).call(span);
             case "BEGIN" ->
                 parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
                                 && !cursor.peek(1).isAnyWord("TRAN", "TRANSACTION")
@@ -430,71 +428,5 @@ public final class StatementParser {
             renames.add(new DdlStatement.AlterTable(from, false, List.of(to), span));
         } while (cursor.takeSymbol(","));
         return renames.size() == 1 ? renames.get(0) : new DdlStatement.RenameTables(renames, span);
-    }
-
-    private Statement call(Span span) {
-        Token verb = cursor.take();
-        if (verb.isWord("EXECUTE") && cursor.peek(1).isName()) {
-            cursor.takeWords("PROCEDURE"); // Firebird's call
-        }
-        if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
-            throw cursor.byHand("EXECUTE " + parsing.word());
-        }
-        if (verb.isAnyWord("EXEC", "EXECUTE") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
-            Optional<Statement> executed = new EngineCalls(parsing).executed();
-            if (executed.isPresent()) {
-                return executed.get();
-            }
-        }
-        if (verb.isWord("EXECUTE") && parsing.has(GrammarFeature.EXECUTE_IS_PREPARED)) {
-            throw cursor.byHand("a prepared statement");
-        }
-        if (cursor.peek().isSymbol("(") || cursor.peek().isString()) {
-            throw cursor.byHand("SQL put together as text");
-        }
-        if (cursor.atWords("NEXT", "VALUE", "FOR")) {
-            throw cursor.byHand("CALL of an expression");
-        }
-        if (cursor.peek().kind() == TokenKind.NUMBER) {
-            throw cursor.byHand("CALL of an expression");
-        }
-        if (!cursor.peek().isName()) {
-            throw cursor.unexpected("the name of a procedure");
-        }
-        QualifiedName name = parsing.qualifiedName();
-        Optional<Statement> ofEngine = new EngineCalls(parsing).read(name, span);
-        if (ofEngine.isPresent()) {
-            return ofEngine.get();
-        }
-        List<Expr> arguments = new ArrayList<>();
-        if (cursor.takeSymbol("(")) {
-            if (!cursor.takeSymbol(")")) {
-                arguments.addAll(parsing.list(this::argument));
-                cursor.expectSymbol(")");
-            }
-        } else if (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
-            arguments.addAll(parsing.list(this::argument));
-        }
-        return new Statement.CallProcedure(name, arguments, span);
-    }
-
-    private Expr argument() {
-        Token token = cursor.peek();
-        boolean named = (token.isName() || token.kind() == TokenKind.PARAMETER)
-                && (cursor.peek(1).isSymbol("=>")
-                        || cursor.peek(1).isSymbol(":=")
-                        || (token.kind() == TokenKind.PARAMETER
-                                && cursor.peek(1).isSymbol("=")));
-        if (named) {
-            cursor.take();
-            cursor.take();
-            String text = token.text().startsWith("@") ? token.text().substring(1) : token.value();
-            return new Expr.NamedArgument(Name.of(text), parsing.expressions.expression(), token.span());
-        }
-        Expr value = parsing.expressions.expression();
-        if (cursor.peek().isAnyWord("OUT", "OUTPUT")) {
-            throw cursor.byHand("a call with output arguments");
-        }
-        return value;
     }
 }

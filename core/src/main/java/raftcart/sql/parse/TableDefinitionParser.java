@@ -74,9 +74,7 @@ final class TableDefinitionParser {
             elements();
         }
         rest();
-        if (columns.isEmpty() && like.isEmpty() && query.isEmpty()) {
-            throw cursor.unexpected("columns or a query");
-        }
+        refuseNothing();
         if (summary) {
             return summaryTable(name, span);
         }
@@ -96,6 +94,14 @@ final class TableDefinitionParser {
                 partitioning,
                 leftOut,
                 span);
+    }
+
+    private void refuseNothing() {
+        if (columns.isEmpty() && like.isEmpty() && query.isEmpty()) {
+            throw cursor.previous().isSymbol(")")
+                    ? cursor.byHand("a table without columns")
+                    : cursor.unexpected("columns or a query");
+        }
     }
 
     private Temporary lifetime(Temporary temporary) {

@@ -181,6 +181,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 5:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET PATH = SYSIBM , SYSFUN
 -- 6:1: RC0502 adapted: Storage clauses left out: DATA CAPTURE NONE IN "TS1" INDEX IN "TS2" LONG IN TS3 COMPRESS YES ADAPTIVE
 -- 6:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW NOT LOGGED INITIALLY
+-- 6:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 9:3: RC0109 adapted: Fixed number of bytes kept by a check: CODE: bytea with a check for 3 bytes
 -- 12:3: RC0502 adapted: Storage clauses left out: NOTES: LOGGED
 -- 12:3: RC0502 adapted: Storage clauses left out: NOTES: NOT COMPACT

@@ -59,6 +59,7 @@ DROP TABLE dome_copy;
 
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: IN userspace1 COMPRESS YES
+-- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 8:3: RC0109 adapted: Fixed number of bytes kept by a check: mask: bytea with a check for 4 bytes
 -- 10:3: RC0609 adapted: Said in other words: ON UPDATE of changed as a trigger
 -- 21:1: RC0502 adapted: Storage clauses left out: ALLOW REVERSE SCANS

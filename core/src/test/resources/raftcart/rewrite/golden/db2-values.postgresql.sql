@@ -163,6 +163,7 @@ SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
 SELECT CAST(CAST(a AS text) AS numeric) / 3 FROM frame;
 
 -- findings
+-- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 2:203: RC0109 adapted: Fixed number of bytes kept by a check: x: bytea with a check for at most 20 bytes
 -- 6:1: RC0602 by hand: No counterpart on the target: a difference of times
 -- 7:1: RC0602 by hand: No counterpart on the target: a difference of times

@@ -43,6 +43,7 @@ GRANT SELECT ON public.TELESCOPE TO PUBLIC;
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: connect 'jdbc:derby:x;create=true'
 -- 3:1: RC0604 adapted: Client command left out: the schema APP is there
+-- 5:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 5:183: RC0109 adapted: Fixed number of bytes kept by a check: V: bytea with a check for at most 10 bytes
 -- 5:1: RC0609 adapted: Said in other words: the schema APP as public
 -- 6:1: RC0609 adapted: Said in other words: the schema APP as public

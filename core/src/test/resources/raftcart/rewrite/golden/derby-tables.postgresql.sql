@@ -47,6 +47,7 @@ TRUNCATE TABLE lamps;
 DROP TABLE dome_copy;
 
 -- findings
+-- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 8:3: RC0109 adapted: Fixed number of bytes kept by a check: mask: bytea with a check for 4 bytes
 -- 13:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 28:1: RC0502 adapted: Storage clauses left out: NOT LOGGED

@@ -43,6 +43,7 @@ GRANT SELECT ON TELESCOPE TO PUBLIC;
 -- 4:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION DBA
 -- 4:1: RC0604 adapted: Client command left out: the schema PUBLIC is there
 -- 5:1: RC0502 adapted: Storage clauses left out: MEMORY
+-- 5:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 5:146: RC0109 adapted: Fixed number of bytes kept by a check: V: bytea with a check for at most 10 bytes
 -- 7:1: RC0604 adapted: Client command left out: SET TABLE PUBLIC . TELESCOPE INDEX '1 2'
 -- 8:1: RC0502 adapted: Storage clauses left out: CACHED

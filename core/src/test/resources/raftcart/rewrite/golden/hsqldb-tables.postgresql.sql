@@ -57,6 +57,7 @@ DROP TABLE IF EXISTS DOME_COPY;
 
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: CACHED
+-- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 5:3: RC0612 check: Comparison may ignore case on one engine: LABEL
 -- 16:1: RC0502 adapted: Storage clauses left out: MEMORY
 -- 18:1: RC0627 check: Said in other words, with a difference: NOTE stands elsewhere among the columns, which SELECT * shows

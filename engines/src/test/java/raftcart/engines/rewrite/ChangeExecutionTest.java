@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import raftcart.dialect.Languages;
-import raftcart.finding.Outcome;
 import raftcart.rewrite.Knowledge;
 import raftcart.rewrite.StatementResult;
 import raftcart.rewrite.StatementRewriter;
@@ -112,7 +111,7 @@ class ChangeExecutionTest {
         List<String> texts = new ArrayList<>();
         for (String statement : scenario.script()) {
             for (StatementResult result : rewriter.rewrite(statement, 1, 1)) {
-                if (result.outcome().compareTo(Outcome.CHECK) >= 0) {
+                if (Edges.isTold(result)) {
                     left.add(scenario.title() + ", " + target + ": " + result.findings());
                     return Optional.empty();
                 }

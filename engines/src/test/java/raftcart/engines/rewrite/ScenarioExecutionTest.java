@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import raftcart.dialect.Languages;
-import raftcart.finding.Outcome;
 import raftcart.rewrite.Knowledge;
 import raftcart.rewrite.ScriptRewriter;
 import raftcart.rewrite.StatementResult;
@@ -86,7 +85,7 @@ class ScenarioExecutionTest {
         int query = 0;
         for (int i = 0; i < lines.size(); i++) {
             StatementResult result = results.get(i);
-            if (result.outcome().compareTo(Outcome.CHECK) >= 0) {
+            if (Edges.isTold(result)) {
                 left++;
                 return;
             }

@@ -13,6 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.demo.servers.DatabaseServer;
 import raftcart.demo.servers.TestServers;
 
@@ -132,6 +134,9 @@ final class SqlEngines implements AutoCloseable {
                     ? text(new String(bytes, StandardCharsets.UTF_8))
                     : java.util.HexFormat.of().formatHex(bytes);
         }
+        if (value instanceof java.sql.Array array) {
+            return items(array);
+        }
         if (value instanceof java.sql.Clob clob) {
             return text(whole(clob));
         }
@@ -151,6 +156,16 @@ final class SqlEngines implements AutoCloseable {
                 .replaceFirst("^(\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d)$", "$1:00")
                 .replaceFirst("^(\\d\\d:\\d\\d)$", "$1:00")
                 .replaceFirst(" 00:00:00$", "");
+    }
+
+    private static String items(java.sql.Array array) {
+        try {
+            return Stream.of((Object[]) array.getArray())
+                    .map(i -> i instanceof Object[] inner ? List.of(inner).toString() : text(i))
+                    .collect(Collectors.joining(", ", "{", "}"));
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static String whole(java.sql.Clob clob) {
