@@ -44,6 +44,17 @@ final class CastAdapter {
         return plain ? ((Expr.Cast) e).value() : e;
     }
 
+    /** True for a cast of a decimal to one of any digits, which keeps those that there are. */
+    private boolean isAnyDecimal(Expr.Cast cast) {
+        return !adapter.from.name().equals(adapter.to.name())
+                && adapter.finder.type(cast.type()) instanceof LogicalType.Decimal any
+                && any.precision() == 0
+                && adapter.facts(cast.value())
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(t -> t instanceof LogicalType.Decimal d && d.precision() > 0)
+                        .isPresent();
+    }
+
     private boolean isVarying(Expr.Column column) {
         return adapter.scope
                 .column(column.name())
@@ -67,7 +78,7 @@ final class CastAdapter {
         if (now.isPresent()) {
             return now.get();
         }
-        Expr bare = bare(given);
+        Expr bare = isAnyDecimal(given) ? given.value() : bare(given);
         return bare == given ? converted(ofBytes(given)) : adapter.expr(bare);
     }
 

@@ -13,6 +13,7 @@ import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Generated;
+import raftcart.catalog.Identity;
 import raftcart.catalog.Key;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
@@ -285,6 +286,14 @@ final class TableTranslator {
         return source.columns().stream().map(this::column).toList();
     }
 
+    private void sayStep(Optional<Identity> numbers, String object) {
+        numbers.filter(i -> i.increment() != 1 && to.has(SqlFeature.NUMBERS_BY_ONE))
+                .ifPresent(i -> notes.find(
+                        FindingCode.SYNTAX_CHECK,
+                        object,
+                        "the target numbers it by 1, the source by " + i.increment()));
+    }
+
     private ColumnMapping column(Column column) {
         String object = source.name() + "." + column.name();
         TableExpressions.Pair pair = pairs.get(column.name());
@@ -306,6 +315,7 @@ final class TableTranslator {
                 .orElseGet(() -> column.nullable()
                         || new AllowedNulls(source.name(), from, to.language(), plan.values(), notes)
                                 .in(column, defaultValue));
+        sayStep(column.identity().filter(i -> !uuid), object);
         Column targetColumn = new Column(
                 pair.targetName(),
                 choice.sql(),

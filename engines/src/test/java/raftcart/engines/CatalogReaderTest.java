@@ -37,7 +37,7 @@ class CatalogReaderTest {
     private static final com.networknt.schema.JsonSchema SCHEMA =
             JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(JsonSchema.CATALOG.text());
 
-    private static Catalog read(Databases database) {
+    static Catalog read(Databases database) {
         try (EngineSession session = Engines.open(database.endpoint())) {
             Catalog catalog = session.readCatalog();
             assertThat(SCHEMA.validate(Json.MAPPER.valueToTree(catalog))).isEmpty();
@@ -240,6 +240,19 @@ class CatalogReaderTest {
         assertThat(catalog.schemas().get(0).sequences())
                 .singleElement()
                 .returns(BigInteger.valueOf(10), Sequence::next);
+    }
+
+    @Test
+    void postgreSqlRowsAndBytesOfTablesThatNobodyAnalyzed() throws Exception {
+        Databases database = Databases.postgresql();
+        database.run(
+                "CREATE TABLE frames (id int, taken date) PARTITION BY RANGE (taken)",
+                "CREATE TABLE frames_26 PARTITION OF frames FOR VALUES FROM ('2026-01-01') TO ('2027-01-01')",
+                "INSERT INTO frames SELECT g, '2026-01-31' FROM generate_series(1, 5000) g");
+        assertThat(table(read(database), "frames").rowEstimate()).isBetween(1000L, 9000L);
+        database.run("ANALYZE frames");
+        assertThat(table(read(database), "frames").rowEstimate()).isEqualTo(5000);
+        assertThat(table(read(database), "frames").byteEstimate()).isGreaterThan(100_000);
     }
 
     @Test

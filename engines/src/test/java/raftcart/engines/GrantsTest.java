@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import raftcart.catalog.CodeObject;
 import raftcart.migration.BuildStage;
 
 /** Rights cross to roles, or wait for a person who lets them run. */
@@ -66,6 +67,49 @@ class GrantsTest {
                 .isEqualTo("f");
         assertThat(postgresql.ask("SELECT rolcanlogin FROM pg_roles WHERE rolname = 'gazer'"))
                 .isEqualTo("f");
+    }
+
+    @Test
+    void onSingleColumns() throws Exception {
+        mariadb.run(
+                STAR,
+                "CREATE USER 'gazer'@'%'",
+                "GRANT SELECT (id, name), UPDATE (name) ON star TO 'gazer'@'%'",
+                "GRANT DELETE ON star TO 'gazer'@'%'");
+        MigrationRun.of(folder, mariadb.endpoint(), postgresql.endpoint(), "grants: create\n");
+        for (String right : List.of("name SELECT t", "name UPDATE t", "id UPDATE f", "secret SELECT f")) {
+            String[] words = right.split(" ");
+            assertThat(postgresql.ask(
+                            "SELECT has_column_privilege('gazer', 'star', '" + words[0] + "', '" + words[1] + "')"))
+                    .as(right)
+                    .isEqualTo(words[2]);
+        }
+        assertThat(postgresql.ask("SELECT has_table_privilege('gazer', 'star', 'DELETE')"))
+                .isEqualTo("t");
+    }
+
+    @Test
+    void whatPostgreSqlGrantsOnColumnsSequencesAndSchemas() throws Exception {
+        postgresql.run(
+                STAR,
+                "CREATE ROLE viewer",
+                "CREATE SCHEMA night",
+                "CREATE SEQUENCE night.shots",
+                "CREATE VIEW near AS SELECT id, name FROM star WHERE id < 9 WITH LOCAL CHECK OPTION",
+                "GRANT SELECT (id, name), UPDATE (name) ON star TO viewer",
+                "GRANT USAGE ON SCHEMA night TO viewer",
+                "GRANT USAGE ON night.shots TO viewer");
+        List<String> texts = CatalogReaderTest.read(postgresql).schemas().stream()
+                .flatMap(schema -> schema.codeObjects().stream())
+                .map(CodeObject::source)
+                .toList();
+        assertThat(texts)
+                .contains(
+                        "GRANT SELECT (id, name), UPDATE (name) ON public.star TO viewer;",
+                        "GRANT USAGE ON SCHEMA night TO viewer;",
+                        "GRANT USAGE ON SEQUENCE night.shots TO viewer;")
+                .anyMatch(text ->
+                        text.startsWith("CREATE VIEW public.near") && text.endsWith("WITH LOCAL CHECK OPTION;"));
     }
 
     @Test

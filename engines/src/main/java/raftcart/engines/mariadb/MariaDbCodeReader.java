@@ -109,14 +109,21 @@ final class MariaDbCodeReader {
                         + " AS PRIVILEGES FROM information_schema.SCHEMA_PRIVILEGES WHERE TABLE_SCHEMA = ?"
                         + " GROUP BY GRANTEE UNION ALL SELECT GRANTEE, TABLE_NAME, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY"
                         + " PRIVILEGE_TYPE SEPARATOR ', ') FROM information_schema.TABLE_PRIVILEGES"
-                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME ORDER BY 1, 2",
+                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME UNION ALL SELECT GRANTEE, TABLE_NAME,"
+                        + " GROUP_CONCAT(PRIVILEGE ORDER BY PRIVILEGE SEPARATOR ', ') FROM (SELECT GRANTEE, TABLE_NAME,"
+                        + " CONCAT(PRIVILEGE_TYPE, ' (', GROUP_CONCAT('`', REPLACE(COLUMN_NAME, '`', '``'), '`'"
+                        + " SEPARATOR ', '), ')') AS PRIVILEGE FROM information_schema.COLUMN_PRIVILEGES"
+                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME, PRIVILEGE_TYPE) OF_COLUMNS"
+                        + " GROUP BY GRANTEE, TABLE_NAME ORDER BY 1, 2, 3",
                 row -> new Grant(row.getString(1), row.getString(2), row.getString(3)),
+                schema,
                 schema,
                 schema);
         for (Grant grant : grants) {
             String object =
                     grant.object().equals("*") ? "*" : dialect.identifiers().quote(grant.object());
-            String name = (grant.grantee() + " on " + grant.object())
+            String columns = grant.privileges().contains("(") ? "columns of " : "";
+            String name = (grant.grantee() + " on " + columns + grant.object())
                     .toLowerCase(Locale.ROOT)
                     .replace("'", "");
             objects.add(new CodeObject(

@@ -22,6 +22,10 @@ import raftcart.engines.jdbc.Query;
 
 /** Reads all schemas of a database that are not PostgreSQL's own, with a fixed number of queries. */
 final class PgCatalogReader {
+    /** Rows as last counted; of a table that was never analyzed, as many as its bytes hold of 100 each. */
+    private static final String ROWS =
+            "CASE WHEN t.relpages > 0 THEN t.reltuples ELSE pg_relation_size(t.oid) / 100 END";
+
     static final String USER_SCHEMAS = " n.nspname !~ '^pg_' AND n.nspname <> 'information_schema' ";
     /** Keeps out what an extension brought along. */
     static final String NOT_OF_EXTENSION =
@@ -81,7 +85,9 @@ final class PgCatalogReader {
                 connection,
                 "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
-                        + " greatest(c.reltuples, 0)::bigint AS rows, pg_table_size(c.oid) AS bytes,"
+                        + " (SELECT sum(" + ROWS + ")::bigint FROM pg_partition_tree(c.oid) l"
+                        + " JOIN pg_class t ON t.oid = l.relid AND t.relkind = 'r') AS rows,"
+                        + " (SELECT sum(pg_table_size(l.relid)) FROM pg_partition_tree(c.oid) l) AS bytes,"
                         + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
                         + " EXISTS (SELECT FROM pg_inherits i JOIN pg_class p ON p.oid = i.inhrelid"
                         + " WHERE i.inhparent = c.oid AND p.relkind = 'p') AS divided_again,"

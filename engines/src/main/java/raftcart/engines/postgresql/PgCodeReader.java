@@ -56,12 +56,13 @@ final class PgCodeReader {
     private void grants() throws SQLException {
         add(
                 ObjectKind.GRANT,
-                "SELECT n.nspname, g.grantee::regrole || ' on ' || c.relname, format('GRANT %s ON %I.%I TO %s;',"
-                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type), n.nspname, c.relname,"
-                        + " CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END) FROM pg_class c"
+                "SELECT n.nspname, g.grantee::regrole || ' on ' || c.relname, format('GRANT %s ON %s%I.%I TO %s;',"
+                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type),"
+                        + " CASE WHEN c.relkind = 'S' THEN 'SEQUENCE ' ELSE '' END, n.nspname, c.relname, CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END) FROM pg_class c"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(c.relacl) g"
                         + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
-                        + "GROUP BY n.nspname, c.relname, g.grantee ORDER BY 1, 2");
+                        + "GROUP BY n.nspname, c.relname, c.relkind, g.grantee ORDER BY 1, 2");
+        partialGrants();
         add(
                 ObjectKind.GRANT,
                 "SELECT min(n.nspname), m.rolname || ' in ' || r.rolname, format('GRANT %I TO %I', r.rolname, m.rolname)"
@@ -72,11 +73,46 @@ final class PgCodeReader {
                         + "GROUP BY r.rolname, m.rolname, a.admin_option ORDER BY 1, 2");
     }
 
+    /** Rights on columns, on schemas and on routines. */
+    private void partialGrants() throws SQLException {
+        String grantee = "CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END";
+        add(
+                ObjectKind.GRANT,
+                "SELECT p.nspname, p.grantee || ' on columns of ' || p.relname, format('GRANT %s ON %I.%I TO %s;',"
+                        + " string_agg(p.privilege, ', ' ORDER BY p.privilege), p.nspname, p.relname, p.grantee)"
+                        + " FROM (SELECT n.nspname, c.relname, " + grantee + " AS grantee, g.privilege_type || ' ('"
+                        + " || string_agg(quote_ident(a.attname), ', ' ORDER BY a.attnum) || ')' AS privilege"
+                        + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(a.attacl) g"
+                        + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
+                        + "GROUP BY n.nspname, c.relname, g.grantee, g.privilege_type) p"
+                        + " GROUP BY p.nspname, p.relname, p.grantee ORDER BY 1, 2");
+        add(
+                ObjectKind.GRANT,
+                "SELECT n.nspname, " + grantee + " || ' on schema', format('GRANT %s ON SCHEMA %I TO %s;',"
+                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type), n.nspname, " + grantee + ")"
+                        + " FROM pg_namespace n, LATERAL aclexplode(n.nspacl) g"
+                        + " WHERE g.grantee <> n.nspowner AND n.nspname <> 'public' AND" + PgCatalogReader.USER_SCHEMAS
+                        + "GROUP BY n.nspname, g.grantee ORDER BY 1, 2");
+        add(
+                ObjectKind.GRANT,
+                "SELECT n.nspname, " + grantee
+                        + " || ' on ' || p.proname || '(' || pg_get_function_identity_arguments(p.oid)"
+                        + " || ')', format('GRANT EXECUTE ON %s %I.%I(%s) TO %s;', CASE WHEN p.prokind = 'p' THEN 'PROCEDURE'"
+                        + " ELSE 'FUNCTION' END, n.nspname, p.proname, pg_get_function_identity_arguments(p.oid), "
+                        + grantee
+                        + ") FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace, LATERAL aclexplode(p.proacl) g"
+                        + " WHERE g.grantee NOT IN (0, p.proowner) AND" + PgCatalogReader.USER_SCHEMAS + "AND"
+                        + String.format(PgCatalogReader.NOT_OF_EXTENSION, "p") + "ORDER BY 1, 2");
+    }
+
     private void views(String kind, ObjectKind objectKind, String words) throws SQLException {
         add(
                 objectKind,
                 "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname) || ' AS'"
-                        + " || chr(10) || pg_get_viewdef(c.oid, true) FROM pg_class c"
+                        + " || chr(10) || rtrim(pg_get_viewdef(c.oid, true), ';') || coalesce((SELECT chr(10) || ' WITH '"
+                        + " || upper(substring(o FROM 14)) || ' CHECK OPTION' FROM unnest(c.reloptions) o"
+                        + " WHERE o LIKE 'check_option=%'), '') || ';' FROM pg_class c"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = '" + kind + "' AND"
                         + PgCatalogReader.USER_SCHEMAS + "AND" + String.format(PgCatalogReader.NOT_OF_EXTENSION, "c")
                         + "ORDER BY 1, 2");
