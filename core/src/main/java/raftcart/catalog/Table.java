@@ -26,7 +26,7 @@ public record Table(
     public static final String NUMBERED = "numbered: ";
 
     private static final Pattern MEANING = Pattern.compile(
-            "(?i)(\\w+: )?(partition\\s+by|on commit drop|keys and defaults|default on null|(in|ex)cluding |with no check option"
+            "(?i)(\\w+: )?(partition\\s+by|on commit drop|keys and defaults|default on null|(in|ex)cluding |with system versioning|column .* invisible|with no check option"
                     + "|set: |with\\s*\\(\\s*system_versioning|period\\b|generated always as (row|transaction)\\b)");
 
     /** True for a clause without counterpart that says more than where and how rows lie. */

@@ -265,6 +265,8 @@ public enum SqlFeature {
     OR_REPLACE_VIEW,
     MATERIALIZED_VIEWS,
     VIEW_CHECK_OPTION,
+    /** WITH CHECK OPTION is taken of views over joins and groups, too. */
+    CHECK_OPTION_OF_JOINS,
     /** WITH LOCAL CHECK OPTION, and WITH CASCADED CHECK OPTION by its name. */
     VIEW_LOCAL_CHECK,
     VIEW_READ_ONLY,

@@ -9,7 +9,9 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
 import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableRef;
 
 /** Adapts views. */
 final class ViewAdapter {
@@ -96,6 +98,14 @@ final class ViewAdapter {
             adapter.note(FindingCode.SYNTAX_CHECK, view.span(), "WITH CHECK OPTION is left out");
             check = CheckOption.NONE;
         }
+        boolean checks = check == CheckOption.LOCAL || check == CheckOption.CASCADED;
+        if (checks && !has(SqlFeature.CHECK_OPTION_OF_JOINS) && !isOfOneTable(view.query())) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    view.span(),
+                    "WITH CHECK OPTION is left out: rows of such a view are not changed through it on the target");
+            check = CheckOption.NONE;
+        }
         if (check == CheckOption.LOCAL && !has(SqlFeature.VIEW_LOCAL_CHECK)) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
@@ -104,6 +114,18 @@ final class ViewAdapter {
             check = CheckOption.CASCADED;
         }
         return check;
+    }
+
+    /** True for the plain rows of one table, which every engine lets views change (SQL:2016, 7.16). */
+    private static boolean isOfOneTable(Query query) {
+        return query.body() instanceof QueryBody.Select select
+                && query.with().isEmpty()
+                && query.paging().isEmpty()
+                && !select.distinct()
+                && select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && select.from().size() == 1
+                && select.from().get(0) instanceof TableRef.Table;
     }
 
     private static DdlStatement.CreateView with(

@@ -74,6 +74,7 @@ public final class MariaDbLanguage {
                     SqlFeature.FLOATS_ARE_NUMBERS,
                     SqlFeature.HAVING_OF_ROWS,
                     SqlFeature.HAVING_ASKS_EACH_ROW,
+                    SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.TEMPORARY_TABLES_STAND_ALONE,
                     SqlFeature.NUMBERED_COLUMNS_UNCHECKED,
                     SqlFeature.ONE_CHECK_A_COLUMN,

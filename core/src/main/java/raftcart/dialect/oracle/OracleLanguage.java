@@ -41,6 +41,7 @@ public final class OracleLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
+                    SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.GENERATED_READS_NO_GENERATED,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.POSITIONS_ARE_CUT,

@@ -50,6 +50,7 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
+                    SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.POSITIONS_ARE_CUT,
                     SqlFeature.GENERATED_READS_NO_GENERATED,
