@@ -339,6 +339,10 @@ public enum SqlFeature {
     MONEY_HAS_CENTS,
     /** TRUNCATE takes tables that refer to each other together, and those that refer to them on demand. */
     TRUNCATES_TOGETHER,
+    /** A text of a fixed length is stored as one of any length, with the blanks at its end. */
+    FIXED_TEXTS_ARE_PLAIN,
+    /** The epoch of a time of day is its seconds since midnight. */
+    TIMES_HAVE_EPOCHS,
     /** A part of a text that begins before it has what the places before it leave of its length. */
     STARTS_BEFORE_ARE_COUNTED,
     /** The seconds of an interval have fractions, also where those that are added by a function have none. */

@@ -269,7 +269,7 @@ final class CastAdapter {
 
     /** What the target would take for another value: texts for NaN and infinity, texts of arrays. */
     private void special(Expr.Cast cast, ValueKind wanted) {
-        boolean number = wanted == ValueKind.FLOAT
+        boolean number = (wanted == ValueKind.FLOAT || wanted == ValueKind.DECIMAL)
                 && cast.value() instanceof Expr.Literal l
                 && NO_NUMBER.matcher(l.text()).matches();
         if (number && adapter.lost(SqlFeature.SPECIAL_FLOAT_TEXTS)) {

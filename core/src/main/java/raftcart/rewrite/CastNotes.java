@@ -7,6 +7,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
 
 /** What is to be said about casts that engines carry out in different ways. */
 final class CastNotes {
@@ -67,7 +68,15 @@ final class CastNotes {
                 : cast instanceof Expr.Call call ? call.arguments().get(0) : cast;
     }
 
-    private void bytes(Expr.Cast cast, LogicalType type, ValueKind kind) {
+    /** Says where a text is read otherwise, or not at all. */
+    private void texts(Expr.Cast cast, LogicalType type, ValueKind kind) {
+        boolean zoned = type instanceof LogicalType.Time time
+                && time.zoned()
+                && !adapter.from.name().equals(adapter.to.name())
+                && TargetTypes.chosen(type, adapter.to).form() == ValueForm.TEXT;
+        if (zoned) {
+            adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "a time with a zone stays the text that it is");
+        }
         boolean text = kind == ValueKind.TEXT && KindFinder.kind(type) == ValueKind.BYTES;
         if (text && adapter.lost(SqlFeature.TEXTS_OF_HEX_BYTES)) {
             adapter.note(
@@ -81,7 +90,7 @@ final class CastNotes {
         if (roundsToMinutes(cast.type(), adapter)) {
             adapter.note(FindingCode.IMPLICIT_CAST, cast.span(), "the source rounds to minutes");
         }
-        bytes(cast, type, kind);
+        texts(cast, type, kind);
         boolean text = type instanceof LogicalType.Text
                 || type instanceof LogicalType.Varchar
                 || type instanceof LogicalType.Char;

@@ -78,7 +78,7 @@ final class KindFinder {
             return scope.kind(e, this::computed);
         }
         if (e instanceof Expr.Cast cast) {
-            return kind(type(cast.type()));
+            return cast.type().array() ? ValueKind.ARRAY : kind(type(cast.type()));
         }
         boolean part = e instanceof Expr.Subscript s && kind(s.array(), scope) == ValueKind.TEXT;
         if (part || e instanceof Expr.Concat || e instanceof Expr.Collate) {

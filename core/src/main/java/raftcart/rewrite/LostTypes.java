@@ -54,6 +54,12 @@ final class LostTypes {
     }
 
     void refuseCall(Expr.Call call) {
+        boolean seconds = call.isAny("extract_epoch", "whole_epoch")
+                && adapter.kind(call.arguments().get(0)) == ValueKind.TIME
+                && adapter.lost(SqlFeature.TIMES_HAVE_EPOCHS);
+        if (seconds) {
+            throw new Untranslatable("the seconds of a time of day");
+        }
         if (call.is("json_object") && call.arguments().size() % 2 == 1) {
             throw new Untranslatable("a JSON object made of the items of a list");
         }

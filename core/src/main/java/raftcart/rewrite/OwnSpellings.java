@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -61,6 +62,10 @@ final class OwnSpellings {
     Expr.Literal constant(Expr.Literal literal, LogicalType type) {
         boolean text =
                 literal.kind() == LiteralKind.STRING && !adapter.from.name().equals(adapter.to.name());
+        if (text && type instanceof LogicalType.Char && adapter.to.has(SqlFeature.FIXED_TEXTS_ARE_PLAIN)) {
+            // Blanks at its end are no part of such a text elsewhere.
+            return new Expr.Literal(LiteralKind.STRING, literal.text().replaceFirst(" +$", ""), literal.span());
+        }
         if (text && type instanceof LogicalType.Uuid) {
             return UniqueIds.usual(literal);
         }

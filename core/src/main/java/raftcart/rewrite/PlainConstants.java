@@ -35,14 +35,10 @@ final class PlainConstants {
                         || bits.length() == literal.text().length())) {
             return Optional.of(new Expr.Literal(LiteralKind.BITS, literal.text(), literal.span()));
         }
-        Matcher money = MONEY.matcher(literal.text());
-        if (text && cast.type().name().equals("money") && type instanceof LogicalType.Decimal && money.matches()) {
-            String sign = money.group(1).isEmpty() ? "" : "-";
-            Expr.Literal number =
-                    new Expr.Literal(LiteralKind.STRING, sign + money.group(2).replace(",", ""), literal.span());
-            return number.text().equals(literal.text())
-                    ? Optional.empty()
-                    : Optional.of(new Expr.Cast(number, adapter.castType(type), cast.safe(), cast.span()));
+        boolean money = text && cast.type().name().equals("money") && type instanceof LogicalType.Decimal;
+        Optional<Expr.Literal> amount = money ? ofMoney(literal) : Optional.empty();
+        if (amount.filter(a -> !a.text().equals(literal.text())).isPresent()) {
+            return Optional.of(new Expr.Cast(amount.get(), adapter.castType(type), cast.safe(), cast.span()));
         }
         boolean bytes = literal.kind() == LiteralKind.BYTES
                 && adapter.from.grammar().lexical().has(LexicalFeature.HEX_NUMBERS_ARE_BYTES)
@@ -63,6 +59,17 @@ final class PlainConstants {
         return whole || exact
                 ? Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()))
                 : Optional.empty();
+    }
+
+    /** The number that a text for money stands for, as in {@code '$1,000.50'} and {@code '(5)'} ("Monetary Types", PostgreSQL). */
+    static Optional<Expr.Literal> ofMoney(Expr.Literal text) {
+        Matcher money = MONEY.matcher(text.text());
+        if (!money.matches()) {
+            return Optional.empty();
+        }
+        String sign = money.group(1).isEmpty() ? "" : "-";
+        return Optional.of(
+                new Expr.Literal(LiteralKind.STRING, sign + money.group(2).replace(",", ""), text.span()));
     }
 
     /** A time of day without a date before it, and with the seconds that some engines do not do without. */

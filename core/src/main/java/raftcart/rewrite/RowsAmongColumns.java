@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.Signature;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
@@ -33,6 +35,16 @@ final class RowsAmongColumns {
             return query;
         }
         Select select = (Select) query.body();
+        boolean counted = select.having().isPresent()
+                || select.items().stream()
+                        .anyMatch(i -> Aggregates.in(i.value(), adapter.from)
+                                || ExprSearch.any(
+                                        i.value(),
+                                        e -> e instanceof Expr.Call c
+                                                && c.suffix().over().isPresent()));
+        if (counted) {
+            throw new Untranslatable("rows among the columns, beside what is computed before them");
+        }
         List<TableRef> from = new ArrayList<>(select.from());
         List<Item> items = new ArrayList<>();
         for (Item item : select.items()) {

@@ -213,7 +213,9 @@ final class UpsertAdapter {
         return new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
-                if (e instanceof Expr.Call call && call.is("new_value")) {
+                boolean apart =
+                        e instanceof Expr.Subquery || e instanceof Expr.Exists; // where its own tables come first
+                if (apart || e instanceof Expr.Call call && call.is("new_value")) {
                     return e;
                 }
                 return e instanceof Expr.Column c && c.name().parts().size() == 1

@@ -321,7 +321,10 @@ final class ValueAdapter {
             return adapter.expr(new ConvertedResults(adapter).converted(literal, kind));
         }
         if (numeric && NUMBER.matcher(literal.text()).matches()) {
-            return new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span());
+            return shortened(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()), type);
+        }
+        if (numeric && kind == ValueKind.DECIMAL && adapter.lost(SqlFeature.MONEY_HAS_CENTS)) {
+            literal = PlainConstants.ofMoney(literal).orElse(literal);
         }
         boolean number = literal.kind() == LiteralKind.BOOLEAN && kind.isNumber();
         if (number) {

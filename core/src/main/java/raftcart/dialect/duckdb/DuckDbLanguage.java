@@ -36,6 +36,8 @@ public final class DuckDbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INFINITE_MOMENTS,
+                    SqlFeature.FIXED_TEXTS_ARE_PLAIN,
+                    SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.LENGTHS_BELOW_ZERO,
                     SqlFeature.UNITS_HAVE_PARTS,
                     SqlFeature.LISTED_VALUES_SORT_BY_PLACE,

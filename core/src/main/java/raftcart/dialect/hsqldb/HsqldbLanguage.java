@@ -30,6 +30,7 @@ public final class HsqldbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
+                    SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.INTERVAL_SECONDS_HAVE_PARTS,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.ONE_NUMBERED_COLUMN,

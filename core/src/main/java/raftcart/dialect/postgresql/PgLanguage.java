@@ -56,6 +56,7 @@ public final class PgLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.INFINITE_MOMENTS,
+                    SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.HIDDEN_ROW_COLUMNS,
                     SqlFeature.MONEY_HAS_CENTS,
                     SqlFeature.TRUNCATES_TOGETHER,

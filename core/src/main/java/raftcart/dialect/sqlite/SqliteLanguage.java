@@ -40,6 +40,7 @@ public final class SqliteLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.TIMES_BECOME_MOMENTS,
+                    SqlFeature.FIXED_TEXTS_ARE_PLAIN,
                     SqlFeature.LAST_NUMBER_MOVES,
                     SqlFeature.MOMENTS_ARE_WHOLE_SECONDS,
                     SqlFeature.REMAINDERS_ARE_WHOLE,
