@@ -95,6 +95,8 @@ public enum SqlFeature {
     MOD_BY_ZERO_GIVES_DIVIDEND,
     /** Bits are a number in expressions; elsewhere they are their digits. */
     BITS_ARE_NUMBERS,
+    /** Functions of texts take strings of bits, too, and count bits. */
+    BITS_HAVE_TEXT_FUNCTIONS,
     /** A right on a schema is one on all that it holds. */
     SCHEMAS_GRANT_TABLES,
     /** SMALLDATETIME rounds to minutes. */
@@ -453,6 +455,8 @@ public enum SqlFeature {
     PARTS_IF_NOT_EXISTS,
     /** A text such as NaN is a floating-point number where one is wanted. */
     SPECIAL_FLOAT_TEXTS,
+    /** A text such as NaN is an exact number where one is wanted. */
+    SPECIAL_DECIMAL_TEXTS,
     /** The engine numbers a column from 1 and by 1, whatever is asked for. */
     NUMBERS_BY_ONE,
     /** A star over a RIGHT JOIN by name gives the columns of the right table first. */

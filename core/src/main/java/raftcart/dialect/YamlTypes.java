@@ -308,8 +308,10 @@ public final class YamlTypes implements TypeTable {
         if (type instanceof LogicalType.Array && entry(type).isEmpty()) {
             return Optional.of(new TypeChoice.Note(FindingCode.ARRAY_AS_JSON, "array as " + sql));
         }
-        if (type instanceof LogicalType.Opaque opaque) {
-            return Optional.of(new TypeChoice.Note(FindingCode.FOREIGN_TYPE, opaque.nativeName() + " as " + sql));
+        String foreign = type instanceof LogicalType.Opaque opaque ? opaque.nativeName() : "bits of any number";
+        boolean counted = type instanceof LogicalType.Bits b && b.varying() && !sql.regionMatches(true, 0, "bit", 0, 3);
+        if (counted || type instanceof LogicalType.Opaque) {
+            return Optional.of(new TypeChoice.Note(FindingCode.FOREIGN_TYPE, foreign + " as " + sql));
         }
         boolean time = type instanceof LogicalType.Time || type instanceof LogicalType.Duration;
         if (time && sql.startsWith("INTERVAL")) {

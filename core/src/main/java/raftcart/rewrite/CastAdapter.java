@@ -16,6 +16,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
+import raftcart.type.ValueForm;
 
 /** Adapts casts, and the constants in them. */
 final class CastAdapter {
@@ -179,14 +180,34 @@ final class CastAdapter {
         return converted(cast, value, kind, type);
     }
 
+    private void refuseBits(Expr.Cast cast, ValueKind kind, LogicalType type) {
+        if (kind.isNumber() && !adapter.to.has(SqlFeature.BITS_OF_NUMBERS)) {
+            throw new Untranslatable("the bits of a number");
+        }
+        if (isResized(cast, type)) {
+            throw new Untranslatable("bits cut or filled up to another length");
+        }
+    }
+
+    /** True for bits that get another length, on a target whose bits have none. */
+    private boolean isResized(Expr.Cast cast, LogicalType type) {
+        return !cast.type().parameters().isEmpty()
+                && adapter.facts(cast.value())
+                        .flatMap(Scope.ColumnFacts::type)
+                        .filter(type::equals)
+                        .isEmpty()
+                && TargetTypes.chosen(type, adapter.to).form() != ValueForm.TEXT
+                && !adapter.to.has(SqlFeature.BITS_HAVE_TEXT_FUNCTIONS);
+    }
+
     private Expr converted(Expr.Cast cast, Expr value, ValueKind kind, LogicalType type) {
         ValueKind wanted = KindFinder.kind(type);
         boolean json = type instanceof LogicalType.Json && (kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN);
         if (json && adapter.from.has(SqlFeature.CASTS_PARSE_JSON) != adapter.to.has(SqlFeature.CASTS_PARSE_JSON)) {
             return jsonOfText(cast, value);
         }
-        if (type instanceof LogicalType.Bits && kind.isNumber() && !adapter.to.has(SqlFeature.BITS_OF_NUMBERS)) {
-            throw new Untranslatable("the bits of a number");
+        if (type instanceof LogicalType.Bits) {
+            refuseBits(cast, kind, type);
         }
         if (wanted.isDate()
                 && bare(cast.value()) instanceof Expr.Literal l
@@ -269,10 +290,11 @@ final class CastAdapter {
 
     /** What the target would take for another value: texts for NaN and infinity, texts of arrays. */
     private void special(Expr.Cast cast, ValueKind wanted) {
-        boolean number = (wanted == ValueKind.FLOAT || wanted == ValueKind.DECIMAL)
-                && cast.value() instanceof Expr.Literal l
+        boolean number = cast.value() instanceof Expr.Literal l
                 && NO_NUMBER.matcher(l.text()).matches();
-        if (number && adapter.lost(SqlFeature.SPECIAL_FLOAT_TEXTS)) {
+        boolean lost = wanted == ValueKind.FLOAT && adapter.lost(SqlFeature.SPECIAL_FLOAT_TEXTS)
+                || wanted == ValueKind.DECIMAL && adapter.lost(SqlFeature.SPECIAL_DECIMAL_TEXTS);
+        if (number && lost) {
             throw new Untranslatable("NaN or infinity");
         }
         if (cast.type().array() && cast.value() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
@@ -280,7 +302,6 @@ final class CastAdapter {
         }
     }
 
-    /** A text that is a truth value to the source. */
     /** Bytes as the characters that they are on the source. */
     private Expr decoded(Expr.Cast cast, Expr value, LogicalType type) {
         boolean decodes = adapter.from.has(SqlFeature.CASTS_DECODE_BYTES);

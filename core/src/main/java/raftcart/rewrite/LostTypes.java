@@ -11,6 +11,7 @@ import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.type.LogicalType;
 
 /**
@@ -25,6 +26,9 @@ final class LostTypes {
     /** Functions that give one of several bits as it is. */
     private static final Set<String> OF_BITS =
             Set.of("count", "count_pairs", "min", "max", "lag", "lead", "first_value", "last_value", "nth_value");
+
+    /** Functions of texts that some engines have for bits, too. */
+    private static final Set<String> OF_TEXTS = Set.of("char_length", "octet_length", "substring", "locate", "overlay");
 
     private final ExprAdapter adapter;
 
@@ -74,6 +78,11 @@ final class LostTypes {
         if (bits && !OF_BITS.contains(call.function())) {
             throw new Untranslatable("a function of bits, which are a number on one engine");
         }
+        boolean counted =
+                OF_TEXTS.contains(call.function()) && call.arguments().stream().anyMatch(this::areBits);
+        if (counted && adapter.lost(SqlFeature.BITS_HAVE_TEXT_FUNCTIONS)) {
+            throw new Untranslatable("a function of texts on bits");
+        }
     }
 
     private boolean isWithoutExtremes(Expr e) {
@@ -90,6 +99,16 @@ final class LostTypes {
         if (documents) {
             throw new Untranslatable(where + " of JSON documents, which do not compare");
         }
+    }
+
+    private boolean areBits(Expr e) {
+        if (e instanceof Expr.Literal l) {
+            return l.kind() == LiteralKind.BITS;
+        }
+        Optional<LogicalType> type = e instanceof Expr.Cast cast
+                ? Optional.of(adapter.finder.type(cast.type()))
+                : adapter.facts(e).flatMap(Scope.ColumnFacts::type);
+        return type.filter(LogicalType.Bits.class::isInstance).isPresent();
     }
 
     /** True for a column of bits, which are digits on some engines and a number on others. */

@@ -50,7 +50,7 @@ final class StoredBytes {
             return new Expr.Literal(LiteralKind.STRING, literal.text(), literal.span());
         }
         // A number to MySQL, which fills it up on the left.
-        int missing = literal.kind() == LiteralKind.BITS
+        int missing = literal.kind() == LiteralKind.BITS && !wide.varying()
                 ? Math.max(0, wide.length() - literal.text().length())
                 : 0;
         if (literal.kind() != LiteralKind.BITS) {
@@ -67,7 +67,7 @@ final class StoredBytes {
     /** Bits for a column of bytes, filled up on the left to whole ones. */
     static Expr.Literal asBytes(Expr.Literal bits) {
         int digits = (bits.text().length() + 7) / 8 * 2;
-        String hex = new BigInteger(bits.text(), 2).toString(16);
+        String hex = digits == 0 ? "" : new BigInteger(bits.text(), 2).toString(16);
         String filled = "0".repeat(Math.max(0, digits - hex.length())) + hex;
         return new Expr.Literal(LiteralKind.BYTES, filled.toUpperCase(Locale.ROOT), bits.span());
     }

@@ -59,6 +59,8 @@ public final class CockroachLanguage {
                     SqlFeature.ARRAYS_OVER_WINDOWS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
+                    SqlFeature.SPECIAL_DECIMAL_TEXTS,
+                    SqlFeature.BITS_HAVE_TEXT_FUNCTIONS,
                     SqlFeature.OVERRIDING,
                     SqlFeature.TRUNCATE_MAY_RESTART,
                     SqlFeature.TRUNCATES_TOGETHER,

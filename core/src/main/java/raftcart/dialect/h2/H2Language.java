@@ -63,6 +63,7 @@ public final class H2Language {
                     SqlFeature.VIRTUAL_COLUMNS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
+                    SqlFeature.SPECIAL_DECIMAL_TEXTS,
                     SqlFeature.VIEW_IF_NOT_EXISTS,
                     SqlFeature.RECURSION_IS_IMPLIED,
                     SqlFeature.CASTS_DECODE_BYTES,

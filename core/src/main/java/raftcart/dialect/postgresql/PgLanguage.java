@@ -107,6 +107,8 @@ public final class PgLanguage {
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
+                    SqlFeature.SPECIAL_DECIMAL_TEXTS,
+                    SqlFeature.BITS_HAVE_TEXT_FUNCTIONS,
                     SqlFeature.TEMPORARY_VIEWS,
                     SqlFeature.ROWS_ARE_COUNTED,
                     SqlFeature.JOINED_TEXTS_ARE_TEXTS,

@@ -216,6 +216,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 80:25: RC0111 check: Type without counterpart crosses as text or bytes: r: int4range as CLOB
 -- 80:38: RC0111 check: Type without counterpart crosses as text or bytes: p: point as CLOB
 -- 80:93: RC0101 adapted: Unsigned range kept by a check: o: NUMBER(10) for unsigned 32 bits
+-- 80:111: RC0111 check: Type without counterpart crosses as text or bytes: b: bits of any number as RAW(1)
 -- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as CLOB
 -- 80:171: RC0106 adapted: Time beyond a day becomes an interval: t: INTERVAL DAY(0) TO SECOND(6), which counts on after 24 hours
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid

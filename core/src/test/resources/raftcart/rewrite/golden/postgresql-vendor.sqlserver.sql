@@ -222,6 +222,7 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 80:25: RC0111 check: Type without counterpart crosses as text or bytes: r: int4range as NVARCHAR(MAX)
 -- 80:38: RC0111 check: Type without counterpart crosses as text or bytes: p: point as NVARCHAR(MAX)
 -- 80:93: RC0101 adapted: Unsigned range kept by a check: o: BIGINT for unsigned 32 bits
+-- 80:111: RC0111 check: Type without counterpart crosses as text or bytes: b: bits of any number as BINARY(1)
 -- 80:129: RC0111 check: Type without counterpart crosses as text or bytes: iv: interval as NVARCHAR(MAX)
 -- 80:247: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 80:266: RC0111 check: Type without counterpart crosses as text or bytes: h: hstore as NVARCHAR(MAX)
