@@ -91,11 +91,12 @@ final class ColumnSequences {
         Optional<Expr.Call> call = SequencePositions.call(query);
         Optional<QualifiedName> sequence =
                 call.flatMap(c -> SequencePositions.sequence(c.arguments().get(0), adapter.from.grammar()));
-        if (sequence.flatMap(this::column).isEmpty()) {
+        Optional<Numbered> column = sequence.flatMap(this::column);
+        if (column.isEmpty()) {
             return false;
         }
-        boolean highest =
-                ExprSearch.any(new Expr.Row(call.get().arguments(), call.get().span()), ColumnSequences::isHighest);
+        Expr.Row numbers = new Expr.Row(call.get().arguments(), call.get().span());
+        boolean highest = ExprSearch.any(numbers, e -> isHighest(e, query, column.get()));
         if (!highest || !adapter.to.has(SqlFeature.KEYS_MOVE_COUNTERS)) {
             throw new Untranslatable("the numbers of a column set by a query");
         }
@@ -106,11 +107,22 @@ final class ColumnSequences {
         return true;
     }
 
-    private static boolean isHighest(Expr e) {
-        return e instanceof Expr.Call c && c.function().equals("max")
-                || e instanceof Expr.Subquery s
-                        && s.query().body() instanceof QueryBody.Select select
-                        && select.items().stream().anyMatch(i -> ExprSearch.any(i.value(), ColumnSequences::isHighest));
+    /** True for the highest number of the column, asked of its own table and of no other. */
+    private static boolean isHighest(Expr e, Query asked, Numbered column) {
+        if (e instanceof Expr.Subquery s) {
+            return s.query().body() instanceof QueryBody.Select select
+                    && select.items().stream()
+                            .anyMatch(i -> ExprSearch.any(i.value(), v -> isHighest(v, s.query(), column)));
+        }
+        return e instanceof Expr.Call c
+                && c.function().equals("max")
+                && c.arguments().get(0) instanceof Expr.Column numbers
+                && numbers.name().last().matches(column.column())
+                && asked.body() instanceof QueryBody.Select select
+                && select.from().size() == 1
+                && select.from().get(0) instanceof TableRef.Table table
+                && table.name().last().matches(column.table().last())
+                && select.where().isEmpty();
     }
 
     /** An INSERT whose rows take their numbers from the column instead of naming its sequence, or numbers that do not count. */

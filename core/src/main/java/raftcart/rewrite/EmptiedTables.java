@@ -22,20 +22,20 @@ final class EmptiedTables {
     List<Statement> adapt(Statement.Truncate given) {
         boolean together =
                 (given.tables().size() > 1 || given.cascade()) && !adapter.to.has(SqlFeature.TRUNCATES_TOGETHER);
+        if (!together) {
+            return List.of(truncate(given));
+        }
         Set<QualifiedName> all = new LinkedHashSet<>(given.tables());
-        if (together && given.cascade()) {
+        if (given.cascade()) {
             given.tables().forEach(t -> addReferring(t, all));
         }
-        List<QualifiedName> tables =
-                together ? adapter.knowledge.definitions().referringFirst(List.copyOf(all)) : List.copyOf(all);
+        List<QualifiedName> tables = adapter.knowledge.definitions().referringFirst(List.copyOf(all));
         List<Statement> emptied = new ArrayList<>();
         for (QualifiedName table : tables) {
-            boolean referred = together
-                    && !adapter.knowledge.definitions().referring(table).isEmpty();
+            boolean referred = !adapter.knowledge.definitions().referring(table).isEmpty();
             emptied.add(referred ? delete(table, given) : truncate(table, given));
         }
         boolean some = given.cascade()
-                && !adapter.to.has(SqlFeature.TRUNCATES_TOGETHER)
                 && given.tables().stream()
                         .anyMatch(t -> adapter.knowledge.table(t).isEmpty());
         if (some) {
@@ -43,9 +43,6 @@ final class EmptiedTables {
                     FindingCode.SYNTAX_CHECK,
                     given.span(),
                     "tables that refer to one that is not known keep their rows, which CASCADE removes");
-        }
-        if (!together) {
-            return List.of(truncate(given));
         }
         return emptied;
     }

@@ -112,10 +112,10 @@ final class GroupAdapter {
         return ofAlias(column, select);
     }
 
-    /** MySQL's HAVING of single rows, without groups or aggregates, as WHERE. */
+    /** HAVING of single rows, as MySQL and HSQLDB have it without groups or aggregates, as WHERE. */
     static Query ofRows(Query query, QueryAdapter adapter) {
-        boolean rows =
-                adapter.lost(SqlFeature.HAVING_OF_ROWS) && query.body() instanceof Select s && isOneGroup(s, adapter);
+        boolean each = adapter.lost(SqlFeature.HAVING_OF_ROWS) || adapter.lost(SqlFeature.HAVING_ASKS_EACH_ROW);
+        boolean rows = each && query.body() instanceof Select s && isOneGroup(s, adapter);
         if (!rows) {
             return query;
         }
@@ -139,7 +139,7 @@ final class GroupAdapter {
     /** HAVING without groups or aggregates, of the one group that all rows are, which says nothing of single rows. */
     static Query ofOneGroup(Query query, QueryAdapter adapter) {
         boolean whole = adapter.to.has(SqlFeature.HAVING_ASKS_EACH_ROW)
-                && !adapter.from.has(SqlFeature.HAVING_OF_ROWS)
+                && !adapter.from.has(SqlFeature.HAVING_ASKS_EACH_ROW)
                 && query.body() instanceof Select s
                 && isOneGroup(s, adapter);
         if (!whole) {

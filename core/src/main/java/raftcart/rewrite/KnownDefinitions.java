@@ -175,9 +175,16 @@ final class KnownDefinitions {
     void moveConstraints(QualifiedName table, Optional<QualifiedName> to) {
         String from = keys.apply(table);
         Map<String, QualifiedName> own = references.remove(from);
-        if (own != null) {
-            to.ifPresent(t -> references.put(keys.apply(t), own));
+        if (own != null && to.isPresent()) {
+            own.replaceAll((parent, old) -> to.get());
+            references.put(keys.apply(to.get()), own);
         }
+        references.values().forEach(r -> {
+            QualifiedName child = r.remove(from);
+            if (child != null && to.isPresent()) {
+                r.put(keys.apply(to.get()), child);
+            }
+        });
         owners.entrySet().removeIf(e -> to.isEmpty() && keys.apply(e.getValue()).equals(from));
         owners.replaceAll((name, owner) -> keys.apply(owner).equals(from) ? to.orElse(owner) : owner);
         to.ifPresent(t -> primaryKeys.computeIfPresent(from, (k, key) -> new PrimaryKey(key.name(), key.madeFor(), t)));

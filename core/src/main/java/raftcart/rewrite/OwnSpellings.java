@@ -64,7 +64,7 @@ final class OwnSpellings {
                 literal.kind() == LiteralKind.STRING && !adapter.from.name().equals(adapter.to.name());
         if (text && type instanceof LogicalType.Char && adapter.to.has(SqlFeature.FIXED_TEXTS_ARE_PLAIN)) {
             // Blanks at its end are no part of such a text elsewhere.
-            return new Expr.Literal(LiteralKind.STRING, literal.text().replaceFirst(" +$", ""), literal.span());
+            return new Expr.Literal(LiteralKind.STRING, literal.text().replaceFirst(" +\\z", ""), literal.span());
         }
         if (text && type instanceof LogicalType.Uuid) {
             return UniqueIds.usual(literal);

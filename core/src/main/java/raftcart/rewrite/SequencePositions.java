@@ -20,7 +20,11 @@ public final class SequencePositions {
 
     /** The change of the sequence that a query makes; empty for one that does anything else. */
     public static Optional<DdlStatement.CreateSequence> of(Statement.QueryStatement statement, Grammar grammar) {
-        Optional<Expr.Call> call = call(statement.query())
+        Optional<Expr.Call> call = Optional.of(statement.query())
+                .filter(q -> q.body() instanceof QueryBody.Select s
+                        && s.from().isEmpty()
+                        && s.where().isEmpty())
+                .flatMap(SequencePositions::call)
                 .filter(c -> c.arguments().stream().skip(1).allMatch(Expr.Literal.class::isInstance));
         if (call.isEmpty()) {
             return Optional.empty();
@@ -52,7 +56,7 @@ public final class SequencePositions {
     static Optional<Expr.Call> call(Query query) {
         boolean alone = query.body() instanceof QueryBody.Select s
                 && s.items().size() == 1
-                && (s.from().isEmpty() || s.groupBy().isEmpty())
+                && s.groupBy().isEmpty()
                 && s.items().get(0).value() instanceof Expr.Call c
                 && c.name().last().key().equals("setval")
                 && c.arguments().size() >= 2;

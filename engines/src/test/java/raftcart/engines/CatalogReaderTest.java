@@ -248,9 +248,14 @@ class CatalogReaderTest {
         database.run(
                 "CREATE TABLE frames (id int, taken date) PARTITION BY RANGE (taken)",
                 "CREATE TABLE frames_26 PARTITION OF frames FOR VALUES FROM ('2026-01-01') TO ('2027-01-01')",
-                "INSERT INTO frames SELECT g, '2026-01-31' FROM generate_series(1, 5000) g");
+                "INSERT INTO frames SELECT g, '2026-01-31' FROM generate_series(1, 5000) g",
+                "CREATE TABLE lamps (id int)",
+                "INSERT INTO lamps SELECT generate_series(1, 5000)");
+        assertThat(table(read(database), "lamps").rowEstimate()).isBetween(1000L, 9000L);
+        assertThat(table(read(database), "lamps").byteEstimate()).isGreaterThan(100_000);
         assertThat(table(read(database), "frames").rowEstimate()).isBetween(1000L, 9000L);
-        database.run("ANALYZE frames");
+        database.run("ANALYZE");
+        assertThat(table(read(database), "lamps").rowEstimate()).isEqualTo(5000);
         assertThat(table(read(database), "frames").rowEstimate()).isEqualTo(5000);
         assertThat(table(read(database), "frames").byteEstimate()).isGreaterThan(100_000);
     }

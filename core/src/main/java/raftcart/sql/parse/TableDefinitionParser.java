@@ -254,7 +254,6 @@ final class TableDefinitionParser {
         }
     }
 
-    /** A part of a table, made on its own; parts of parts are left out. */
     private TableCopy copy(QualifiedName table) {
         boolean whole = parsing.has(GrammarFeature.LIKE_COPIES_ALL);
         while (cursor.takeAny("INCLUDING", "EXCLUDING")) {
@@ -269,6 +268,7 @@ final class TableDefinitionParser {
         return new TableCopy(table, whole);
     }
 
+    /** A part of a table, made on its own; parts of parts are left out. */
     private Statement partition(QualifiedName name, Span span) {
         QualifiedName table = parsing.qualifiedName();
         if (cursor.peek().isSymbol("(")) {

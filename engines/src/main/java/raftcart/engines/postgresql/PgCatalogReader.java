@@ -26,6 +26,10 @@ final class PgCatalogReader {
     private static final String ROWS =
             "CASE WHEN t.relpages > 0 THEN t.reltuples ELSE pg_relation_size(t.oid) / 100 END";
 
+    /** A table and its parts; the function gives nothing for a table that has none. */
+    private static final String PARTS =
+            "(SELECT c.oid AS relid UNION SELECT p.relid FROM pg_partition_tree(c.oid) p) l";
+
     static final String USER_SCHEMAS = " n.nspname !~ '^pg_' AND n.nspname <> 'information_schema' ";
     /** Keeps out what an extension brought along. */
     static final String NOT_OF_EXTENSION =
@@ -85,9 +89,9 @@ final class PgCatalogReader {
                 connection,
                 "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
-                        + " (SELECT sum(" + ROWS + ")::bigint FROM pg_partition_tree(c.oid) l"
+                        + " (SELECT sum(" + ROWS + ")::bigint FROM " + PARTS
                         + " JOIN pg_class t ON t.oid = l.relid AND t.relkind = 'r') AS rows,"
-                        + " (SELECT sum(pg_table_size(l.relid)) FROM pg_partition_tree(c.oid) l) AS bytes,"
+                        + " (SELECT sum(pg_table_size(l.relid)) FROM " + PARTS + ") AS bytes,"
                         + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
                         + " EXISTS (SELECT FROM pg_inherits i JOIN pg_class p ON p.oid = i.inhrelid"
                         + " WHERE i.inhparent = c.oid AND p.relkind = 'p') AS divided_again,"
