@@ -59,7 +59,7 @@ final class EmptiedTables {
     private Statement delete(QualifiedName table, Statement.Truncate given) {
         adapter.note(
                 FindingCode.SYNTAX_ADAPTED, given.span(), "rows of " + table + ", to which others refer, are deleted");
-        if (given.restart()) {
+        if (given.restart() && adapter.knowledge.numbered(table).isPresent()) {
             adapter.note(FindingCode.SYNTAX_CHECK, given.span(), "the numbers of " + table + " go on");
         }
         return new Statement.Delete(

@@ -51,7 +51,7 @@ class GrantsTest {
                 "CREATE USER 'gazer'@'%'",
                 "CREATE USER 'guest'@'localhost'",
                 "GRANT SELECT ON names TO 'gazer'@'%'",
-                "GRANT SELECT, INSERT, SHOW VIEW ON star TO 'gazer'@'%'",
+                "GRANT SELECT, INSERT, SHOW VIEW ON star TO 'gazer'@'%' WITH GRANT OPTION",
                 "GRANT SELECT ON " + mariadb.name() + ".* TO 'guest'@'localhost'");
         MigrationRun run = MigrationRun.of(folder, mariadb.endpoint(), postgresql.endpoint(), "grants: create\n");
         assertThat(run.loaded.failures()).isEmpty();
@@ -65,6 +65,13 @@ class GrantsTest {
         }
         assertThat(postgresql.ask("SELECT has_table_privilege('gazer', 'star', 'DELETE')"))
                 .isEqualTo("f");
+        for (String right : List.of("star t", "names f")) {
+            String[] words = right.split(" ");
+            assertThat(postgresql.ask(
+                            "SELECT has_table_privilege('gazer', '" + words[0] + "', 'SELECT WITH GRANT OPTION')"))
+                    .as("to pass on " + right)
+                    .isEqualTo(words[1]);
+        }
         assertThat(postgresql.ask("SELECT rolcanlogin FROM pg_roles WHERE rolname = 'gazer'"))
                 .isEqualTo("f");
     }
@@ -97,6 +104,8 @@ class GrantsTest {
                 "CREATE SEQUENCE night.shots",
                 "CREATE VIEW near AS SELECT id, name FROM star WHERE id < 9 WITH LOCAL CHECK OPTION",
                 "GRANT SELECT (id, name), UPDATE (name) ON star TO viewer",
+                "GRANT INSERT ON star TO viewer",
+                "GRANT DELETE ON star TO viewer WITH GRANT OPTION",
                 "GRANT USAGE ON SCHEMA night TO viewer",
                 "GRANT USAGE ON night.shots TO viewer");
         List<String> texts = CatalogReaderTest.read(postgresql).schemas().stream()
@@ -106,6 +115,8 @@ class GrantsTest {
         assertThat(texts)
                 .contains(
                         "GRANT SELECT (id, name), UPDATE (name) ON public.star TO viewer;",
+                        "GRANT INSERT ON public.star TO viewer;",
+                        "GRANT DELETE ON public.star TO viewer WITH GRANT OPTION;",
                         "GRANT USAGE ON SCHEMA night TO viewer;",
                         "GRANT USAGE ON SEQUENCE night.shots TO viewer;")
                 .anyMatch(text ->

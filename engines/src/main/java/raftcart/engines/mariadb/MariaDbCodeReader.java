@@ -102,20 +102,24 @@ final class MariaDbCodeReader {
 
     /** Grants on the database and its tables; those on everything belong to the server, not to the database. */
     private void grants() throws SQLException {
-        record Grant(String grantee, String object, String privileges) {}
+        record Grant(String grantee, String object, String privileges, boolean passedOn) {}
         List<Grant> grants = Query.list(
                 connection,
                 "SELECT GRANTEE, '*' AS OBJECT, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY PRIVILEGE_TYPE SEPARATOR ', ')"
-                        + " AS PRIVILEGES FROM information_schema.SCHEMA_PRIVILEGES WHERE TABLE_SCHEMA = ?"
-                        + " GROUP BY GRANTEE UNION ALL SELECT GRANTEE, TABLE_NAME, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY"
-                        + " PRIVILEGE_TYPE SEPARATOR ', ') FROM information_schema.TABLE_PRIVILEGES"
-                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME UNION ALL SELECT GRANTEE, TABLE_NAME,"
-                        + " GROUP_CONCAT(PRIVILEGE ORDER BY PRIVILEGE SEPARATOR ', ') FROM (SELECT GRANTEE, TABLE_NAME,"
+                        + " AS PRIVILEGES, IS_GRANTABLE FROM information_schema.SCHEMA_PRIVILEGES WHERE TABLE_SCHEMA = ?"
+                        + " GROUP BY GRANTEE, IS_GRANTABLE UNION ALL SELECT GRANTEE, TABLE_NAME, GROUP_CONCAT(PRIVILEGE_TYPE ORDER BY"
+                        + " PRIVILEGE_TYPE SEPARATOR ', '), IS_GRANTABLE FROM information_schema.TABLE_PRIVILEGES"
+                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME, IS_GRANTABLE UNION ALL SELECT GRANTEE, TABLE_NAME,"
+                        + " GROUP_CONCAT(PRIVILEGE ORDER BY PRIVILEGE SEPARATOR ', '), IS_GRANTABLE FROM (SELECT GRANTEE, TABLE_NAME, IS_GRANTABLE,"
                         + " CONCAT(PRIVILEGE_TYPE, ' (', GROUP_CONCAT('`', REPLACE(COLUMN_NAME, '`', '``'), '`'"
                         + " SEPARATOR ', '), ')') AS PRIVILEGE FROM information_schema.COLUMN_PRIVILEGES"
-                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME, PRIVILEGE_TYPE) OF_COLUMNS"
-                        + " GROUP BY GRANTEE, TABLE_NAME ORDER BY 1, 2, 3",
-                row -> new Grant(row.getString(1), row.getString(2), row.getString(3)),
+                        + " WHERE TABLE_SCHEMA = ? GROUP BY GRANTEE, TABLE_NAME, PRIVILEGE_TYPE, IS_GRANTABLE) OF_COLUMNS"
+                        + " GROUP BY GRANTEE, TABLE_NAME, IS_GRANTABLE ORDER BY 1, 2, 3",
+                row -> new Grant(
+                        row.getString(1),
+                        row.getString(2),
+                        row.getString(3),
+                        row.getString(4).equals("YES")),
                 schema,
                 schema,
                 schema);
@@ -130,7 +134,8 @@ final class MariaDbCodeReader {
                     ObjectKind.GRANT,
                     new ObjectName(schema, name),
                     "GRANT " + grant.privileges() + " ON "
-                            + dialect.identifiers().quote(schema) + "." + object + " TO " + grant.grantee() + ";"));
+                            + dialect.identifiers().quote(schema) + "." + object + " TO " + grant.grantee()
+                            + (grant.passedOn() ? " WITH GRANT OPTION;" : ";")));
         }
         roles(grants.stream().map(Grant::grantee).distinct().toList());
     }

@@ -11,6 +11,12 @@ import raftcart.engines.jdbc.Query;
 
 /** Reads the source text of views, routines, triggers and user types, and the grants on tables. */
 final class PgCodeReader {
+    private static final String GRANTEE = "CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END";
+    /** What is added to the name and to the text of rights that their holder may pass on. */
+    private static final String NAMED_OPTION = "CASE WHEN g.is_grantable THEN ' to pass on' ELSE '' END";
+
+    private static final String OPTION = "CASE WHEN g.is_grantable THEN ' WITH GRANT OPTION' ELSE '' END";
+
     private final Connection connection;
     private final List<CodeObject> objects = new ArrayList<>();
 
@@ -56,12 +62,14 @@ final class PgCodeReader {
     private void grants() throws SQLException {
         add(
                 ObjectKind.GRANT,
-                "SELECT n.nspname, g.grantee::regrole || ' on ' || c.relname, format('GRANT %s ON %s%I.%I TO %s;',"
+                "SELECT n.nspname, " + GRANTEE + " || ' on ' || c.relname || " + NAMED_OPTION
+                        + ", format('GRANT %s ON %s%I.%I TO %s%s;',"
                         + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type),"
-                        + " CASE WHEN c.relkind = 'S' THEN 'SEQUENCE ' ELSE '' END, n.nspname, c.relname, CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END) FROM pg_class c"
+                        + " CASE WHEN c.relkind = 'S' THEN 'SEQUENCE ' ELSE '' END, n.nspname, c.relname, "
+                        + GRANTEE + ", " + OPTION + ") FROM pg_class c"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(c.relacl) g"
                         + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
-                        + "GROUP BY n.nspname, c.relname, c.relkind, g.grantee ORDER BY 1, 2");
+                        + "GROUP BY n.nspname, c.relname, c.relkind, g.grantee, g.is_grantable ORDER BY 1, 2");
         partialGrants();
         add(
                 ObjectKind.GRANT,
@@ -75,32 +83,35 @@ final class PgCodeReader {
 
     /** Rights on columns, on schemas and on routines. */
     private void partialGrants() throws SQLException {
-        String grantee = "CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END";
         add(
                 ObjectKind.GRANT,
-                "SELECT p.nspname, p.grantee || ' on columns of ' || p.relname, format('GRANT %s ON %I.%I TO %s;',"
-                        + " string_agg(p.privilege, ', ' ORDER BY p.privilege), p.nspname, p.relname, p.grantee)"
-                        + " FROM (SELECT n.nspname, c.relname, " + grantee + " AS grantee, g.privilege_type || ' ('"
+                "SELECT p.nspname, p.grantee || ' on columns of ' || p.relname || p.named,"
+                        + " format('GRANT %s ON %I.%I TO %s%s;', string_agg(p.privilege, ', ' ORDER BY p.privilege),"
+                        + " p.nspname, p.relname, p.grantee, p.option)"
+                        + " FROM (SELECT n.nspname, c.relname, " + GRANTEE + " AS grantee, " + NAMED_OPTION
+                        + " AS named, " + OPTION + " AS option, g.privilege_type || ' ('"
                         + " || string_agg(quote_ident(a.attname), ', ' ORDER BY a.attnum) || ')' AS privilege"
                         + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace, LATERAL aclexplode(a.attacl) g"
                         + " WHERE g.grantee <> c.relowner AND" + PgCatalogReader.USER_SCHEMAS
-                        + "GROUP BY n.nspname, c.relname, g.grantee, g.privilege_type) p"
-                        + " GROUP BY p.nspname, p.relname, p.grantee ORDER BY 1, 2");
+                        + "GROUP BY n.nspname, c.relname, g.grantee, g.privilege_type, g.is_grantable) p"
+                        + " GROUP BY p.nspname, p.relname, p.grantee, p.named, p.option ORDER BY 1, 2");
         add(
                 ObjectKind.GRANT,
-                "SELECT n.nspname, " + grantee + " || ' on schema', format('GRANT %s ON SCHEMA %I TO %s;',"
-                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type), n.nspname, " + grantee + ")"
-                        + " FROM pg_namespace n, LATERAL aclexplode(n.nspacl) g"
+                "SELECT n.nspname, " + GRANTEE + " || ' on schema' || " + NAMED_OPTION
+                        + ", format('GRANT %s ON SCHEMA %I TO %s%s;',"
+                        + " string_agg(g.privilege_type, ', ' ORDER BY g.privilege_type), n.nspname, " + GRANTEE + ", "
+                        + OPTION + ") FROM pg_namespace n, LATERAL aclexplode(n.nspacl) g"
                         + " WHERE g.grantee <> n.nspowner AND n.nspname <> 'public' AND" + PgCatalogReader.USER_SCHEMAS
-                        + "GROUP BY n.nspname, g.grantee ORDER BY 1, 2");
+                        + "GROUP BY n.nspname, g.grantee, g.is_grantable ORDER BY 1, 2");
         add(
                 ObjectKind.GRANT,
-                "SELECT n.nspname, " + grantee
-                        + " || ' on ' || p.proname || '(' || pg_get_function_identity_arguments(p.oid)"
-                        + " || ')', format('GRANT EXECUTE ON %s %I.%I(%s) TO %s;', CASE WHEN p.prokind = 'p' THEN 'PROCEDURE'"
+                "SELECT n.nspname, " + GRANTEE
+                        + " || ' on ' || p.proname || '(' || pg_get_function_identity_arguments(p.oid) || ')' || "
+                        + NAMED_OPTION
+                        + ", format('GRANT EXECUTE ON %s %I.%I(%s) TO %s%s;', CASE WHEN p.prokind = 'p' THEN 'PROCEDURE'"
                         + " ELSE 'FUNCTION' END, n.nspname, p.proname, pg_get_function_identity_arguments(p.oid), "
-                        + grantee
+                        + GRANTEE + ", " + OPTION
                         + ") FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace, LATERAL aclexplode(p.proacl) g"
                         + " WHERE g.grantee NOT IN (0, p.proowner) AND" + PgCatalogReader.USER_SCHEMAS + "AND"
                         + String.format(PgCatalogReader.NOT_OF_EXTENSION, "p") + "ORDER BY 1, 2");
