@@ -22,9 +22,10 @@ import raftcart.engines.jdbc.Query;
 
 /** Reads all schemas of a database that are not PostgreSQL's own, with a fixed number of queries. */
 final class PgCatalogReader {
-    /** Rows as last counted; of a table that was never analyzed, as many as its bytes hold of 100 each. */
+    /** Rows as last counted; of a table that was never analyzed, as many as its bytes hold of 100 each. A join would read all of pg_class for each. */
     private static final String ROWS =
-            "CASE WHEN t.relpages > 0 THEN t.reltuples ELSE pg_relation_size(t.oid) / 100 END";
+            "SELECT CASE WHEN t.relpages > 0 THEN t.reltuples ELSE pg_relation_size(t.oid) / 100 END"
+                    + " FROM pg_class t WHERE t.oid = l.relid AND t.relkind = 'r'";
 
     /** A table and its parts; the function gives nothing for a table that has none. */
     private static final String PARTS =
@@ -89,8 +90,7 @@ final class PgCatalogReader {
                 connection,
                 "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
-                        + " (SELECT sum(" + ROWS + ")::bigint FROM " + PARTS
-                        + " JOIN pg_class t ON t.oid = l.relid AND t.relkind = 'r') AS rows,"
+                        + " (SELECT sum((" + ROWS + "))::bigint FROM " + PARTS + ") AS rows,"
                         + " (SELECT sum(pg_table_size(l.relid)) FROM " + PARTS + ") AS bytes,"
                         + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
                         + " EXISTS (SELECT FROM pg_inherits i JOIN pg_class p ON p.oid = i.inhrelid"
