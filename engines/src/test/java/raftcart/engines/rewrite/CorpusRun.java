@@ -53,6 +53,8 @@ public final class CorpusRun {
         FOLLOWS,
         REFUSED,
         SILENT,
+        /** What gives other rows each time, or the engine's own names and numbers. */
+        NOT_COMPARED,
         NOT_RUN
     }
 
@@ -120,7 +122,7 @@ public final class CorpusRun {
             List<String> parts = QUERY.matcher(sql).matches() ? List.of(text) : ScriptText.statements(text);
             List<String> rows = run(engines, target, sql, parts);
             if (rows.equals(expected) || OTHER_EACH_TIME.matcher(sql).matches()) {
-                count(Fate.SAME);
+                count(rows.equals(expected) ? Fate.SAME : Fate.NOT_COMPARED);
                 return;
             }
             Fate fate = outcome == Outcome.CHECK ? Fate.TOLD : follows ? Fate.FOLLOWS : Fate.SILENT;

@@ -164,9 +164,8 @@ final class SqlEngines implements AutoCloseable {
                     .map(i -> i instanceof Object[] inner ? List.of(inner).toString() : text(i))
                     .collect(Collectors.joining(", ", "{", "}"));
         } catch (SQLException e) {
-            return array
-                    .toString(); // items that the driver cannot read, as amounts of money, are compared as the engine's
-            // text
+            // Items that the driver cannot read, as amounts of money, are compared as the engine's text.
+            return array.toString();
         }
     }
 
