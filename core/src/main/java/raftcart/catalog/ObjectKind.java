@@ -25,7 +25,18 @@ public enum ObjectKind {
     EXTENSION("extension"),
     ROLE("role"),
     GRANT("grant"),
+    DEFAULT_RIGHT("default right"),
     SYNONYM("synonym"),
+    COMMENT("comment"),
+    COLLATION("collation"),
+    CAST("cast"),
+    OPERATOR("operator"),
+    TEXT_SEARCH("text search object"),
+    FOREIGN_SERVER("foreign server"),
+    PUBLICATION("publication"),
+    EVENT_TRIGGER("event trigger"),
+    LARGE_OBJECT("large object"),
+    SETTING("setting"),
     /** A statement of a script that could not be taken into account. */
     STATEMENT("statement");
 

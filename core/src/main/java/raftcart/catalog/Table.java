@@ -27,6 +27,7 @@ public record Table(
 
     private static final Pattern MEANING = Pattern.compile(
             "(?i)(\\w+: )?(partition\\s+by|on commit drop|keys and defaults|default on null|(in|ex)cluding |with system versioning|column .* invisible|with no check option"
+                    + "|inherits\\b|constraint |.* without overlaps|disable trigger|enable (always|replica) trigger|enable row level|the counter of .* (cycle|m..value)"
                     + "|set: |with\\s*\\(\\s*system_versioning|period\\b|generated always as (row|transaction)\\b)");
 
     /** True for a clause without counterpart that says more than where and how rows lie. */

@@ -296,6 +296,9 @@ public enum SqlFeature {
     PREFIX_INDEXES,
     DESCENDING_INDEXES,
     INCLUDED_COLUMNS,
+
+    /** A query of a table reads those that inherit from it, too. */
+    TABLE_INHERITANCE,
     FULLTEXT_INDEXES,
     /** A function that gives rows may stand among the columns of a query. */
     ROWS_AMONG_COLUMNS,

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -28,6 +29,9 @@ final class CopiedTables {
             return table;
         }
         TableCopy copy = table.like().get();
+        if (copy.inherits()) {
+            return adapter.to.has(SqlFeature.TABLE_INHERITANCE) ? table : inheriting(table, copy);
+        }
         boolean asWhole = adapter.to.grammar().has(GrammarFeature.LIKE_COPIES_ALL);
         if (copy.whole() || adapter.to.has(SqlFeature.CREATE_TABLE_LIKE) && !asWhole) {
             return table;
@@ -50,6 +54,18 @@ final class CopiedTables {
         adapter.note(
                 FindingCode.SYNTAX_CHECK, table.span(), "the copy gets all keys, defaults, checks and indexes too");
         return table;
+    }
+
+    private CreateTable inheriting(CreateTable table, TableCopy parent) {
+        List<ColumnDefinition> columns = new ArrayList<>(columns(parent, true)
+                .orElseThrow(() -> new Untranslatable("a table that inherits from an unknown one")));
+        columns.addAll(table.columns());
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                table.span(),
+                "it has the columns of " + parent.table() + ", of which queries do not read its rows any more, but not"
+                        + " its further checks and numbers");
+        return table.copied(columns, table.leftOut());
     }
 
     private static boolean isOption(String clause) {

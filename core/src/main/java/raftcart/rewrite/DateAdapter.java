@@ -293,7 +293,7 @@ final class DateAdapter {
                     "an empty text is the first of January 1900 on the source");
             return new Expr.Literal(LiteralKind.STRING, "1900-01-01", text.span());
         }
-        if (kind.isDate() && DateTexts.isClock(text.text()) && adapter.lost(SqlFeature.EMPTY_TEXT_IS_ZERO)) {
+        if (kind.isDate() && adapter.lost(SqlFeature.EMPTY_TEXT_IS_ZERO) && DateTexts.isClock(text.text())) {
             String clock = text.text().strip();
             return new Expr.Literal(
                     LiteralKind.STRING, "1900-01-01 " + (clock.charAt(1) == ':' ? "0" : "") + clock, text.span());
@@ -361,8 +361,8 @@ final class DateAdapter {
 
     static Expr typed(Expr.Literal literal, ValueKind kind) {
         String given = literal.text().strip();
-        String text = WITHOUT_SECONDS.matcher(given).matches() ? given + ":00" : given;
-        boolean plain = isPlain(text);
+        boolean plain = isPlain(given);
+        String text = !plain && WITHOUT_SECONDS.matcher(given).matches() ? given + ":00" : given;
         boolean date = plain ? text.length() == 10 : DATE.matcher(text).matches();
         boolean timestamp = !date && (plain || TIMESTAMP.matcher(text).matches());
         if (date && kind == ValueKind.DATE) {

@@ -52,7 +52,7 @@ final class GrantAdapter {
                 .toList();
         if (kept.isEmpty()) {
             throw new Untranslatable("the right " + String.join(", ", grant.privileges())
-                    + (grant.kind().isEmpty() ? "" : " on a " + grant.kind().toLowerCase(java.util.Locale.ROOT)));
+                    + (grant.kind().isEmpty() ? "" : " on " + grant.kind().toLowerCase(java.util.Locale.ROOT)));
         }
         if (kept.size() < grant.privileges().size()) {
             adapter.note(

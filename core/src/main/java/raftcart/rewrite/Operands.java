@@ -22,6 +22,8 @@ import raftcart.type.LogicalType;
 
 /** What operands mean before the operator is looked at: bytes and truth values that are numbers, calls that are intervals. */
 final class Operands {
+    private static final Set<String> SUMS = Set.of("sum", "avg", "stddev_pop", "stddev_samp", "var_pop", "var_samp");
+
     private static final Set<BinaryOperator> NUMERIC = EnumSet.of(
             BinaryOperator.ADD,
             BinaryOperator.SUBTRACT,
@@ -215,7 +217,7 @@ final class Operands {
 
     /** A sum, mean or spread of texts, as one of the numbers that the source takes them for. */
     Expr.Call summed(Expr.Call call) {
-        boolean sums = call.function().matches("sum|avg|(stddev|var)_(pop|samp)");
+        boolean sums = SUMS.contains(call.function());
         ValueKind kind = sums ? adapter.kind(call.arguments().get(0)) : ValueKind.UNKNOWN;
         if (!same() && (kind.isDate() || kind == ValueKind.TIME)) {
             throw new Untranslatable(call.function() + " of dates or times");

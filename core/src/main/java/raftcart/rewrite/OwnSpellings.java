@@ -69,14 +69,12 @@ final class OwnSpellings {
         if (text && type instanceof LogicalType.Uuid) {
             return UniqueIds.usual(literal);
         }
-        boolean kept = text
+        Optional<Pattern> usual = text && !noted ? usual(type) : Optional.empty();
+        boolean other = usual.isPresent()
+                && !usual.get().matcher(literal.text()).matches()
                 && (type instanceof LogicalType.Address
                         || TargetTypes.chosen(type, adapter.to).form() == ValueForm.TEXT);
-        if (!kept) {
-            return literal;
-        }
-        Optional<Pattern> usual = usual(type);
-        if (usual.isPresent() && !usual.get().matcher(literal.text()).matches() && !noted) {
+        if (other) {
             noted = true;
             adapter.note(
                     FindingCode.IMPLICIT_CAST,

@@ -54,14 +54,14 @@ final class StoredValues {
         if (day) {
             return new Expr.Literal(moment.kind(), moment.text().substring(0, 10), moment.span());
         }
+        if (!adapter.lost(SqlFeature.FRACTIONS_ARE_CUT)) {
+            return moment;
+        }
         int kept = type instanceof LogicalType.Timestamp t
                 ? t.precision()
                 : type instanceof LogicalType.Duration d ? d.precision() : Integer.MAX_VALUE;
         Matcher fraction = FRACTION.matcher(moment.text());
-        boolean falls = adapter.lost(SqlFeature.FRACTIONS_ARE_CUT)
-                && fraction.find()
-                && fraction.group(1).length() > kept;
-        if (!falls) {
+        if (!fraction.find() || fraction.group(1).length() <= kept) {
             return moment;
         }
         int end = kept == 0 ? fraction.start() : fraction.start() + 1 + kept;

@@ -165,7 +165,7 @@ final class CatalogBuilder {
             return rename(rename);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
-            return new IndexReader(this, definitions, names).create(index);
+            return new IndexReader(this, definitions, names).create(index, text);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
             sequence(sequence);
@@ -175,11 +175,11 @@ final class CatalogBuilder {
             return drop(drop);
         }
         if (statement instanceof DdlStatement.Comment comment) {
-            return comment(comment.kind(), comment.name(), comment.text().orElse(""));
+            new ScriptComments(this, names).take(comment, text);
+            return Optional.empty();
         }
         if (statement instanceof DdlStatement.ColumnComments comments) {
-            comments.texts()
-                    .forEach((column, t) -> comment("COLUMN", comments.table().with(column), t));
+            new ScriptComments(this, names).take(comments, text);
             return Optional.empty();
         }
         return further(statement, text);
@@ -221,6 +221,9 @@ final class CatalogBuilder {
             }
             return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
                     .isPresent());
+        } else if (statement instanceof Statement.ClientCommand command
+                && command.text().startsWith("COMMENT ON ")) {
+            new ScriptComments(this, names).takeOther(text);
         } else if (statement instanceof Statement.NotTranslated not) {
             return routine(not, text);
         }
@@ -257,7 +260,7 @@ final class CatalogBuilder {
     }
 
     /** Keeps an object whose text is all that is known of it; one of the same name and kind is replaced. */
-    private void put(ObjectKind kind, ObjectName name, String text) {
+    void put(ObjectKind kind, ObjectName name, String text) {
         boolean repeats = kind != ObjectKind.GRANT;
         code.removeIf(
                 c -> repeats && c.kind() == kind && c.name().equals(name) && !Routines.isBodyOf(c.source(), text));
@@ -291,7 +294,7 @@ final class CatalogBuilder {
         TableDraft draft = new TableDraft(tablesMade++, name);
         tables.put(name, draft);
         draft.collation = table.collation();
-        table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy.whole())));
+        table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy)));
         for (ColumnDefinition column : table.columns()) {
             definitions.add(draft, column);
         }
@@ -318,6 +321,13 @@ final class CatalogBuilder {
         });
         parts.put(part, table);
         table.addPartition(part.name(), bounds);
+    }
+
+    /** True for a view whose rows are kept. */
+    boolean isStoredView(ObjectName name) {
+        return code.stream()
+                .anyMatch(c ->
+                        c.kind() == ObjectKind.MATERIALIZED_VIEW && c.name().equals(name));
     }
 
     /** True for a part of a table, whose keys and indexes are those of the table. */
@@ -437,26 +447,6 @@ final class CatalogBuilder {
             }
         }
         return Optional.empty();
-    }
-
-    private Optional<String> comment(String kind, QualifiedName name, String text) {
-        if (kind.equals("TABLE")) {
-            Optional<TableDraft> table = table(name);
-            table.ifPresent(t -> t.comment = text);
-            return table.isPresent() ? Optional.empty() : Optional.of("a comment on something else than a table");
-        }
-        if (kind.equals("EXTENSION")
-                || kind.equals("SCHEMA") && name.last().key().equals("public")) {
-            return Optional.empty(); // every dump says it
-        }
-        if (!kind.equals("COLUMN") || name.parts().size() < 2) {
-            return Optional.of("a comment on a " + kind.toLowerCase(java.util.Locale.ROOT));
-        }
-        QualifiedName owner = new QualifiedName(name.qualifier());
-        boolean known = table(owner)
-                .filter(t -> t.change(name.last(), c -> Columns.commented(c, text)))
-                .isPresent();
-        return known ? Optional.empty() : Optional.of("a comment on a column of no table");
     }
 
     private void rows(Statement.Insert insert) {

@@ -5,6 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import raftcart.catalog.Index;
 import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
 import raftcart.sql.tree.DdlStatement.CreateIndex;
 
 /** Puts the indexes of scripts into their tables. */
@@ -19,8 +21,14 @@ final class IndexReader {
         this.names = names;
     }
 
-    Optional<String> create(CreateIndex index) {
+    Optional<String> create(CreateIndex index, String text) {
         Optional<TableDraft> found = builder.table(index.table());
+        ObjectName view = names.object(index.table());
+        if (found.isEmpty() && builder.isStoredView(view)) {
+            String own = index.name().map(n -> names.stored(n.last())).orElse("index of " + view.name());
+            builder.put(ObjectKind.INDEX, new ObjectName(view.schema(), own), text);
+            return Optional.empty();
+        }
         if (found.isEmpty()) {
             return Optional.of("an index on " + index.table() + ", which is no table");
         }

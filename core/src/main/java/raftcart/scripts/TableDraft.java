@@ -20,6 +20,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.Partitioning;
 import raftcart.catalog.Table;
 import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.DdlStatement.TableCopy;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.NamedOption;
 
@@ -84,9 +85,13 @@ final class TableDraft {
     }
 
     /** Gets the columns of another table, and as a whole also its keys, checks and indexes; never its foreign keys. */
-    void copy(TableDraft other, boolean whole) {
-        other.columns.forEach(c -> add(whole ? c : c.withoutValues()));
-        if (whole) {
+    void copy(TableDraft other, TableCopy how) {
+        other.columns.forEach(c -> add(how.whole() || how.inherits() ? c : c.withoutValues()));
+        if (how.inherits()) {
+            checks.addAll(other.checks);
+            physical.add("INHERITS (" + how.table() + ")");
+        }
+        if (how.whole()) {
             primaryKey = other.primaryKey;
             uniqueKeys.addAll(other.uniqueKeys);
             checks.addAll(other.checks);

@@ -166,8 +166,7 @@ final class CodeTranslator {
         }
     }
 
-    /** True for what is translated here. */
-    static boolean isView(ObjectKind kind) {
+    private static boolean isView(ObjectKind kind) {
         return kind == ObjectKind.VIEW || kind == ObjectKind.MATERIALIZED_VIEW || kind == ObjectKind.SYNONYM;
     }
 

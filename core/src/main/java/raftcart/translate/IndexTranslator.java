@@ -125,9 +125,18 @@ final class IndexTranslator {
             return;
         }
         String name = names.index(table.target(), index.name(), source.name().toString());
-        List<String> included =
-                index.included().stream().map(table::targetColumn).toList();
-        indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included));
+        indexes.add(new Index(name, index.unique(), parts, "", predicate.get(), included(object, index)));
+    }
+
+    private List<String> included(String object, Index index) {
+        if (index.included().isEmpty() || to.has(SqlFeature.INCLUDED_COLUMNS)) {
+            return index.included().stream().map(table::targetColumn).toList();
+        }
+        notes.find(
+                FindingCode.PHYSICAL_CLAUSES,
+                object,
+                "the columns that the index carries along: " + String.join(", ", index.included()));
+        return List.of();
     }
 
     /** True for an index that is not a sorted one, of a kind that the target has. */

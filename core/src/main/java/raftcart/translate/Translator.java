@@ -266,12 +266,18 @@ public final class Translator {
         tables.values().forEach(t -> t.assigned()
                 .forEach((column, value) -> assigned(t, column, value).ifPresent(all::add)));
         GrantTranslator grants = new GrantTranslator(code, names, to, plan.grants(), notes);
+        ObjectComments comments = new ObjectComments(code, names, notes);
+        ViewIndexes indexes = new ViewIndexes(code, names, to, notes);
         for (Schema schema : source.schemas()) {
             for (CodeObject object : schema.codeObjects()) {
-                if (object.kind() == ObjectKind.GRANT || object.kind() == ObjectKind.ROLE) {
-                    grants.translate(object).ifPresent(all::add);
-                } else if (!CodeTranslator.isView(object.kind())) {
-                    leave(object);
+                switch (object.kind()) {
+                    case VIEW, MATERIALIZED_VIEW, SYNONYM -> {
+                        // they are done already, in the order in which they read each other
+                    }
+                    case GRANT, ROLE -> grants.translate(object).ifPresent(all::add);
+                    case COMMENT -> comments.translate(object).ifPresent(all::add);
+                    case INDEX -> indexes.translate(object).ifPresent(all::add);
+                    default -> leave(object);
                 }
             }
         }

@@ -264,7 +264,7 @@ class CatalogReaderTest {
     void aCatalogSurvivesItsFile() throws Exception {
         for (String dialect : List.of("mariadb", "postgresql")) {
             Databases database = dialect.equals("mariadb") ? Databases.mariadb() : Databases.postgresql();
-            OddSchemasTest.run(database, dialect);
+            OddSchemasTest.run(database, "odd", dialect);
             Catalog catalog = read(database);
             String text = Json.pretty(catalog);
             assertThat(Json.MAPPER.readValue(text, Catalog.class)).isEqualTo(catalog);

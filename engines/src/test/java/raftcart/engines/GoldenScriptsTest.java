@@ -46,7 +46,7 @@ class GoldenScriptsTest {
     void translatingTwiceGivesTheSameFiles() throws Exception {
         Databases origin = Databases.mariadb();
         Databases target = Databases.postgresql();
-        OddSchemasTest.run(origin, "mariadb");
+        OddSchemasTest.run(origin, "odd", "mariadb");
         Migration migration = translated("twice", origin, target);
         String first = everything(migration);
         SurveyStage.run(migration);

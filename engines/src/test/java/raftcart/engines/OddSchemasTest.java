@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import raftcart.catalog.ObjectKind;
 import raftcart.dialect.Dialects;
+import raftcart.finding.Finding;
 import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
 import raftcart.sql.ScriptSplitter;
 import raftcart.translate.ObjectOutcome;
 import raftcart.verify.TableVerdict;
@@ -19,8 +23,8 @@ class OddSchemasTest {
     @TempDir
     Path folder;
 
-    static void run(Databases database, String dialect) throws Exception {
-        try (InputStream in = OddSchemasTest.class.getResourceAsStream("odd-" + dialect + ".sql")) {
+    static void run(Databases database, String kind, String dialect) throws Exception {
+        try (InputStream in = OddSchemasTest.class.getResourceAsStream(kind + "-" + dialect + ".sql")) {
             String script = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             var rules = Dialects.named(dialect).orElseThrow().grammar().lexical();
             database.run(ScriptSplitter.split(script, rules).toArray(String[]::new));
@@ -42,10 +46,17 @@ class OddSchemasTest {
                 .toList();
     }
 
+    private static List<String> details(MigrationRun run, String object) {
+        return run.translated.findings().stream()
+                .filter(f -> f.object().substring(f.object().indexOf('.') + 1).equals(object))
+                .map(Finding::detail)
+                .toList();
+    }
+
     @Test
     void fromMariaDb() throws Exception {
         Databases source = Databases.mariadb();
-        run(source, "mariadb");
+        run(source, "odd", "mariadb");
         Databases target = Databases.postgresql();
         MigrationRun run = MigrationRun.of(folder.resolve("run"), source.endpoint(), target.endpoint());
 
@@ -68,12 +79,17 @@ class OddSchemasTest {
         assertThat(findings(run, FindingCode.IMPOSSIBLE_DATES)).contains("defs.z", "defs.z2");
         assertThat(findings(run, FindingCode.GENERATED_BY_HAND)).isEmpty();
         assertThat(findings(run, FindingCode.INDEX_BY_HAND)).contains("isam.txt", "geo.p");
+        assertThat(details(run, "told"))
+                .contains("left out: PERIOD FOR p (s, e)", "left out: UNIQUE KEY once (z,p WITHOUT OVERLAPS)")
+                .anyMatch(d -> d.contains("column c COMPRESSED; column z ZEROFILL")
+                        || d.contains("column z ZEROFILL; column c COMPRESSED"))
+                .anyMatch(d -> d.contains("index search COMMENT 'for search'; index unused IGNORED"));
     }
 
     @Test
     void fromPostgreSql() throws Exception {
         Databases source = Databases.postgresql();
-        run(source, "postgresql");
+        run(source, "odd", "postgresql");
         Databases target = Databases.mariadb();
         MigrationRun run = MigrationRun.of(
                 folder.resolve("run"),
@@ -85,7 +101,7 @@ class OddSchemasTest {
         assertThat(run.loaded.refused()).isZero();
         assertThat(run.loaded.failures()).isEmpty();
         assertThat(run.translated.objects().stream()
-                        .filter(o -> o.outcome() == raftcart.finding.Outcome.BY_HAND)
+                        .filter(o -> o.outcome() == Outcome.BY_HAND)
                         .map(ObjectOutcome::kind)
                         .map(k -> k.word())
                         .distinct())
@@ -104,5 +120,44 @@ class OddSchemasTest {
                 .isEqualTo("`p` > 0");
         target.server().dropDatabase(target.name() + "_sub");
         target.server().dropDatabase(target.name() + " odd");
+    }
+
+    @Test
+    void whatFewPostgreSqlDatabasesHave() throws Exception {
+        Databases source = Databases.postgresql();
+        run(source, "rare", "postgresql");
+        Databases target = Databases.mariadb();
+        MigrationRun run = MigrationRun.of(
+                folder.resolve("run"),
+                source.endpoint(),
+                target.endpoint(),
+                "schemas: {public: " + target.name() + ", rare: " + target.name() + "}\n");
+
+        assertThat(differing(run)).isEmpty();
+        assertThat(run.loaded.refused()).isZero();
+        assertThat(run.translated.objects())
+                .filteredOn(o -> o.outcome() == Outcome.BY_HAND)
+                .extracting(o -> o.kind().word())
+                .contains("collation", "operator", "cast", "text search object", "foreign server", "foreign table")
+                .contains("publication", "event trigger", "default right", "setting", "large object");
+        assertThat(details(run, "r"))
+                .contains(
+                        "left out: constraint old NOT VALID",
+                        "left out: constraint r_n_key DEFERRABLE",
+                        "left out: DISABLE TRIGGER off",
+                        "WITH (fillfactor=70)");
+        assertThat(details(run, "r.carrying")).containsExactly("the columns that the index carries along: v");
+        assertThat(details(run, "counted")).containsExactly("left out: the counter of id CYCLE MAXVALUE 100");
+        assertThat(details(run, "kept_v"))
+                .containsExactly("an index of a materialized view, which is a plain one there");
+        assertThat(details(run, "guarded")).singleElement().asString().contains("security_barrier");
+        assertThat(run.translated.objects())
+                .filteredOn(o -> o.kind() == ObjectKind.COMMENT)
+                .extracting(o -> o.name().substring(o.name().indexOf('.') + 1))
+                .contains("view rare.guarded", "column rare.guarded.id", "table constraint old on rare.r")
+                .contains("trigger off on rare.r", "function public.f(integer)", "schema rare", "database");
+        assertThat(Files.readString(folder.resolve("run/source/catalog.json"))).doesNotContain("not to be read");
+        assertThat(target.ask("SELECT NEXTVAL(own)")).isEqualTo("1");
+        assertThat(details(run, "child")).contains("left out: INHERITS (rare.r)");
     }
 }

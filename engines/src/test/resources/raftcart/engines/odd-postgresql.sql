@@ -56,3 +56,4 @@ CREATE SEQUENCE loose START 100 INCREMENT -1 MINVALUE -5 MAXVALUE 100;
 
 CREATE TABLE defs (id int PRIMARY KEY DEFAULT nextval('loose'), a text DEFAULT 'x''y\z', b timestamptz DEFAULT now(), c int DEFAULT (1+2), d jsonb DEFAULT '{"a":1}', e uuid DEFAULT gen_random_uuid(), f text[] DEFAULT '{a,b}', g numeric DEFAULT 1.50, h interval DEFAULT '1 day', i bool DEFAULT true, j bytea DEFAULT '\x00ff', k text DEFAULT current_user, l date DEFAULT '2020-01-01', m bit(3) DEFAULT B'101', n timestamp DEFAULT '2020-01-01 00:00:00', o int DEFAULT -5, p text DEFAULT NULL, q time DEFAULT '01:02:03');
 INSERT INTO defs (a) VALUES ('z');
+

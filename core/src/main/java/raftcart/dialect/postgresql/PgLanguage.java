@@ -185,6 +185,7 @@ public final class PgLanguage {
                     SqlFeature.DOCUMENTS_HAVE_NO_ORDER,
                     SqlFeature.PARTIAL_INDEXES,
                     SqlFeature.INCLUDED_COLUMNS,
+                    SqlFeature.TABLE_INHERITANCE,
                     SqlFeature.CASCADE,
                     SqlFeature.CREATE_TABLE_LIKE,
                     SqlFeature.TRIGGER_FUNCTIONS,

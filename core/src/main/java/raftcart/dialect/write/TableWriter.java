@@ -9,6 +9,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
+import raftcart.sql.tree.DdlStatement.TableCopy;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -41,11 +42,17 @@ final class TableWriter {
         for (TableConstraint constraint : table.constraints()) {
             elements.add(constraint(constraint));
         }
-        if (table.like().isPresent()) {
+        boolean inherits = table.like().filter(TableCopy::inherits).isPresent();
+        if (table.like().isPresent() && !inherits) {
             ddl.require(SqlFeature.CREATE_TABLE_LIKE, "CREATE TABLE ... LIKE");
             return head + ddl.like(table.like().get());
         }
         String body = elements.isEmpty() ? "" : " (\n    " + Layout.indent(String.join(",\n", elements)) + "\n)";
+        if (inherits) {
+            ddl.require(SqlFeature.TABLE_INHERITANCE, "a table that inherits");
+            body = (elements.isEmpty() ? " ()" : body) + " INHERITS ("
+                    + ddl.name(table.like().get().table()) + ")";
+        }
         String comment = table.comment()
                 .filter(c -> ddl.has(SqlFeature.INLINE_COMMENTS))
                 .map(c -> " COMMENT = " + ddl.string(c))

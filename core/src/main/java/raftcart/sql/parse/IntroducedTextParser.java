@@ -17,12 +17,13 @@ final class IntroducedTextParser {
 
     /** True at a character set before bytes. */
     boolean atBytes() {
+        String word = cursor.peek().value();
+        if (!word.startsWith("_")) {
+            return false;
+        }
         Token next = cursor.peek(1);
         boolean bytes = next.kind() == TokenKind.HEX_STRING || next.text().matches("0[xX]\\p{XDigit}+");
-        String word = cursor.peek().value();
-        return bytes
-                && word.startsWith("_")
-                && CharacterSets.named(word.substring(1)).isPresent();
+        return bytes && CharacterSets.named(word.substring(1)).isPresent();
     }
 
     /** The text that bytes are in the set before them. */

@@ -346,13 +346,13 @@ public final class StatementParser {
         boolean furniture =
                 kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"
                         + "|FUNCTION|PROCEDURE|TRIGGER|USER|ROLE|EXTENSION|TABLESPACE|LARGE|PACKAGE|AUTHORIZATION");
-        if (!furniture) {
+        if (!furniture && !mentionsOwner()) {
             throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }
         List<Token> statement = cursor.taken(mark);
         boolean settings = kind.equals("DATABASE") && isSettingOfDatabase(statement);
         boolean renames = cursor.mark() > 3 && cursor.peek(-2).isWord("TO");
-        boolean physical = kind.matches("SESSION|SYSTEM|DEFAULT|AUTHORIZATION") || kind.equals("INDEX") && !renames;
+        boolean physical = kind.matches("SESSION|SYSTEM|AUTHORIZATION") || kind.equals("INDEX") && !renames;
         return physical || settings || mentionsOwner()
                 ? new Statement.ClientCommand("ALTER " + kind + settings(statement), span)
                 : new Statement.NotTranslated("ALTER " + kind, false, span);

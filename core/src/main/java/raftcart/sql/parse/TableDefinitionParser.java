@@ -69,7 +69,8 @@ final class TableDefinitionParser {
             query = Optional.of(wholeTable());
             leftOut.add("keys and defaults of the table that is cloned");
         } else if (cursor.takeWords("LIKE")) {
-            like = Optional.of(new TableCopy(parsing.qualifiedName(), parsing.has(GrammarFeature.LIKE_COPIES_ALL)));
+            like = Optional.of(
+                    new TableCopy(parsing.qualifiedName(), parsing.has(GrammarFeature.LIKE_COPIES_ALL), false));
         } else if (cursor.peek().isSymbol("(") && !parsing.queries.startsQuery()) {
             elements();
         }
@@ -243,7 +244,7 @@ final class TableDefinitionParser {
             } else if (cursor.atWords("PARTITION", "BY")) {
                 partitioned();
             } else if (cursor.takeWords("INHERITS")) {
-                throw cursor.byHand("a table that inherits");
+                inherits();
             } else if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
                     && Keywords.startsStatement(cursor.peek())
                     && !cursor.peek().isWord("WITH")) {
@@ -252,6 +253,16 @@ final class TableDefinitionParser {
                 passedOver(clause());
             }
         }
+    }
+
+    private void inherits() {
+        cursor.expectSymbol("(");
+        List<QualifiedName> parents = parsing.list(parsing::qualifiedName);
+        cursor.expectSymbol(")");
+        if (parents.size() > 1 || like.isPresent()) {
+            throw cursor.byHand("a table that inherits from several");
+        }
+        like = Optional.of(new TableCopy(parents.get(0), false, true));
     }
 
     private TableCopy copy(QualifiedName table) {
@@ -265,7 +276,7 @@ final class TableDefinitionParser {
                 leftOut.add((including ? "INCLUDING " : "EXCLUDING ") + part);
             }
         }
-        return new TableCopy(table, whole);
+        return new TableCopy(table, whole, false);
     }
 
     /** A part of a table, made on its own; parts of parts are left out. */

@@ -164,8 +164,9 @@ public sealed interface DdlStatement extends Statement {
      *
      * @param whole true where it gets its keys, defaults, checks and indexes too; else the columns are names and types,
      *     and refuse NULL where its own do
+     * @param inherits true where queries of the other table read the rows of the new one, which may have columns of its own
      */
-    record TableCopy(QualifiedName table, boolean whole) {}
+    record TableCopy(QualifiedName table, boolean whole, boolean inherits) {}
 
     /** A part of a table that is partitioned. */
     record CreatePartition(QualifiedName name, QualifiedName table, Partitioning.Partition partition, Span span)

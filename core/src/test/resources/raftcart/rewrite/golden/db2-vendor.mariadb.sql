@@ -129,7 +129,7 @@ CREATE TEMPORARY TABLE T2 (
 CREATE ROLE R1;
 GRANT R1 TO BOB;
 GRANT SELECT, INSERT ON KESTREL.STAR TO ANN WITH GRANT OPTION;
--- RC0602 by hand: No counterpart on the target: the right CREATEIN on a schema
+-- RC0602 by hand: No counterpart on the target: the right CREATEIN on schema
 -- GRANT CREATEIN ON SCHEMA KESTREL TO PUBLIC
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT CONNECT ON DATABASE TO PUBLIC
@@ -206,7 +206,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 103:1: RC0603 by hand: Code is not translated: trigger
 -- 108:1: RC0603 by hand: Code is not translated: function
 -- 109:1: RC0602 by hand: No counterpart on the target: variable
--- 113:1: RC0602 by hand: No counterpart on the target: the right CREATEIN on a schema
+-- 113:1: RC0602 by hand: No counterpart on the target: the right CREATEIN on schema
 -- 114:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 115:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 116:1: RC0609 adapted: Said in other words: the right to draw numbers from a sequence

@@ -239,7 +239,6 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 33:158: RC0612 check: Comparison may ignore case on one engine: t.name
 -- 33:1: RC0502 adapted: Storage clauses left out: ALGORITHM = MERGE
 -- 33:1: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
--- 33:1: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 34:1: RC0609 adapted: Said in other words: the tables get their names one after the other
 -- 36:38: RC0605 adapted: Hint left out: USE INDEX ( k )
 -- 36:63: RC0612 check: Comparison may ignore case on one engine: a regular expression

@@ -184,9 +184,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 80:10: RC0502 adapted: Storage clauses left out: ENGINE = MyISAM
 -- 86:219: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 86:166: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
--- 84:10: RC0502 adapted: Storage clauses left out: ALGORITHM = UNDEFINED
 -- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
--- 84:10: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 87:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 89:10: RC0603 by hand: Code is not translated: trigger
 -- 94:1: RC0603 by hand: Code is not translated: trigger

@@ -240,9 +240,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 86:219: RC0609 adapted: Said in other words: values put together as texts
 -- 86:166: RC0627 check: Said in other words, with a difference: different values put together in their own order, not in the one that is asked for
 -- 86:166: RC0609 adapted: Said in other words: values put together as texts
--- 84:10: RC0502 adapted: Storage clauses left out: ALGORITHM = UNDEFINED
 -- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
--- 84:10: RC0502 adapted: Storage clauses left out: SQL SECURITY DEFINER
 -- 87:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 89:10: RC0603 by hand: Code is not translated: trigger
 -- 94:1: RC0603 by hand: Code is not translated: trigger

@@ -59,6 +59,8 @@ final class MariaDbCatalogReader {
     Catalog read(String version) throws SQLException {
         List<Listed> listed = listed();
         Map<String, List<CheckConstraint>> checks = checks();
+        MariaDbPeriods periods = new MariaDbPeriods();
+        periods.read(connection, schema, dialect.identifiers(), checks);
         Set<String> json = jsonColumns(checks);
         Map<String, BigInteger> next = new HashMap<>();
         listed.forEach(l -> l.next().ifPresent(n -> next.put(l.name(), n)));
@@ -71,7 +73,13 @@ final class MariaDbCatalogReader {
         List<Table> tables = listed.stream()
                 .filter(l -> l.type().matches("BASE TABLE|SYSTEM VERSIONED"))
                 .map(l -> table(
-                        l, columnsByTable, columns.invisible(l.name()), keys, checks, json, partitions.get(l.name())))
+                        l,
+                        columnsByTable,
+                        clauses(l.name(), columns, keys, periods),
+                        keys,
+                        checks,
+                        json,
+                        partitions.get(l.name())))
                 .toList();
         Schema read = new Schema(
                 schema,
@@ -106,7 +114,7 @@ final class MariaDbCatalogReader {
     private Table table(
             Listed listed,
             Map<String, List<Column>> columns,
-            List<String> invisible,
+            List<String> clauses,
             MariaDbKeys keys,
             Map<String, List<CheckConstraint>> checks,
             Set<String> json,
@@ -125,14 +133,22 @@ final class MariaDbCatalogReader {
                 keys.indexes(name),
                 listed.comment(),
                 Optional.ofNullable(partitioning),
-                physical(listed, invisible),
+                physical(listed, clauses),
                 listed.rows(),
                 listed.bytes());
     }
 
+    private static List<String> clauses(
+            String table, MariaDbColumns columns, MariaDbKeys keys, MariaDbPeriods periods) {
+        List<String> clauses = new ArrayList<>(columns.clauses(table));
+        clauses.addAll(keys.indexClauses(table));
+        clauses.addAll(periods.of(table));
+        return clauses;
+    }
+
     /** Only what is out of the ordinary: every table has an engine and a row format. */
-    private static List<String> physical(Listed listed, List<String> invisible) {
-        List<String> clauses = new ArrayList<>(invisible);
+    private static List<String> physical(Listed listed, List<String> further) {
+        List<String> clauses = new ArrayList<>(further);
         if (!listed.engine().isEmpty() && !listed.engine().equals("InnoDB")) {
             clauses.add("ENGINE=" + listed.engine());
         }

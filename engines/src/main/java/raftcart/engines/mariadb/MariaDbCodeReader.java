@@ -58,6 +58,7 @@ final class MariaDbCodeReader {
                 "SELECT EVENT_NAME FROM information_schema.EVENTS WHERE EVENT_SCHEMA = ? ORDER BY 1",
                 "SHOW CREATE EVENT ",
                 "Create Event");
+        comment();
         grants();
         return objects;
     }
@@ -137,7 +138,45 @@ final class MariaDbCodeReader {
                             + dialect.identifiers().quote(schema) + "." + object + " TO " + grant.grantee()
                             + (grant.passedOn() ? " WITH GRANT OPTION;" : ";")));
         }
+        grantsOnRoutines();
         roles(grants.stream().map(Grant::grantee).distinct().toList());
+    }
+
+    private void grantsOnRoutines() {
+        try {
+            objects.addAll(Query.list(
+                    connection,
+                    "SELECT User, Host, Routine_name, Routine_type, Proc_priv FROM mysql.procs_priv WHERE Db = ?"
+                            + " AND CONCAT(User, '@', Host) <> Grantor ORDER BY 1, 2, 3, 4",
+                    row -> {
+                        String routine = row.getString("Routine_name");
+                        String who =
+                                "'" + row.getString("User").replace("'", "''") + "'@'" + row.getString("Host") + "'";
+                        return new CodeObject(
+                                ObjectKind.GRANT,
+                                new ObjectName(schema, (who + " on " + routine).replace("'", "")),
+                                "GRANT " + row.getString("Proc_priv") + " ON " + row.getString("Routine_type") + " "
+                                        + dialect.identifiers().quote(new ObjectName(schema, routine)) + " TO " + who
+                                        + ";");
+                    },
+                    schema));
+        } catch (SQLException e) {
+            LOG.info(
+                    "rights on routines are not listed, since the account may not read mysql.procs_priv: {}",
+                    e.getMessage());
+        }
+    }
+
+    private void comment() throws SQLException {
+        objects.addAll(Query.list(
+                connection,
+                "SELECT SCHEMA_COMMENT FROM information_schema.SCHEMATA WHERE SCHEMA_NAME = ? AND SCHEMA_COMMENT <> ''",
+                row -> new CodeObject(
+                        ObjectKind.COMMENT,
+                        new ObjectName(schema, "database"),
+                        "ALTER DATABASE " + dialect.identifiers().quote(schema) + " COMMENT '"
+                                + row.getString(1).replace("'", "''") + "';"),
+                schema));
     }
 
     /** Who is in a role, but for those who are because they made it. */

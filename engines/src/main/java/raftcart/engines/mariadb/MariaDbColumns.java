@@ -12,6 +12,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.catalog.Column;
 import raftcart.catalog.Generated;
 import raftcart.catalog.Identity;
@@ -27,9 +29,12 @@ final class MariaDbColumns {
     private final Connection connection;
     private final Dialect dialect;
     private final String schema;
+    /** Words that only MariaDB reads, such as how a column is compressed ("Storage-Engine Independent Column Compression"). */
+    private static final Pattern VERSIONED = Pattern.compile("\\s*/\\*M?!\\d*\\s*(.*?)\\s*\\*/");
+
     private final Set<String> jsonColumns;
     private final Map<String, BigInteger> nextNumbers;
-    private final Map<String, List<String>> invisible = new HashMap<>();
+    private final Map<String, List<String>> clauses = new HashMap<>();
 
     MariaDbColumns(
             Connection connection,
@@ -58,14 +63,26 @@ final class MariaDbColumns {
         return columns;
     }
 
-    /** The columns of a table that a SELECT of everything leaves out. */
-    List<String> invisible(String table) {
-        return invisible.getOrDefault(table, List.of());
+    /** What the columns of a table say beyond their types: how they are kept and shown. */
+    List<String> clauses(String table) {
+        return clauses.getOrDefault(table, List.of());
+    }
+
+    private void clause(ResultSet row, String words) throws SQLException {
+        clauses.computeIfAbsent(row.getString("TABLE_NAME"), k -> new ArrayList<>())
+                .add("column " + row.getString("COLUMN_NAME") + " " + words);
     }
 
     private Column column(ResultSet row) throws SQLException {
         String name = row.getString("COLUMN_NAME");
-        String declared = row.getString("COLUMN_TYPE");
+        Matcher compressed = VERSIONED.matcher(row.getString("COLUMN_TYPE"));
+        String declared = compressed.replaceAll("");
+        if (compressed.reset().find()) {
+            clause(row, compressed.group(1));
+        }
+        if (declared.contains("zerofill")) {
+            clause(row, "ZEROFILL");
+        }
         String extra = Query.orEmpty(row, "EXTRA").toLowerCase(Locale.ROOT);
         boolean json = jsonColumns.contains(row.getString("TABLE_NAME") + "." + name) && declared.equals("longtext");
         LogicalType type = json
@@ -73,9 +90,7 @@ final class MariaDbColumns {
                 : dialect.types()
                         .read(TypeNameParser.parse(declared, dialect.grammar().lexical()));
         if (extra.contains("invisible")) {
-            invisible
-                    .computeIfAbsent(row.getString("TABLE_NAME"), k -> new ArrayList<>())
-                    .add("column " + name + " INVISIBLE");
+            clause(row, "INVISIBLE");
         }
         String collation = Query.orEmpty(row, "COLLATION_NAME");
         boolean nullable = "YES".equals(row.getString("IS_NULLABLE"));

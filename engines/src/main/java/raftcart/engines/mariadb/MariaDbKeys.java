@@ -24,6 +24,7 @@ final class MariaDbKeys {
     private final String schema;
     private final Map<String, Map<String, IndexParts>> indexes = new LinkedHashMap<>();
     private final Map<String, List<ForeignKey>> foreignKeys = new LinkedHashMap<>();
+    private final Map<String, List<String>> clauses = new HashMap<>();
 
     MariaDbKeys(Connection connection, String schema) {
         this.connection = connection;
@@ -37,8 +38,7 @@ final class MariaDbKeys {
     void read() throws SQLException {
         Query.list(
                 connection,
-                "SELECT TABLE_NAME, INDEX_NAME, NON_UNIQUE, COLUMN_NAME, SUB_PART, COLLATION, INDEX_TYPE"
-                        + " FROM information_schema.STATISTICS WHERE TABLE_SCHEMA = ?"
+                "SELECT * FROM information_schema.STATISTICS WHERE TABLE_SCHEMA = ?"
                         + " ORDER BY TABLE_NAME, INDEX_NAME, SEQ_IN_INDEX",
                 this::indexPart,
                 schema);
@@ -46,6 +46,9 @@ final class MariaDbKeys {
     }
 
     private Void indexPart(ResultSet row) throws SQLException {
+        if (row.getInt("SEQ_IN_INDEX") == 1) {
+            clauses(row);
+        }
         boolean unique = row.getInt("NON_UNIQUE") == 0;
         String method = Query.orEmpty(row, "INDEX_TYPE").toLowerCase(Locale.ROOT);
         IndexParts index = indexes.computeIfAbsent(row.getString("TABLE_NAME"), k -> new LinkedHashMap<>())
@@ -57,6 +60,22 @@ final class MariaDbKeys {
                         row.getInt("SUB_PART"),
                         "D".equals(row.getString("COLLATION"))));
         return null;
+    }
+
+    private void clauses(ResultSet row) throws SQLException {
+        List<String> of = clauses.computeIfAbsent(row.getString("TABLE_NAME"), k -> new ArrayList<>());
+        String index = "index " + row.getString("INDEX_NAME") + " ";
+        if (!Query.orEmpty(row, "INDEX_COMMENT").isEmpty()) {
+            of.add(index + "COMMENT '" + row.getString("INDEX_COMMENT").replace("'", "''") + "'");
+        }
+        if (Query.orEmpty(row, "IGNORED").equals("YES")) {
+            of.add(index + "IGNORED");
+        }
+    }
+
+    /** What the indexes of a table say beyond their columns. */
+    List<String> indexClauses(String table) {
+        return clauses.getOrDefault(table, List.of());
     }
 
     private void readForeignKeys() throws SQLException {

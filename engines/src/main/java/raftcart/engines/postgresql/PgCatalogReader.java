@@ -50,7 +50,9 @@ final class PgCatalogReader {
         columns.read();
         PgKeys keys = new PgKeys(connection, dialect);
         keys.read();
-        List<Table> tables = tables(columns, keys);
+        PgTableClauses clauses = new PgTableClauses();
+        clauses.read(connection);
+        List<Table> tables = tables(columns, keys, clauses);
         List<Sequence> sequences = sequences();
         PgCodeReader code = new PgCodeReader(connection);
         code.read();
@@ -84,23 +86,21 @@ final class PgCatalogReader {
                 && schema.codeObjects().isEmpty();
     }
 
-    private List<Table> tables(PgColumns columns, PgKeys keys) throws SQLException {
+    private List<Table> tables(PgColumns columns, PgKeys keys, PgTableClauses clauses) throws SQLException {
         Map<Long, List<Partitioning.Partition>> partitions = partitions();
         return Query.list(
                 connection,
-                "SELECT c.oid, n.nspname, c.relname, c.relkind, c.relpersistence,"
+                "SELECT c.oid, n.nspname, c.relname,"
                         + " obj_description(c.oid, 'pg_class') AS comment,"
                         + " (SELECT sum((" + ROWS + "))::bigint FROM " + PARTS + ") AS rows,"
                         + " (SELECT sum(pg_table_size(l.relid)) FROM " + PARTS + ") AS bytes,"
-                        + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key, c.relrowsecurity,"
+                        + " CASE WHEN c.relkind = 'p' THEN pg_get_partkeydef(c.oid) END AS partition_key,"
                         + " EXISTS (SELECT FROM pg_inherits i JOIN pg_class p ON p.oid = i.inhrelid"
-                        + " WHERE i.inhparent = c.oid AND p.relkind = 'p') AS divided_again,"
-                        + " (SELECT string_agg(i.inhparent::regclass::text, ', ') FROM pg_inherits i"
-                        + " WHERE i.inhrelid = c.oid) AS parents"
+                        + " WHERE i.inhparent = c.oid AND p.relkind = 'p') AS divided_again"
                         + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + USER_SCHEMAS + "AND"
                         + String.format(NOT_OF_EXTENSION, "c") + "ORDER BY n.nspname, c.relname",
-                row -> table(row, columns, keys, partitions));
+                row -> table(row, columns, keys, clauses, partitions));
     }
 
     /** The parts of partitioned tables; of a part that is divided again, no more than its own bounds. */
@@ -118,21 +118,17 @@ final class PgCatalogReader {
     }
 
     private static Table table(
-            ResultSet row, PgColumns columns, PgKeys keys, Map<Long, List<Partitioning.Partition>> partitions)
+            ResultSet row,
+            PgColumns columns,
+            PgKeys keys,
+            PgTableClauses clauses,
+            Map<Long, List<Partitioning.Partition>> partitions)
             throws SQLException {
         long oid = row.getLong("oid");
         List<String> physical = new ArrayList<>(keys.indexOptions(oid));
+        physical.addAll(clauses.of(oid));
         if (row.getBoolean("divided_again")) {
             physical.add("partitions of its partitions");
-        }
-        if ("u".equals(row.getString("relpersistence"))) {
-            physical.add("UNLOGGED");
-        }
-        if (row.getString("parents") != null) {
-            physical.add("INHERITS (" + row.getString("parents") + ")");
-        }
-        if (row.getBoolean("relrowsecurity")) {
-            physical.add("ENABLE ROW LEVEL SECURITY");
         }
         return new Table(
                 new ObjectName(row.getString("nspname"), row.getString("relname")),
@@ -165,7 +161,7 @@ final class PgCatalogReader {
         return types;
     }
 
-    /** Sequences that belong to an identity or serial column are part of that column. */
+    /** A sequence from which the column that it belongs to is numbered is part of that column. */
     private List<Sequence> sequences() throws SQLException {
         return Query.list(
                 connection,
@@ -174,7 +170,10 @@ final class PgCatalogReader {
                         + " JOIN pg_sequence s ON s.seqrelid = c.oid"
                         + " JOIN pg_sequences p ON p.schemaname = n.nspname AND p.sequencename = c.relname"
                         + " WHERE NOT EXISTS (SELECT 1 FROM pg_depend d WHERE d.objid = c.oid"
-                        + " AND d.deptype IN ('a', 'i') AND d.refobjsubid > 0) AND" + USER_SCHEMAS
+                        + " AND d.refobjsubid > 0 AND (d.deptype = 'i' OR d.deptype = 'a' AND EXISTS (SELECT FROM pg_attrdef e"
+                        + " JOIN pg_depend u ON u.objid = e.oid AND u.classid = 'pg_attrdef'::regclass"
+                        + " WHERE e.adrelid = d.refobjid AND e.adnum = d.refobjsubid AND u.refobjid = c.oid))) AND"
+                        + USER_SCHEMAS
                         + "ORDER BY n.nspname, c.relname",
                 PgCatalogReader::sequence);
     }

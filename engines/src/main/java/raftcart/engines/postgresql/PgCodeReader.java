@@ -30,7 +30,9 @@ final class PgCodeReader {
         routines("f", ObjectKind.FUNCTION);
         routines("w", ObjectKind.FUNCTION);
         aggregates();
-        rareObjects();
+        objects.addAll(PgRareObjects.read(connection));
+        objects.addAll(PgServerObjects.read(connection));
+        objects.addAll(PgComments.read(connection));
         routines("p", ObjectKind.PROCEDURE);
         add(
                 ObjectKind.TRIGGER,
@@ -120,8 +122,9 @@ final class PgCodeReader {
     private void views(String kind, ObjectKind objectKind, String words) throws SQLException {
         add(
                 objectKind,
-                "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname) || ' AS'"
-                        + " || chr(10) || rtrim(pg_get_viewdef(c.oid, true), ';') || coalesce((SELECT chr(10) || ' WITH '"
+                "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname)"
+                        + " || coalesce((SELECT ' WITH (' || string_agg(o, ', ') || ')' FROM unnest(c.reloptions) o"
+                        + " WHERE o NOT LIKE 'check_option=%'), '') || ' AS' || chr(10) || rtrim(pg_get_viewdef(c.oid, true), ';') || coalesce((SELECT chr(10) || ' WITH '"
                         + " || upper(substring(o FROM 14)) || ' CHECK OPTION' FROM unnest(c.reloptions) o"
                         + " WHERE o LIKE 'check_option=%'), '') || ';' FROM pg_class c"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = '" + kind + "' AND"
@@ -144,61 +147,25 @@ final class PgCodeReader {
         add(
                 ObjectKind.FUNCTION,
                 "SELECT n.nspname, p.proname || '(' || pg_get_function_identity_arguments(p.oid) || ')',"
-                        + " format('CREATE AGGREGATE %I.%I(%s) (SFUNC = %s, STYPE = %s);', n.nspname, p.proname,"
-                        + " pg_get_function_identity_arguments(p.oid), a.aggtransfn, format_type(a.aggtranstype, NULL))"
+                        + " format('CREATE AGGREGATE %I.%I(%s) (SFUNC = %s, STYPE = %s%s%s);', n.nspname, p.proname,"
+                        + " pg_get_function_identity_arguments(p.oid), a.aggtransfn, format_type(a.aggtranstype, NULL),"
+                        + " CASE WHEN a.aggfinalfn <> 0 THEN ', FINALFUNC = ' || a.aggfinalfn ELSE '' END,"
+                        + " ', INITCOND = ' || quote_literal(a.agginitval))"
                         + " FROM pg_aggregate a JOIN pg_proc p ON p.oid = a.aggfnoid"
                         + " JOIN pg_namespace n ON n.oid = p.pronamespace WHERE" + PgCatalogReader.USER_SCHEMAS + "AND"
                         + String.format(PgCatalogReader.NOT_OF_EXTENSION, "p") + "ORDER BY 1, 2");
     }
 
-    /** What few databases have; none of it may go missing in silence. */
-    private void rareObjects() throws SQLException {
-        add(
-                ObjectKind.CONSTRAINT,
-                "SELECT n.nspname, k.conname || ' on ' || c.relname, format('ALTER TABLE %I.%I ADD CONSTRAINT %I %s;',"
-                        + " n.nspname, c.relname, k.conname, pg_get_constraintdef(k.oid)) FROM pg_constraint k"
-                        + " JOIN pg_class c ON c.oid = k.conrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
-                        + " WHERE k.contype = 'x' AND" + PgCatalogReader.USER_SCHEMAS + "ORDER BY 1, 2");
-        add(
-                ObjectKind.RULE,
-                "SELECT n.nspname, r.rulename || ' on ' || c.relname, pg_get_ruledef(r.oid, true) FROM pg_rewrite r"
-                        + " JOIN pg_class c ON c.oid = r.ev_class JOIN pg_namespace n ON n.oid = c.relnamespace"
-                        + " WHERE r.rulename <> '_RETURN' AND" + PgCatalogReader.USER_SCHEMAS + "ORDER BY 1, 2");
-        add(
-                ObjectKind.POLICY,
-                "SELECT p.schemaname, p.policyname || ' on ' || p.tablename, format('CREATE POLICY %I ON %I.%I AS %s FOR %s"
-                        + " TO %s%s%s;', p.policyname, p.schemaname, p.tablename, p.permissive, p.cmd,"
-                        + " array_to_string(p.roles, ', '), ' USING (' || p.qual || ')', ' WITH CHECK (' || p.with_check"
-                        + " || ')') FROM pg_policies p ORDER BY 1, 2");
-        add(
-                ObjectKind.STATISTICS,
-                "SELECT n.nspname, s.stxname, pg_get_statisticsobjdef(s.oid) || ';' FROM pg_statistic_ext s"
-                        + " JOIN pg_namespace n ON n.oid = s.stxnamespace WHERE" + PgCatalogReader.USER_SCHEMAS
-                        + "ORDER BY 1, 2");
-        add(
-                ObjectKind.TYPE,
-                "SELECT n.nspname, t.typname, format('CREATE TYPE %I.%I AS RANGE (SUBTYPE = %s);', n.nspname, t.typname,"
-                        + " format_type(r.rngsubtype, NULL)) FROM pg_range r JOIN pg_type t ON t.oid = r.rngtypid"
-                        + " JOIN pg_namespace n ON n.oid = t.typnamespace WHERE" + PgCatalogReader.USER_SCHEMAS + "AND"
-                        + String.format(PgCatalogReader.NOT_OF_EXTENSION, "t") + "ORDER BY 1, 2");
-        add(
-                ObjectKind.FOREIGN_TABLE,
-                "SELECT n.nspname, c.relname, format('CREATE FOREIGN TABLE %I.%I (...) SERVER %I;', n.nspname, c.relname,"
-                        + " s.srvname) FROM pg_foreign_table f JOIN pg_class c ON c.oid = f.ftrelid"
-                        + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_foreign_server s ON s.oid = f.ftserver"
-                        + " ORDER BY 1, 2");
-        add(
-                ObjectKind.EXTENSION,
-                "SELECT n.nspname, e.extname, format('CREATE EXTENSION %I VERSION %L;', e.extname, e.extversion)"
-                        + " FROM pg_extension e JOIN pg_namespace n ON n.oid = e.extnamespace WHERE"
-                        + PgCatalogReader.USER_SCHEMAS + "ORDER BY 1, 2");
+    private void add(ObjectKind kind, String sql) throws SQLException {
+        objects.addAll(list(connection, kind, sql));
     }
 
-    private void add(ObjectKind kind, String sql) throws SQLException {
-        objects.addAll(Query.list(
+    /** The objects that a query gives: schema, name and source text. */
+    static List<CodeObject> list(Connection connection, ObjectKind kind, String sql) throws SQLException {
+        return Query.list(
                 connection,
                 sql,
-                row -> new CodeObject(kind, new ObjectName(row.getString(1), row.getString(2)), row.getString(3))));
+                row -> new CodeObject(kind, new ObjectName(row.getString(1), row.getString(2)), row.getString(3)));
     }
 
     List<CodeObject> in(String schema) {

@@ -775,9 +775,7 @@ ALTER TABLE "public"."spectrograph_grating_alignment_history_of_the_northern_cd2
 ==== target/70-views/0001-observation_summary.sql
 -- view public.observation_summary
 -- RC0612 check: kestrel_ridge.observation_summary: GROUP BY
--- RC0502 adapted: kestrel_ridge.observation_summary: ALGORITHM = UNDEFINED
 -- RC0502 adapted: kestrel_ridge.observation_summary: DEFINER = `observatory`@`127.0.0.1`
--- RC0502 adapted: kestrel_ridge.observation_summary: SQL SECURITY DEFINER
 CREATE VIEW "public"."observation_summary" AS
 SELECT
     o."id" AS "observation_id",
@@ -795,9 +793,7 @@ GROUP BY o."id", t."designation", i."name", o."night";
 ==== target/70-views/0002-busiest_targets.sql
 -- view public.busiest_targets
 -- RC0612 check: kestrel_ridge.busiest_targets: GROUP BY
--- RC0502 adapted: kestrel_ridge.busiest_targets: ALGORITHM = UNDEFINED
 -- RC0502 adapted: kestrel_ridge.busiest_targets: DEFINER = `observatory`@`127.0.0.1`
--- RC0502 adapted: kestrel_ridge.busiest_targets: SQL SECURITY DEFINER
 CREATE VIEW "public"."busiest_targets" AS
 SELECT
     "observation_summary"."designation" AS "designation",
