@@ -297,6 +297,9 @@ public enum SqlFeature {
     DESCENDING_INDEXES,
     INCLUDED_COLUMNS,
 
+    /** A row, long values aside, has at most 65,535 bytes. */
+    ROWS_OF_64_KILOBYTES,
+
     /** A query of a table reads those that inherit from it, too. */
     TABLE_INHERITANCE,
     FULLTEXT_INDEXES,

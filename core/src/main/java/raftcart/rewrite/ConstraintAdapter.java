@@ -3,7 +3,7 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import raftcart.catalog.Table;
+import raftcart.catalog.Clauses;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -106,7 +106,7 @@ final class ConstraintAdapter {
     /** Says that a clause is left out; {@code of} stands before it. */
     static void sayLeftOut(String clause, String of, Span span, ExprAdapter adapter) {
         boolean passes = CONFLICTS.matcher(clause).matches();
-        boolean check = passes || Table.hasMeaning(clause);
+        boolean check = passes || Clauses.hasMeaning(clause);
         String left = passes ? "left out, so that rows in conflict are refused: " : check ? "left out: " : "";
         adapter.note(check ? FindingCode.SYNTAX_CHECK : FindingCode.PHYSICAL_CLAUSES, span, of + left + clause);
     }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import raftcart.catalog.Table;
+import raftcart.catalog.Clauses;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -116,7 +116,7 @@ final class TableAdapter {
 
     private void leftOut(List<String> clauses, Statement statement) {
         for (String clause : clauses) {
-            boolean structure = Table.hasMeaning(clause);
+            boolean structure = Clauses.hasMeaning(clause);
             adapter.note(
                     structure ? FindingCode.SYNTAX_CHECK : FindingCode.PHYSICAL_CLAUSES,
                     statement.span(),
@@ -216,6 +216,7 @@ final class TableAdapter {
         }
         new RowidKeys(adapter).rewrite(adapted, constraints);
         new TableLimits(adapter).oneCheckEach(adapted, constraints);
+        new TableLimits(adapter).inRow(adapted, constraints);
         return finished(table, adapted, constraints, after);
     }
 

@@ -3,8 +3,13 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import raftcart.dialect.RowSize;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.TypeChoice;
+import raftcart.dialect.TypeTable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
@@ -13,6 +18,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.TableConstraint;
+import raftcart.type.LogicalType;
 
 /** What some targets do not take in the definition of a table ("CREATE TABLE", "CONSTRAINT", MariaDB). */
 final class TableLimits {
@@ -81,6 +87,39 @@ final class TableLimits {
     private static boolean reads(Expr check, Name column) {
         return ExprSearch.any(
                 check, e -> e instanceof Expr.Column c && c.name().last().matches(column));
+    }
+
+    /** Takes texts out of a row that would be too long. */
+    void inRow(List<ColumnDefinition> columns, List<TableConstraint> constraints) {
+        if (!has(SqlFeature.ROWS_OF_64_KILOBYTES)) {
+            return;
+        }
+        TypeTable table = adapter.to.types();
+        List<Optional<LogicalType>> types = columns.stream()
+                .map(c -> c.type()
+                        .map(t -> table.read(TypeNameParser.parse(
+                                t.name(), adapter.to.grammar().lexical()))))
+                .toList();
+        Set<Integer> apart = RowSize.apart(
+                types,
+                i -> columns.get(i).defaultValue().isPresent()
+                        || !columns.get(i).constraints().isEmpty()
+                        || constraints.stream()
+                                .anyMatch(c -> names(c, columns.get(i).name())));
+        for (int place : apart) {
+            ColumnDefinition column = columns.get(place);
+            TypeChoice choice = RowSize.longValue(types.get(place).orElseThrow(), table);
+            choice.notes()
+                    .forEach(n ->
+                            adapter.note(n.code(), column.span(), column.name().text() + ": " + n.detail()));
+            columns.set(place, column.withType(adapter.written(choice.sql())));
+        }
+    }
+
+    private static boolean names(TableConstraint constraint, Name column) {
+        return constraint.parts().stream()
+                .anyMatch(p ->
+                        p.value() instanceof Expr.Column c && c.name().last().matches(column));
     }
 
     /** Moves what a column checks beyond its first check to the table, where the target takes but one. */

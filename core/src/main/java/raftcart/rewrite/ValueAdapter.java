@@ -22,6 +22,7 @@ import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Adapts values that go into columns: truth values, dates and bits in the form that the target takes. */
@@ -36,7 +37,7 @@ final class ValueAdapter {
 
     private static final String A_DAY = "the day alone, where a date has a time of day";
 
-    private static final Set<String> DAY_WORDS = Set.of("now", "today", "tomorrow", "yesterday");
+    private static final Pattern DAY_WORD = Pattern.compile("(?i)now(\\(\\))?|today|tomorrow|yesterday");
 
     private final ExprAdapter adapter;
     private final OwnSpellings spellings;
@@ -118,7 +119,7 @@ final class ValueAdapter {
             return ofItems(items, array, value);
         }
         if (isWordForDay(value, type.get())) {
-            return adapter.expr(new Expr.Cast(value, adapter.sourceType(type.get()), false, value.span()));
+            return wordForDay((Expr.Literal) value, type);
         }
         new StoredValues(adapter).note(value, adapter.kind(value), type.get());
         Expr converted = new SecondFractions(adapter)
@@ -396,12 +397,19 @@ final class ValueAdapter {
                 : adapter.expr(value);
     }
 
-    /** True for a text such as {@code 'TODAY'}, which Firebird takes for the day, and PostgreSQL where it is cast. */
+    private Expr wordForDay(Expr.Literal value, Optional<LogicalType> type) {
+        String word = value.text().replace("()", "");
+        Expr day = new Expr.Literal(LiteralKind.STRING, word, value.span());
+        TypeName name = adapter.sourceType(type.orElseThrow());
+        return adapter.instants.into(type, day, () -> adapter.expr(new Expr.Cast(day, name, false, value.span())));
+    }
+
+    /** True for a text such as {@code 'TODAY'}, which Firebird and PostgreSQL take for the day ("Special Values"). */
     private boolean isWordForDay(Expr value, LogicalType type) {
         return adapter.from.has(SqlFeature.WORDS_ARE_DAYS)
                 && KindFinder.kind(type).isDate()
                 && value instanceof Expr.Literal l
-                && DAY_WORDS.contains(l.text().toLowerCase(Locale.ROOT));
+                && DAY_WORD.matcher(l.text()).matches();
     }
 
     /** True for an array whose column holds JSON or a text on the target. */

@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import raftcart.catalog.Clauses;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
-import raftcart.catalog.Table;
 import raftcart.dialect.Language;
 import raftcart.dialect.write.WriterContext;
 import raftcart.sql.Span;
@@ -24,10 +24,10 @@ import raftcart.sql.tree.QualifiedName;
  */
 final class KeyTriggers {
     private static final String NAME = "((?:[\\w$#]+|\"[^\"]+\")(?:\\.(?:[\\w$#]+|\"[^\"]+\"))?)";
-    private static final Pattern HEAD =
-            Pattern.compile("(?is).*?\\btrigger\\s+\\S+\\s+(?:(?:no\\s+cascade\\s+)?before\\s+insert\\s+on\\s+(?<on>"
+    private static final Pattern HEAD = Pattern.compile(
+            "(?is).*?\\btrigger\\s+\\S+\\s+(?:(?:no\\s+cascade\\s+)?before\\s+insert(?<change>\\s+or\\s+update(?:\\s+of\\s+[\\w$#]+)?)?\\s+on\\s+(?<on>"
                     + NAME + ")|for\\s+(?<for>" + NAME
-                    + ")\\s+(?:active\\s+)?before\\s+insert(?:\\s+position\\s+\\d+)?\\s+as)\\b(?<body>.*)");
+                    + ")\\s+(?:active\\s+)?before\\s+insert(?:\\s+position\\s+\\d+)?\\s+as)(?!\\w)(?<body>.*)");
     private static final Pattern VALUE = Pattern.compile("(?is)(?:select\\s+" + NAME
             + "\\s*\\.\\s*nextval\\s+into\\s+:?new\\.([\\w$#]+|\"[^\"]+\")\\s+from\\s+dual"
             + "|:?new\\.([\\w$#]+|\"[^\"]+\")\\s*(?::=\\s*" + NAME + "\\s*\\.\\s*nextval|=\\s*(?:gen_id\\s*\\(\\s*"
@@ -36,7 +36,9 @@ final class KeyTriggers {
     private static final Pattern REST = Pattern.compile(
             "(?is)(\\s|--[^\\n]*\\n|/\\*.*?\\*/|referencing\\s+new\\s+as\\s+new(\\s+old\\s+as\\s+old)?|for\\s+each\\s+row|when\\s*\\([^)]*\\bis\\s+null\\s*\\)"
                     + "|enable|declare|begin|\\w+\\s+(exception|integer|boolean|number|char\\(\\d+\\)|varchar2?\\(\\d+\\))\\s*;"
-                    + "|exception(?=\\s)|when\\s+\\w+\\s+then\\s+raise_application_error\\([^)]*\\)\\s*;|if\\s*\\(?\\s*:?new\\.\\S+\\s+is\\s+null\\s*\\)?\\s*then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
+                    + "|exception(?=\\s)|when\\s+\\w+\\s+then\\s+raise_application_error\\([^)]*\\)\\s*;|if\\s*\\(?\\s*(:?new\\.\\S+\\s*=\\s*0\\s+or\\s+)?:?new\\.\\S+\\s+is\\s+null\\s*\\)?\\s*then|end\\s+if\\s*;|end\\s*[\\w$#\"]*\\s*;?|null\\s*;|/)*");
+
+    private static final Pattern ZERO = Pattern.compile("(?i)=\\s*0\\s+or\\b");
 
     private final Language language;
     private final ObjectNames names;
@@ -50,8 +52,9 @@ final class KeyTriggers {
      * What a trigger does.
      *
      * @param next the next value of the sequence in the source's SQL
+     * @param more true where it also fills in for a 0, or at an update
      */
-    record Fill(TableDraft table, Name column, QualifiedName sequence, String next) {}
+    record Fill(TableDraft table, Name column, QualifiedName sequence, String next, boolean more) {}
 
     /** Makes defaults of the triggers that fill keys, and takes these triggers away. */
     void apply(Map<ObjectName, TableDraft> tables, List<CodeObject> code) {
@@ -65,10 +68,13 @@ final class KeyTriggers {
 
     private static boolean apply(Fill fill) {
         boolean changed = fill.table().change(fill.column(), c -> Columns.withDefault(c, Optional.of(fill.next())));
+        if (changed && fill.more()) {
+            fill.table().physical.add("numbers for " + fill.column().text() + " where 0 is given, or at an update");
+        }
         return changed
                 && fill.table()
                         .physical
-                        .add(Table.NUMBERED + "a trigger filled "
+                        .add(Clauses.NUMBERED + "a trigger filled "
                                 + fill.column().text() + " from " + fill.sequence()
                                 + "; the next value is its default now");
     }
@@ -103,7 +109,8 @@ final class KeyTriggers {
         String next = language.writer()
                 .apply(WriterContext.plain(language))
                 .expression(new Expr.SequenceValue(sequence, true, Span.NONE));
-        return table.map(t -> new Fill(t, column, sequence, next));
+        boolean more = head.group("change") != null || ZERO.matcher(body).find();
+        return table.map(t -> new Fill(t, column, sequence, next, more));
     }
 
     private QualifiedName name(String text) {

@@ -109,7 +109,7 @@ final class RowChanges {
         if (statement instanceof Insert insert) {
             return isTable.test(insert.table())
                     ? Optional.empty()
-                    : Optional.of("rows for " + insert.table() + ", which is no table of the scripts");
+                    : Optional.of("rows for " + insert.table() + ", a table that the scripts have not made up to here");
         }
         if (statement instanceof Statement.CallProcedure call) {
             return Optional.of(

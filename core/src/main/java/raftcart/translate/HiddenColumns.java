@@ -78,7 +78,8 @@ final class HiddenColumns {
         String value = part.isExpression() ? part.expression() : inSource(part.column());
         String expression = chosen ? "CASE WHEN " + index.predicate() + " THEN " + value + " END" : value;
         Optional<String> text = table.expressions()
-                .indexed(expression, c -> table.stored(c)
+                .indexed(expression, c -> table.types()
+                        .stored(c)
                         .filter(LogicalType.Char.class::isInstance)
                         .isPresent())
                 .text();
@@ -109,14 +110,16 @@ final class HiddenColumns {
 
     private Optional<Type> type(KeyPart part, String name, int parts) {
         if (!part.isExpression()) {
-            LogicalType stored = table.choice(part.column()).stored();
+            LogicalType stored = table.types().choice(part.column()).stored();
             boolean ignores = table.source().column(part.column()).orElseThrow().ignoresCase();
-            return Optional.of(new Type(table.choice(part.column()).sql(), stored, ignores));
+            return Optional.of(new Type(table.types().choice(part.column()).sql(), stored, ignores));
         }
-        return table.expressions().typeOf(part.expression(), table::stored).map(type -> {
-            ColumnUse use = new ColumnUse(table.target(), name, false, parts, 0, false, false);
-            return new Type(to.types().choose(type, use).sql(), type, false);
-        });
+        return table.expressions()
+                .typeOf(part.expression(), table.types()::stored)
+                .map(type -> {
+                    ColumnUse use = new ColumnUse(table.target(), name, false, parts, 0, false, false);
+                    return new Type(to.types().choose(type, use).sql(), type, false);
+                });
     }
 
     private String name(String index) {

@@ -148,7 +148,8 @@ final class IndexTranslator {
                         .indexes(
                                 index.method(),
                                 index.parts().stream()
-                                        .map(p -> table.choice(p.column()).stored())
+                                        .map(p ->
+                                                table.types().choice(p.column()).stored())
                                         .toList());
     }
 
@@ -219,7 +220,7 @@ final class IndexTranslator {
                 .flatMap(p -> table.expressions().beginning(p.expression()))
                 .flatMap(b -> source.columns().stream()
                         .filter(c -> c.name().equalsIgnoreCase(b.column().text()))
-                        .filter(c -> table.choice(c.name()).stored().form() == ValueForm.TEXT)
+                        .filter(c -> table.types().choice(c.name()).stored().form() == ValueForm.TEXT)
                         .map(c -> new KeyPart(c.name(), "", b.length(), part.descending()))
                         .findFirst());
     }
@@ -276,7 +277,7 @@ final class IndexTranslator {
         }
         boolean document = index.parts().stream()
                 .filter(p -> !p.isExpression())
-                .map(p -> table.choice(p.column()).stored())
+                .map(p -> table.types().choice(p.column()).stored())
                 .anyMatch(t -> t instanceof LogicalType.Opaque other && other.isXml()
                         || t instanceof LogicalType.Json json && !json.normalized());
         if (document && to.has(SqlFeature.DOCUMENTS_HAVE_NO_ORDER)) {
@@ -333,7 +334,7 @@ final class IndexTranslator {
         Expr column = new Expr.Column(
                 new QualifiedName(List.of(new Name(table.targetColumn(part.column()), true))), false, Span.NONE);
         Expr length = Expr.Literal.number(part.prefixLength());
-        boolean bytes = table.choice(part.column()).stored().form() == ValueForm.BYTES;
+        boolean bytes = table.types().choice(part.column()).stored().form() == ValueForm.BYTES;
         Expr beginning = bytes
                 ? Expr.Call.of("substring", column, Expr.Literal.number(1), length)
                 : Expr.Call.of("left", column, length);
@@ -343,7 +344,7 @@ final class IndexTranslator {
 
     private KeyPart whole(String object, KeyPart part, boolean anyLength) {
         int prefix = part.prefixLength();
-        LogicalType stored = table.choice(part.column()).stored();
+        LogicalType stored = table.types().choice(part.column()).stored();
         boolean tooLong = stored instanceof LogicalType.Text || stored instanceof LogicalType.Blob;
         if (prefix == 0 && tooLong && !anyLength && to.has(SqlFeature.PREFIX_INDEXES)) {
             prefix = PREFIX_OF_LONG_TEXT;
@@ -360,7 +361,7 @@ final class IndexTranslator {
     private int bytes(KeyPart part) {
         LogicalType stored = table.pairs().stream()
                 .filter(p -> p.targetName().equals(part.column()))
-                .map(p -> table.choice(p.source().name()).stored())
+                .map(p -> table.types().choice(p.source().name()).stored())
                 .findFirst()
                 .or(() -> hidden.columns().stream()
                         .filter(c -> c.name().equals(part.column()))

@@ -56,7 +56,7 @@ final class PartitionTranslator {
         return translator.source().columns().stream()
                 .map(Column::name)
                 .filter(c -> translator.targetColumn(c).equalsIgnoreCase(name.text()))
-                .map(c -> translator.choice(c).stored())
+                .map(c -> translator.types().choice(c).stored())
                 .findFirst();
     }
 

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
+import raftcart.catalog.Clauses;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.Column;
 import raftcart.catalog.EnumeratedType;
@@ -163,10 +164,10 @@ public final class Translator {
         TableTranslator parent = tables.get(key.target());
         boolean changed = false;
         for (int i = 0; parent != null && i < key.columns().size(); i++) {
-            TypeChoice leading = parent.choice(key.targetColumns().get(i));
-            TypeChoice own = child.choice(key.columns().get(i));
+            TypeChoice leading = parent.types().choice(key.targetColumns().get(i));
+            TypeChoice own = child.types().choice(key.columns().get(i));
             if (!own.sql().equals(leading.sql())) {
-                child.follow(key.columns().get(i), leading);
+                child.types().follow(key.columns().get(i), leading);
                 changed = true;
             }
         }
@@ -225,19 +226,19 @@ public final class Translator {
             notes.find(FindingCode.ACCENTS_IGNORED, table.name().toString(), String.join(", ", accents));
         }
         List<String> storage = new ArrayList<>(table.physical());
-        storage.removeIf(c -> c.startsWith(Table.NUMBERED) || Table.hasMeaning(c));
+        storage.removeIf(c -> c.startsWith(Clauses.NUMBERED) || Clauses.hasMeaning(c));
         table.physical().stream()
-                .filter(Table::hasMeaning)
+                .filter(Clauses::hasMeaning)
                 .forEach(c -> notes.find(FindingCode.SYNTAX_CHECK, table.name().toString(), "left out: " + c));
         if (!storage.isEmpty()) {
             notes.find(FindingCode.PHYSICAL_CLAUSES, table.name().toString(), String.join("; ", storage));
         }
         table.physical().stream()
-                .filter(c -> c.startsWith(Table.NUMBERED))
+                .filter(c -> c.startsWith(Clauses.NUMBERED))
                 .forEach(c -> notes.find(
                         FindingCode.SYNTAX_ADAPTED,
                         table.name().toString(),
-                        c.substring(Table.NUMBERED.length()).strip()));
+                        c.substring(Clauses.NUMBERED.length()).strip()));
         notes.outcome(ObjectKind.TABLE, table.name().toString());
     }
 

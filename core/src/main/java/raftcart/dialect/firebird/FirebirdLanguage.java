@@ -76,6 +76,7 @@ public final class FirebirdLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.COMMENT_ON,
+                    SqlFeature.ROWS_OF_64_KILOBYTES,
                     SqlFeature.DOMAINS,
                     SqlFeature.DATE_PLUS_DAYS,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,

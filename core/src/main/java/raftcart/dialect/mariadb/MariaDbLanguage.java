@@ -154,6 +154,7 @@ public final class MariaDbLanguage {
                     SqlFeature.IF_EXISTS,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.INLINE_COMMENTS,
+                    SqlFeature.ROWS_OF_64_KILOBYTES,
                     SqlFeature.PREFIX_INDEXES,
                     SqlFeature.UNIQUE_KEYS_OF_ANY_LENGTH,
                     SqlFeature.HIDDEN_COLUMNS,

@@ -186,6 +186,7 @@ public final class PgLanguage {
                     SqlFeature.PARTIAL_INDEXES,
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.TABLE_INHERITANCE,
+                    SqlFeature.WORDS_ARE_DAYS,
                     SqlFeature.CASCADE,
                     SqlFeature.CREATE_TABLE_LIKE,
                     SqlFeature.TRIGGER_FUNCTIONS,

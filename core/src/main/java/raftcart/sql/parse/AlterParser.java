@@ -154,9 +154,11 @@ final class AlterParser {
             actions.add(new AlterAction.DropColumn(parsing.name(), false, false));
             return true;
         }
-        boolean adds = last instanceof AlterAction.AddColumn || last instanceof AlterAction.AddConstraint;
-        boolean loose =
-                parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR) || parsing.has(GrammarFeature.COLON_PATHS);
+        boolean batches = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR);
+        boolean adds = last instanceof AlterAction.AddColumn
+                || last instanceof AlterAction.AddConstraint
+                || batches && last instanceof AlterAction.SetDefault;
+        boolean loose = batches || parsing.has(GrammarFeature.COLON_PATHS);
         if (!adds || !loose || !cursor.peek().isName()) {
             return false;
         }
@@ -223,6 +225,7 @@ final class AlterParser {
         Expr value = parsing.expressions.expression();
         cursor.expectWords("FOR");
         actions.add(new AlterAction.SetDefault(parsing.name(), Optional.of(value), constraint));
+        cursor.takeWords("WITH", "VALUES"); // it bears on columns alone that are added
     }
 
     private void drop(List<AlterAction> actions) {
@@ -428,6 +431,9 @@ final class AlterParser {
                 && cursor.peek(2).isWord("LEVEL")) {
             throw cursor.byHand("security of single rows");
         }
+        if (cursor.atWords("SET", "SCHEMA")) {
+            throw cursor.byHand("a table that moves to another schema");
+        }
         if (cursor.peek().isWord("CONFIGURE")) {
             throw cursor.byHand("the settings of a zone");
         }
@@ -463,7 +469,9 @@ final class AlterParser {
             throw cursor.byHand("switching a constraint or trigger on or off");
         }
         refuse();
-        boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS);
+        boolean known = cursor.peek().isAnyWord(ClauseWords.TABLE_SETTINGS)
+                && (!cursor.peek().isWord("DEFAULT")
+                        || cursor.peek(1).isAnyWord("CHARACTER", "CHARSET", "COLLATE", "COLLATION", "DDL"));
         if (cursor.peek().isAnyWord("INHERIT", "OF")
                 || cursor.atWords("NO", "INHERIT")
                 || cursor.atWords("NOT", "OF")) {

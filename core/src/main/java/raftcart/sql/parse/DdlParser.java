@@ -380,6 +380,9 @@ final class DdlParser {
     }
 
     private Statement other(String word, Span span) {
+        if (cursor.takeWords("LANGUAGE", "PLPGSQL")) {
+            return new Statement.ClientCommand("CREATE LANGUAGE plpgsql", span); // it is always there
+        }
         if (word.equals("ROLE") || word.equals("GROUP") && parsing.has(GrammarFeature.TYPED_TEXTS)) {
             return new RoleParser(parsing).create(span);
         }

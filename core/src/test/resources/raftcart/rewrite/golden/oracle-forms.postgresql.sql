@@ -290,7 +290,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 40:1: RC0502 adapted: Storage clauses left out: PARALLEL 4
 -- 40:1: RC0502 adapted: Storage clauses left out: ONLINE
 -- 40:35: RC0608 adapted: Function spelled otherwise: NVL means coalesce
--- 43:27: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 43:27: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 48:24: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 49:1: RC0502 adapted: Storage clauses left out: ENABLE ROW MOVEMENT
 -- 50:1: RC0604 adapted: Client command left out: ALTER INDEX

@@ -76,7 +76,7 @@ TRUNCATE TABLE lamp;
 -- 15:3: RC0116 check: NaN and infinity are refused: watts: double
 -- 17:3: RC0114 check: Instant becomes date and time in UTC: seen: datetime(6) in UTC
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
--- 21:3: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 21:3: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 24:3: RC0123 adapted: Decimal number as a whole number of 64 bits: shift_id: integer of 38 digits as a whole number of 64 bits
 -- 27:3: RC0112 adapted: Key column takes the type of the key it refers to: boss
 -- 28:3: RC0111 check: Type without counterpart crosses as text or bytes: starts: interval day to second as longtext

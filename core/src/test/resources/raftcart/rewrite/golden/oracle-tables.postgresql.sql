@@ -67,7 +67,7 @@ TRUNCATE TABLE lamp;
 -- findings
 -- 18:3: RC0109 adapted: Fixed number of bytes kept by a check: serial: bytea with a check for at most 16 bytes
 -- 19:3: RC0502 adapted: Storage clauses left out: USING INDEX
--- 21:3: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 21:3: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 24:3: RC0123 adapted: Decimal number as a whole number of 64 bits: shift_id: integer of 38 digits as a whole number of 64 bits
 -- 27:3: RC0112 adapted: Key column takes the type of the key it refers to: boss
 -- 32:1: RC0502 adapted: Storage clauses left out: TABLESPACE idx

@@ -345,7 +345,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 263:3: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 263:3: RC0502 adapted: Storage clauses left out: STORAGE (INITIAL 65536 NEXT 1048576 MINEXTENTS 1 MAXEXTENTS 2147483645 PCTINCREASE 0 FREELISTS 1 FREELIST GROUPS 1 BUFFER_POOL DEFAULT FLASH_CACHE DEFAULT CELL_FLASH_CACHE DEFAULT)
 -- 263:3: RC0502 adapted: Storage clauses left out: TABLESPACE "USERS"
--- 269:3: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 269:3: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 1:1: RC0609 adapted: Said in other words: a key for IDN, which is numbered, of OBS.EXPORTED
 -- 281:1: RC0609 adapted: Said in other words: the whole definition of NM
 -- 283:31: RC0502 adapted: Storage clauses left out: USING INDEX OBS.EXP_PK

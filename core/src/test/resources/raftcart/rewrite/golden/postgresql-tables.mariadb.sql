@@ -107,7 +107,7 @@ CREATE TABLE visit (
 -- 26:1: RC0502 adapted: Storage clauses left out: text_pattern_ops
 -- 26:1: RC0609 adapted: Said in other words: the beginning of remark is indexed
 -- 28:1: RC0609 adapted: Said in other words: the whole definition of note
--- 32:22: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 32:22: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 33:1: RC0502 adapted: Storage clauses left out: VALIDATE CONSTRAINT lamp_watts_ck
 -- 34:1: RC0602 by hand: No counterpart on the target: another name for a constraint cannot be said in mariadb
 -- 38:1: RC0609 adapted: Said in other words: the numbers of shift.shift_id

@@ -101,7 +101,7 @@ CREATE TABLE visit (
 -- 26:1: RC0627 check: Said in other words, with a difference: the index is left out, as the target has none on long texts and bytes such as remark
 -- 27:1: RC0627 check: Said in other words, with a difference: without IF NOT EXISTS the statement can fail
 -- 30:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
--- 32:22: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 32:22: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 33:1: RC0502 adapted: Storage clauses left out: VALIDATE CONSTRAINT lamp_watts_ck
 -- 38:1: RC0609 adapted: Said in other words: the numbers of shift.shift_id
 -- 40:1: RC0609 adapted: Said in other words: the columns of the table that is copied

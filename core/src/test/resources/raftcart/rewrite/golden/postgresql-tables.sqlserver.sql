@@ -100,7 +100,7 @@ CREATE TABLE visit (
 -- 26:1: RC0627 check: Said in other words, with a difference: the index is left out, as the target has none on long texts and bytes such as remark
 -- 27:1: RC0627 check: Said in other words, with a difference: without IF NOT EXISTS the statement can fail
 -- 28:1: RC0602 by hand: No counterpart on the target: a default removed without the name of its constraint cannot be said in sqlserver
--- 32:22: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 32:22: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 33:1: RC0502 adapted: Storage clauses left out: VALIDATE CONSTRAINT lamp_watts_ck
 -- 37:1: RC0602 by hand: No counterpart on the target: the next number of a column cannot be said in sqlserver
 -- 38:1: RC0602 by hand: No counterpart on the target: the numbers of shift.shift_id in another way

@@ -291,7 +291,7 @@ CREATE TABLE p (
 -- 54:1: RC0609 adapted: Said in other words: the condition as a choice between the key and NULL
 -- 54:49: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 55:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
--- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 56:119: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id

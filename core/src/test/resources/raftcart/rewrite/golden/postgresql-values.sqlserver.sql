@@ -294,7 +294,7 @@ CREATE TABLE p (
 -- 54:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in sqlserver
 -- 55:1: RC0627 check: Said in other words, with a difference: an index of the kind GIN is left out
 -- 56:1: RC0609 adapted: Said in other words: the whole definition of a
--- 56:119: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 56:119: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 57:1: RC0105 adapted: Enumeration becomes a named type: mood: its columns get a check each
 -- 58:1: RC0609 adapted: Said in other words: pos: its columns get the type and the checks themselves
 -- 60:1: RC0502 adapted: Storage clauses left out: OWNED BY frame.id

@@ -324,7 +324,7 @@ COMMENT ON COLUMN actor.first_name IS 'the name';
 -- 163:1: RC0603 by hand: Code is not translated: rule
 -- 165:9: RC0627 check: Said in other words, with a difference: the foreign key to public.address does without ON UPDATE CASCADE
 -- 164:1: RC0609 adapted: Said in other words: the schema public is left out
--- 166:35: RC0502 adapted: Storage clauses left out: NOT VALID
+-- 166:35: RC0627 check: Said in other words, with a difference: left out: NOT VALID
 -- 166:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 167:35: RC0627 check: Said in other words, with a difference: a constraint that nothing else can say is left out: EXCLUDE USING gist (r WITH &&)
 -- 168:26: RC0602 by hand: No counterpart on the target: security of single rows

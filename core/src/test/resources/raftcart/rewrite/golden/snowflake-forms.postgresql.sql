@@ -219,7 +219,7 @@ CALL p1();
 -- 9:50: RC0119 check: Numbers may lose digits: t: time(6) without time zone: fractions of a second lose 3 digit(s)
 -- 10:35: RC0111 check: Type without counterpart crosses as text or bytes: g: geography as text
 -- 10:48: RC0109 adapted: Fixed number of bytes kept by a check: bin: bytea with a check for at most 8388608 bytes
--- 11:3: RC0502 adapted: Storage clauses left out: NOT ENFORCED
+-- 11:3: RC0627 check: Said in other words, with a difference: left out: NOT ENFORCED
 -- 11:3: RC0410 check: Key is not checked on the source: rows that have the same key are refused now
 -- 12:3: RC0612 check: Comparison may ignore case on one engine: UNIQUE
 -- 12:3: RC0410 check: Key is not checked on the source: rows that have the same key are refused now

@@ -31,6 +31,13 @@ final class PgCatalogReader {
     private static final String PARTS =
             "(SELECT c.oid AS relid UNION SELECT p.relid FROM pg_partition_tree(c.oid) p) l";
 
+    /** The sequences that number the column to which they belong: those of identity columns, and those of its default. */
+    private static final String NUMBERING =
+            "SELECT d.objid FROM pg_depend d WHERE d.classid = 'pg_class'::regclass AND d.deptype = 'i' AND d.refobjsubid > 0"
+                    + " UNION ALL SELECT d.objid FROM pg_depend d JOIN pg_attrdef e ON e.adrelid = d.refobjid"
+                    + " AND e.adnum = d.refobjsubid JOIN pg_depend u ON u.objid = e.oid AND u.refobjid = d.objid"
+                    + " AND u.classid = 'pg_attrdef'::regclass WHERE d.classid = 'pg_class'::regclass AND d.deptype = 'a'";
+
     static final String USER_SCHEMAS = " n.nspname !~ '^pg_' AND n.nspname <> 'information_schema' ";
     /** Keeps out what an extension brought along. */
     static final String NOT_OF_EXTENSION =
@@ -169,11 +176,7 @@ final class PgCatalogReader {
                         + " p.last_value FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " JOIN pg_sequence s ON s.seqrelid = c.oid"
                         + " JOIN pg_sequences p ON p.schemaname = n.nspname AND p.sequencename = c.relname"
-                        + " WHERE NOT EXISTS (SELECT 1 FROM pg_depend d WHERE d.objid = c.oid"
-                        + " AND d.refobjsubid > 0 AND (d.deptype = 'i' OR d.deptype = 'a' AND EXISTS (SELECT FROM pg_attrdef e"
-                        + " JOIN pg_depend u ON u.objid = e.oid AND u.classid = 'pg_attrdef'::regclass"
-                        + " WHERE e.adrelid = d.refobjid AND e.adnum = d.refobjsubid AND u.refobjid = c.oid))) AND"
-                        + USER_SCHEMAS
+                        + " WHERE c.oid NOT IN (" + NUMBERING + ") AND" + USER_SCHEMAS
                         + "ORDER BY n.nspname, c.relname",
                 PgCatalogReader::sequence);
     }
