@@ -17,6 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.CodeObject;
+import raftcart.catalog.Clauses;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
@@ -307,7 +308,7 @@ class ScriptSourceTest {
                         + "execute sp_addextendedproperty 'MS_Description', 'a light', 'user', @me, 'table', 'lamp'\nGO\n");
         assertThat(table(catalog, "lamp").columns()).extracting(Column::name).containsExactly("id", "a", "b");
         assertThat(table(catalog, "lamp").comment()).isEqualTo("a light");
-        assertThat(table(catalog, "lamp").physical()).anyMatch(Table::hasMeaning);
+        assertThat(table(catalog, "lamp").physical()).anyMatch(Clauses::hasMeaning);
         assertThat(code(catalog, ObjectKind.STATEMENT)).allMatch(c -> c.source().contains("@me sysname"));
     }
 
