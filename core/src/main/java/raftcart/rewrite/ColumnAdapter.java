@@ -166,7 +166,7 @@ final class ColumnAdapter {
 
     /** A column that is known, refusing NULL, in the target's terms. */
     ColumnDefinition notNull(KnownColumn column, Span span) {
-        ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, 1, 0, false, false);
+        ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, false, 1, 0, false, false);
         TypeName type = adapter.written(
                 adapter.to.types().choose(column.type().orElseThrow(), use).sql());
         adapter.note(
@@ -440,7 +440,7 @@ final class ColumnAdapter {
     private TypeName chosen(LogicalType type, ColumnDefinition column, boolean inKey, List<TableConstraint> own) {
         String stored = adapter.to.grammar().names().fold(column.name().text());
         ColumnUse use = new ColumnUse(
-                new ObjectName("", ""), stored, column.identity().isPresent(), inKey ? 1 : 0, 0, false, false);
+                new ObjectName("", ""), stored, column.identity().isPresent(), false, inKey ? 1 : 0, 0, false, false);
         TypeChoice choice = adapter.to.types().choose(type, use);
         for (TypeChoice.Note note : choice.notes()) {
             boolean never =

@@ -107,7 +107,8 @@ final class JsonTables {
     private JsonColumn typed(JsonColumn column) {
         Optional<TypeName> type = column.type().map(t -> {
             LogicalType read = adapter.finder.type(t);
-            ColumnUse use = new ColumnUse(new ObjectName("", ""), column.name().text(), false, 0, 0, false, false);
+            ColumnUse use =
+                    new ColumnUse(new ObjectName("", ""), column.name().text(), false, false, 0, 0, false, false);
             return adapter.written(adapter.to.types().choose(read, use).sql());
         });
         return new JsonColumn(column.name(), column.kind(), type, column.path());

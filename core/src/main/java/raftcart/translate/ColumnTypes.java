@@ -112,6 +112,7 @@ final class ColumnTypes {
                 target,
                 name,
                 column.identity().isPresent(),
+                isKey(column.name()),
                 keyColumns(column.name()),
                 otherBytes(column.name()),
                 column.ignoresCase(),
@@ -240,6 +241,11 @@ final class ColumnTypes {
         String name = names.free(wanted).name();
         notes.find(FindingCode.ENUMERATION_AS_TYPE, object, "type " + name);
         return new LogicalType.Enumeration(name, e.values());
+    }
+
+    private boolean isKey(String column) {
+        return source.primaryKey().filter(k -> k.columns().contains(column)).isPresent()
+                || source.foreignKeys().stream().anyMatch(k -> k.columns().contains(column));
     }
 
     /** The number of text or binary columns in the largest key that must hold the column whole. */

@@ -52,7 +52,7 @@ final class Enumerations {
         int length =
                 enumeration.values().stream().mapToInt(String::length).max().orElse(1);
         ColumnUse key = new ColumnUse(
-                use.table(), use.column(), false, 1, use.otherBytes(), use.ignoresCase(), use.ignoresPadding());
+                use.table(), use.column(), false, false, 1, use.otherBytes(), use.ignoresCase(), use.ignoresPadding());
         TypeChoice text = to.types()
                 .choose(new LogicalType.Varchar(Math.max(1, length)), form == EnumerationForm.LOOKUP ? key : use);
         TypeChoice noted = text.note(

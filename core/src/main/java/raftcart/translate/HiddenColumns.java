@@ -117,7 +117,7 @@ final class HiddenColumns {
         return table.expressions()
                 .typeOf(part.expression(), table.types()::stored)
                 .map(type -> {
-                    ColumnUse use = new ColumnUse(table.target(), name, false, parts, 0, false, false);
+                    ColumnUse use = new ColumnUse(table.target(), name, false, false, parts, 0, false, false);
                     return new Type(to.types().choose(type, use).sql(), type, false);
                 });
     }

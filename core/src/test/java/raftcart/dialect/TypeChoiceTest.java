@@ -54,7 +54,7 @@ class TypeChoiceTest {
             new LogicalType.Opaque("point", true));
 
     private static ColumnUse use(boolean identity, int keyColumns) {
-        return new ColumnUse(new ObjectName("s", "t"), "c", identity, keyColumns, 0, false, false);
+        return new ColumnUse(new ObjectName("s", "t"), "c", identity, false, keyColumns, 0, false, false);
     }
 
     private static TypeChoice choose(String dialect, LogicalType type, ColumnUse use) {
@@ -194,10 +194,10 @@ class TypeChoiceTest {
 
     @Test
     void textThatIgnoresCaseKeepsACollationThatDoes() {
-        ColumnUse ignoring = new ColumnUse(new ObjectName("s", "t"), "c", false, 0, 0, true, false);
+        ColumnUse ignoring = new ColumnUse(new ObjectName("s", "t"), "c", false, false, 0, 0, true, false);
         assertThat(choose("mariadb", new LogicalType.Varchar(5), ignoring).sql())
                 .isEqualTo("varchar(5) COLLATE utf8mb4_general_ci");
-        ColumnUse padding = new ColumnUse(new ObjectName("s", "t"), "c", false, 0, 0, false, true);
+        ColumnUse padding = new ColumnUse(new ObjectName("s", "t"), "c", false, false, 0, 0, false, true);
         assertThat(choose("mariadb", new LogicalType.Varchar(5), padding).sql())
                 .isEqualTo("varchar(5) COLLATE utf8mb4_bin");
         assertThat(Arrays.asList(choose("postgresql", new LogicalType.Varchar(5), ignoring)

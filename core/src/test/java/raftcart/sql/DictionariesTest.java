@@ -21,7 +21,7 @@ import raftcart.type.LogicalType;
 
 class DictionariesTest {
     private static final ColumnUse USE =
-            new ColumnUse(new ObjectName("ridge", "star"), "id", false, 0, 0, false, false);
+            new ColumnUse(new ObjectName("ridge", "star"), "id", false, false, 0, 0, false, false);
 
     private static java.util.List<String> dialects() {
         return Languages.names();

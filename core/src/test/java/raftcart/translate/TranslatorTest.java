@@ -3,9 +3,10 @@ package raftcart.translate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
+import static raftcart.translate.Tables.column;
+import static raftcart.translate.Tables.identity;
+import static raftcart.translate.Tables.reference;
 
-import java.math.BigInteger;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +15,6 @@ import raftcart.catalog.Catalog;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
-import raftcart.catalog.Identity;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
@@ -44,93 +44,11 @@ class TranslatorTest {
     private static final Dialect MARIADB = Dialects.named("mariadb").orElseThrow();
     private static final Dialect POSTGRESQL = Dialects.named("postgresql").orElseThrow();
 
-    private final List<Table> tables = new ArrayList<>();
+    private final Tables catalog = new Tables();
+    private final List<Table> tables = catalog.all();
 
-    private static Column column(String name, LogicalType type) {
-        return column(name, type, false, Optional.empty());
-    }
-
-    private static Column column(String name, LogicalType type, boolean ignoresCase, Optional<Identity> identity) {
-        Optional<String> none = Optional.empty();
-        return new Column(name, "declared", type, true, none, Optional.empty(), identity, ignoresCase, "", none, "");
-    }
-
-    private static Identity identity() {
-        return new Identity(1, 1, false, BigInteger.TEN);
-    }
-
-    private static ForeignKey reference(String name, String column, String table) {
-        return new ForeignKey(
-                name,
-                List.of(column),
-                new ObjectName("k", table),
-                List.of("id"),
-                ReferentialAction.NO_ACTION,
-                ReferentialAction.SET_DEFAULT,
-                true,
-                true,
-                List.of());
-    }
-
-    private TableBuilder table(String name, Column... columns) {
-        return new TableBuilder(new ObjectName("k", name), List.of(columns));
-    }
-
-    /** Adds a table to the catalog with its parts. */
-    private final class TableBuilder {
-        private final ObjectName name;
-        private final List<Column> columns;
-        private Optional<Key> primaryKey = Optional.empty();
-        private final List<Key> uniqueKeys = new ArrayList<>();
-        private final List<ForeignKey> foreignKeys = new ArrayList<>();
-        private final List<CheckConstraint> checks = new ArrayList<>();
-        private final List<Index> indexes = new ArrayList<>();
-
-        TableBuilder(ObjectName name, List<Column> columns) {
-            this.name = name;
-            this.columns = columns;
-        }
-
-        TableBuilder primaryKey(String column) {
-            primaryKey = Optional.of(new Key("PRIMARY", List.of(KeyPart.ofColumn(column))));
-            return this;
-        }
-
-        TableBuilder unique(String key, KeyPart... parts) {
-            uniqueKeys.add(new Key(key, List.of(parts)));
-            return this;
-        }
-
-        TableBuilder references(ForeignKey key) {
-            foreignKeys.add(key);
-            return this;
-        }
-
-        TableBuilder check(String check, String expression) {
-            checks.add(new CheckConstraint(check, expression));
-            return this;
-        }
-
-        TableBuilder index(String index, String method, String predicate, KeyPart... parts) {
-            indexes.add(new Index(index, false, List.of(parts), method, predicate, List.of()));
-            return this;
-        }
-
-        void add() {
-            tables.add(new Table(
-                    name,
-                    columns,
-                    primaryKey,
-                    uniqueKeys,
-                    foreignKeys,
-                    checks,
-                    indexes,
-                    "",
-                    Optional.empty(),
-                    List.of(),
-                    0,
-                    0));
-        }
+    private Tables.TableBuilder table(String name, Column... columns) {
+        return catalog.table(name, columns);
     }
 
     private Translation translate(Dialect from, Dialect to) {
@@ -167,27 +85,49 @@ class TranslatorTest {
 
     @Test
     void bothSidesOfAForeignKeyHaveOneType() {
-        LogicalType unsigned = new LogicalType.Int(64, true);
-        table("parent", column("id", unsigned, false, Optional.of(identity())))
+        LogicalType wide = new LogicalType.Int(32, false);
+        LogicalType narrow = new LogicalType.Int(16, false);
+        table("parent", column("id", wide, false, Optional.of(identity())))
                 .primaryKey("id")
                 .add();
-        table("child", column("id", unsigned))
+        table("child", column("id", narrow))
                 .primaryKey("id")
                 .references(reference("c", "id", "parent"))
                 .add();
-        table("grandchild", column("up", unsigned))
+        table("grandchild", column("up", narrow))
                 .references(reference("g", "up", "child"))
                 .add();
         Translation translation = translate(MARIADB, POSTGRESQL);
         for (String name : List.of("parent", "child", "grandchild")) {
             assertThat(target(translation, name).columns().get(0).declaredType())
                     .as(name)
-                    .isEqualTo("bigint");
+                    .isEqualTo("integer");
         }
         assertThat(details(translation, FindingCode.KEY_TYPE_FOLLOWS))
                 .containsExactlyInAnyOrder(
-                        "k.child.id: numeric(20,0) becomes bigint", "k.grandchild.up: numeric(20,0) becomes bigint");
-        assertThat(target(translation, "grandchild").checks()).isEmpty();
+                        "k.child.id: smallint becomes integer", "k.grandchild.up: smallint becomes integer");
+    }
+
+    @Test
+    void unsignedNumbersOf64BitsAreSignedInKeysAlone() {
+        LogicalType unsigned = new LogicalType.Int(64, true);
+        table("parent", column("id", unsigned), column("big", unsigned))
+                .primaryKey("id")
+                .add();
+        table("child", column("up", unsigned))
+                .references(reference("c", "up", "parent"))
+                .add();
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(target(translation, "parent").columns())
+                .extracting(Column::declaredType)
+                .containsExactly("bigint", "numeric(20,0)");
+        assertThat(target(translation, "parent").checks())
+                .extracting(CheckConstraint::expression)
+                .containsExactly("\"id\" >= 0", "\"big\" BETWEEN 0 AND 18446744073709551615");
+        assertThat(target(translation, "child"))
+                .returns("bigint", t -> t.columns().get(0).declaredType())
+                .returns(List.of(), Table::checks);
+        assertThat(details(translation, FindingCode.UNSIGNED_IDENTITY)).hasSize(2);
     }
 
     @Test

@@ -89,6 +89,11 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
             return TypeChoice.of("bigint", new LogicalType.Int(64, false))
                     .note(FindingCode.UNSIGNED_IDENTITY, "bigint for an unsigned 64-bit identity");
         }
+        if (type.bits() == 64 && use.key()) {
+            return TypeChoice.of("bigint", new LogicalType.Int(64, false))
+                    .check(column() + " >= 0")
+                    .note(FindingCode.UNSIGNED_IDENTITY, "bigint for an unsigned 64-bit key");
+        }
         if (type.bits() == 64) {
             return TypeChoice.of("numeric(20,0)", new LogicalType.Decimal(20, 0, false))
                     .check(column() + " BETWEEN 0 AND 18446744073709551615")

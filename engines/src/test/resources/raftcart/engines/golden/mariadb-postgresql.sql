@@ -387,10 +387,9 @@ CREATE TABLE "public"."sky_targets" (
 ==== target/40-tables/0011-observations.sql
 -- table public.observations
 -- RC0108 check: kestrel_ridge.observations.id: bigint for an unsigned 64-bit identity
--- RC0101 adapted: kestrel_ridge.observations.target_id: numeric(20,0) for unsigned 64 bits
+-- RC0108 check: kestrel_ridge.observations.target_id: bigint for an unsigned 64-bit key
 -- RC0101 adapted: kestrel_ridge.observations.observer_id: bigint for unsigned 32 bits
 -- RC0106 adapted: kestrel_ridge.observations.tracking_lost: interval for hours beyond a day
--- RC0112 adapted: kestrel_ridge.observations.target_id: numeric(20,0) becomes bigint
 -- RC0107 check: kestrel_ridge.observations.night: impossible dates as NULL
 -- RC0107 check: kestrel_ridge.observations.started: impossible dates as NULL
 -- RC0107 check: kestrel_ridge.observations.ended: impossible dates as NULL
@@ -410,12 +409,11 @@ CREATE TABLE "public"."observations" (
 
 ==== target/40-tables/0012-exposures.sql
 -- table public.exposures
--- RC0101 adapted: kestrel_ridge.exposures.observation_id: numeric(20,0) for unsigned 64 bits
+-- RC0108 check: kestrel_ridge.exposures.observation_id: bigint for an unsigned 64-bit key
 -- RC0101 adapted: kestrel_ridge.exposures.shot: integer for unsigned 16 bits
 -- RC0101 adapted: kestrel_ridge.exposures.frame_hash: numeric(20,0) for unsigned 64 bits
 -- RC0105 adapted: kestrel_ridge.exposures.quality: type exposures_quality
 -- RC0102 check: kestrel_ridge.exposures.calibrated: tinyint(1) as boolean
--- RC0112 adapted: kestrel_ridge.exposures.observation_id: numeric(20,0) becomes bigint
 -- RC0107 check: kestrel_ridge.exposures.taken_at: impossible dates as NULL
 -- RC0614 adapted: kestrel_ridge.exposures.calibrated: 0 for a truth value
 -- RC0402 check: kestrel_ridge.exposures: filter_code, quality, file_name, remark
