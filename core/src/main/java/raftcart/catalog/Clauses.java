@@ -31,14 +31,14 @@ public final class Clauses {
                             + " insert_method interleave invisible journal keep key key_block_size last_altered lob local locality locksize"
                             + " log logged logging long map masking max_rows max_data_extension_time_in_days maxtrans memory mergeblockratio"
                             + " min_rows monitoring multiset named nested no nocache nocheck nocompress nologging nomonitoring nonclustered"
-                            + " noparallel norely norowdependencies not null_to_default on online options or order organization organize owned"
+                            + " noparallel norely norowdependencies not on online options or order organization organize owned"
                             + " owner pack_keys page page_checksum page_compressed page_compression_level parallel pctfree"
                             + " pctused persisted persistent physical position prefix primary queue read refresh rely replica replication restrict"
                             + " result_cache reverse row row_format rowdependencies rowguidcol row_movement secondary_engine secure security"
                             + " segment selectivity sequence set shared sort sortkey sparse split srid stage_copy_options stage_file_format"
                             + " statistics stats_auto_recalc stats_persistent stats_sample_pages storage store strict subpartition"
-                            + " supplemental tablespace tablespaces tag temporary textimage_on title transactional transient type uc"
-                            + " unicode union unique unlogged uppercase using validate validation value values varray visible volatile"
+                            + " supplemental tablespace tablespaces tag temporary textimage_on title transactional transient type"
+                            + " unicode union unique unlogged using validate validation value values varray visible volatile"
                             + " wait with without xmltype zerofill")
                     .split(" "));
 
@@ -46,6 +46,9 @@ public final class Clauses {
 
     /** True for a clause that says more than where and how rows lie, or of which nothing is known. */
     public static boolean hasMeaning(String clause) {
+        if (clause.startsWith(NUMBERED)) {
+            return false;
+        }
         Matcher column = COLUMN.matcher(clause);
         String own = column.matches() ? column.group(1) : clause;
         if (MEANING.matcher(clause).lookingAt() || MEANING.matcher(own).lookingAt()) {

@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -395,6 +396,28 @@ final class ColumnParser {
         return cursor.takeWords("WITHOUT", "SYSTEM", "VERSIONING") || cursor.takeWords("WITH", "SYSTEM", "VERSIONING");
     }
 
+    /** Words by which capitals and small letters are not the same: BINARY of MySQL, CASESPECIFIC of Teradata. */
+    private boolean exactTexts() {
+        if (cursor.takeWords("BINARY")) {
+            collation = Optional.of("COLLATE " + ownCharacterSet() + "_bin");
+            return true;
+        }
+        if (cursor.takeAny("CASESPECIFIC", "CS")) {
+            collation = Optional.of("CASESPECIFIC");
+            return true;
+        }
+        return false;
+    }
+
+    /** The character set that the column says, or the usual one. */
+    private String ownCharacterSet() {
+        return leftOut.stream()
+                .filter(c -> c.startsWith("CHARACTER SET "))
+                .map(c -> c.substring("CHARACTER SET ".length()).toLowerCase(Locale.ROOT))
+                .findFirst()
+                .orElse("utf8mb4");
+    }
+
     /** Options about storage and presentation. */
     private boolean passedOver(Name column) {
         if (cursor.takeWords("NOT", "FOR", "REPLICATION") || isVersioning()) {
@@ -416,13 +439,12 @@ final class ColumnParser {
             leftOut.add("NOT " + cursor.previous().text());
             return true;
         }
+        if (exactTexts()) {
+            return true;
+        }
         if (cursor.takeAny(ClauseWords.COLUMN_FLAGS)) {
             String flag = cursor.previous().text();
             leftOut.add(cursor.takeSymbol("=") ? flag + "=" + cursor.take().text() : flag);
-            return true;
-        }
-        if (cursor.takeAny("CASESPECIFIC", "CS")) {
-            collation = Optional.of("CASESPECIFIC");
             return true;
         }
         if (cursor.takeWords("SEQUENCE")) {

@@ -66,7 +66,7 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET MODE MySQL
 -- 3:1: RC0502 adapted: Storage clauses left out: CACHED
--- 3:38: RC0502 adapted: Storage clauses left out: ID: NULL_TO_DEFAULT
+-- 3:38: RC0627 check: Said in other words, with a difference: ID: left out: NULL_TO_DEFAULT
 -- 3:38: RC0502 adapted: Storage clauses left out: ID: SEQUENCE PUBLIC.SQ
 -- 3:38: RC0502 adapted: Storage clauses left out: ID: SELECTIVITY 100
 -- 3:142: RC0612 check: Comparison may ignore case on one engine: NAME
