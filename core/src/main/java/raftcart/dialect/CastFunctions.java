@@ -11,7 +11,8 @@ import raftcart.sql.tree.TypeName;
 
 /** Functions that are called like the types that they give, as DB2 and Derby have them: {@code DECIMAL(x, 9, 2)} is a cast. */
 public final class CastFunctions {
-    private static final Set<String> PLAIN = Set.of("int", "integer", "smallint", "bigint", "real");
+    private static final Set<String> PLAIN =
+            Set.of("int", "integer", "smallint", "bigint", "real", "blob", "clob", "dbclob");
     private static final Set<String> EXACT = Set.of("dec", "decimal", "numeric");
     private static final Set<String> TEXT = Set.of("char", "varchar");
 
@@ -24,7 +25,8 @@ public final class CastFunctions {
         }
         String name = call.name().toString().toLowerCase(Locale.ROOT);
         List<Expr> a = call.arguments();
-        if (PLAIN.contains(name) && a.size() == 1) {
+        boolean sized = name.endsWith("lob") && a.size() == 2;
+        if (PLAIN.contains(name) && (a.size() == 1 || sized)) {
             return cast(call, new TypeName(name, List.of(), List.of(), 0));
         }
         if (EXACT.contains(name) && a.size() <= 3) {

@@ -143,8 +143,8 @@ public final class BuildStage {
         target.connection().commit();
         if (!found.isEmpty() && existing == Existing.STOP) {
             throw new PlanException(
-                    (found.size() == 1 ? "table " : "tables ") + String.join(", ", found)
-                            + " of the target exist already; nothing was changed",
+                    (found.size() == 1 ? "table " : "tables ") + String.join(", ", found) + " of the target "
+                            + (found.size() == 1 ? "exists" : "exist") + " already; nothing was changed",
                     "Use --if-exists skip to load into them as they are, --if-exists drop to remove them with their rows, or"
                             + " choose another schema.");
         }

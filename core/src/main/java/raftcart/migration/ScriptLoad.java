@@ -139,7 +139,7 @@ final class ScriptLoad {
         }
         RowStatements.Rows rows = translated.get();
         if (given.refusal().isPresent()) {
-            refuse(rows, place, given.refusal().get(), rows.rows());
+            refuse(rows, statement, place, given.refusal().get(), rows.rows());
             return;
         }
         try {
@@ -219,19 +219,19 @@ final class ScriptLoad {
             throws SQLException {
         List<Statement.Insert> single = RowStatements.single(insert);
         if (single.size() < 2) {
-            refuse(rows, place, reason, rows.rows());
+            refuse(rows, insert, place, reason, rows.rows());
             return;
         }
         for (Statement.Insert row : single) {
             RowStatements.Rows one = statements.translate(row).orElseThrow();
             Optional<String> why = attempt(one);
             if (why.isPresent()) {
-                refuse(one, place, why.get(), 1);
+                refuse(one, row, place, why.get(), 1);
             }
         }
     }
 
-    private void refuse(RowStatements.Rows rows, String place, String reason, int number) {
+    private void refuse(RowStatements.Rows rows, Statement given, String place, String reason, int number) {
         Count count = counts.get(rows.table());
         boolean first = count.refused == 0;
         count.refused += Math.max(1, number);
@@ -240,7 +240,8 @@ final class ScriptLoad {
         ObjectNode line = Json.MAPPER.createObjectNode();
         line.put("reason", reason);
         line.put("place", place);
-        line.put("statement", String.join(";\n", rows.result().statements()));
+        List<String> translated = rows.result().statements();
+        line.put("statement", translated.isEmpty() ? statements.source(given) : String.join(";\n", translated));
         try {
             Files.createDirectories(refusedFolder);
             if (first) {

@@ -101,16 +101,24 @@ final class KeyTriggers {
                         .findFirst());
         boolean into = value.group(1) != null;
         Name column = name(into ? value.group(2) : value.group(3)).last();
-        QualifiedName sequence = name(Stream.of(1, 4, 5, 6)
-                .map(value::group)
-                .filter(Objects::nonNull)
-                .findFirst()
-                .orElseThrow());
+        QualifiedName sequence = inSchema(
+                name(Stream.of(1, 4, 5, 6)
+                        .map(value::group)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElseThrow()),
+                object.name().schema());
         String next = language.writer()
                 .apply(WriterContext.plain(language))
                 .expression(new Expr.SequenceValue(sequence, true, Span.NONE));
         boolean more = head.group("change") != null || ZERO.matcher(body).find();
         return table.map(t -> new Fill(t, column, sequence, next, more));
+    }
+
+    /** Names without a schema mean, in a trigger, those of its own schema. */
+    private QualifiedName inSchema(QualifiedName name, String schema) {
+        boolean own = name.parts().size() == 1 && !schema.isEmpty() && !schema.equals(names.defaultSchema());
+        return own ? new QualifiedName(List.of(new Name(schema, true), name.last())) : name;
     }
 
     private QualifiedName name(String text) {

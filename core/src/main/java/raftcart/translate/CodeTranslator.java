@@ -19,6 +19,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge;
@@ -140,6 +141,11 @@ final class CodeTranslator {
 
     Statement parse(String text) {
         return ObjectRewriter.parse(text, from);
+    }
+
+    /** A statement in the source's SQL. */
+    String spelled(Statement statement) {
+        return from.writer().apply(WriterContext.plain(from)).statement(statement);
     }
 
     ObjectRewriter rewriter() {

@@ -44,6 +44,11 @@ public final class RowStatements {
                         .orElseGet(() -> ObjectRewriter.Result.not("it reads a table that is not on the target"))));
     }
 
+    /** A statement as the source writes it, for those that have no text on the target. */
+    public String source(Statement statement) {
+        return code.spelled(statement);
+    }
+
     private static int rows(Insert insert) {
         return insert.source()
                 .map(Query::body)

@@ -237,7 +237,13 @@ class ScriptSourceTest {
                         + "  IF :new.id IS NULL THEN\n    :new.id := s_lamp.NEXTVAL;\n  END IF;\nEND;\n/\n"
                         + "CREATE OR REPLACE TRIGGER lamp_n BEFORE INSERT ON lamp FOR EACH ROW\nBEGIN\n"
                         + "  :new.id := s_lamp.NEXTVAL; :new.n := 1;\nEND;\n/\n"
-                        + "ALTER TRIGGER lamp_bi ENABLE;\nALTER TRIGGER lamp_n DISABLE;\n");
+                        + "ALTER TRIGGER lamp_bi ENABLE;\nALTER TRIGGER lamp_n DISABLE;\n"
+                        + "CREATE TABLE ridge.\"dome-1\" (\"no-1\" NUMBER(9));\nCREATE TRIGGER ridge.\"d-t\" BEFORE INSERT OR UPDATE"
+                        + " OF no ON ridge.\"dome-1\" FOR EACH ROW\nBEGIN\nIF (:new.\"no-1\" = 0 OR :new.\"no-1\" IS NULL) THEN\n"
+                        + "SELECT \"s-2\".nextval INTO :new.\"no-1\" FROM dual;\nEND IF;\nEND;\n/\n");
+        assertThat(table(catalog, "dome-1").column("no-1").flatMap(Column::defaultValue))
+                .contains("RIDGE.\"s-2\".NEXTVAL");
+        assertThat(table(catalog, "dome-1").physical()).contains("numbers for no-1 where 0 is given, or at an update");
         assertThat(table(catalog, "LAMP").column("ID").flatMap(Column::defaultValue))
                 .contains("s_lamp.NEXTVAL");
         assertThat(code(catalog, ObjectKind.TRIGGER))

@@ -140,7 +140,12 @@ final class ColumnParser {
         } else if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
             notNull = Optional.of(true);
             name.ifPresent(n -> options.add(new NamedOption(n, false)));
+            if (cursor.takeWords("DISABLE")) {
+                notNull = Optional.of(false);
+                leftOut.add("NOT NULL DISABLE");
+            }
             cursor.takeAny("ENABLE");
+            cursor.takeAny("VALIDATE", "NOVALIDATE");
             cursor.takeWords("NOT", "DEFERRABLE");
             if (cursor.takeWords("ON", "CONFLICT")) {
                 leftOut.add("ON CONFLICT " + cursor.take().text());

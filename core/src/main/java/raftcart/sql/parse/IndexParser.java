@@ -59,8 +59,7 @@ final class IndexParser {
         }
         parts();
         using();
-        List<Name> include =
-                cursor.takeWords("INCLUDE") || cursor.takeWords("STORING") ? parsing.namesInParentheses() : List.of();
+        List<Name> include = included();
         if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
             throw cursor.byHand("NULLS NOT DISTINCT");
         }
@@ -162,5 +161,12 @@ final class IndexParser {
         if (!storage && cursor.takeWords("USING")) {
             method = cursor.take().value().toUpperCase(Locale.ROOT);
         }
+    }
+
+    private List<Name> included() {
+        if (cursor.takeWords("NOT", "PARTITIONED") || cursor.takeWords("PARTITIONED")) {
+            leftOut.add("PARTITIONED"); // DB2 says so before the columns
+        }
+        return cursor.takeWords("INCLUDE") || cursor.takeWords("STORING") ? parsing.namesInParentheses() : List.of();
     }
 }
