@@ -26,6 +26,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.tree.DdlStatement.CreateDomain;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryMapper;
@@ -178,6 +179,7 @@ final class Definitions {
         Optional<Expr> value = definition
                 .defaultValue()
                 .or(() -> domain.flatMap(CreateDomain::defaultValue))
+                .filter(v -> !(v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL)) // as without one
                 .map(v -> ColumnFactory.defaultValue(v, type));
         return new Column(
                 names.stored(definition.name()),

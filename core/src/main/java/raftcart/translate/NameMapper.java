@@ -11,6 +11,7 @@ import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.EnumeratedType;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.Sequence;
 import raftcart.catalog.Table;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Identifiers;
@@ -121,7 +122,17 @@ final class NameMapper {
     ObjectName sequence(List<String> names) {
         String name = names.get(names.size() - 1);
         String schema = names.size() > 1 ? names.get(names.size() - 2) : source.defaultSchema();
-        return object(new ObjectName(schema, name));
+        return object(knownSequence(new ObjectName(schema, name)));
+    }
+
+    /** The sequence of this name; where its schema has none, the only one of another schema, as dumps of a database may name it. */
+    private ObjectName knownSequence(ObjectName wanted) {
+        List<ObjectName> alike = source.schemas().stream()
+                .flatMap(s -> s.sequences().stream())
+                .map(Sequence::name)
+                .filter(s -> s.name().equals(wanted.name()))
+                .toList();
+        return alike.size() == 1 && !alike.contains(wanted) ? alike.get(0) : wanted;
     }
 
     /**

@@ -197,6 +197,7 @@ public final class MariaDbLanguage {
                 NameCase.IGNORED,
                 Set.of(
                         GrammarFeature.LIKE_COPIES_ALL,
+                        GrammarFeature.CHECKED_TEXTS_ARE_JSON,
                         GrammarFeature.FRACTIONS_WITHIN_SECOND,
                         GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,
                         GrammarFeature.SECONDS_ARE_WHOLE,

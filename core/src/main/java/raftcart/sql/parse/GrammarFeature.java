@@ -26,6 +26,8 @@ public enum GrammarFeature {
     PLUS_CONCATENATES,
     /** DIV, MOD, XOR, REGEXP and RLIKE are operators. */
     WORD_OPERATORS,
+    /** A long text with a check that it is JSON is a column of documents. */
+    CHECKED_TEXTS_ARE_JSON,
     /** MOD is an operator. */
     MOD_OPERATOR,
     /** {@code alias = value} in a select list. */

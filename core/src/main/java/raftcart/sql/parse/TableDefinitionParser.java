@@ -3,6 +3,7 @@ package raftcart.sql.parse;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -173,9 +174,11 @@ final class TableDefinitionParser {
                 leftOut.add("FAMILY "
                         + (cursor.peek().isSymbol("(") ? "" : parsing.name().text() + " ") + parsing.skipParentheses());
             } else if (keys.atTableConstraint()) {
-                constraints.add(keys.tableConstraint());
+                keyOfPeriods().ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
             } else {
-                columns.add(new ColumnParser(parsing).column());
+                ColumnDefinition column = new ColumnParser(parsing).column();
+                columns.add(
+                        parsing.has(GrammarFeature.CHECKED_TEXTS_ARE_JSON) ? CheckedDocuments.read(column) : column);
             }
         } while (cursor.takeSymbol(","));
         cursor.expectSymbol(")");
@@ -186,6 +189,20 @@ final class TableDefinitionParser {
         boolean period = cursor.peek().isWord("PERIOD")
                 && (cursor.peek(1).isWord("FOR") || cursor.peek(1).isAnyWord("SYSTEM_TIME", "BUSINESS_TIME"));
         return period && cursor.takeWords("PERIOD");
+    }
+
+    /** A key of which periods may not overlap, as it is written; nothing is read where it is another. */
+    private Optional<String> keyOfPeriods() {
+        int mark = cursor.mark();
+        StringBuilder text = new StringBuilder();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(")") && !cursor.peek().isSymbol(";")) {
+            text.append(text.isEmpty() ? "" : " ").append(cursor.take().text());
+        }
+        if (cursor.takeSymbol(")") && text.toString().toUpperCase(Locale.ROOT).endsWith(" WITHOUT OVERLAPS")) {
+            return Optional.of(text.append(')').toString());
+        }
+        cursor.reset(mark);
+        return Optional.empty();
     }
 
     /** A whole number that is the primary key by itself, and no reference to another table, is numbered by some. */

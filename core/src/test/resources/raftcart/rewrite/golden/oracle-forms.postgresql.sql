@@ -271,7 +271,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 4:1: RC0502 adapted: Storage clauses left out: SEGMENT CREATION IMMEDIATE PCTFREE 10 PCTUSED 40 INITRANS 1 MAXTRANS 255 NOCOMPRESS LOGGING
 -- 4:1: RC0502 adapted: Storage clauses left out: STORAGE (INITIAL 65536 NEXT 1048576 MINEXTENTS 1 MAXEXTENTS 2147483645 PCTINCREASE 0 FREELISTS 1 FREELIST GROUPS 1 BUFFER_POOL DEFAULT)
 -- 4:1: RC0502 adapted: Storage clauses left out: TABLESPACE kro_data LOB (notes) STORE AS SECUREFILE (TABLESPACE kro_lob ENABLE STORAGE IN ROW CHUNK 8192 RETENTION NOCACHE LOGGING NOCOMPRESS KEEP_DUPLICATES) MONITORING NOPARALLEL NOCACHE
--- 5:3: RC0502 adapted: Storage clauses left out: telescope_id: ON NULL
+-- 5:3: RC0627 check: Said in other words, with a difference: telescope_id: left out: ON NULL
 -- 5:3: RC0502 adapted: Storage clauses left out: telescope_id: ORDER
 -- 14:3: RC0109 adapted: Fixed number of bytes kept by a check: ext: bytea with a check for at most 16 bytes
 -- 14:23: RC0608 adapted: Function spelled otherwise: SYS_GUID means uuid_bytes
