@@ -12,7 +12,7 @@ public final class Clauses {
 
     private static final Pattern MEANING = Pattern.compile("(?i)(partition\\s+by|on commit drop|keys and defaults"
             + "|default on null|on null\\b|(in|ex)cluding |with system versioning|column .* invisible|with no check option"
-            + "|inherits\\b|numbers for |constraint |.* without overlaps|disable trigger|enable (always|replica) trigger"
+            + "|inherits\\b|numbers for |constraint |.* without overlaps|(constraint |unique |index ).*\\bwhere\\b|disable trigger|enable (always|replica) trigger"
             + "|enable row level|the counter of .* (cycle|m..value)|set: |with\\s*\\(\\s*system_versioning|period\\b"
             + "|generated always as (row|transaction)\\b|not (valid|enforced)|(enable )?novalidate)");
 

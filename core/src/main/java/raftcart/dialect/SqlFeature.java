@@ -297,6 +297,9 @@ public enum SqlFeature {
     DESCENDING_INDEXES,
     INCLUDED_COLUMNS,
 
+    /** Names without a schema mean the one that was made last. */
+    NEW_SCHEMA_IS_USED,
+
     /** A row, long values aside, has at most 65,535 bytes. */
     ROWS_OF_64_KILOBYTES,
 

@@ -205,10 +205,8 @@ final class CatalogBuilder {
             put(ObjectKind.ROLE, new ObjectName("", role.name().text()), text);
         } else if (statement instanceof DdlStatement.RoleMembers members) {
             put(ObjectKind.GRANT, new ObjectName(names.defaultSchema(), MemberNames.of(members)), text);
-        } else if (statement instanceof Statement.UseSchema use) {
-            if (!use.database() || language.has(SqlFeature.DATABASES_ARE_SCHEMAS)) {
-                names.use(use.schema());
-            }
+        } else if (statement instanceof DdlStatement.CreateSchema || statement instanceof Statement.UseSchema) {
+            use(statement);
         } else if (statement instanceof Statement.Dml change) {
             if (change instanceof Statement.Insert insert) {
                 rows(insert);
@@ -228,6 +226,18 @@ final class CatalogBuilder {
             return routine(not, text);
         }
         return Optional.empty();
+    }
+
+    /** Remembers what names without a schema mean from here on. */
+    private void use(Statement statement) {
+        if (statement instanceof Statement.UseSchema use
+                && (!use.database() || language.has(SqlFeature.DATABASES_ARE_SCHEMAS))) {
+            names.use(use.schema());
+        } else if (statement instanceof DdlStatement.CreateSchema schema
+                && !schema.database()
+                && language.has(SqlFeature.NEW_SCHEMA_IS_USED)) {
+            names.use(schema.name());
+        }
     }
 
     private void grant(DdlStatement.Grant grant, String text) {

@@ -25,7 +25,7 @@ import raftcart.type.ValueForm;
 
 /** Translates the indexes of one table. */
 final class IndexTranslator {
-    private static final Set<String> ORDERED_METHODS = Set.of("", "btree", "hash");
+    private static final Set<String> ORDERED_METHODS = Set.of("", "btree", "hash", "art");
     private static final Pattern CONSTANT = Pattern.compile("-?\\d+|'[^']*'");
     private static final int PREFIX_OF_LONG_TEXT = 255;
     private static final int BYTES_OF_CHARACTER = 4;

@@ -15,6 +15,7 @@ import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
 
 /** HSQLDB's SQL, version 2.7. */
 public final class HsqldbLanguage {
@@ -128,7 +129,7 @@ public final class HsqldbLanguage {
                 "(VALUES (0))",
                 "PUBLIC",
                 MaskStyle.WORDS,
-                Set.of(),
+                Set.of(ScriptFeature.STATEMENT_LINES),
                 LanguageResources.functions("hsqldb"),
                 LanguageResources.types("hsqldb"),
                 HsqldbWriters::of);

@@ -101,6 +101,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
                     SqlFeature.ALIAS_IN_GROUP_BY,
                     SqlFeature.ALIAS_IN_HAVING,
+                    SqlFeature.NEW_SCHEMA_IS_USED,
                     SqlFeature.ILIKE,
                     SqlFeature.REGULAR_EXPRESSIONS,
                     SqlFeature.SEQUENCES,

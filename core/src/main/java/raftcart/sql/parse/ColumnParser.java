@@ -225,6 +225,12 @@ final class ColumnParser {
             return;
         }
         defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+        if (defaultValue.get() instanceof Expr.Call call
+                && call.name().last().text().equalsIgnoreCase("unique_rowid")) {
+            defaultValue = Optional.empty(); // CockroachDB's numbers, which grow with time
+            identity = Optional.of(IdentityOptions.DEFAULT);
+            leftOut.add("numbers for it are of the clock");
+        }
         fills |= cursor.takeWords("WITH", "VALUES");
     }
 

@@ -101,6 +101,7 @@ final class ConstraintParser {
             if (cursor.takeWords("NULLS", "NOT", "DISTINCT")) {
                 throw cursor.byHand("UNIQUE NULLS NOT DISTINCT");
             }
+            cursor.takeWords("NULLS", "DISTINCT");
             Optional<Name> own = indexName();
             return finished(ConstraintKind.UNIQUE, own.isPresent() ? own : name, keyParts(), leftOut, span);
         }
@@ -383,6 +384,9 @@ final class ConstraintParser {
     /** One word with its value or parentheses. */
     private String physicalClause() {
         StringBuilder text = new StringBuilder(cursor.take().text());
+        if (cursor.takeAny("ASC", "ASCENDING", "DESC", "DESCENDING")) {
+            text.append(' ').append(cursor.previous().text()); // how Firebird keeps the index of a key
+        }
         if (cursor.takeWords("INDEX")) {
             text.append(" INDEX");
             if (cursor.peek().isName() && cursor.peek(1).isSymbol(".")) {

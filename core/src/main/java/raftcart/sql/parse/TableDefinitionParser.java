@@ -63,9 +63,7 @@ final class TableDefinitionParser {
         if (cursor.takeWords("PARTITION", "OF")) {
             return partition(name, span);
         }
-        while (cursor.takeSymbol(",")) {
-            leftOut.add(option()); // Teradata puts options between the name and the columns
-        }
+        beforeColumns();
         if (cursor.takeWords("CLONE")) {
             query = Optional.of(wholeTable());
             leftOut.add("keys and defaults of the table that is cloned");
@@ -96,6 +94,16 @@ final class TableDefinitionParser {
                 partitioning,
                 leftOut,
                 span);
+    }
+
+    /** What Teradata and Snowflake say of storage between the name and the columns. */
+    private void beforeColumns() {
+        while (cursor.takeSymbol(",")) {
+            leftOut.add(option());
+        }
+        if (cursor.takeWords("CLUSTER", "BY")) {
+            leftOut.add("CLUSTER BY " + parsing.skipParentheses());
+        }
     }
 
     private void refuseNothing() {
@@ -174,7 +182,7 @@ final class TableDefinitionParser {
                 leftOut.add("FAMILY "
                         + (cursor.peek().isSymbol("(") ? "" : parsing.name().text() + " ") + parsing.skipParentheses());
             } else if (keys.atTableConstraint()) {
-                keyOfPeriods().ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
+                keyOfSome().ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
             } else {
                 ColumnDefinition column = new ColumnParser(parsing).column();
                 columns.add(
@@ -191,15 +199,25 @@ final class TableDefinitionParser {
         return period && cursor.takeWords("PERIOD");
     }
 
-    /** A key of which periods may not overlap, as it is written; nothing is read where it is another. */
-    private Optional<String> keyOfPeriods() {
+    /** A unique key of some rows, or of which periods may not overlap, as it is written; nothing is read where it is another. */
+    private Optional<String> keyOfSome() {
         int mark = cursor.mark();
         StringBuilder text = new StringBuilder();
-        while (!cursor.atEnd() && !cursor.peek().isSymbol(")") && !cursor.peek().isSymbol(";")) {
-            text.append(text.isEmpty() ? "" : " ").append(cursor.take().text());
+        boolean unique = cursor.peek().isWord("UNIQUE");
+        boolean some = false;
+        while (!cursor.atEnd()
+                && !cursor.peek().isSymbol(",")
+                && !cursor.peek().isSymbol(")")
+                && !cursor.peek().isSymbol(";")) {
+            some |= unique && cursor.peek().isWord("WHERE");
+            text.append(text.isEmpty() ? "" : " ")
+                    .append(
+                            cursor.peek().isSymbol("(")
+                                    ? parsing.skipParentheses()
+                                    : cursor.take().text());
         }
-        if (cursor.takeSymbol(")") && text.toString().toUpperCase(Locale.ROOT).endsWith(" WITHOUT OVERLAPS")) {
-            return Optional.of(text.append(')').toString());
+        if (some || text.toString().toUpperCase(Locale.ROOT).contains(" WITHOUT OVERLAPS")) {
+            return Optional.of(text.toString());
         }
         cursor.reset(mark);
         return Optional.empty();

@@ -22,7 +22,7 @@ public final class TypeNameParser {
     /** Names of two words, and the beginnings of those of three, whose last word means something else elsewhere. */
     private static final Pattern TWO_WORDS = Pattern.compile(
             "(?i)long (raw|varchar|vargraphic|varbinary|char|character|float)|national (varchar|char|character|text)"
-                    + "|(nchar|national char|national character) varchar|(native|varying) character|unsigned big"
+                    + "|(nchar|national char|national character) varchar|(native|varying) character|char(acter)? varying_ignorecase|unsigned big"
                     + "|unsigned big int|(un)?signed int(eger)?");
 
     private static final Set<String> FURTHER_WORDS = Set.of(
@@ -77,6 +77,7 @@ public final class TypeNameParser {
         return switch (word) {
             case "national char" -> "national character";
             case "char varying", "char varchar" -> "character varying";
+            case "char varying_ignorecase", "character varying_ignorecase" -> "varchar_ignorecase";
             default -> name;
         };
     }

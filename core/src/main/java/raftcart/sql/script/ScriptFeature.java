@@ -16,6 +16,8 @@ public enum ScriptFeature {
     DOT_COMMANDS,
     /** Lines that begin with SET, PROMPT, SPOOL and so on, without a separator, are for the client. */
     CLIENT_WORDS,
+    /** A script that the engine wrote itself has a statement a line, without separators. */
+    STATEMENT_LINES,
     /** COPY ... FROM stdin is followed by lines of data. */
     COPY_DATA
 }

@@ -35,6 +35,7 @@ public final class ScriptReader {
     /** Teradata's macros hold their statements in parentheses. */
     private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+macro\\b");
 
+    private static final Pattern OWN_SCRIPT = Pattern.compile("SET DATABASE UNIQUE NAME \\w+\\s*");
     private static final Pattern DELIMITER = Pattern.compile("(?i)delimiter\\s+(\\S+).*");
     private static final Pattern GO = Pattern.compile("(?i)go(\\s+\\d+)?(\\s*--.*)?");
     private static final Pattern COPY = Pattern.compile("(?is)copy\\b.*\\bfrom\\s+stdin\\b.*");
@@ -81,6 +82,7 @@ public final class ScriptReader {
             return Optional.of(data());
         }
         if (head.isEmpty() && !tooLong) {
+            statementLines();
             mark();
             Optional<Piece> blank = blank();
             if (blank.isPresent()) {
@@ -93,6 +95,14 @@ public final class ScriptReader {
         }
         Optional<Piece> client = head.isEmpty() && !tooLong ? clientLine() : Optional.empty();
         return client.isPresent() ? client : Optional.of(statement());
+    }
+
+    /** Takes the ends of lines for separators where the script begins as the engine's own do. */
+    private void statementLines() throws IOException {
+        if (has(ScriptFeature.STATEMENT_LINES)
+                && OWN_SCRIPT.matcher(input.lineAhead()).matches()) {
+            delimiter = "\n";
+        }
     }
 
     private void mark() {

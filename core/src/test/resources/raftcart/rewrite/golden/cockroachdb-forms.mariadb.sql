@@ -1,6 +1,6 @@
 -- to: mariadb
 CREATE TABLE telescope (
-    id bigint DEFAULT (unique_rowid()) NOT NULL,
+    id bigint AUTO_INCREMENT NOT NULL,
     name varchar(100) NOT NULL,
     b longblob,
     u uuid DEFAULT (UUID()),
@@ -43,7 +43,7 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f1 (id , name)
 -- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f2 (b)
 -- 3:1: RC0502 adapted: Storage clauses left out: INTERLEAVE IN PARENT o (id)
--- 3:50: RC0606 check: Function is not in the dictionary: unique_rowid
+-- 3:25: RC0627 check: Said in other words, with a difference: id: left out: numbers for it are of the clock
 -- 3:117: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 3:145: RC0114 check: Instant becomes date and time in UTC: ts: datetime(6) in UTC
 -- 3:145: RC0627 check: Said in other words, with a difference: the default of ts is left out: MariaDB has no cast to timestamps with a zone

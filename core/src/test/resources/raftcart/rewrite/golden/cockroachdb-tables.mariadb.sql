@@ -1,6 +1,6 @@
 -- to: postgresql mariadb
 CREATE TABLE IF NOT EXISTS dome (
-    dome_id bigint DEFAULT (unique_rowid()) NOT NULL,
+    dome_id bigint AUTO_INCREMENT NOT NULL,
     name varchar(40) NOT NULL,
     opened datetime(6) NOT NULL,
     height decimal(5,2) DEFAULT 0,
@@ -41,7 +41,7 @@ DROP TABLE IF EXISTS dome_copy;
 
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: FAMILY primary (dome_id , name , opened , height , doc)
--- 3:33: RC0606 check: Function is not in the dictionary: unique_rowid
+-- 3:3: RC0627 check: Said in other words, with a difference: dome_id: left out: numbers for it are of the clock
 -- 5:3: RC0114 check: Instant becomes date and time in UTC: opened: datetime(6) in UTC
 -- 5:3: RC0627 check: Said in other words, with a difference: the default of opened is left out: MariaDB has no cast to timestamps with a zone
 -- 8:3: RC0115 check: Array becomes a JSON array: tags: array as json
