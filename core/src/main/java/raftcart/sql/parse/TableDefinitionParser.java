@@ -203,24 +203,24 @@ final class TableDefinitionParser {
     private Optional<String> keyOfSome() {
         int mark = cursor.mark();
         StringBuilder text = new StringBuilder();
-        boolean unique = cursor.peek().isWord("UNIQUE");
         boolean some = false;
         while (!cursor.atEnd()
                 && !cursor.peek().isSymbol(",")
                 && !cursor.peek().isSymbol(")")
                 && !cursor.peek().isSymbol(";")) {
-            some |= unique && cursor.peek().isWord("WHERE");
+            some |= cursor.peek().isWord("WHERE")
+                    && text.toString().toUpperCase(Locale.ROOT).startsWith("UNIQUE");
             text.append(text.isEmpty() ? "" : " ")
                     .append(
                             cursor.peek().isSymbol("(")
                                     ? parsing.skipParentheses()
                                     : cursor.take().text());
         }
-        if (some || text.toString().toUpperCase(Locale.ROOT).contains(" WITHOUT OVERLAPS")) {
-            return Optional.of(text.toString());
+        some |= text.toString().toUpperCase(Locale.ROOT).contains(" WITHOUT OVERLAPS");
+        if (!some) {
+            cursor.reset(mark);
         }
-        cursor.reset(mark);
-        return Optional.empty();
+        return some ? Optional.of(text.toString()) : Optional.empty();
     }
 
     /** A whole number that is the primary key by itself, and no reference to another table, is numbered by some. */
