@@ -208,8 +208,7 @@ final class TableDefinitionParser {
                 && !cursor.peek().isSymbol(",")
                 && !cursor.peek().isSymbol(")")
                 && !cursor.peek().isSymbol(";")) {
-            some |= cursor.peek().isWord("WHERE")
-                    && text.toString().toUpperCase(Locale.ROOT).startsWith("UNIQUE");
+            some |= cursor.peek().isWord("WHERE") && text.toString().startsWith("UNIQUE");
             text.append(text.isEmpty() ? "" : " ")
                     .append(
                             cursor.peek().isSymbol("(")
