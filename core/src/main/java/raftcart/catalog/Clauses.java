@@ -12,7 +12,7 @@ public final class Clauses {
 
     private static final Pattern MEANING = Pattern.compile("(?i)(partition\\s+by|on commit drop|keys and defaults"
             + "|default on null|on null\\b|(in|ex)cluding |with system versioning|column .* invisible|with no check option"
-            + "|inherits\\b|numbers for |constraint |.* without overlaps|(constraint |unique |index ).*\\bwhere\\b|disable trigger|enable (always|replica) trigger"
+            + "|(foreign key|check) .* of its partition|(with )?(row access|masking) policy|inherits\\b|numbers for |constraint |.* without overlaps|(constraint |unique |index ).*\\bwhere\\b|disable trigger|enable (always|replica) trigger"
             + "|enable row level|the counter of .* (cycle|m..value)|set: |with\\s*\\(\\s*system_versioning|period\\b"
             + "|generated always as (row|transaction)\\b|not (valid|enforced)|(enable )?novalidate)");
 
@@ -24,12 +24,12 @@ public final class Clauses {
             ("activate after algorithm allow alter append ascii audit authorization auto_increment avg_row_length before"
                             + " binary bitmap blockcompression build cache cached capture casespecific ccsid change_tracking"
                             + " character charset check checksum cluster clustered collate column column_format comment compact compress"
-                            + " compressed compression compute concurrently connection copy cs data datablocksize data_retention_time_in_days"
+                            + " compressed compression compute concurrently copy cs data datablocksize data_retention_time_in_days"
                             + " default deferred delay_key_write disable distkey distribute distribution diststyle drop enable encode"
                             + " encrypt encrypted encryption engine fallback family fillfactor filestream_on flashback for format freespace global"
-                            + " grants hidden hybrid identified if ignore ilm immediate in include index indexing inline initially initrans inmemory"
+                            + " grants hidden hybrid if ignore ilm immediate in include index indexing inline initially initrans inmemory"
                             + " insert_method interleave invisible journal keep key key_block_size last_altered lob local locality locksize"
-                            + " log logged logging long map masking max_rows max_data_extension_time_in_days maxtrans memory mergeblockratio"
+                            + " log logged logging long map max_rows max_data_extension_time_in_days maxtrans memory mergeblockratio"
                             + " min_rows monitoring multiset named nested no nocache nocheck nocompress nologging nomonitoring nonclustered"
                             + " noparallel norely norowdependencies not on online options or order organization organize owned"
                             + " owner pack_keys page page_checksum page_compressed page_compression_level parallel pctfree"
@@ -38,7 +38,7 @@ public final class Clauses {
                             + " segment selectivity sequence set shared sort sortkey sparse split srid stage_copy_options stage_file_format"
                             + " statistics stats_auto_recalc stats_persistent stats_sample_pages storage store strict subpartition"
                             + " supplemental tablespace tablespaces tag temporary textimage_on title transactional transient type"
-                            + " unicode union unique unlogged using validate validation value values varray visible volatile"
+                            + " unicode unique unlogged using validate validation value values varray visible volatile"
                             + " wait with without xmltype zerofill")
                     .split(" "));
 

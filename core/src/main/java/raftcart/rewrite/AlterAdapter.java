@@ -72,6 +72,8 @@ final class AlterAdapter {
     /** Indexes that go, the changes themselves, what follows from them, and another name at the very end. */
     private List<Statement> inOrder(
             DdlStatement.AlterTable alter, List<Statement> before, List<AlterAction> actions, List<Statement> after) {
+        actions.removeIf(
+                a -> a instanceof AlterAction.ChangeColumn c && c.definition().isIdle());
         if (actions.isEmpty()) {
             before.addAll(after);
             return before;

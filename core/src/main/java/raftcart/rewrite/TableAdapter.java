@@ -39,6 +39,7 @@ import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
+    private static final String KINDS_OF_INDEXES = "FULLTEXT|SPATIAL|INVERTED";
     private static final Pattern NO_CASE = Pattern.compile("nocase|[-_]ci\\b|_ci_");
     private static final Pattern TYPE_WITHOUT_CASE = Pattern.compile("(\\w+[.])?citext|varchar_ignorecase");
 
@@ -263,7 +264,7 @@ final class TableAdapter {
 
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
         for (TableConstraint constraint : table.constraints()) {
-            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches("FULLTEXT|SPATIAL|INVERTED"));
+            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches(KINDS_OF_INDEXES));
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
                 adapter.note(
                         FindingCode.SYNTAX_CHECK,
@@ -450,7 +451,9 @@ final class TableAdapter {
                 List.of(),
                 Optional.empty(),
                 "",
-                List.of(),
+                constraint.leftOut().stream()
+                        .filter(l -> !l.matches(KINDS_OF_INDEXES))
+                        .toList(),
                 constraint.span());
     }
 

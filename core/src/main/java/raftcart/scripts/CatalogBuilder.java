@@ -165,7 +165,7 @@ final class CatalogBuilder {
             return rename(rename);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
-            return new IndexReader(this, definitions, names).create(index, text);
+            return new IndexReader(this, definitions, names, code).create(index, text);
         }
         if (statement instanceof DdlStatement.CreateSequence sequence) {
             sequence(sequence);
@@ -175,11 +175,11 @@ final class CatalogBuilder {
             return drop(drop);
         }
         if (statement instanceof DdlStatement.Comment comment) {
-            new ScriptComments(this, names).take(comment, text);
+            new ScriptComments(this, names, code).take(comment, text);
             return Optional.empty();
         }
         if (statement instanceof DdlStatement.ColumnComments comments) {
-            new ScriptComments(this, names).take(comments, text);
+            new ScriptComments(this, names, code).take(comments, text);
             return Optional.empty();
         }
         return further(statement, text);
@@ -221,7 +221,7 @@ final class CatalogBuilder {
                     .isPresent());
         } else if (statement instanceof Statement.ClientCommand command
                 && command.text().startsWith("COMMENT ON ")) {
-            new ScriptComments(this, names).takeOther(text);
+            new ScriptComments(this, names, code).takeOther(text);
         } else if (statement instanceof Statement.NotTranslated not) {
             return routine(not, text);
         }
@@ -333,13 +333,6 @@ final class CatalogBuilder {
         table.addPartition(part.name(), bounds);
     }
 
-    /** True for a view whose rows are kept. */
-    boolean isStoredView(ObjectName name) {
-        return code.stream()
-                .anyMatch(c ->
-                        c.kind() == ObjectKind.MATERIALIZED_VIEW && c.name().equals(name));
-    }
-
     /** True for a part of a table, whose keys and indexes are those of the table. */
     boolean isPart(QualifiedName name) {
         return parts.containsKey(names.object(name));
@@ -439,9 +432,11 @@ final class CatalogBuilder {
                         new CodeDrops(code, names).triggers(t.name);
                     });
                 case "SEQUENCE" -> sequences.remove(object);
-                case "INDEX" ->
+                case "INDEX" -> {
                     mayHave(name, drop.table())
                             .forEach(t -> t.indexes.removeIf(i -> i.name().equalsIgnoreCase(object.name())));
+                    new CodeDrops(code, names).other(drop.kind(), object);
+                }
                 case "TYPE", "DOMAIN" -> {
                     types.remove(object);
                     definitions.remove(name);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
@@ -52,7 +53,21 @@ record CodeDrops(List<CodeObject> code, ObjectNames names) {
 
     /** Drops a view or the like; the kind as DROP has it. */
     void other(String kind, ObjectName name) {
-        code.removeIf(c -> c.name().equals(name) && c.kind().word().endsWith(kind.toLowerCase(Locale.ROOT)));
+        String word = kind.toLowerCase(Locale.ROOT);
+        code.removeIf(c -> c.name().equals(name) && c.kind().word().endsWith(word));
+        Pattern onIt =
+                Pattern.compile("(?is).*\\bon\\s+(only\\s+)?(\\S+\\.)?\"?" + Pattern.quote(name.name()) + "\\b.*");
+        code.removeIf(c -> c.name().schema().equals(name.schema())
+                && switch (c.kind()) {
+                    case INDEX -> onIt.matcher(c.source()).matches();
+                    case COMMENT -> isOf(word, name.name(), c.name().name());
+                    default -> false;
+                });
+    }
+
+    /** True for a comment on this object, or on a column of it. */
+    private static boolean isOf(String kind, String object, String comment) {
+        return comment.equalsIgnoreCase(kind + " " + object) || comment.startsWith("column " + object + ".");
     }
 
     /** Drops what goes with a table. */

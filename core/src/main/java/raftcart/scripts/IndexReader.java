@@ -3,6 +3,7 @@ package raftcart.scripts;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import raftcart.catalog.CodeObject;
 import raftcart.catalog.Index;
 import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectKind;
@@ -14,17 +15,26 @@ final class IndexReader {
     private final CatalogBuilder builder;
     private final Definitions definitions;
     private final ObjectNames names;
+    private final List<CodeObject> code;
 
-    IndexReader(CatalogBuilder builder, Definitions definitions, ObjectNames names) {
+    IndexReader(CatalogBuilder builder, Definitions definitions, ObjectNames names, List<CodeObject> code) {
         this.builder = builder;
         this.definitions = definitions;
         this.names = names;
+        this.code = code;
+    }
+
+    /** True for a view whose rows are kept. */
+    private boolean isStoredView(ObjectName name) {
+        return code.stream()
+                .anyMatch(c ->
+                        c.kind() == ObjectKind.MATERIALIZED_VIEW && c.name().equals(name));
     }
 
     Optional<String> create(CreateIndex index, String text) {
         Optional<TableDraft> found = builder.table(index.table());
         ObjectName view = names.object(index.table());
-        if (found.isEmpty() && builder.isStoredView(view)) {
+        if (found.isEmpty() && isStoredView(view)) {
             String own = index.name().map(n -> names.stored(n.last())).orElse("index of " + view.name());
             builder.put(ObjectKind.INDEX, new ObjectName(view.schema(), own), text);
             return Optional.empty();

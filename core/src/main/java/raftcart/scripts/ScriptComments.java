@@ -1,6 +1,9 @@
 package raftcart.scripts;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.sql.tree.DdlStatement.ColumnComments;
@@ -11,10 +14,13 @@ import raftcart.sql.tree.QualifiedName;
 final class ScriptComments {
     private final CatalogBuilder builder;
     private final ObjectNames names;
+    private final List<CodeObject> code;
 
-    ScriptComments(CatalogBuilder builder, ObjectNames names) {
+    /** @param code the objects so far, to which comments are added, and from which they are taken back */
+    ScriptComments(CatalogBuilder builder, ObjectNames names, List<CodeObject> code) {
         this.builder = builder;
         this.names = names;
+        this.code = code;
     }
 
     void take(Comment comment, String text) {
@@ -22,14 +28,15 @@ final class ScriptComments {
                 || comment.kind().equals("SCHEMA")
                         && comment.name().last().key().equals("public");
         if (!everyDumpSaysIt && !isOfTable(comment)) {
-            keep(comment.kind(), comment.name(), text);
+            keep(comment, text);
         }
     }
 
     void take(ColumnComments comments, String text) {
         comments.texts().forEach((column, said) -> {
-            if (!ofColumn(comments.table().with(column), said)) {
-                keep("columns of", comments.table(), text);
+            QualifiedName name = comments.table().with(column);
+            if (!ofColumn(name, said)) {
+                keep(new Comment("COLUMN", name, Optional.of(said), comments.span()), text);
             }
         });
     }
@@ -40,27 +47,29 @@ final class ScriptComments {
         builder.put(ObjectKind.COMMENT, new ObjectName(names.defaultSchema(), name.replaceAll("\\s+", " ")), text);
     }
 
-    private void keep(String kind, QualifiedName name, String text) {
-        ObjectName object = names.object(
-                kind.equals("COLUMN") && name.parts().size() > 1 ? new QualifiedName(name.qualifier()) : name);
-        String own = kind.equals("COLUMN") ? object.name() + "." + name.last().text() : object.name();
-        builder.put(
-                ObjectKind.COMMENT, new ObjectName(object.schema(), kind.toLowerCase(Locale.ROOT) + " " + own), text);
+    /** The last comment counts; an empty one takes it back. */
+    private void keep(Comment comment, String text) {
+        boolean column =
+                comment.kind().equals("COLUMN") && comment.name().parts().size() > 1;
+        QualifiedName owner = column ? new QualifiedName(comment.name().qualifier()) : comment.name();
+        ObjectName object = names.object(owner);
+        String own = object.name() + (column ? "." + comment.name().last().text() : "");
+        ObjectName name = new ObjectName(object.schema(), comment.kind().toLowerCase(Locale.ROOT) + " " + own);
+        if (comment.text().filter(t -> !t.isEmpty()).isPresent()) {
+            builder.put(ObjectKind.COMMENT, name, text);
+        } else {
+            code.removeIf(c -> c.kind() == ObjectKind.COMMENT && c.name().equals(name));
+        }
     }
 
     private boolean isOfTable(Comment comment) {
         String said = comment.text().orElse("");
-        return switch (comment.kind()) {
-            case "TABLE" ->
-                builder.table(comment.name())
-                        .map(t -> {
-                            t.comment = said;
-                            return true;
-                        })
-                        .orElse(false);
-            case "COLUMN" -> ofColumn(comment.name(), said);
-            default -> false;
-        };
+        if (!comment.kind().equals("TABLE")) {
+            return comment.kind().equals("COLUMN") && ofColumn(comment.name(), said);
+        }
+        Optional<TableDraft> table = builder.table(comment.name());
+        table.ifPresent(t -> t.comment = said);
+        return table.isPresent();
     }
 
     private boolean ofColumn(QualifiedName name, String said) {

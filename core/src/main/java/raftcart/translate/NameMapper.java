@@ -122,11 +122,11 @@ final class NameMapper {
     ObjectName sequence(List<String> names) {
         String name = names.get(names.size() - 1);
         String schema = names.size() > 1 ? names.get(names.size() - 2) : source.defaultSchema();
-        return object(knownSequence(new ObjectName(schema, name)));
+        return object(meant(new ObjectName(schema, name)));
     }
 
     /** The sequence of this name; where its schema has none, the only one of another schema, as dumps of a database may name it. */
-    private ObjectName knownSequence(ObjectName wanted) {
+    private ObjectName meant(ObjectName wanted) {
         List<ObjectName> alike = source.schemas().stream()
                 .flatMap(s -> s.sequences().stream())
                 .map(Sequence::name)

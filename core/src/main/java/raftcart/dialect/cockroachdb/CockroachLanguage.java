@@ -31,6 +31,7 @@ public final class CockroachLanguage {
                     GrammarFeature.CARET_IS_POWER,
                     GrammarFeature.SUBSTRING_TAKES_PATTERN,
                     GrammarFeature.COLUMN_FAMILIES,
+                    GrammarFeature.ROW_NUMBERS_OF_THE_CLOCK,
                     GrammarFeature.EXECUTE_IS_PREPARED,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,

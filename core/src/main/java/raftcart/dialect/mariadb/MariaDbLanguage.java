@@ -30,6 +30,24 @@ public final class MariaDbLanguage {
             LexicalFeature.VERSION_COMMENTS,
             LexicalFeature.DASHES_BEFORE_BLANK,
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
+    private static final Set<GrammarFeature> GRAMMAR = Set.of(
+            GrammarFeature.LIKE_COPIES_ALL,
+            GrammarFeature.FRACTIONS_WITHIN_SECOND,
+            GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,
+            GrammarFeature.SECONDS_ARE_WHOLE,
+            GrammarFeature.TRIMS_WHOLE_TEXTS,
+            GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
+            GrammarFeature.PIPES_ARE_OR,
+            GrammarFeature.ISNULL_ASKS,
+            GrammarFeature.EXECUTE_IS_PREPARED,
+            GrammarFeature.AMPERSANDS_ARE_AND,
+            GrammarFeature.WORD_OPERATORS,
+            GrammarFeature.REPLACE_STATEMENT,
+            GrammarFeature.SQL_MODES,
+            GrammarFeature.SERIAL_IS_A_WIDE_KEY,
+            GrammarFeature.BANG_IS_NOT,
+            GrammarFeature.NUMBERS_ARE_CONDITIONS);
+
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.FLOATS_ROUND_TO_EVEN,
@@ -189,30 +207,15 @@ public final class MariaDbLanguage {
     /** The grammar of this dialect and its sister. */
     public static Grammar grammar(boolean ownComments) {
         Set<LexicalFeature> lexical = new HashSet<>(LEXICAL);
+        Set<GrammarFeature> features = new HashSet<>(GRAMMAR);
         if (ownComments) {
             lexical.add(LexicalFeature.M_VERSION_COMMENTS);
+            features.add(GrammarFeature.CHECKED_TEXTS_ARE_JSON);
         }
         return new Grammar(
                 new LexicalRules(List.of("``"), lexical),
                 NameCase.IGNORED,
-                Set.of(
-                        GrammarFeature.LIKE_COPIES_ALL,
-                        GrammarFeature.CHECKED_TEXTS_ARE_JSON,
-                        GrammarFeature.FRACTIONS_WITHIN_SECOND,
-                        GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,
-                        GrammarFeature.SECONDS_ARE_WHOLE,
-                        GrammarFeature.TRIMS_WHOLE_TEXTS,
-                        GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS,
-                        GrammarFeature.PIPES_ARE_OR,
-                        GrammarFeature.ISNULL_ASKS,
-                        GrammarFeature.EXECUTE_IS_PREPARED,
-                        GrammarFeature.AMPERSANDS_ARE_AND,
-                        GrammarFeature.WORD_OPERATORS,
-                        GrammarFeature.REPLACE_STATEMENT,
-                        GrammarFeature.SQL_MODES,
-                        GrammarFeature.SERIAL_IS_A_WIDE_KEY,
-                        GrammarFeature.BANG_IS_NOT,
-                        GrammarFeature.NUMBERS_ARE_CONDITIONS),
+                features,
                 OperatorTable.OR,
                 Map.of(
                         BinaryOperator.JSON_GET,

@@ -2,7 +2,6 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -64,21 +63,23 @@ final class ColumnParser {
         while (!endsColumn()) {
             option(name);
         }
-        return new ColumnDefinition(
-                name,
-                type.map(t -> withoutSerial(t, span)),
-                notNull,
-                defaultValue,
-                generated,
-                stored,
-                identity,
-                onUpdate,
-                collation,
-                comment,
-                own,
-                options,
-                leftOut,
-                span);
+        return ColumnMeanings.of(
+                new ColumnDefinition(
+                        name,
+                        type.map(t -> withoutSerial(t, span)),
+                        notNull,
+                        defaultValue,
+                        generated,
+                        stored,
+                        identity,
+                        onUpdate,
+                        collation,
+                        comment,
+                        own,
+                        options,
+                        leftOut,
+                        span),
+                parsing);
     }
 
     /** SERIAL and its kin are integers that the engine numbers. */
@@ -140,12 +141,7 @@ final class ColumnParser {
         } else if (cursor.takeWords("NOT", "NULL") || cursor.takeWords("NN")) {
             notNull = Optional.of(true);
             name.ifPresent(n -> options.add(new NamedOption(n, false)));
-            if (cursor.takeWords("DISABLE")) {
-                notNull = Optional.of(false);
-                leftOut.add("NOT NULL DISABLE");
-            }
-            cursor.takeAny("ENABLE");
-            cursor.takeAny("VALIDATE", "NOVALIDATE");
+            states();
             cursor.takeWords("NOT", "DEFERRABLE");
             if (cursor.takeWords("ON", "CONFLICT")) {
                 leftOut.add("ON CONFLICT " + cursor.take().text());
@@ -167,6 +163,18 @@ final class ColumnParser {
             foreignKey(name, span);
         } else if (!numbering() && !description() && !passedOver(column)) {
             throw cursor.unexpected("an option of a column");
+        }
+    }
+
+    /** Whether NOT NULL is checked at all, and of the rows that are there. */
+    private void states() {
+        if (cursor.takeWords("DISABLE")) {
+            notNull = Optional.empty();
+            leftOut.add("NOT NULL DISABLE");
+        }
+        cursor.takeAny("ENABLE");
+        if (!cursor.takeWords("VALIDATE") && cursor.takeWords("NOVALIDATE")) {
+            leftOut.add("NOVALIDATE");
         }
     }
 
@@ -225,12 +233,6 @@ final class ColumnParser {
             return;
         }
         defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
-        if (defaultValue.get() instanceof Expr.Call call
-                && call.name().last().text().equalsIgnoreCase("unique_rowid")) {
-            defaultValue = Optional.empty(); // CockroachDB's numbers, which grow with time
-            identity = Optional.of(IdentityOptions.DEFAULT);
-            leftOut.add("numbers for it are of the clock");
-        }
         fills |= cursor.takeWords("WITH", "VALUES");
     }
 
@@ -310,6 +312,9 @@ final class ColumnParser {
         cursor.expectWords("AS");
         if (cursor.takeWords("IDENTITY")) {
             numbered(always);
+        } else if (cursor.peek().isWord("SEQUENCE") && cursor.peek(1).isName()) {
+            Span span = cursor.take().span();
+            defaultValue = Optional.of(new Expr.SequenceValue(parsing.qualifiedName(), true, span));
         } else {
             computed();
         }
@@ -410,7 +415,7 @@ final class ColumnParser {
     /** Words by which capitals and small letters are not the same: BINARY of MySQL, CASESPECIFIC of Teradata. */
     private boolean exactTexts() {
         if (cursor.takeWords("BINARY")) {
-            collation = Optional.of("COLLATE " + ownCharacterSet() + "_bin");
+            collation = Optional.of("COLLATE " + ColumnMeanings.characterSet(leftOut) + "_bin");
             return true;
         }
         if (cursor.takeAny("CASESPECIFIC", "CS")) {
@@ -418,15 +423,6 @@ final class ColumnParser {
             return true;
         }
         return false;
-    }
-
-    /** The character set that the column says, or the usual one. */
-    private String ownCharacterSet() {
-        return leftOut.stream()
-                .filter(c -> c.startsWith("CHARACTER SET "))
-                .map(c -> c.substring("CHARACTER SET ".length()).toLowerCase(Locale.ROOT))
-                .findFirst()
-                .orElse("utf8mb4");
     }
 
     /** Options about storage and presentation. */

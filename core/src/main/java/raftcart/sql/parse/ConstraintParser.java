@@ -384,7 +384,7 @@ final class ConstraintParser {
     /** One word with its value or parentheses. */
     private String physicalClause() {
         StringBuilder text = new StringBuilder(cursor.take().text());
-        if (cursor.takeAny("ASC", "ASCENDING", "DESC", "DESCENDING")) {
+        if (text.toString().equalsIgnoreCase("USING") && cursor.takeAny("ASC", "ASCENDING", "DESC", "DESCENDING")) {
             text.append(' ').append(cursor.previous().text()); // how Firebird keeps the index of a key
         }
         if (cursor.takeWords("INDEX")) {

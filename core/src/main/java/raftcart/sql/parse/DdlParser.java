@@ -380,7 +380,9 @@ final class DdlParser {
     }
 
     private Statement other(String word, Span span) {
-        if (cursor.takeWords("LANGUAGE", "PLPGSQL")) {
+        int words = cursor.peek().isAnyWord("PROCEDURAL", "TRUSTED") ? 1 : 0;
+        if (cursor.peek(words).isWord("LANGUAGE") && cursor.peek(words + 1).isWord("PLPGSQL")) {
+            StatementParser.skipStatement(cursor);
             return new Statement.ClientCommand("CREATE LANGUAGE plpgsql", span); // it is always there
         }
         if (word.equals("ROLE") || word.equals("GROUP") && parsing.has(GrammarFeature.TYPED_TEXTS)) {

@@ -28,6 +28,8 @@ public enum GrammarFeature {
     WORD_OPERATORS,
     /** A long text with a check that it is JSON is a column of documents. */
     CHECKED_TEXTS_ARE_JSON,
+    /** {@code unique_rowid()} as a default numbers the rows. */
+    ROW_NUMBERS_OF_THE_CLOCK,
     /** MOD is an operator. */
     MOD_OPERATOR,
     /** {@code alias = value} in a select list. */

@@ -3,7 +3,6 @@ package raftcart.sql.parse;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -182,11 +181,9 @@ final class TableDefinitionParser {
                 leftOut.add("FAMILY "
                         + (cursor.peek().isSymbol("(") ? "" : parsing.name().text() + " ") + parsing.skipParentheses());
             } else if (keys.atTableConstraint()) {
-                keyOfSome().ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
+                PartialKeys.read(parsing).ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
             } else {
-                ColumnDefinition column = new ColumnParser(parsing).column();
-                columns.add(
-                        parsing.has(GrammarFeature.CHECKED_TEXTS_ARE_JSON) ? CheckedDocuments.read(column) : column);
+                columns.add(new ColumnParser(parsing).column());
             }
         } while (cursor.takeSymbol(","));
         cursor.expectSymbol(")");
@@ -197,29 +194,6 @@ final class TableDefinitionParser {
         boolean period = cursor.peek().isWord("PERIOD")
                 && (cursor.peek(1).isWord("FOR") || cursor.peek(1).isAnyWord("SYSTEM_TIME", "BUSINESS_TIME"));
         return period && cursor.takeWords("PERIOD");
-    }
-
-    /** A unique key of some rows, or of which periods may not overlap, as it is written; nothing is read where it is another. */
-    private Optional<String> keyOfSome() {
-        int mark = cursor.mark();
-        StringBuilder text = new StringBuilder();
-        boolean some = false;
-        while (!cursor.atEnd()
-                && !cursor.peek().isSymbol(",")
-                && !cursor.peek().isSymbol(")")
-                && !cursor.peek().isSymbol(";")) {
-            some |= cursor.peek().isWord("WHERE") && text.toString().startsWith("UNIQUE");
-            text.append(text.isEmpty() ? "" : " ")
-                    .append(
-                            cursor.peek().isSymbol("(")
-                                    ? parsing.skipParentheses()
-                                    : cursor.take().text());
-        }
-        some |= text.toString().toUpperCase(Locale.ROOT).contains(" WITHOUT OVERLAPS");
-        if (!some) {
-            cursor.reset(mark);
-        }
-        return some ? Optional.of(text.toString()) : Optional.empty();
     }
 
     /** A whole number that is the primary key by itself, and no reference to another table, is numbered by some. */
@@ -289,6 +263,7 @@ final class TableDefinitionParser {
         }
     }
 
+    /** The one table whose columns this one has, and whose queries read its rows. */
     private void inherits() {
         cursor.expectSymbol("(");
         List<QualifiedName> parents = parsing.list(parsing::qualifiedName);

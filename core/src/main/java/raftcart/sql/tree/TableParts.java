@@ -41,6 +41,19 @@ public final class TableParts {
             leftOut = List.copyOf(leftOut);
         }
 
+        /** True for a change of a column of which nothing is left. */
+        public boolean isIdle() {
+            return type.isEmpty()
+                    && notNull.isEmpty()
+                    && defaultValue.isEmpty()
+                    && generated.isEmpty()
+                    && identity.isEmpty()
+                    && onUpdate.isEmpty()
+                    && collation.isEmpty()
+                    && comment.isEmpty()
+                    && constraints.isEmpty();
+        }
+
         private ColumnDefinition with(
                 Optional<TypeName> itsType,
                 Optional<Boolean> refusesNull,

@@ -43,7 +43,7 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f1 (id , name)
 -- 3:1: RC0502 adapted: Storage clauses left out: FAMILY f2 (b)
 -- 3:1: RC0502 adapted: Storage clauses left out: INTERLEAVE IN PARENT o (id)
--- 3:25: RC0627 check: Said in other words, with a difference: id: left out: numbers for it are of the clock
+-- 3:25: RC0627 check: Said in other words, with a difference: id: left out: numbers for it by unique_rowid(), which are of the clock
 -- 3:117: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
 -- 3:145: RC0114 check: Instant becomes date and time in UTC: ts: datetime(6) in UTC
 -- 3:145: RC0627 check: Said in other words, with a difference: the default of ts is left out: MariaDB has no cast to timestamps with a zone
@@ -51,6 +51,7 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 3:189: RC0502 adapted: Storage clauses left out: WITH (bucket_count = 8)
 -- 3:265: RC0502 adapted: Storage clauses left out: INCLUDE (b)
 -- 3:305: RC0627 check: Said in other words, with a difference: the index ij is left out, as the target has none on long texts and bytes such as j
+-- 3:399: RC0502 adapted: Storage clauses left out: WHERE of the index
 -- 4:1: RC0502 adapted: Storage clauses left out: LOCALITY REGIONAL BY ROW
 -- 4:37: RC0111 check: Type without counterpart crosses as text or bytes: crdb_region: crdb_internal_region as longtext
 -- 5:1: RC0602 by hand: No counterpart on the target: UPSERT

@@ -41,11 +41,12 @@ DROP TABLE IF EXISTS dome_copy;
 
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: FAMILY primary (dome_id , name , opened , height , doc)
--- 3:3: RC0627 check: Said in other words, with a difference: dome_id: left out: numbers for it are of the clock
+-- 3:3: RC0627 check: Said in other words, with a difference: dome_id: left out: numbers for it by unique_rowid(), which are of the clock
 -- 5:3: RC0114 check: Instant becomes date and time in UTC: opened: datetime(6) in UTC
 -- 5:3: RC0627 check: Said in other words, with a difference: the default of opened is left out: MariaDB has no cast to timestamps with a zone
 -- 8:3: RC0115 check: Array becomes a JSON array: tags: array as json
 -- 10:31: RC0608 adapted: Function spelled otherwise: gen_random_uuid means new_uuid
+-- 15:3: RC0502 adapted: Storage clauses left out: INCLUDE (height)
 -- 16:3: RC0627 check: Said in other words, with a difference: the index dome_doc_idx is left out, as the target has none on long texts and bytes such as doc
 -- 20:110: RC0116 check: NaN and infinity are refused: watts: double
 -- 21:1: RC0609 adapted: Said in other words: rows with NULL in the key are no duplicates of each other, so the condition is not needed

@@ -217,6 +217,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 18:43: RC0111 check: Type without counterpart crosses as text or bytes: g: point as bytea
 -- 18:54: RC0106 adapted: Time beyond a day becomes an interval: tt: interval for hours beyond a day
 -- 21:23: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
+-- 21:52: RC0502 adapted: Storage clauses left out: USING BTREE
 -- 21:92: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
 -- 21:117: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
 -- 9:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (id)): on the target each unique key has to name id, and (name) does not

@@ -22,7 +22,7 @@ CREATE TABLE star (
     loc bytea NOT NULL,
     g bytea,
     j json DEFAULT NULL,
-    lt json DEFAULT NULL,
+    lt text DEFAULT NULL CHECK ((lt IS JSON)),
     b boolean DEFAULT FALSE,
     b8 bit(8) DEFAULT NULL,
     big numeric(20,0) DEFAULT NULL CHECK (big BETWEEN 0 AND 18446744073709551615),
@@ -203,6 +203,8 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 30:3: RC0502 adapted: Storage clauses left out: loc: SRID 0
 -- 30:3: RC0111 check: Type without counterpart crosses as text or bytes: loc: geometry as bytea
 -- 31:3: RC0111 check: Type without counterpart crosses as text or bytes: g: point as bytea
+-- 33:3: RC0502 adapted: Storage clauses left out: lt: CHARACTER SET utf8mb4
+-- 33:3: RC0502 adapted: Storage clauses left out: lt: COLLATE utf8mb4_bin
 -- 34:22: RC0614 adapted: Condition made explicit: 0 for a truth value
 -- 36:3: RC0101 adapted: Unsigned range kept by a check: big: numeric(20,0) for unsigned 64 bits
 -- 37:3: RC0502 adapted: Storage clauses left out: mi: ZEROFILL
@@ -219,6 +221,8 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 52:3: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text
 -- 54:3: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
 -- 55:3: RC0627 check: Said in other words, with a difference: a full-text, spatial or inverted index is left out
+-- 56:3: RC0502 adapted: Storage clauses left out: USING HASH
+-- 56:3: RC0502 adapted: Storage clauses left out: COMMENT 'hash'
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS

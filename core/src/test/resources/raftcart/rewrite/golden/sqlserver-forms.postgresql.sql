@@ -246,6 +246,9 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 32:256: RC0111 check: Type without counterpart crosses as text or bytes: H: hierarchyid as text
 -- 32:271: RC0111 check: Type without counterpart crosses as text or bytes: G: geography as text
 -- 32:284: RC0111 check: Type without counterpart crosses as text or bytes: V: sql_variant as text
+-- 32:299: RC0502 adapted: Storage clauses left out: NONCLUSTERED
+-- 32:299: RC0502 adapted: Storage clauses left out: INCLUDE (T)
+-- 32:299: RC0502 adapted: Storage clauses left out: WHERE of the index
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 34:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 38:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT [FK_Obs_Tel]

@@ -77,6 +77,7 @@ DROP TABLE IF EXISTS DomeCopy;
 -- 24:3: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 24:3: RC0502 adapted: Storage clauses left out: WITH (FILLFACTOR = 80)
 -- 24:3: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 26:3: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 14:1: RC0409 check: Accents do not count on the target: Kind
 -- 14:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 29:1: RC0609 adapted: Said in other words: the schema dbo is left out

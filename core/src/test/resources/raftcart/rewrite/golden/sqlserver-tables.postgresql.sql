@@ -73,6 +73,7 @@ DROP TABLE IF EXISTS public.DomeCopy;
 -- 24:3: RC0502 adapted: Storage clauses left out: CLUSTERED
 -- 24:3: RC0502 adapted: Storage clauses left out: WITH (FILLFACTOR = 80)
 -- 24:3: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
+-- 26:3: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 14:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 29:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 31:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT CK_Lamp_Watts
