@@ -22,8 +22,9 @@ import raftcart.workspace.Json;
 
 /**
  * No fact of a catalog goes missing: where one is changed, the scripts change, or what is told does. A fact that the target
- * has no form for and that nobody notes would change nothing. Two facts are let be: where a counter began, since it goes on
- * from its next number, and that a column refuses other numbers than the counter's, which no working application gives.
+ * has no form for and that nobody notes would change nothing. Three facts are let be: where a counter began, since it goes on
+ * from its next number; that a column refuses other numbers than the counter's, which no working application gives; and
+ * that a computed column is hidden from a star.
  */
 class EveryFactTest {
     private static final String CATALOG = """

@@ -34,9 +34,10 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
         if (bar == null) {
             console.message(String.format(
                     Locale.ROOT,
-                    "load       %s: %,d rows in %.1f s%s",
+                    "load       %s: %,d row%s in %.1f s%s",
                     result.table(),
                     result.loaded(),
+                    result.loaded() == 1 ? "" : "s",
                     result.seconds(),
                     result.refused() > 0 ? String.format(Locale.ROOT, ", %,d refused", result.refused()) : ""));
         }

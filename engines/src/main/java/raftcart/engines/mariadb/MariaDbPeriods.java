@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.catalog.CheckConstraint;
@@ -42,7 +41,7 @@ final class MariaDbPeriods {
 
     private static List<String> clauses(String text) {
         List<String> clauses = new ArrayList<>();
-        for (Pattern pattern : Set.of(PERIOD, KEY)) {
+        for (Pattern pattern : List.of(PERIOD, KEY)) {
             Matcher matcher = pattern.matcher(text);
             while (matcher.find()) {
                 clauses.add(matcher.group(1).replace("`", ""));

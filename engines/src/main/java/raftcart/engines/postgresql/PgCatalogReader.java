@@ -61,8 +61,7 @@ final class PgCatalogReader {
         clauses.read(connection);
         List<Table> tables = tables(columns, keys, clauses);
         List<Sequence> sequences = sequences();
-        PgCodeReader code = new PgCodeReader(connection);
-        code.read();
+        PgObjects code = PgCodeReader.read(connection);
         List<String> names = Query.list(
                 connection,
                 "SELECT n.nspname FROM pg_namespace n WHERE" + USER_SCHEMAS + "ORDER BY n.nspname",

@@ -1,10 +1,6 @@
 package raftcart.engines.postgresql;
 
-import java.sql.Connection;
 import java.sql.SQLException;
-import java.util.ArrayList;
-import java.util.List;
-import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 
 /**
@@ -15,27 +11,21 @@ final class PgServerObjects {
     private static final String HOME = "coalesce(current_schema(), (SELECT min(n.nspname) FROM pg_namespace n WHERE"
             + PgCatalogReader.USER_SCHEMAS + "))";
 
-    private final Connection connection;
-    private final List<CodeObject> objects = new ArrayList<>();
+    private final PgObjects objects;
 
-    private PgServerObjects(Connection connection) {
-        this.connection = connection;
+    private PgServerObjects(PgObjects objects) {
+        this.objects = objects;
     }
 
-    static List<CodeObject> read(Connection connection) throws SQLException {
-        PgServerObjects reader = new PgServerObjects(connection);
+    static void read(PgObjects objects) throws SQLException {
+        PgServerObjects reader = new PgServerObjects(objects);
         reader.objects();
         reader.rights();
         reader.settings();
-        return reader.objects;
-    }
-
-    private void add(ObjectKind kind, String sql) throws SQLException {
-        objects.addAll(PgCodeReader.list(connection, kind, sql + " ORDER BY 1, 2"));
     }
 
     private void objects() throws SQLException {
-        add(
+        objects.add(
                 ObjectKind.CAST,
                 "SELECT " + HOME + ", format_type(c.castsource, NULL) || ' as ' || format_type(c.casttarget, NULL),"
                         + " format('CREATE CAST (%s AS %s) %s%s;', format_type(c.castsource, NULL),"
@@ -44,26 +34,26 @@ final class PgServerObjects {
                         + " CASE c.castcontext WHEN 'i' THEN ' AS IMPLICIT' WHEN 'a' THEN ' AS ASSIGNMENT' ELSE '' END)"
                         + " FROM pg_cast c WHERE c.oid >= 16384 AND"
                         + String.format(PgCatalogReader.NOT_OF_EXTENSION, "c"));
-        add(
+        objects.add(
                 ObjectKind.FOREIGN_SERVER,
                 "SELECT " + HOME
                         + ", s.srvname, format('CREATE SERVER %I FOREIGN DATA WRAPPER %I;', s.srvname, w.fdwname)"
                         + " FROM pg_foreign_server s JOIN pg_foreign_data_wrapper w ON w.oid = s.srvfdw");
-        add(
+        objects.add(
                 ObjectKind.EVENT_TRIGGER,
                 "SELECT " + HOME
                         + ", t.evtname, format('CREATE EVENT TRIGGER %I ON %s%s EXECUTE FUNCTION %s();', t.evtname,"
                         + " t.evtevent, ' WHEN TAG IN (' || (SELECT string_agg(quote_literal(g), ', ') FROM unnest(t.evttags) g)"
                         + " || ')', t.evtfoid::regproc) FROM pg_event_trigger t WHERE"
                         + String.format(PgCatalogReader.NOT_OF_EXTENSION, "t"));
-        add(
+        objects.add(
                 ObjectKind.PUBLICATION,
                 "SELECT " + HOME
                         + ", p.pubname, format('CREATE PUBLICATION %I FOR %s;', p.pubname, CASE WHEN p.puballtables"
                         + " THEN 'ALL TABLES' ELSE 'TABLE ' || coalesce((SELECT string_agg(format('%I.%I', t.schemaname,"
                         + " t.tablename), ', ') FROM pg_publication_tables t WHERE t.pubname = p.pubname), '') END)"
                         + " FROM pg_publication p");
-        add(
+        objects.add(
                 ObjectKind.LARGE_OBJECT,
                 "SELECT " + HOME
                         + ", count(*) || ' large objects', '-- SELECT oid, lo_get(oid) FROM pg_largeobject_metadata'"
@@ -72,7 +62,7 @@ final class PgServerObjects {
 
     private void rights() throws SQLException {
         String role = "CASE WHEN g.grantee = 0 THEN 'PUBLIC' ELSE g.grantee::regrole::text END";
-        add(
+        objects.add(
                 ObjectKind.DEFAULT_RIGHT,
                 "SELECT coalesce(n.nspname, " + HOME + "), " + role
                         + " || ' on ' || CASE d.defaclobjtype WHEN 'r' THEN 'tables'"
@@ -87,7 +77,7 @@ final class PgServerObjects {
     }
 
     private void settings() throws SQLException {
-        add(
+        objects.add(
                 ObjectKind.SETTING,
                 "SELECT " + HOME + ", s.name || coalesce(' of ' || r.rolname, ''), format('ALTER %s SET %s TO %s;',"
                         + " coalesce('ROLE ' || quote_ident(r.rolname) || ' IN ', '') || 'DATABASE '"
@@ -97,7 +87,7 @@ final class PgServerObjects {
                         + " LEFT JOIN pg_roles r ON r.oid = x.setrole, LATERAL (SELECT split_part(c, '=', 1) AS name,"
                         + " substring(c FROM position('=' IN c) + 1) AS value FROM unnest(x.setconfig) c) s"
                         + " WHERE b.datname = current_database()");
-        add(
+        objects.add(
                 ObjectKind.COMMENT,
                 "SELECT " + HOME
                         + ", 'database', format('COMMENT ON DATABASE %I IS %L;', current_database(), d.description)"
