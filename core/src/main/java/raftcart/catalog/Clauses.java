@@ -10,11 +10,44 @@ public final class Clauses {
     /** Begins a clause that tells how a column was numbered before its default did it. */
     public static final String NUMBERED = "numbered: ";
 
-    private static final Pattern MEANING = Pattern.compile("(?i)(partition\\s+by|on commit drop|keys and defaults"
-            + "|default on null|on null\\b|(in|ex)cluding |with system versioning|column .* invisible|with no check option"
-            + "|(foreign key|check) .* of its partition|(with )?(row access|masking) policy|inherits\\b|numbers for |constraint |.* without overlaps|(constraint |unique |index ).*\\bwhere\\b|disable trigger|enable (always|replica) trigger"
-            + "|enable row level|the counter of .* (cycle|m..value)|set: |with\\s*\\(\\s*system_versioning|period\\b"
-            + "|generated always as (row|transaction)\\b|not (valid|enforced)|(enable )?novalidate)");
+    /** Begins of clauses that say what rows there are, what holds for them, or who sees them. */
+    private static final Pattern MEANING = Pattern.compile("(?i)(?:"
+            + String.join(
+                    "|",
+                    // where rows come from
+                    "engine\\W+(?:federated|connect|spider|blackhole|mrg_myisam|merge)",
+                    "organization external",
+                    "partition\\s+by",
+                    "inherits\\b",
+                    "numbers for ",
+                    "the counter of .* (?:cycle|m..value)",
+                    "on commit drop",
+                    // what a copied table takes over
+                    "keys and defaults",
+                    "(?:in|ex)cluding ",
+                    // what holds for values
+                    "default on null",
+                    "on null\\b",
+                    "set: ",
+                    "constraint ",
+                    "not (?:valid|enforced)",
+                    "(?:enable )?novalidate",
+                    "(?:foreign key|check) .* of its partition",
+                    ".* without overlaps",
+                    "(?:constraint |unique |index ).*\\bwhere\\b",
+                    "with no check option",
+                    "disable trigger",
+                    "enable (?:always|replica) trigger",
+                    // versions of rows
+                    "with system versioning",
+                    "with\\s*\\(\\s*system_versioning",
+                    "period\\b",
+                    "generated always as (?:row|transaction)\\b",
+                    // who sees what
+                    "(?:column .* )?invisible\\b",
+                    "enable row level",
+                    "(?:with )?(?:row access|masking) policy")
+            + ")");
 
     private static final Pattern COLUMN = Pattern.compile("(?s)(?:\\w+: )?(.*)");
     private static final Pattern FIRST_WORD = Pattern.compile("\\W*(\\w+).*", Pattern.DOTALL);

@@ -344,6 +344,8 @@ public enum SqlFeature {
     STORED_GENERATED_COLUMNS,
     /** The text 'TODAY' is the day at which a row is written, and 'NOW' the moment. */
     WORDS_ARE_DAYS,
+    /** A default that is such a word is the moment at which its table was made ("Date/Time Types, Special Values"). */
+    DEFAULT_WORDS_STAND_STILL,
     /** ROUND of a floating-point number to some digits lets halves go to the even one. */
     FLOATS_ROUND_TO_EVEN,
     /** What is computed of money has two digits behind the point. */

@@ -385,7 +385,16 @@ final class ColumnAdapter {
         if (infinite) {
             throw new Untranslatable("a moment beyond all others");
         }
-        Expr adapted = new ValueAdapter(adapter).forColumn(bare, column);
+        ValueAdapter values = new ValueAdapter(adapter);
+        if (type.filter(t -> values.isWordForDay(bare, t)).isPresent()
+                && adapter.lost(SqlFeature.DEFAULT_WORDS_STAND_STILL)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    bare.span(),
+                    ((Expr.Literal) bare).text()
+                            + " as a default: on the source the moment at which it made the table, here that of each row");
+        }
+        Expr adapted = values.forColumn(bare, column);
         if (!has(SqlFeature.EXPRESSION_DEFAULTS) && !adapter.same()) {
             adapted = adapter.instants.ofSession(bare, adapted);
         }

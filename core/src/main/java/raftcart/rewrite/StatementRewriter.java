@@ -15,6 +15,7 @@ import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.sql.LexicalFeature;
+import raftcart.sql.Passwords;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 import raftcart.sql.parse.StatementParser;
@@ -281,7 +282,7 @@ public final class StatementRewriter {
 
     /** The source as a comment, headed by the reason. */
     static String byHand(PlacedFinding finding, String source) {
-        return "-- " + finding.message().replaceAll("\\s+", " ") + "\n" + commented(source);
+        return "-- " + finding.message().replaceAll("\\s+", " ") + "\n" + commented(Passwords.hidden(source));
     }
 
     /** Each line of a text as a comment. */

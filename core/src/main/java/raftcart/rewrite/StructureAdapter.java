@@ -196,6 +196,9 @@ final class StructureAdapter {
         if (statement instanceof DdlStatement.CreateDomain domain) {
             return domain(domain);
         }
+        if (statement instanceof DdlStatement.DomainCheck check) {
+            return List.of(domainCheck(check));
+        }
         if (statement instanceof DdlStatement.CreateSynonym synonym) {
             return synonym(synonym);
         }
@@ -303,6 +306,13 @@ final class StructureAdapter {
                 domain.defaultValue().map(adapter::expr),
                 domain.checks().stream().map(adapter::condition).toList(),
                 domain.span()));
+    }
+
+    private Statement domainCheck(DdlStatement.DomainCheck check) {
+        if (!adapter.same() && !has(SqlFeature.DOMAINS)) {
+            throw new Untranslatable("a check for the columns of the domain " + check.domain());
+        }
+        return new DdlStatement.DomainCheck(check.domain(), adapter.condition(check.check()), check.span());
     }
 
     private List<Statement> synonym(DdlStatement.CreateSynonym synonym) {

@@ -39,8 +39,7 @@ import raftcart.type.LogicalType;
 
 /** Adapts the definitions of tables; remembers them for what follows. */
 final class TableAdapter {
-    private static final String KINDS_OF_INDEXES = "FULLTEXT|SPATIAL|INVERTED";
-    private static final Pattern NO_CASE = Pattern.compile("nocase|[-_]ci\\b|_ci_");
+    private static final Pattern NO_CASE = Pattern.compile("nocase|[-_]ci\\b|_ci_|sql_text_ucc");
     private static final Pattern TYPE_WITHOUT_CASE = Pattern.compile("(\\w+[.])?citext|varchar_ignorecase");
 
     /** Clauses of a table that say more than where its rows lie. */
@@ -264,7 +263,7 @@ final class TableAdapter {
 
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
         for (TableConstraint constraint : table.constraints()) {
-            boolean special = constraint.leftOut().stream().anyMatch(l -> l.matches(KINDS_OF_INDEXES));
+            boolean special = constraint.leftOut().stream().anyMatch(TableConstraint.KINDS_OF_INDEXES::contains);
             if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
                 adapter.note(
                         FindingCode.SYNTAX_CHECK,
@@ -452,7 +451,7 @@ final class TableAdapter {
                 Optional.empty(),
                 "",
                 constraint.leftOut().stream()
-                        .filter(l -> !l.matches(KINDS_OF_INDEXES))
+                        .filter(l -> !TableConstraint.KINDS_OF_INDEXES.contains(l))
                         .toList(),
                 constraint.span());
     }

@@ -405,7 +405,7 @@ final class ValueAdapter {
     }
 
     /** True for a text such as {@code 'TODAY'}, which Firebird and PostgreSQL take for the day ("Special Values"). */
-    private boolean isWordForDay(Expr value, LogicalType type) {
+    boolean isWordForDay(Expr value, LogicalType type) {
         return adapter.from.has(SqlFeature.WORDS_ARE_DAYS)
                 && KindFinder.kind(type).isDate()
                 && value instanceof Expr.Literal l

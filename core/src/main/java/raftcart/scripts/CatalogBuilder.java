@@ -22,6 +22,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.rewrite.CopyRows;
 import raftcart.rewrite.SequencePositions;
+import raftcart.sql.Passwords;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
@@ -127,7 +128,7 @@ final class CatalogBuilder {
         code.add(new CodeObject(
                 ObjectKind.STATEMENT,
                 new ObjectName(names.defaultSchema(), file + ":" + line),
-                "-- " + reason.replaceAll("\\s+", " ") + "\n" + text));
+                "-- " + reason.replaceAll("\\s+", " ") + "\n" + Passwords.hidden(text)));
     }
 
     /** Applies what a statement consists of; the reason where it could not be. */
@@ -192,6 +193,8 @@ final class CatalogBuilder {
             definitions.addEnumeration(type.name(), type.values());
         } else if (statement instanceof DdlStatement.CreateDomain domain) {
             definitions.add(domain);
+        } else if (statement instanceof DdlStatement.DomainCheck check) {
+            definitions.add(check, tables.values());
         } else if (statement instanceof DdlStatement.CreateView view) {
             ObjectKind kind = view.materialized() ? ObjectKind.MATERIALIZED_VIEW : ObjectKind.VIEW;
             put(kind, names.object(view.name()), text);

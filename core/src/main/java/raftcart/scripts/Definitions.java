@@ -2,10 +2,13 @@ package raftcart.scripts;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
@@ -18,12 +21,14 @@ import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.rewrite.ColumnFactory;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateDomain;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -54,6 +59,27 @@ final class Definitions {
 
     void add(CreateDomain domain) {
         domains.put(domain.name().last().key(), domain);
+    }
+
+    /** Adds a check to a domain and to the columns of it that there are. */
+    void add(DdlStatement.DomainCheck check, Collection<TableDraft> tables) {
+        String name = check.domain().last().key();
+        CreateDomain domain = domains.get(name);
+        if (domain == null) {
+            throw new Untranslatable("there is no domain " + check.domain());
+        }
+        List<Expr> checks = Stream.concat(domain.checks().stream(), Stream.of(check.check()))
+                .toList();
+        add(new CreateDomain(
+                domain.name(), domain.type(), domain.notNull(), domain.defaultValue(), checks, domain.span()));
+        for (TableDraft table : tables) {
+            table.columns.stream()
+                    .filter(c -> unqualified(TypeName.of(
+                                    c.declaredType().replace("\"", "").toLowerCase(Locale.ROOT)))
+                            .equals(name))
+                    .map(c -> ofColumn(check.check(), new Name(c.name(), true)))
+                    .forEach(c -> add(table, TableConstraint.check(c, check.span())));
+        }
     }
 
     void addEnumeration(QualifiedName name, List<String> values) {
@@ -243,6 +269,13 @@ final class Definitions {
                 table.indexes.add(new Index(
                         name(c, table, "idx"), false, parts(table, c.parts()), method(c.leftOut()), "", List.of()));
         }
+        String label = c.name().map(Name::text).orElse("constraint") + ": ";
+        c.leftOut().stream()
+                .filter(l -> !TableConstraint.KINDS_OF_INDEXES.contains(l))
+                .forEach(l -> table.physical.add(label + l));
+        if (c.deferrable() && c.kind() != ConstraintKind.FOREIGN_KEY) {
+            table.physical.add(label + "DEFERRABLE" + (c.initiallyDeferred() ? " INITIALLY DEFERRED" : ""));
+        }
     }
 
     private void unique(TableDraft table, TableConstraint c) {
@@ -258,7 +291,7 @@ final class Definitions {
 
     private static String method(List<String> leftOut) {
         return leftOut.stream()
-                .filter(l -> l.matches("FULLTEXT|SPATIAL|INVERTED"))
+                .filter(TableConstraint.KINDS_OF_INDEXES::contains)
                 .findFirst()
                 .orElse("")
                 .toLowerCase(java.util.Locale.ROOT);

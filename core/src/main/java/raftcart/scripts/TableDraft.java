@@ -19,6 +19,7 @@ import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Partitioning;
 import raftcart.catalog.Table;
+import raftcart.sql.Passwords;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement.TableCopy;
 import raftcart.sql.tree.Name;
@@ -286,7 +287,7 @@ final class TableDraft {
                 indexes,
                 comment,
                 partitioning,
-                physical,
+                physical.stream().map(Passwords::hidden).toList(),
                 rows,
                 0);
     }

@@ -412,7 +412,7 @@ class ScriptsCrossingTest {
 
             assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, true))
                     .isInstanceOf(PlanException.class)
-                    .hasMessageContaining("already; nothing was changed");
+                    .hasMessageContaining(" exist already; nothing was changed");
             BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.DROP, true);
             assertThat(target.ask("SELECT COUNT(*) FROM lit_lamps")).isEqualTo("0");
         }

@@ -187,6 +187,7 @@ public final class PgLanguage {
                     SqlFeature.INCLUDED_COLUMNS,
                     SqlFeature.TABLE_INHERITANCE,
                     SqlFeature.WORDS_ARE_DAYS,
+                    SqlFeature.DEFAULT_WORDS_STAND_STILL,
                     SqlFeature.CASCADE,
                     SqlFeature.CREATE_TABLE_LIKE,
                     SqlFeature.TRIGGER_FUNCTIONS,

@@ -111,6 +111,10 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.CreateDomain domain) {
             return domain(domain);
         }
+        if (statement instanceof DdlStatement.DomainCheck check) {
+            require(SqlFeature.DOMAINS, "a domain");
+            return "ALTER DOMAIN " + name(check.domain()) + " ADD CHECK (" + text(check.check()) + ")";
+        }
         if (statement instanceof DdlStatement.CreateSynonym synonym) {
             require(SqlFeature.SYNONYMS, "a synonym");
             return synonym(synonym);

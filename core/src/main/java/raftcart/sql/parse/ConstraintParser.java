@@ -81,6 +81,7 @@ final class ConstraintParser {
         if (constraint && !cursor.peek().isAnyWord("PRIMARY", "UNIQUE", "FOREIGN", "CHECK")) {
             name = Optional.of(parsing.qualifiedName().last());
         }
+        parsing.commentBehindName(leftOut);
         return constraint(name, leftOut, span);
     }
 

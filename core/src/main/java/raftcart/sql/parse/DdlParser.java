@@ -151,6 +151,9 @@ final class DdlParser {
         boolean materialized = false;
         boolean recursive = false;
         while (!cursor.takeWords("VIEW")) {
+            if (cursor.peek().isAnyWord("ALIAS", "TRIGGER", "AGGREGATE")) {
+                throw cursor.byHand(cursor.peek().text().toLowerCase(Locale.ROOT));
+            }
             materialized |= cursor.peek().isAnyWord("MATERIALIZED", "SNAPSHOT");
             recursive |= cursor.peek().isWord("RECURSIVE");
             if (cursor.peek().isAnyWord("LOG", "QUERY")) {
@@ -168,6 +171,7 @@ final class DdlParser {
         if (cursor.takeWords("OF")) {
             throw cursor.byHand("a view of objects");
         }
+        parsing.commentBehindName(leftOut);
         List<Name> columns = viewColumns(leftOut);
         while (!cursor.peek().isWord("AS")) {
             leftOut.add(viewClause());
@@ -344,6 +348,27 @@ final class DdlParser {
             }
         }
         return new DdlStatement.CreateDomain(name, type, notNull, defaultValue, checks, span);
+    }
+
+    /** What follows ALTER DOMAIN, where it adds a check. */
+    Optional<Statement> domainCheck(Span span) {
+        int mark = cursor.mark();
+        if (cursor.takeWords("DOMAIN")) {
+            QualifiedName name = parsing.qualifiedName();
+            boolean adds = cursor.takeWords("ADD");
+            if (adds && cursor.takeWords("CONSTRAINT") && !cursor.peek().isWord("CHECK")) {
+                parsing.qualifiedName();
+            }
+            if (adds && cursor.takeWords("CHECK")) {
+                cursor.expectSymbol("(");
+                Expr check = parsing.expressions.expression();
+                cursor.expectSymbol(")");
+                cursor.takeWords("NOCHECK");
+                return Optional.of(new DdlStatement.DomainCheck(name, check, span));
+            }
+        }
+        cursor.reset(mark);
+        return Optional.empty();
     }
 
     private Statement synonym(boolean orReplace, Span span) {

@@ -53,6 +53,7 @@ final class IndexParser {
         }
         cursor.takeWords("ONLY");
         QualifiedName table = parsing.qualifiedName();
+        parsing.commentBehindName(leftOut);
         using();
         if (kind.equals("FULLTEXT") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
             throw cursor.byHand("a full-text index");

@@ -34,6 +34,13 @@ final class Parsing {
         return grammar.has(feature);
     }
 
+    /** Passes over the comment that H2 writes between a name and what follows. */
+    void commentBehindName(List<String> leftOut) {
+        if (cursor.peek().isWord("COMMENT") && cursor.peek(1).isString()) {
+            leftOut.add(cursor.take().text() + " " + cursor.take().text());
+        }
+    }
+
     /** A name that stands with an expression, of which its item is to be called. */
     void named(Name name) {
         named = Optional.of(name);

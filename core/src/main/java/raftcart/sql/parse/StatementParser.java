@@ -327,9 +327,10 @@ public final class StatementParser {
             cursor.expectSymbol("=");
             return new Statement.UseSchema(parsing.name(), false, span);
         }
-        Optional<Statement> members = new RoleParser(parsing).altered(span);
-        if (members.isPresent()) {
-            return members.get();
+        Optional<Statement> part =
+                new RoleParser(parsing).altered(span).or(() -> new DdlParser(parsing).domainCheck(span));
+        if (part.isPresent()) {
+            return part.get();
         }
         Optional<Statement> renamed =
                 cursor.peek().isAnyWord("INDEX", "CONSTRAINT") ? renamedPart(span, "RENAME", "TO") : Optional.empty();

@@ -95,8 +95,12 @@ final class TableDefinitionParser {
                 span);
     }
 
-    /** What Teradata and Snowflake say of storage between the name and the columns. */
+    /** What Teradata and Snowflake say of storage between the name and the columns, and H2's comment. */
     private void beforeColumns() {
+        if (cursor.peek().isWord("COMMENT") && cursor.peek(1).isString()) {
+            cursor.take();
+            comment = Optional.of(parsing.string());
+        }
         while (cursor.takeSymbol(",")) {
             leftOut.add(option());
         }

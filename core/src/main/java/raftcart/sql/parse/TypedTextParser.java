@@ -36,7 +36,10 @@ final class TypedTextParser {
         if (cursor.peek(1).isString()) {
             return Optional.ofNullable(usual(word, token));
         }
-        boolean text = parsing.has(GrammarFeature.TYPED_TEXTS) && token.kind() == TokenKind.WORD && isLongTypeOfText();
+        boolean zoned = token.isAnyWord("TIME", "TIMESTAMP") && cursor.peek(1).isAnyWord("WITH", "WITHOUT");
+        boolean text = (parsing.has(GrammarFeature.TYPED_TEXTS) || zoned)
+                && token.kind() == TokenKind.WORD
+                && isLongTypeOfText();
         return text ? Optional.of(cast(token)) : Optional.empty();
     }
 

@@ -35,6 +35,10 @@ public final class ScriptReader {
     /** Teradata's macros hold their statements in parentheses. */
     private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+macro\\b");
 
+    private static final Pattern SET_SCHEMA = Pattern.compile("SET SCHEMA (\\S+)\\s*");
+    private static final Pattern OWN_LINE = Pattern.compile("(CREATE|ALTER) USER SA\\b.*|GRANT DBA TO SA\\s*"
+            + "|GRANT USAGE ON DOMAIN INFORMATION_SCHEMA\\..*|ALTER SEQUENCE SYSTEM_LOBS\\..*");
+    private static final Pattern NUMBERED = Pattern.compile("\\\\u([0-9a-fA-F]{4})");
     private static final Pattern OWN_SCRIPT = Pattern.compile("SET DATABASE UNIQUE NAME \\w+\\s*");
     private static final Pattern DELIMITER = Pattern.compile("(?i)delimiter\\s+(\\S+).*");
     private static final Pattern GO = Pattern.compile("(?i)go(\\s+\\d+)?(\\s*--.*)?");
@@ -45,6 +49,7 @@ public final class ScriptReader {
     private final LexicalRules rules;
     private final Set<ScriptFeature> features;
     private final StringBuilder text;
+    private boolean inOwnSchema;
     private String delimiter = ";";
     private int startLine = 1;
     private int startColumn = 1;
@@ -105,15 +110,30 @@ public final class ScriptReader {
         }
     }
 
+    /** True for a line of the engine's own script on what every database of it has: its account, rights and schemas. */
+    private boolean isOwnLine(String line) {
+        Matcher schema = SET_SCHEMA.matcher(line);
+        if (schema.matches()) {
+            inOwnSchema = schema.group(1).equals("SYSTEM_LOBS");
+        }
+        return inOwnSchema || OWN_LINE.matcher(line).matches();
+    }
+
     private void mark() {
         startLine = input.line();
         startColumn = input.column();
     }
 
     private Piece piece(Piece.Kind kind, String separator) {
-        String body = text.toString();
+        String body = delimiter.equals("\n") ? decoded(text.toString()) : text.toString();
         text.setLength(0);
         return new Piece(kind, body, startLine, startColumn, separator);
+    }
+
+    /** The engine's own script has all characters beyond ASCII, and ends of lines in texts, by their numbers. */
+    private static String decoded(String line) {
+        return NUMBERED.matcher(line)
+                .replaceAll(m -> Matcher.quoteReplacement(String.valueOf((char) Integer.parseInt(m.group(1), 16))));
     }
 
     /** White space, comments and stray separators. */
@@ -138,7 +158,7 @@ public final class ScriptReader {
         int c = input.peek();
         boolean backslash = c == '\\' && has(ScriptFeature.BACKSLASH_COMMANDS);
         boolean dot = c == '.' && has(ScriptFeature.DOT_COMMANDS);
-        if (backslash || dot) {
+        if (backslash || dot || delimiter.equals("\n") && isOwnLine(input.lineAhead())) {
             input.restOfLine();
             return Optional.of(piece(Piece.Kind.CLIENT, ""));
         }

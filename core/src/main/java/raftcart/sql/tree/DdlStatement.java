@@ -296,6 +296,9 @@ public sealed interface DdlStatement extends Statement {
             Span span)
             implements DdlStatement {}
 
+    /** A check added to a domain, and so to the columns that are of it. */
+    record DomainCheck(QualifiedName domain, Expr check, Span span) implements DdlStatement {}
+
     /** Another name for an object. */
     record CreateSynonym(QualifiedName name, QualifiedName target, boolean orReplace, boolean common, Span span)
             implements DdlStatement {}

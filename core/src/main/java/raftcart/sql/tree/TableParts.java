@@ -4,6 +4,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.tree.OrderItem.Nulls;
 
@@ -318,6 +319,9 @@ public final class TableParts {
             boolean disabled,
             List<String> leftOut,
             Span span) {
+        /** The clauses that tell of which kind an index is. */
+        public static final Set<String> KINDS_OF_INDEXES = Set.of("FULLTEXT", "SPATIAL", "INVERTED");
+
         public TableConstraint {
             parts = List.copyOf(parts);
             leftOut = List.copyOf(leftOut);

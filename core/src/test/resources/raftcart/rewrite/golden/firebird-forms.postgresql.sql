@@ -1,6 +1,6 @@
 -- to: postgresql
 -- RC0602 by hand: No counterpart on the target: a database; make it and connect to it
--- CREATE DATABASE 'x.fdb' USER 'SYSDBA' PASSWORD 'x'
+-- CREATE DATABASE 'x.fdb' USER 'SYSDBA' PASSWORD '***'
 CREATE DOMAIN D_NAME AS character varying(100) NOT NULL;
 CREATE SEQUENCE GEN_T; ALTER SEQUENCE GEN_T RESTART WITH 6;
 CREATE TABLE TELESCOPE (

@@ -54,7 +54,7 @@ INSERT INTO TELESCOPE (ID) SELECT X FROM GENERATE_SERIES(1, 5) SYSTEM_RANGE (X);
 -- RC0603 by hand: Code is not translated: trigger
 -- CREATE TRIGGER T BEFORE INSERT ON TELESCOPE FOR EACH ROW CALL "x.Y"
 -- RC0602 by hand: No counterpart on the target: user
--- CREATE USER IF NOT EXISTS SA SALT 'x' HASH 'y' ADMIN
+-- CREATE USER IF NOT EXISTS SA SALT '***' HASH '***' ADMIN
 -- RC0602 by hand: No counterpart on the target: linked
 -- CREATE LINKED TABLE L('', 'jdbc:x', 'a', 'b', 'T')
 TRUNCATE TABLE TELESCOPE RESTART IDENTITY;

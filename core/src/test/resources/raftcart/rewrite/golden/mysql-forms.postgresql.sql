@@ -138,10 +138,10 @@ SELECT ROW_NUMBER() OVER w, LAG(x, 1) OVER w, NTH_VALUE(x, 2) OVER (w ROWS UNBOU
 -- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN SELECT 1
 -- RC0602 by hand: No counterpart on the target: a grant with a password
--- GRANT SELECT, INSERT ON `kro`.* TO 'app'@'%' IDENTIFIED BY 'x'
+-- GRANT SELECT, INSERT ON `kro`.* TO 'app'@'%' IDENTIFIED BY '***'
 GRANT ALL PRIVILEGES ON kro.telescope TO app WITH GRANT OPTION;
 -- RC0602 by hand: No counterpart on the target: user
--- CREATE USER 'app'@'%' IDENTIFIED BY 'x'
+-- CREATE USER 'app'@'%' IDENTIFIED BY '***'
 BEGIN;
 -- RC0602 by hand: No counterpart on the target: assignment to a variable
 -- SET @x = 5, @y = 6

@@ -147,9 +147,9 @@ CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept
 -- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD DATA LOCAL INFILE 'x.txt' INTO TABLE star FIELDS TERMINATED BY ',' LINES TERMINATED BY '\n' (a, b)
 -- RC0602 by hand: No counterpart on the target: a grant with a password
--- GRANT ALL PRIVILEGES ON obs.* TO 'u'@'localhost' IDENTIFIED BY 'x'
+-- GRANT ALL PRIVILEGES ON obs.* TO 'u'@'localhost' IDENTIFIED BY '***'
 -- RC0602 by hand: No counterpart on the target: user
--- CREATE USER 'a'@'%' IDENTIFIED BY 'y'
+-- CREATE USER 'a'@'%' IDENTIFIED BY '***'
 CREATE TABLE t2 (LIKE star INCLUDING ALL);
 CREATE TABLE t3 AS
 SELECT * FROM star;

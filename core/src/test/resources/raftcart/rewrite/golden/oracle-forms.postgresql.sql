@@ -195,11 +195,11 @@ SELECT PG_BACKEND_PID(), CURRENT_SCHEMA(), UID, CURRENT_USER;
 -- RC0602 by hand: No counterpart on the target: ALTER TRIGGER
 -- ALTER TRIGGER trg_t ENABLE
 -- RC0602 by hand: No counterpart on the target: user
--- CREATE USER kro IDENTIFIED BY secret DEFAULT TABLESPACE users QUOTA UNLIMITED ON users
+-- CREATE USER kro IDENTIFIED BY *** DEFAULT TABLESPACE users QUOTA UNLIMITED ON users
 -- RC0602 by hand: No counterpart on the target: directory
 -- CREATE DIRECTORY d AS '/tmp'
 -- RC0602 by hand: No counterpart on the target: link
--- CREATE DATABASE LINK lk CONNECT TO u IDENTIFIED BY p USING 'x'
+-- CREATE DATABASE LINK lk CONNECT TO u IDENTIFIED BY *** USING 'x'
 -- RC0602 by hand: No counterpart on the target: a table of another database
 -- SELECT * FROM remote_t@lk
 DROP TABLE telescope CASCADE;

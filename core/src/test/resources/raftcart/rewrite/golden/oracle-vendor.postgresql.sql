@@ -201,7 +201,7 @@ GROUP BY t.calendar_month_desc;
 -- RC0602 by hand: No counterpart on the target: directory
 -- CREATE DIRECTORY media_dir AS '/data/media'
 -- RC0602 by hand: No counterpart on the target: objects of another database
--- CREATE PUBLIC DATABASE LINK dbl CONNECT TO scott IDENTIFIED BY tiger USING 'remote'
+-- CREATE PUBLIC DATABASE LINK dbl CONNECT TO nim IDENTIFIED BY *** USING 'remote'
 -- RC0602 by hand: No counterpart on the target: context
 -- CREATE CONTEXT ctx USING pkg
 -- RC0602 by hand: No counterpart on the target: cluster
@@ -260,9 +260,9 @@ INSERT INTO region VALUES (6, 'b');
 -- 30:1: RC0602 by hand: No counterpart on the target: ALTER USER
 -- 31:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
 -- 32:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system
--- 34:1: RC0604 adapted: Client command left out: CONNECT sys/&pass_sys@&connect_string AS SYSDBA;
+-- 34:1: RC0604 adapted: Client command left out: CONNECT sys/***@&connect_string AS SYSDBA;
 -- 35:1: RC0602 by hand: No counterpart on the target: the right EXECUTE
--- 37:1: RC0604 adapted: Client command left out: CONNECT obs/&pass@&connect_string
+-- 37:1: RC0604 adapted: Client command left out: CONNECT obs/***@&connect_string
 -- 38:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET NLS_LANGUAGE = American
 -- 39:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET NLS_TERRITORY = America
 -- 41:1: RC0602 by hand: No counterpart on the target: another script, which the client runs here

@@ -249,7 +249,7 @@ EXECUTE dbms_stats.gather_schema_stats( -
         estimate_percent => DBMS_STATS.AUTO_SAMPLE_SIZE           , -
         granularity      => 'ALL'                      );
 CREATE DIRECTORY media_dir AS '/data/media';
-CREATE PUBLIC DATABASE LINK dbl CONNECT TO scott IDENTIFIED BY tiger USING 'remote';
+CREATE PUBLIC DATABASE LINK dbl CONNECT TO nim IDENTIFIED BY hush USING 'remote';
 CREATE OR REPLACE PUBLIC SYNONYM observer FOR obs.observer;
 CREATE CONTEXT ctx USING pkg;
 CREATE CLUSTER emp_dept (deptno NUMBER(3)) SIZE 600 TABLESPACE users STORAGE (INITIAL 200K NEXT 300K MINEXTENTS 2 PCTINCREASE 33);
