@@ -89,8 +89,10 @@ public final class StatusReader {
             loaded += table.path("loaded").asLong();
         }
         int failures = result.path("failures").size();
-        return String.format("%,d rows loaded, %,d refused", loaded, refused(result))
-                + (failures > 0 ? ", " + failures + " indexes or keys refused" : "");
+        return String.format("%,d %s loaded, %,d refused", loaded, loaded == 1 ? "row" : "rows", refused(result))
+                + (failures > 0
+                        ? ", " + failures + (failures == 1 ? " index or key" : " indexes or keys") + " refused"
+                        : "");
     }
 
     /**

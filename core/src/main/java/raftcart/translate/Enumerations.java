@@ -14,6 +14,7 @@ import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Table;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.Dialect;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.TypeChoice;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
@@ -42,6 +43,11 @@ final class Enumerations {
     /** The tables of values. */
     List<Lookup> lookups() {
         return List.copyOf(lookups.values());
+    }
+
+    /** True where enumerations of the source are types of the target. */
+    boolean areTypes() {
+        return form == EnumerationForm.TYPE && to.has(SqlFeature.ENUM_TYPES);
     }
 
     /** The type of a column; empty where the target's own type for enumerations is wanted. */

@@ -247,11 +247,20 @@ public final class Translator {
         Map<ObjectName, EnumeratedType> types = new TreeMap<>();
         if (to.has(SqlFeature.ENUM_TYPES)) {
             mappings.forEach(m -> m.target().columns().forEach(c -> {
-                if (c.type() instanceof LogicalType.Enumeration e) {
+                LogicalType type = c.type() instanceof LogicalType.Array a ? a.element() : c.type();
+                if (type instanceof LogicalType.Enumeration e) {
                     ObjectName name = new ObjectName(m.target().name().schema(), e.name());
                     types.put(name, new EnumeratedType(name, e.values()));
                 }
             }));
+        }
+        if (enumerations.areTypes()) {
+            names.enumerations().forEach(t -> {
+                ObjectName name = new ObjectName(
+                        names.schema(t.name().schema()),
+                        to.identifiers().shorten(t.name().name()));
+                types.putIfAbsent(name, new EnumeratedType(name, t.values()));
+            });
         }
         source.schemas().stream()
                 .flatMap(s -> s.enumeratedTypes().stream())

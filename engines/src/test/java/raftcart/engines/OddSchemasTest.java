@@ -1,6 +1,7 @@
 package raftcart.engines;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -158,5 +159,31 @@ class OddSchemasTest {
         assertThat(Files.readString(folder.resolve("run/source/catalog.json"))).doesNotContain("not to be read");
         assertThat(target.ask("SELECT NEXTVAL(own)")).isEqualTo("1");
         assertThat(details(run, "child")).contains("left out: INHERITS (rare.r)");
+    }
+
+    /** Domains of domains, and arrays of types of users' own, to an engine that has them and to one that has not. */
+    @Test
+    void domainsOfDomainsAndArraysOfOwnTypes() throws Exception {
+        Databases source = Databases.postgresql();
+        source.run(
+                "CREATE TYPE mood AS ENUM ('calm', 'gusty'); CREATE TYPE unused AS ENUM ('x');"
+                        + "CREATE TYPE pair AS (a int, b text); CREATE DOMAIN above AS int DEFAULT 3 NOT NULL CHECK (VALUE > 0);"
+                        + "CREATE DOMAIN few AS above CHECK (VALUE < 100); CREATE DOMAIN sky AS mood; CREATE DOMAIN list AS int[];"
+                        + "CREATE TABLE t (id int PRIMARY KEY, a few, b sky, c list, d few[], e mood[], f pair[], g text[][])",
+                "INSERT INTO t VALUES (1, 7, 'calm', '{3,4,NULL}', '{5}', '{gusty,calm}', ARRAY[(1, 'y \"z\"')::pair],"
+                        + " '{{a,\"b, c\"},{\"d\\\\\",NULL}}')",
+                "INSERT INTO t (id) VALUES (2)");
+        for (Databases target : List.of(Databases.postgresql(), Databases.mariadb())) {
+            MigrationRun run = MigrationRun.of(folder.resolve(target.name()), source.endpoint(), target.endpoint());
+            assertThat(run.loaded.refused()).isZero();
+            assertThat(differing(run)).isEmpty();
+            assertThat(findings(run, FindingCode.FOREIGN_TYPE)).allMatch("t.f"::equals);
+            assertThat(target.ask("SELECT a FROM t WHERE id = 2")).isEqualTo("3");
+            assertThatThrownBy(() -> target.run("INSERT INTO t (id, a) VALUES (3, 100)"))
+                    .hasMessageContaining("few_check");
+            assertThatThrownBy(() -> target.run("INSERT INTO t (id, a) VALUES (3, 0)"))
+                    .hasMessageContaining("above_check");
+            assertThatThrownBy(() -> target.run("INSERT INTO t (id, b) VALUES (3, 'calmer')"));
+        }
     }
 }

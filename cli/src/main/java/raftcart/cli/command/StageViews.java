@@ -113,15 +113,15 @@ final class StageViews {
     void load(LoadStage.Result result) {
         String refused =
                 result.refused() == 0 ? "0 refused" : console.paint(Style.BAD, number(result.refused()) + " refused");
-        stage("load", number(result.loaded()) + " rows loaded, " + refused, result.seconds());
+        stage("load", count(result.loaded(), "row") + " loaded, " + refused, result.seconds());
     }
 
     void loadProblems(LoadStage.Result result) {
         for (TableResult table : result.tables()) {
             if (table.refused() > 0) {
-                console.line(console.paint(
-                                Style.BAD, number(table.refused()) + " rows of " + table.table() + " were refused")
-                        + "; they stand in " + table.refusedFile() + " with the reasons.");
+                console.line(
+                        console.paint(Style.BAD, count(table.refused(), "row") + " of " + table.table() + " refused")
+                                + ": see " + table.refusedFile() + " for the values and the reasons.");
             }
         }
         for (String failure : result.failures()) {
@@ -217,7 +217,7 @@ final class StageViews {
             return "same " + verdict.sourceDigest().substring(0, DIGEST_SHOWN);
         }
         if (verdict.sourceRows() != verdict.targetRows()) {
-            return "DIFFERS: " + number(verdict.targetRows()) + " rows on the target";
+            return "DIFFERS: " + count(verdict.targetRows(), "row") + " on the target";
         }
         return verdict.differingColumns().isEmpty()
                 ? "DIFFERS: values stand in other rows"

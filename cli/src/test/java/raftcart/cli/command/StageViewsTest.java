@@ -112,7 +112,7 @@ class StageViewsTest {
         assertThat(shown(v -> v.loaded(result))).contains(" lamps        1,001     998        3      0.2\n");
         assertThat(shown(v -> v.loadProblems(result)))
                 .isEqualTo(
-                        "3 rows of k.lamps were refused; they stand in journal/refused/k.lamps.jsonl with the reasons.\n"
+                        "3 rows of k.lamps refused: see journal/refused/k.lamps.jsonl for the values and the reasons.\n"
                                 + "Not made: target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why\n"
                                 + "When the cause is mended, `raftcart load` tries these again; the rows stay as they are.\n");
     }

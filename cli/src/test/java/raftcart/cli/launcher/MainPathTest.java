@@ -111,7 +111,7 @@ class MainPathTest {
 
         Launcher.Result run = launcher.run("run", "-C", "move");
         assertThat(run.exit()).as(run.err()).isEqualTo(NEEDS_PERSON);
-        assertThat(run.out()).contains("load       1 rows loaded, 0 refused", "1 part left to a person");
+        assertThat(run.out()).contains("load       1 row loaded, 0 refused", "1 part left to a person");
         assertThat(launcher.run("verify", "-C", "move").err()).contains("there is no database to compare with");
         assertThat(launcher.run("build", "-C", "move", "--stage", "sideways").err())
                 .contains("'sideways' is not one of before-data, after-data, all");

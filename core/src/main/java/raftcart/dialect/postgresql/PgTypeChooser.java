@@ -1,5 +1,6 @@
 package raftcart.dialect.postgresql;
 
+import java.util.List;
 import java.util.Set;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
@@ -251,7 +252,8 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
     @Override
     public TypeChoice visitArray(LogicalType.Array type) {
         TypeChoice element = type.element().accept(this);
-        return TypeChoice.of(element.sql() + "[]", new LogicalType.Array(element.stored()));
+        return new TypeChoice(
+                element.sql() + "[]", new LogicalType.Array(element.stored()), List.of(), element.notes());
     }
 
     @Override

@@ -87,8 +87,11 @@ final class PgValues implements ValueSql {
     }
 
     private static String text(String name, LogicalType type) {
-        if (type instanceof LogicalType.Array) {
-            return "array_to_json(" + name + ")::text";
+        if (type instanceof LogicalType.Array array) {
+            // Values of types of users' own are texts on any other side.
+            return array.element() instanceof LogicalType.Opaque
+                    ? "array_to_json(" + name + "::text[])::text"
+                    : "array_to_json(" + name + ")::text";
         }
         return type instanceof LogicalType.Address ? "host(" + name + ")" : name + "::text";
     }

@@ -21,32 +21,36 @@ import raftcart.type.LogicalType;
 
 /** Reads the columns of all tables. A column of a domain has the domain's base type and rules. */
 final class PgColumns {
-    private static final String COLUMNS =
-            "SELECT a.attrelid, a.attname, a.attnotnull OR t.typnotnull AS attnotnull, a.attidentity, a.attgenerated,"
-                    + " format_type(a.atttypid, a.atttypmod) AS declared,"
-                    + " CASE WHEN t.typtype = 'd' THEN format_type(t.typbasetype, t.typtypmod)"
-                    + " ELSE format_type(a.atttypid, a.atttypmod) END AS base,"
-                    + " tn.nspname AS type_schema, t.typname AS type_name, t.typtype,"
-                    + " coalesce(pg_get_expr(d.adbin, d.adrelid), CASE WHEN t.typtype = 'd' THEN pg_get_expr(t.typdefaultbin, 0)"
-                    + " END) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
-                    + " q.seqstart, q.seqincrement, s.last_value,"
-                    + " CASE WHEN a.attcollation <> t.typcollation THEN co.collname END AS collation,"
-                    + " coalesce(NOT co.collisdeterministic, false) AS loose"
-                    + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
-                    + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_type t ON t.oid = a.atttypid"
-                    + " JOIN pg_namespace tn ON tn.oid = t.typnamespace"
-                    + " LEFT JOIN pg_attrdef d ON d.adrelid = a.attrelid AND d.adnum = a.attnum"
-                    + " LEFT JOIN pg_collation co ON co.oid = a.attcollation"
-                    + " LEFT JOIN pg_depend o ON o.refobjid = a.attrelid AND o.refobjsubid = a.attnum"
-                    + " AND (o.deptype = 'i' OR o.deptype = 'a' AND EXISTS (SELECT FROM pg_depend u"
-                    + " WHERE u.objid = d.oid AND u.classid = 'pg_attrdef'::regclass AND u.refobjid = o.objid))"
-                    + " AND o.classid = 'pg_class'::regclass"
-                    + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
-                    + " LEFT JOIN pg_sequence q ON q.seqrelid = o.objid"
-                    + " LEFT JOIN pg_class sc ON sc.oid = o.objid LEFT JOIN pg_namespace sn ON sn.oid = sc.relnamespace"
-                    + " LEFT JOIN pg_sequences s ON s.schemaname = sn.nspname AND s.sequencename = sc.relname"
-                    + " WHERE c.relkind IN ('r', 'p') AND a.attnum > 0 AND NOT a.attisdropped AND"
-                    + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum";
+    private static final String COLUMNS = PgDomains.WITH
+            + "SELECT a.attrelid, a.attname, a.attnotnull OR coalesce(b.required, false) AS attnotnull, a.attidentity,"
+            + " a.attgenerated, format_type(a.atttypid, a.atttypmod) AS declared,"
+            + " CASE WHEN e.base IS NOT NULL THEN format_type(e.base, e.typmod) || '[]'"
+            + " ELSE format_type(bt.oid, coalesce(b.typmod, a.atttypmod)) END AS base,"
+            + " tn.nspname AS type_schema, et.typname AS type_name, bt.typcategory = 'A' AS is_array,"
+            + " coalesce(pg_get_expr(d.adbin, d.adrelid), CASE WHEN t.typtype = 'd' THEN pg_get_expr(t.typdefaultbin, 0)"
+            + " END) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
+            + " q.seqstart, q.seqincrement, s.last_value,"
+            + " CASE WHEN a.attcollation <> t.typcollation THEN co.collname END AS collation,"
+            + " coalesce(NOT co.collisdeterministic, false) AS loose"
+            + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
+            + " JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_type t ON t.oid = a.atttypid"
+            + " LEFT JOIN base_type b ON b.domain = a.atttypid"
+            + " JOIN pg_type bt ON bt.oid = coalesce(b.base, a.atttypid)"
+            + " LEFT JOIN base_type e ON e.domain = bt.typelem AND bt.typcategory = 'A'"
+            + " JOIN pg_type et ON et.oid = CASE WHEN bt.typcategory = 'A' THEN coalesce(e.base, nullif(bt.typelem, 0),"
+            + " bt.oid) ELSE bt.oid END JOIN pg_namespace tn ON tn.oid = et.typnamespace"
+            + " LEFT JOIN pg_attrdef d ON d.adrelid = a.attrelid AND d.adnum = a.attnum"
+            + " LEFT JOIN pg_collation co ON co.oid = a.attcollation"
+            + " LEFT JOIN pg_depend o ON o.refobjid = a.attrelid AND o.refobjsubid = a.attnum"
+            + " AND (o.deptype = 'i' OR o.deptype = 'a' AND EXISTS (SELECT FROM pg_depend u"
+            + " WHERE u.objid = d.oid AND u.classid = 'pg_attrdef'::regclass AND u.refobjid = o.objid))"
+            + " AND o.classid = 'pg_class'::regclass"
+            + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
+            + " LEFT JOIN pg_sequence q ON q.seqrelid = o.objid"
+            + " LEFT JOIN pg_class sc ON sc.oid = o.objid LEFT JOIN pg_namespace sn ON sn.oid = sc.relnamespace"
+            + " LEFT JOIN pg_sequences s ON s.schemaname = sn.nspname AND s.sequencename = sc.relname"
+            + " WHERE c.relkind IN ('r', 'p') AND a.attnum > 0 AND NOT a.attisdropped AND"
+            + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum";
 
     private final Connection connection;
     private final Dialect dialect;
@@ -91,7 +95,8 @@ final class PgColumns {
         EnumeratedType enumeration =
                 enumerations.get(new ObjectName(row.getString("type_schema"), row.getString("type_name")));
         if (enumeration != null) {
-            return new LogicalType.Enumeration(enumeration.name().name(), enumeration.values());
+            LogicalType type = new LogicalType.Enumeration(enumeration.name().name(), enumeration.values());
+            return row.getBoolean("is_array") ? new LogicalType.Array(type) : type;
         }
         return dialect.types()
                 .read(TypeNameParser.parse(

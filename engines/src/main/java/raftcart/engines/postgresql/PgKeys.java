@@ -64,8 +64,9 @@ final class PgKeys {
             + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE" + PgCatalogReader.USER_SCHEMAS
             + "ORDER BY c.relname";
 
-    private static final String DOMAIN_CHECKS = "SELECT a.attrelid, a.attname, k.conname,"
-            + " pg_get_expr(k.conbin, 0) AS expression FROM pg_constraint k JOIN pg_attribute a ON a.atttypid = k.contypid"
+    private static final String DOMAIN_CHECKS = PgDomains.WITH
+            + "SELECT a.attrelid, a.attname, k.conname, pg_get_expr(k.conbin, 0) AS expression FROM pg_constraint k"
+            + " JOIN domain_base b ON b.base = k.contypid JOIN pg_attribute a ON a.atttypid = b.domain"
             + " JOIN pg_class c ON c.oid = a.attrelid AND c.relkind IN ('r', 'p') JOIN pg_namespace n"
             + " ON n.oid = c.relnamespace WHERE k.contypid <> 0 AND k.contype = 'c' AND a.attnum > 0 AND NOT a.attisdropped AND"
             + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum, k.conname";

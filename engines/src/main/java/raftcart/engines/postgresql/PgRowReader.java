@@ -20,9 +20,7 @@ final class PgRowReader implements RowReader {
     private boolean ended;
 
     PgRowReader(Connection connection, Dialect dialect, String rows, List<TransferColumn> columns) throws SQLException {
-        String select = columns.stream()
-                .map(c -> expression(dialect.identifiers().quote(c.column().name()), c))
-                .collect(Collectors.joining(", "));
+        String select = columns.stream().map(c -> expression(dialect, c)).collect(Collectors.joining(", "));
         String sql = "COPY (SELECT " + select + " FROM " + rows + ") TO STDOUT";
         this.copy = connection.unwrap(PGConnection.class).getCopyAPI().copyOut(sql);
         this.bytes = new boolean[columns.size()];
@@ -32,11 +30,12 @@ final class PgRowReader implements RowReader {
     }
 
     /** The column in the form in which it travels. */
-    private static String expression(String name, TransferColumn column) {
+    private static String expression(Dialect dialect, TransferColumn column) {
+        String name = dialect.identifiers().quote(column.column().name());
         LogicalType type = column.column().type();
         return switch (column.form()) {
             case BOOLEAN -> type instanceof LogicalType.Bool ? name + "::int" : name;
-            case TEXT -> text(name, type);
+            case TEXT -> dialect.values().canonical(column.column(), ValueForm.TEXT);
             case DURATION -> "make_interval(secs => extract(epoch FROM " + name + ")::float8)";
             case INSTANT -> type instanceof LogicalType.Timestamp t && t.zoned() ? name + " AT TIME ZONE 'UTC'" : name;
             // A real is printed with the digits of its double, so that no second rounding can change it.
@@ -44,13 +43,6 @@ final class PgRowReader implements RowReader {
             case DECIMAL -> column.column().declaredType().equals("money") ? name + "::numeric" : name;
             case INTEGER, PADDED_TEXT, BYTES, BITS, DATE, TIME, TIMESTAMP -> name;
         };
-    }
-
-    private static String text(String name, LogicalType type) {
-        if (type instanceof LogicalType.Array) {
-            return "array_to_json(" + name + ")::text";
-        }
-        return type instanceof LogicalType.Address ? "host(" + name + ")" : name + "::text";
     }
 
     @Override

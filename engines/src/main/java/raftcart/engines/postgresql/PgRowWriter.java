@@ -11,6 +11,7 @@ import raftcart.dialect.Identifiers;
 import raftcart.engine.TransferColumn;
 import raftcart.move.RowBuffer;
 import raftcart.move.RowWriter;
+import raftcart.type.LogicalType;
 import raftcart.type.ValueForm;
 
 /** Writes rows with COPY in text format. */
@@ -21,6 +22,7 @@ final class PgRowWriter implements RowWriter {
     private final CopyManager copies;
     private final String sql;
     private final boolean[] bytes;
+    private final boolean[] arrays;
     private final byte[] block = new byte[BLOCK];
     private int used;
 
@@ -32,8 +34,10 @@ final class PgRowWriter implements RowWriter {
                         columns.stream().map(c -> c.column().name()).toList())
                 + ") FROM STDIN";
         this.bytes = new boolean[columns.size()];
+        this.arrays = new boolean[columns.size()];
         for (int i = 0; i < bytes.length; i++) {
             bytes[i] = columns.get(i).form() == ValueForm.BYTES;
+            arrays[i] = columns.get(i).column().type() instanceof LogicalType.Array;
         }
     }
 
@@ -68,6 +72,9 @@ final class PgRowWriter implements RowWriter {
                 put(copy, 'N');
             } else if (bytes[column]) {
                 putHex(copy, rows.data(), rows.start(row, column), rows.end(row, column));
+            } else if (arrays[column]) {
+                byte[] array = PgArrays.constant(rows.data(), rows.start(row, column), rows.end(row, column));
+                putText(copy, array, 0, array.length);
             } else {
                 putText(copy, rows.data(), rows.start(row, column), rows.end(row, column));
             }
