@@ -22,6 +22,7 @@ public final class Clauses {
                     "numbers for ",
                     "the counter of .* (?:cycle|m..value)",
                     "on commit drop",
+                    "on conflict (?:ignore|replace)",
                     // what a copied table takes over
                     "keys and defaults",
                     "(?:in|ex)cluding ",

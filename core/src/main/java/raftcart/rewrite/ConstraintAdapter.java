@@ -103,6 +103,16 @@ final class ConstraintAdapter {
         }
     }
 
+    /** Says where a key alone takes texts that differ in case for duplicates, for a target that cannot say so. */
+    void withoutCase(List<IndexPart> parts, Span span) {
+        if (parts.stream().anyMatch(IndexPart::ignoresCase)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "texts that differ in case alone are duplicates on the source only");
+        }
+    }
+
     /** Says that a clause is left out; {@code of} stands before it. */
     static void sayLeftOut(String clause, String of, Span span, ExprAdapter adapter) {
         boolean passes = CONFLICTS.matcher(clause).matches();
@@ -177,6 +187,7 @@ final class ConstraintAdapter {
         }
         if (c.kind() == ConstraintKind.UNIQUE && !adapter.same()) {
             nulls(c.parts(), SqlFeature.UNIQUE_KEYS_TAKE_ONE_NULL, c.span());
+            withoutCase(c.parts(), c.span());
             new TextRules(adapter).known(c.parts().stream().map(IndexPart::value), c.span(), "UNIQUE");
         }
         sayUnchecked(c);

@@ -83,6 +83,9 @@ final class IndexAdapter {
         if (index.unique() && index.where().isEmpty() && !adapter.same()) {
             new ConstraintAdapter(adapter).nulls(index.parts(), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         }
+        if (index.unique() && !adapter.same() && !has(SqlFeature.EXPRESSION_INDEXES)) {
+            new ConstraintAdapter(adapter).withoutCase(index.parts(), index.span());
+        }
         if (!replaces) {
             return remembered(index, created(index));
         }
@@ -208,7 +211,8 @@ final class IndexAdapter {
 
     private List<IndexPart> parts(DdlStatement.CreateIndex index) {
         List<IndexPart> parts = new ArrayList<>();
-        for (IndexPart part : index.parts()) {
+        for (IndexPart given : index.parts()) {
+            IndexPart part = index.unique() && has(SqlFeature.EXPRESSION_INDEXES) ? given.distinct() : given;
             boolean idle = part.value() instanceof Expr.Literal
                     && index.parts().size() > 1
                     && !index.unique()

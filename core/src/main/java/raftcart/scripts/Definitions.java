@@ -279,13 +279,14 @@ final class Definitions {
     }
 
     private void unique(TableDraft table, TableConstraint c) {
-        boolean plain = c.parts().stream()
+        List<IndexPart> parts = c.parts().stream().map(IndexPart::distinct).toList();
+        boolean plain = parts.stream()
                 .allMatch(p -> p.value() instanceof Expr.Column column
                         && table.column(column.name().last()).isPresent());
         if (plain) {
             table.addKey(key(c, table, "key"), false);
         } else {
-            table.indexes.add(new Index(name(c, table, "key"), true, parts(table, c.parts()), "", "", List.of()));
+            table.indexes.add(new Index(name(c, table, "key"), true, parts(table, parts), "", "", List.of()));
         }
     }
 

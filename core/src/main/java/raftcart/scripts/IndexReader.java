@@ -9,6 +9,7 @@ import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.sql.tree.DdlStatement.CreateIndex;
+import raftcart.sql.tree.TableParts.IndexPart;
 
 /** Puts the indexes of scripts into their tables. */
 final class IndexReader {
@@ -43,7 +44,9 @@ final class IndexReader {
             return Optional.of("an index on " + index.table() + ", which is no table");
         }
         TableDraft table = found.get();
-        List<KeyPart> parts = definitions.parts(table, index.parts());
+        List<KeyPart> parts = definitions.parts(
+                table,
+                index.unique() ? index.parts().stream().map(IndexPart::distinct).toList() : index.parts());
         if (builder.isPart(index.table())) {
             boolean ofWhole = table.indexes.stream().anyMatch(i -> i.parts().equals(parts));
             return ofWhole ? Optional.empty() : Optional.of("an index on one partition alone");

@@ -30,6 +30,7 @@ public final class SqliteLanguage {
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,
                     GrammarFeature.UNTYPED_COLUMNS,
+                    GrammarFeature.DEFAULTS_NAME_NOTHING,
                     GrammarFeature.PRESENT_IN_UTC,
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.LIKE_IGNORES_CASE,

@@ -5,13 +5,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableParts.TableConstraint;
 import raftcart.sql.tree.TypeName;
 
-/** Columns that an engine's own texts spell as what they are made of: documents, numbered columns. */
+/** Columns that an engine's own texts spell as what they are made of: documents, numbered columns, texts. */
 final class ColumnMeanings {
     private static final String CHARACTER_SET = "CHARACTER SET";
 
@@ -25,6 +26,13 @@ final class ColumnMeanings {
         boolean numbered = parsing.has(GrammarFeature.ROW_NUMBERS_OF_THE_CLOCK)
                 && column.defaultValue().filter(ColumnMeanings::isRowNumber).isPresent();
         return numbered ? numbered(column) : column;
+    }
+
+    /** What a column has by default; SQLite takes a name for a text there. */
+    static Expr ofDefault(Expr value, Parsing parsing) {
+        return parsing.has(GrammarFeature.DEFAULTS_NAME_NOTHING) && value instanceof Expr.Column name
+                ? new Expr.Literal(LiteralKind.STRING, name.name().last().text(), value.span())
+                : value;
     }
 
     /** MariaDB's JSON is a long text with a check ("JSON Data Type"). */

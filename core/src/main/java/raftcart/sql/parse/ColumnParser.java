@@ -232,7 +232,8 @@ final class ColumnParser {
             defaultValue = Optional.of(Expr.Call.of("default_of_type")); // DB2's WITH DEFAULT alone
             return;
         }
-        defaultValue = Optional.of(parsing.expressions.expression(OperatorTable.OTHER));
+        defaultValue =
+                Optional.of(ColumnMeanings.ofDefault(parsing.expressions.expression(OperatorTable.OTHER), parsing));
         fills |= cursor.takeWords("WITH", "VALUES");
     }
 

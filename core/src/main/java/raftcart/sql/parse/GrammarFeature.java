@@ -52,6 +52,8 @@ public enum GrammarFeature {
     REPLACE_STATEMENT,
     /** {@code !} before a condition is NOT. */
     BANG_IS_NOT,
+    /** A name that stands for a default is a text ("Double-quoted String Literals Are Accepted"). */
+    DEFAULTS_NAME_NOTHING,
     /** A column definition may do without a type. */
     UNTYPED_COLUMNS,
     /** A number counts as a condition. */

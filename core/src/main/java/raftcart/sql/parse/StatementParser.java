@@ -232,11 +232,15 @@ public final class StatementParser {
                     "LOCKING",
                     "VALUES",
                     "TABLE",
-                    "FROM" -> new DmlParser(parsing).statement();
-            case "REPLACE" ->
-                parsing.has(GrammarFeature.REPLACE_STATEMENT) ? new DmlParser(parsing).statement() : replaceObject();
+                    "FROM" -> change();
+            case "REPLACE" -> parsing.has(GrammarFeature.REPLACE_STATEMENT) ? change() : replaceObject();
             default -> structure(token, span);
         };
+    }
+
+    private Statement change() {
+        Statement change = new DmlParser(parsing).statement();
+        return parsing.has(GrammarFeature.UNTYPED_COLUMNS) ? OwnTables.changed(change) : change;
     }
 
     private Statement structure(Token token, Span span) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.sql.Span;
 import raftcart.sql.tree.OrderItem.Nulls;
 
@@ -378,8 +379,22 @@ public final class TableParts {
 
     /** A part of a key or index; the prefix is a number of characters, 0 for all. */
     public record IndexPart(Expr value, int prefix, boolean descending, Nulls nulls, List<String> leftOut) {
+        private static final Pattern NO_CASE = Pattern.compile("(?i)collate \\W?nocase\\W?");
+
         public IndexPart {
             leftOut = List.copyOf(leftOut);
+        }
+
+        /** True where the part says itself that texts which differ in case alone are equal. */
+        public boolean ignoresCase() {
+            return leftOut.stream().anyMatch(NO_CASE.asMatchPredicate());
+        }
+
+        /** The part for a unique index: texts without case, which SQLite's NOCASE makes equal, in small letters. */
+        public IndexPart distinct() {
+            return ignoresCase()
+                    ? new IndexPart(Expr.Call.of("lower", value), prefix, descending, nulls, List.of())
+                    : this;
         }
 
         /** A column in rising order. */
