@@ -326,6 +326,8 @@ public enum SqlFeature {
     ROLE_IF_NOT_EXISTS,
     /** Members of a role may be allowed to make others members. */
     ROLE_ADMINISTRATORS,
+    /** A role can be given to everybody. */
+    PUBLIC_HAS_ROLES,
     /** Tables whose definition divides their rows among partitions. */
     PARTITIONS,
     /** Partitions of a table are tables that are made by statements of their own. */

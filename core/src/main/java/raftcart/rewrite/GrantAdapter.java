@@ -144,6 +144,10 @@ final class GrantAdapter {
         if (given.mayGrant() && !adapter.to.has(SqlFeature.ROLE_ADMINISTRATORS)) {
             adapter.note(FindingCode.SYNTAX_CHECK, given.span(), "WITH ADMIN OPTION is left out");
         }
+        boolean all = given.members().stream().anyMatch("PUBLIC"::equalsIgnoreCase);
+        if (all && !adapter.to.has(SqlFeature.PUBLIC_HAS_ROLES)) {
+            throw new Untranslatable("a role that everybody is in");
+        }
         return List.of(new DdlStatement.RoleMembers(
                 given.revoke(),
                 given.roles(),

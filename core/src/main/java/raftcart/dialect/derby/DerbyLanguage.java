@@ -64,6 +64,7 @@ public final class DerbyLanguage {
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.KEYS_SAY_NOT_NULL,
+                    SqlFeature.PUBLIC_HAS_ROLES,
                     SqlFeature.SYNONYMS,
                     SqlFeature.SET_OPERATION_ALL,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES),

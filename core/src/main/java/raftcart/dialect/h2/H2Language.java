@@ -135,6 +135,7 @@ public final class H2Language {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.COMMENT_ON,
                     SqlFeature.DOMAINS,
+                    SqlFeature.PUBLIC_HAS_ROLES,
                     SqlFeature.SYNONYMS,
                     SqlFeature.GENERATED_COLUMNS,
                     SqlFeature.CASCADE,

@@ -99,6 +99,7 @@ public final class HsqldbLanguage {
                     SqlFeature.IF_EXISTS,
                     SqlFeature.COMMENT_ON,
                     SqlFeature.DOMAINS,
+                    SqlFeature.PUBLIC_HAS_ROLES,
                     SqlFeature.SYNONYMS,
                     SqlFeature.CASCADE,
                     SqlFeature.GLOBAL_TEMPORARY_TABLES,

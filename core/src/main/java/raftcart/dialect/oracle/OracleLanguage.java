@@ -129,6 +129,7 @@ public final class OracleLanguage {
                     SqlFeature.MATERIALIZED_VIEWS,
                     SqlFeature.VIEW_READ_ONLY,
                     SqlFeature.COMMENT_ON,
+                    SqlFeature.PUBLIC_HAS_ROLES,
                     SqlFeature.SYNONYMS,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.GENERATED_COLUMNS,

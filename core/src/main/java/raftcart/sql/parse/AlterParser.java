@@ -297,23 +297,21 @@ final class AlterParser {
     private void type(Name column, int mark, List<AlterAction> actions) {
         cursor.takeWords("SET", "DATA");
         boolean typeWord = cursor.takeWords("TYPE");
+        int atType = cursor.mark();
         TypeName type = TypeNameParser.parse(cursor);
         while (cursor.takeWords("COLLATE")) {
             parsing.qualifiedName();
         }
         Optional<Expr> using =
                 cursor.takeWords("USING") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-        if (cursor.peek().isAnyWord("GENERATED", "DEFAULT", "IDENTITY", "AUTO_INCREMENT")) {
-            cursor.reset(mark);
-            ColumnDefinition definition = new ColumnParser(parsing).column();
-            actions.add(new AlterAction.ChangeColumn(column, definition));
-            return;
-        }
+        boolean computed = cursor.peek().isWord("COMPUTED");
         boolean whole = parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
                 && (cursor.atWords("NOT", "NULL") || cursor.atWords("NULL"));
-        if (whole) {
-            cursor.reset(mark);
-            actions.add(new AlterAction.ChangeColumn(column, new ColumnParser(parsing).column()));
+        if (computed || whole || cursor.peek().isAnyWord("GENERATED", "DEFAULT", "IDENTITY", "AUTO_INCREMENT")) {
+            cursor.reset(computed ? atType : mark);
+            ColumnParser parser = new ColumnParser(parsing);
+            actions.add(new AlterAction.ChangeColumn(
+                    column, computed ? parser.rest(column, cursor.peek().span()) : parser.column()));
             return;
         }
         actions.add(new AlterAction.SetType(column, type, using));

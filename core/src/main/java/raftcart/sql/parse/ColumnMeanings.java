@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -15,6 +16,7 @@ import raftcart.sql.tree.TypeName;
 /** Columns that an engine's own texts spell as what they are made of: documents, numbered columns, texts. */
 final class ColumnMeanings {
     private static final String CHARACTER_SET = "CHARACTER SET";
+    private static final Pattern BYTES = Pattern.compile("(?i)(default )?(charset|character set) ?=? ?binary");
 
     private ColumnMeanings() {}
 
@@ -72,6 +74,32 @@ final class ColumnMeanings {
                 && call.arguments().size() == 1
                 && call.arguments().get(0) instanceof Expr.Column of
                 && of.name().last().matches(column.name());
+    }
+
+    /** A type in a character set: texts in that of bytes are bytes ("The binary Character Set"; Firebird's OCTETS). */
+    static TypeName inCharacterSet(TypeName type, String set) {
+        if (!set.matches("(?i)binary|octets")) {
+            return type;
+        }
+        String bytes =
+                switch (type.name()) {
+                    case "char", "character" -> "binary";
+                    case "varchar", "character varying", "char varying" -> "varbinary";
+                    case "text", "clob" -> "blob";
+                    case "tinytext", "mediumtext", "longtext" -> type.name().replace("text", "blob");
+                    default -> type.name();
+                };
+        return new TypeName(bytes, type.parameters(), type.values(), type.arrays());
+    }
+
+    /** A column of a table in a character set of its own. */
+    static ColumnDefinition inCharacterSetOfTable(ColumnDefinition column, List<String> ofTable) {
+        boolean own =
+                column.collation().isPresent() || column.leftOut().stream().anyMatch(c -> c.startsWith(CHARACTER_SET));
+        boolean bytes = ofTable.stream().anyMatch(c -> BYTES.matcher(c).matches());
+        return bytes && !own && column.type().isPresent()
+                ? column.withType(inCharacterSet(column.type().get(), "binary"))
+                : column;
     }
 
     /** The character set that a column says among what has no counterpart, or the usual one. */

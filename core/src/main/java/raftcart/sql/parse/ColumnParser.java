@@ -66,7 +66,8 @@ final class ColumnParser {
         return ColumnMeanings.of(
                 new ColumnDefinition(
                         name,
-                        type.map(t -> withoutSerial(t, span)),
+                        type.map(t -> withoutSerial(t, span))
+                                .map(t -> ColumnMeanings.inCharacterSet(t, ColumnMeanings.characterSet(leftOut))),
                         notNull,
                         defaultValue,
                         generated,

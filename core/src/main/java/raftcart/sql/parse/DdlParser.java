@@ -341,7 +341,9 @@ final class DdlParser {
                 cursor.expectSymbol("(");
                 checks.add(parsing.expressions.expression());
                 cursor.expectSymbol(")");
-            } else if (cursor.takeWords("COLLATE") || cursor.takeWords("CHARACTER", "SET")) {
+            } else if (cursor.takeWords("CHARACTER", "SET")) {
+                type = ColumnMeanings.inCharacterSet(type, cursor.take().text());
+            } else if (cursor.takeWords("COLLATE")) {
                 parsing.qualifiedName();
             } else if (!cursor.takeWords("NULL")) {
                 throw cursor.unexpected("a clause of a domain");

@@ -287,6 +287,14 @@ public final class StatementParser {
         return new Statement.NotTranslated("routine", true, cursor.previous().span());
     }
 
+    /** Passes over an ALTER; over one of a routine with the statements in its body. */
+    private void skipAlteration(String kind, int mark) {
+        boolean code = kind.matches("FUNCTION|PROCEDURE|TRIGGER|PACKAGE|EVENT");
+        do {
+            skipStatement(cursor);
+        } while (code && cursor.taken(mark).stream().anyMatch(t -> t.isWord("BEGIN")) && cursor.takeSymbol(";"));
+    }
+
     private Statement declare(Span span) {
         if (cursor.peek(1).isWord("GLOBAL") || cursor.peek(1).isWord("LOCAL")) {
             return new DdlParser(parsing).create();
@@ -346,7 +354,7 @@ public final class StatementParser {
             cursor.reset(mark);
             batch.skipStatement();
         } else {
-            skipStatement(cursor);
+            skipAlteration(kind, mark);
         }
         boolean furniture =
                 kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"

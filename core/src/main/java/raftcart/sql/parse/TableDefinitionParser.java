@@ -77,7 +77,7 @@ final class TableDefinitionParser {
         if (summary) {
             return summaryTable(name, span);
         }
-        columns.replaceAll(this::numbered);
+        columns.replaceAll(c -> ColumnMeanings.inCharacterSetOfTable(numbered(c), leftOut));
         constraints.removeIf(this::isSaidByColumn);
         return new CreateTable(
                 name,
