@@ -53,7 +53,7 @@ final class ChoiceAdapter {
         }
         Expr condition = distinctOn ? first(query, select, inner) : windows(select, inner);
         List<OrderItem> order = outerOrder(query, select, names, inner);
-        Select body = select.withoutChoice().withItems(inner);
+        Select body = select.withoutChoice().withItems(new StarItems(adapter).spelled(inner, select.from()));
         TableRef derived =
                 new TableRef.Derived(Query.of(body), false, Optional.of(TableRef.Alias.of("ranked_")), select.span());
         List<Item> outer = star

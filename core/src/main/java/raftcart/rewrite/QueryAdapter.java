@@ -15,7 +15,6 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.OrderItem;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.Query.Paging;
@@ -267,7 +266,10 @@ class QueryAdapter extends ExprAdapter {
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
-                : stars(ofDummy(select, from), from).stream().map(this::item).toList();
+                : new StarItems(this)
+                        .spelled(whole(ofDummy(select, from)), from).stream()
+                                .map(this::item)
+                                .toList();
         List<Grouping> groups = same() ? select.groupBy() : new GroupAdapter(this).groups(select);
         Optional<Expr> having =
                 select.having().map(h -> condition(same() ? h : new GroupAdapter(this).having(h, select)));
@@ -307,8 +309,8 @@ class QueryAdapter extends ExprAdapter {
         return List.of(new Item(Expr.Literal.string("X"), Optional.of(Name.of("dummy"))));
     }
 
-    /** A star beside other columns as one star for each table, where the target wants that. */
-    private List<Item> stars(List<Item> given, List<TableRef> from) {
+    /** Items without stars that leave columns out. */
+    private List<Item> whole(List<Item> given) {
         List<Item> items = new ArrayList<>();
         for (Item item : given) {
             boolean partial = !same()
@@ -316,39 +318,7 @@ class QueryAdapter extends ExprAdapter {
                     && !star.except().isEmpty();
             items.addAll(partial ? new StarExceptions(this).spelled((Expr.Star) item.value()) : List.of(item));
         }
-        boolean allowed = same() || items.size() == 1 || to.has(SqlFeature.STAR_BESIDE_COLUMNS);
-        if (allowed) {
-            return items;
-        }
-        List<Item> all = new ArrayList<>();
-        for (Item item : items) {
-            if (item.value() instanceof Expr.Star star
-                    && star.table().isEmpty()
-                    && star.except().isEmpty()) {
-                note(FindingCode.SYNTAX_ADAPTED, star.span(), "a star for each table");
-                from.forEach(t -> star(t, star, all));
-            } else {
-                all.add(item);
-            }
-        }
-        return all;
-    }
-
-    private static void star(TableRef table, Expr.Star star, List<Item> items) {
-        if (table instanceof TableRef.Join join) {
-            boolean merges = !join.using().isEmpty() || join.kind().name().startsWith("NATURAL");
-            if (merges) {
-                throw new Untranslatable("a star beside other columns over a join that merges columns");
-            }
-            star(join.left(), star, items);
-            star(join.right(), star, items);
-            return;
-        }
-        QualifiedName name =
-                table instanceof TableRef.Table named && named.alias().isEmpty()
-                        ? named.name()
-                        : new QualifiedName(List.of(ChangeAdapter.alias(table)));
-        items.add(Item.of(new Expr.Star(Optional.of(name), List.of(), star.span())));
+        return items;
     }
 
     private Item item(Item item) {

@@ -1,5 +1,6 @@
 package raftcart.dialect.firebird;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -8,6 +9,7 @@ import raftcart.dialect.write.ExprWriter;
 import raftcart.dialect.write.QueryWriter;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
+import raftcart.finding.FindingCode;
 import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
@@ -16,6 +18,8 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
+import raftcart.sql.tree.TableParts.IdentityOptions;
+import raftcart.sql.tree.TableParts.IndexPart;
 import raftcart.sql.tree.TableRef;
 
 /** Writes Firebird's SQL where it differs from the common spelling. */
@@ -123,6 +127,54 @@ public final class FirebirdWriters {
         @Override
         protected String setType(String column, String type, Optional<Expr> using) {
             return "ALTER COLUMN " + column + " TYPE " + type;
+        }
+
+        @Override
+        protected String dropColumn(String column) {
+            return "DROP " + column;
+        }
+
+        /** "CREATE INDEX": one order for all columns, and an expression stands alone. */
+        @Override
+        protected String index(DdlStatement.CreateIndex index) {
+            List<IndexPart> parts = index.parts();
+            boolean computed = parts.stream().anyMatch(p -> !(p.value() instanceof Expr.Column));
+            if (!index.kind().isEmpty()
+                    || index.where().isPresent()
+                    || !index.include().isEmpty()) {
+                return super.index(index);
+            }
+            if (computed && parts.size() > 1 || index.name().isEmpty()) {
+                throw cannot(computed ? "an index of several parts on an expression" : "an index without a name");
+            }
+            boolean descending = parts.stream().allMatch(IndexPart::descending);
+            if (!descending && parts.stream().anyMatch(IndexPart::descending)) {
+                note(FindingCode.PHYSICAL_CLAUSES, index.span(), "DESC of some columns of an index");
+            }
+            String of = parts.stream().map(p -> text(p.value())).collect(Collectors.joining(", "));
+            return "CREATE " + (index.unique() ? "UNIQUE " : "") + (descending ? "DESCENDING " : "") + "INDEX "
+                    + language().write(index.name().get().last()) + " ON " + name(index.table())
+                    + (computed ? " COMPUTED BY (" : " (") + of + ")";
+        }
+
+        /** "CREATE SEQUENCE": where it begins and by how much it goes on. */
+        @Override
+        protected String sequence(DdlStatement.CreateSequence sequence) {
+            IdentityOptions options = sequence.options();
+            if (options.max().isPresent() || options.cycle()) {
+                note(FindingCode.SYNTAX_CHECK, sequence.span(), "a sequence without MAXVALUE and CYCLE");
+            }
+            return super.sequence(sequence);
+        }
+
+        @Override
+        protected String sequenceOptions(IdentityOptions options) {
+            return number(" START WITH ", options.start()) + number(" INCREMENT BY ", options.increment());
+        }
+
+        @Override
+        protected String addIdentity(String column, IdentityOptions options) {
+            throw cannot("a column that is numbered from now on");
         }
 
         @Override

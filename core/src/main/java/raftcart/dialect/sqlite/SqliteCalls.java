@@ -7,6 +7,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TypeName;
 
 /** Functions that are others in other words ("Built-In Scalar SQL Functions", "Built-in Aggregate Functions"). */
@@ -27,6 +28,11 @@ final class SqliteCalls implements CallReading {
             case "strftime" -> isDayOfWeek(call) ? Optional.of(Meaning.of(dayOfWeek(call))) : moments.meaning(call);
             default -> moments.meaning(call);
         };
+    }
+
+    @Override
+    public Statement change(Statement change) {
+        return OwnTables.changed(change);
     }
 
     /** The sum as a floating-point number, and 0 where there is nothing to add. */

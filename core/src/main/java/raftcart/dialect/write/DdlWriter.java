@@ -14,6 +14,7 @@ import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.DdlStatement.CreateTable.Temporary;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
@@ -85,7 +86,7 @@ public class DdlWriter {
             return tables.alter(alter);
         }
         if (statement instanceof DdlStatement.CreateIndex index) {
-            return new IndexWriter(this).index(index);
+            return index(index);
         }
         if (statement instanceof DdlStatement.CreateView view) {
             return new ViewWriter(this).view(view);
@@ -111,9 +112,8 @@ public class DdlWriter {
         if (statement instanceof DdlStatement.CreateDomain domain) {
             return domain(domain);
         }
-        if (statement instanceof DdlStatement.DomainCheck check) {
-            require(SqlFeature.DOMAINS, "a domain");
-            return "ALTER DOMAIN " + name(check.domain()) + " ADD CHECK (" + text(check.check()) + ")";
+        if (statement instanceof DdlStatement.DomainCheck added) {
+            return "ALTER DOMAIN " + name(added.domain()) + " ADD CHECK (" + text(added.check()) + ")";
         }
         if (statement instanceof DdlStatement.CreateSynonym synonym) {
             require(SqlFeature.SYNONYMS, "a synonym");
@@ -251,6 +251,16 @@ public class DdlWriter {
         return "CREATE SCHEMA " + ifNotExists(schema.ifNotExists()) + language.write(schema.name());
     }
 
+    /** An index. */
+    protected String index(DdlStatement.CreateIndex index) {
+        return new IndexWriter(this).index(index);
+    }
+
+    /** A column that goes; what follows the name of the table. */
+    protected String dropColumn(String column) {
+        return "DROP COLUMN " + column;
+    }
+
     /** The table of an index. */
     protected String indexed(DdlStatement.CreateIndex index) {
         return name(index.table());
@@ -276,20 +286,14 @@ public class DdlWriter {
             require(SqlFeature.EXPRESSION_INDEXES, "an index on an expression");
             text = indexExpression(text);
         }
-        return text + (part.descending() ? " DESC" : "") + nulls(part);
+        return text
+                + (part.descending() ? " DESC" : "")
+                + (part.nulls() == Nulls.DEFAULT ? "" : " NULLS " + part.nulls());
     }
 
     /** An expression as a part of an index. */
     protected String indexExpression(String text) {
         return "(" + text + ")";
-    }
-
-    private String nulls(IndexPart part) {
-        return switch (part.nulls()) {
-            case DEFAULT -> "";
-            case FIRST -> " NULLS FIRST";
-            case LAST -> " NULLS LAST";
-        };
     }
 
     /** CREATE VIEW with everything before the name. */

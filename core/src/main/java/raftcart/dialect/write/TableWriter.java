@@ -225,7 +225,8 @@ final class TableWriter {
         if (action instanceof AlterAction.DropColumn drop) {
             boolean cascade =
                     drop.cascade() && ddl.has(SqlFeature.CASCADE) && !ddl.has(SqlFeature.COLUMNS_GO_WITHOUT_CASCADE);
-            return head + "DROP COLUMN " + ddl.ifExists(drop.ifExists()) + name(drop.column())
+            return head
+                    + ddl.dropColumn(ddl.ifExists(drop.ifExists()) + name(drop.column()))
                     + (cascade ? ddl.cascade() : "");
         }
         if (action instanceof AlterAction.RenameColumn rename) {

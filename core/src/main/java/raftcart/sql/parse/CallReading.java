@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.Optional;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Statement;
 
 /** What calls of a dialect mean where that hangs on constants among their arguments, so that a dictionary cannot say it. */
 @FunctionalInterface
@@ -15,6 +16,11 @@ public interface CallReading {
      * @throws raftcart.dialect.Untranslatable for constants without a counterpart
      */
     Optional<Meaning> meaning(Expr.Call call);
+
+    /** A change of rows as what it is for, where the engine keeps tables of its own that dumps fill. */
+    default Statement change(Statement change) {
+        return change;
+    }
 
     /**
      * What a call means.

@@ -239,8 +239,7 @@ public final class StatementParser {
     }
 
     private Statement change() {
-        Statement change = new DmlParser(parsing).statement();
-        return parsing.has(GrammarFeature.UNTYPED_COLUMNS) ? OwnTables.changed(change) : change;
+        return parsing.grammar.calls().change(new DmlParser(parsing).statement());
     }
 
     private Statement structure(Token token, Span span) {

@@ -8,7 +8,7 @@ CREATE TABLE telescope (
     l integer[],
     s text,
     m text,
-    h numeric(38,0),
+    h numeric(39,0),
     u uuid,
     ts timestamp(6) without time zone,
     e text,

@@ -11,7 +11,7 @@ CREATE TABLE dome (
     tags json,
     doc json,
     size bigint unsigned,
-    huge decimal(38,0),
+    huge decimal(39,0),
     ratio float,
     token uuid DEFAULT (UUID()),
     place longtext

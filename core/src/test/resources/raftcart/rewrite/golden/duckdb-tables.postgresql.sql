@@ -11,7 +11,7 @@ CREATE TABLE dome (
     tags text[],
     doc json,
     size numeric(20,0) CHECK (size BETWEEN 0 AND 18446744073709551615),
-    huge numeric(38,0),
+    huge numeric(39,0),
     ratio real,
     token uuid DEFAULT GEN_RANDOM_UUID(),
     place text

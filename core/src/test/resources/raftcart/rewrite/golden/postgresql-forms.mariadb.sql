@@ -100,7 +100,7 @@ GRANT SELECT ON telescope TO app;
 SELECT *
 FROM (
     SELECT
-        *,
+        telescope.*,
         ROW_NUMBER() OVER (PARTITION BY k ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 ELSE 1 END, ts DESC) AS row_rank_
     FROM telescope
 ) ranked_
@@ -292,6 +292,7 @@ CREATE DATABASE s;
 -- 47:53: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 47:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 47:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
+-- 47:24: RC0609 adapted: Said in other words: a star for each table
 -- 48:67: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
 -- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero

@@ -1,10 +1,11 @@
-package raftcart.sql.parse;
+package raftcart.dialect.sqlite;
 
+import java.util.List;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableRef;
 
-/** Changes of the tables that SQLite keeps for itself, which its dumps write ("The Schema Table", "Autoincrement"). */
+/** Changes of the tables that the engine keeps for itself, which its dumps write ("The Schema Table", "Autoincrement"). */
 final class OwnTables {
     private OwnTables() {}
 
@@ -12,9 +13,11 @@ final class OwnTables {
     static Statement changed(Statement statement) {
         QualifiedName table = statement instanceof Statement.Insert insert
                 ? insert.table()
-                : statement instanceof Statement.Delete delete && delete.table() instanceof TableRef.Table t
+                : statement instanceof Statement.Delete delete
+                                && delete.where().isEmpty()
+                                && delete.table() instanceof TableRef.Table t
                         ? t.name()
-                        : new QualifiedName(java.util.List.of());
+                        : new QualifiedName(List.of());
         String name = table.parts().isEmpty() ? "" : table.last().key();
         if (name.equals("sqlite_sequence") || name.startsWith("sqlite_stat")) {
             return new Statement.ClientCommand("rows of " + name + ", which the engine keeps itself", statement.span());
