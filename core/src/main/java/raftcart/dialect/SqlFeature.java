@@ -65,6 +65,8 @@ public enum SqlFeature {
     LOCKS_AT_TABLES,
     SKIP_LOCKED,
     ARRAYS,
+    /** An array is the items of a JSON document, for an index on each of them. */
+    ARRAYS_ARE_OF_DOCUMENTS,
     /** Parts of JSON documents are named one by one by {@code ->}. */
     JSON_ARROWS,
     /** A part of a document that is cast to a text has no quotes around it. */

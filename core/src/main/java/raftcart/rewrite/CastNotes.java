@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
@@ -137,6 +138,14 @@ final class CastNotes {
                     FindingCode.FUNCTION_DIFFERS,
                     round.span(),
                     "halves of floating-point numbers go to the even digit on one engine, away from zero on the other");
+        }
+    }
+
+    /** Refuses the items of a document as an array, by which MySQL indexes each of them ("Multi-Valued Indexes"). */
+    void items(Expr.Cast cast) {
+        boolean document = cast.type().arrays() > 0 && adapter.from.has(SqlFeature.ARRAYS_ARE_OF_DOCUMENTS);
+        if (document && !adapter.from.name().equals(adapter.to.name())) {
+            throw new Untranslatable("the items of a JSON array, each for itself");
         }
     }
 

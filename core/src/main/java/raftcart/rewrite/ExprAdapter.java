@@ -240,6 +240,7 @@ class ExprAdapter extends QueryMapper {
     private Expr further(Expr e) {
         if (e instanceof Expr.Cast cast) {
             instants.cast(cast);
+            new CastNotes(this).items(cast);
             return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
         }
         if (e instanceof Expr.AtZone at) {

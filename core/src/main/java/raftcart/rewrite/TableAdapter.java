@@ -253,12 +253,14 @@ final class TableAdapter {
         return names(constraint.parts()).stream().map(Name::key).toList();
     }
 
-    /** A key on the beginnings of texts; elsewhere a unique index on an expression. */
-    private boolean isPrefixKey(TableConstraint constraint) {
-        return constraint.kind() == ConstraintKind.UNIQUE
-                && constraint.parts().stream().anyMatch(p -> p.prefix() > 0)
+    /** A key on an expression, or on the beginnings of texts, which elsewhere are expressions: a unique index. */
+    private boolean isOnExpression(TableConstraint constraint) {
+        boolean beginnings = constraint.parts().stream().anyMatch(p -> p.prefix() > 0)
                 && !has(SqlFeature.PREFIX_INDEXES)
                 && has(SqlFeature.EXPRESSION_INDEXES);
+        return constraint.kind() == ConstraintKind.UNIQUE
+                && !adapter.same()
+                && (beginnings || constraint.parts().stream().anyMatch(p -> !(p.value() instanceof Expr.Column)));
     }
 
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
@@ -269,8 +271,13 @@ final class TableAdapter {
                         FindingCode.SYNTAX_CHECK,
                         constraint.span(),
                         "a full-text, spatial or inverted index is left out");
-            } else if (constraint.kind() == ConstraintKind.INDEX || isPrefixKey(constraint)) {
-                after.addAll(new IndexAdapter(adapter, new StructureAdapter(adapter)).index(index(constraint, table)));
+            } else if (constraint.kind() == ConstraintKind.INDEX || isOnExpression(constraint)) {
+                IndexAdapter indexes = new IndexAdapter(adapter, new StructureAdapter(adapter));
+                after.addAll(new UnsaidParts(adapter)
+                        .statements(
+                                "the index " + constraint.name().map(Name::text).orElse(""),
+                                constraint.span(),
+                                () -> indexes.index(index(constraint, table))));
             } else {
                 new ConstraintAdapter(adapter)
                         .constraint(new IndexNames(adapter).key(constraint, table.name()))
@@ -443,7 +450,10 @@ final class TableAdapter {
         return new DdlStatement.CreateIndex(
                 constraint.name().map(n -> new QualifiedName(List.of(n))),
                 constraint.kind() == ConstraintKind.UNIQUE,
-                constraint.leftOut().contains("FULLTEXT") ? "FULLTEXT" : "",
+                constraint.leftOut().stream()
+                        .filter(l -> l.equals("FULLTEXT") || l.equals("SPATIAL"))
+                        .findFirst()
+                        .orElse(""),
                 false,
                 table.name(),
                 constraint.parts(),

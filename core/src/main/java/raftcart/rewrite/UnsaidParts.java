@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import raftcart.dialect.Untranslatable;
@@ -7,6 +8,7 @@ import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Statement;
 
 /**
  * Parts of a table that the target cannot say, such as a default or a check: the table is made without them, and a person
@@ -21,12 +23,30 @@ final class UnsaidParts {
 
     /** The expression of a part as the target says it; nothing, and a finding, where it cannot. */
     Optional<Expr> expression(String part, Span span, Supplier<Expr> adapted) {
-        try {
+        return tried(part, span, () -> {
             Expr expression = adapted.get();
             if (!adapter.same()) {
                 adapter.to.writer().apply(WriterContext.plain(adapter.to)).expression(expression);
             }
-            return Optional.of(expression);
+            return expression;
+        });
+    }
+
+    /** The statements that make an index of a table as the target says them; none, and a finding, where it cannot. */
+    List<Statement> statements(String part, Span span, Supplier<List<Statement>> adapted) {
+        return tried(part, span, () -> {
+                    List<Statement> statements = adapted.get();
+                    if (!adapter.same()) {
+                        statements.forEach(adapter.to.writer().apply(WriterContext.plain(adapter.to))::statement);
+                    }
+                    return statements;
+                })
+                .orElse(List.of());
+    }
+
+    private <T> Optional<T> tried(String part, Span span, Supplier<T> adapted) {
+        try {
+            return Optional.of(adapted.get());
         } catch (Untranslatable e) {
             if (adapter.same()) {
                 throw e;

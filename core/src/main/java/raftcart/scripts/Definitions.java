@@ -269,7 +269,8 @@ final class Definitions {
                 table.indexes.add(new Index(
                         name(c, table, "idx"), false, parts(table, c.parts()), method(c.leftOut()), "", List.of()));
         }
-        String label = c.name().map(Name::text).orElse("constraint") + ": ";
+        String name = c.name().map(Name::text).orElse("constraint");
+        String label = c.kind() == ConstraintKind.INDEX ? "index " + name + " " : name + ": ";
         c.leftOut().stream()
                 .filter(l -> !TableConstraint.KINDS_OF_INDEXES.contains(l))
                 .forEach(l -> table.physical.add(label + l));

@@ -29,6 +29,7 @@ public final class MySqlLanguage {
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
                     SqlFeature.VALUES_QUERY),
+            SqlFeature.ARRAYS_ARE_OF_DOCUMENTS,
             SqlFeature.CHANGED_TABLE_IS_NOT_READ,
             SqlFeature.CASTS_PARSE_JSON,
             SqlFeature.PASSES_OVER_REFERENCES,
