@@ -64,7 +64,17 @@ final class IndexAdapter {
         if (bitmap) {
             adapter.note(FindingCode.PHYSICAL_CLAUSES, index.span(), index.kind());
         }
+        if (index.kind().equals("SPATIAL") && !index.parts().stream().allMatch(this::isPlace)) {
+            throw new Untranslatable("a spatial index on a column that holds no geometry there");
+        }
         return bitmap ? "" : index.kind();
+    }
+
+    /** True for a column of a type of geometry that the target has too; of one of which nothing is known, its kin's. */
+    private boolean isPlace(IndexPart part) {
+        Optional<LogicalType> type = adapter.facts(part.value()).flatMap(Scope.ColumnFacts::type);
+        return type.map(t -> t instanceof LogicalType.Opaque own && own.bytes())
+                .orElse(adapter.from.has(SqlFeature.FULLTEXT_INDEXES));
     }
 
     /** An index, behind what drops the one that was there where it is to be replaced. */

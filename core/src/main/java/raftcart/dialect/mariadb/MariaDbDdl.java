@@ -3,6 +3,7 @@ package raftcart.dialect.mariadb;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.catalog.CheckConstraint;
@@ -137,12 +138,15 @@ final class MariaDbDdl implements DdlPrinter {
 
     @Override
     public boolean indexes(String method, List<LogicalType> columns) {
-        return method.equals("fulltext");
+        boolean places = columns.stream().allMatch(c -> c instanceof LogicalType.Opaque own && own.bytes());
+        return method.equals("fulltext") || method.equals("spatial") && places;
     }
 
     @Override
     public String createIndex(ObjectName table, Index index) {
-        String kind = index.method().equals("fulltext") ? "FULLTEXT " : index.unique() ? "UNIQUE " : "";
+        String kind = index.method().matches("fulltext|spatial")
+                ? index.method().toUpperCase(Locale.ROOT) + " "
+                : index.unique() ? "UNIQUE " : "";
         return "CREATE " + kind + "INDEX " + identifiers.quote(index.name()) + " ON " + identifiers.quote(table) + " "
                 + parts(index.parts());
     }

@@ -245,6 +245,9 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
         if (use.keyColumns() > 0 && !type.bytes()) {
             return textInKey(type.nativeName()).note(FindingCode.FOREIGN_TYPE, type.nativeName() + " as text");
         }
+        if (type.bytes() && MariaDbTypes.GEOMETRIES.contains(type.nativeName())) {
+            return TypeChoice.of(type.nativeName(), type);
+        }
         TypeChoice choice = type.bytes()
                 ? TypeChoice.of("longblob", new LogicalType.Blob(0))
                 : TypeChoice.of("longtext", new LogicalType.Text(0));

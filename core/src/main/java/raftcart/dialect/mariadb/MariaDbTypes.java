@@ -80,7 +80,7 @@ final class MariaDbTypes implements TypeTable {
             Map.entry("uuid", n -> new LogicalType.Uuid()),
             Map.entry("inet6", n -> new LogicalType.Address()),
             Map.entry("inet4", n -> new LogicalType.Address()));
-    private static final java.util.Set<String> GEOMETRIES = java.util.Set.of(
+    static final java.util.Set<String> GEOMETRIES = java.util.Set.of(
             "geometry",
             "point",
             "linestring",

@@ -242,10 +242,10 @@ public final class MariaDbWriters {
 
         @Override
         protected String specialIndex(DdlStatement.CreateIndex index) {
-            if (!index.kind().equals("FULLTEXT")) {
+            if (!index.kind().matches("FULLTEXT|SPATIAL")) {
                 return super.specialIndex(index);
             }
-            return "CREATE FULLTEXT INDEX "
+            return "CREATE " + index.kind() + " INDEX "
                     + index.name().map(n -> name(n) + " ").orElse("") + "ON " + name(index.table()) + " ("
                     + index.parts().stream().map(this::indexPart).collect(Collectors.joining(", ")) + ")";
         }

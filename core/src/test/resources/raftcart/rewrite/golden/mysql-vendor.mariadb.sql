@@ -10,46 +10,45 @@ DROP TABLE IF EXISTS c;
 -- RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
 -- /*!50503 select CONCAT('storage engine: ', @@default_storage_engine) as INFO */
 DROP TABLE IF EXISTS star;
--- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
--- CREATE TABLE `star` (
---   `star_id` smallint(5) unsigned NOT NULL AUTO_INCREMENT,
---   `first_name` varchar(45) NOT NULL,
---   `kind` enum('G','PG','PG-13','R','NC-17') DEFAULT 'G',
---   `feat` set('Trailers','Commentaries','Deleted Scenes') DEFAULT NULL,
---   `y` year(4) DEFAULT NULL,
---   `rate` decimal(4,2) NOT NULL DEFAULT 4.99,
---   `active` tinyint(1) NOT NULL DEFAULT 1,
---   `pic` blob,
---   `loc` geometry NOT NULL /*!80003 SRID 0 */,
---   `g` POINT,
---   `j` json DEFAULT NULL,
---   `lt` longtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL CHECK (json_valid(`lt`)),
---   `b` bit(1) DEFAULT b'0',
---   `b8` bit(8) DEFAULT NULL,
---   `big` bigint(20) unsigned DEFAULT NULL,
---   `mi` mediumint(8) unsigned zerofill DEFAULT NULL,
---   `f` float(7,4) DEFAULT NULL,
---   `dp` double precision,
---   `t3` time(3),
---   `dt` datetime DEFAULT '0000-00-00 00:00:00',
---   `cr` datetime(6) NOT NULL DEFAULT current_timestamp(6),
---   `last_update` timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp(),
---   `vg` int(11) GENERATED ALWAYS AS (`star_id` + 1) VIRTUAL,
---   `sg` varchar(90) GENERATED ALWAYS AS (concat(`first_name`,' ',`kind`)) STORED,
---   `c1` varchar(20) CHARACTER SET latin1 COLLATE latin1_bin DEFAULT '' COMMENT 'it''s a comment; with \'quotes\'',
---   `nat` national varchar(10),
---   `bin` binary(16), `vb` varbinary(20),
---   PRIMARY KEY (`star_id`),
---   UNIQUE KEY `uk_fn` (`first_name`,`kind`),
---   KEY `idx_last` (`last_update`),
---   KEY `idx_pref` (`c1`(10),`rate` DESC),
---   KEY `fx` ((lower(`first_name`))),
---   FULLTEXT KEY `idx_title` (`first_name`,`c1`),
---   SPATIAL KEY `idx_loc` (`loc`),
---   KEY `idx_h` (`rate`) USING HASH COMMENT 'hash' ,
---   CONSTRAINT `fk_site` FOREIGN KEY (`site_id`) REFERENCES `site` (`site_id`) ON UPDATE CASCADE,
---   CONSTRAINT `ck` CHECK ((`rate` > 0))
--- ) ENGINE=InnoDB AUTO_INCREMENT=201 DEFAULT CHARSET=utf8mb3 COLLATE=utf8mb3_general_ci ROW_FORMAT=DYNAMIC COMMENT='Stars; all'
+CREATE TABLE star (
+    star_id smallint unsigned AUTO_INCREMENT NOT NULL,
+    first_name varchar(45) NOT NULL,
+    kind enum('G', 'PG', 'PG-13', 'R', 'NC-17') DEFAULT 'G',
+    feat set('Trailers', 'Commentaries', 'Deleted Scenes') DEFAULT NULL,
+    y year DEFAULT NULL,
+    rate decimal(4,2) DEFAULT 4.99 NOT NULL,
+    active tinyint(1) DEFAULT TRUE NOT NULL,
+    pic blob,
+    loc geometry NOT NULL,
+    g point,
+    j json DEFAULT NULL,
+    lt longtext COLLATE utf8mb4_bin DEFAULT NULL CHECK (JSON_VALID(lt)),
+    b bit(1) DEFAULT FALSE,
+    b8 bit(8) DEFAULT NULL,
+    big bigint unsigned DEFAULT NULL,
+    mi mediumint unsigned DEFAULT NULL,
+    f float DEFAULT NULL,
+    dp double,
+    t3 time(3),
+    dt datetime(0) DEFAULT NULL,
+    cr datetime(6) DEFAULT CURRENT_TIMESTAMP(6) NOT NULL,
+    last_update timestamp DEFAULT CURRENT_TIMESTAMP NOT NULL ON UPDATE CURRENT_TIMESTAMP,
+    sg varchar(90) GENERATED ALWAYS AS (CONCAT(first_name, ' ', kind)) STORED,
+    c1 varchar(20) COLLATE utf8mb4_bin DEFAULT '' COMMENT 'it''s a comment; with ''quotes''',
+    nat varchar(10),
+    bin binary(16),
+    vb varbinary(20),
+    PRIMARY KEY (star_id),
+    CONSTRAINT uk_fn UNIQUE (first_name, kind),
+    CONSTRAINT fk_site FOREIGN KEY (site_id) REFERENCES site (site_id) ON UPDATE CASCADE,
+    CONSTRAINT ck CHECK (rate > 0)
+) COMMENT = 'Stars; all';
+CREATE INDEX idx_last ON star (last_update);
+CREATE INDEX idx_pref ON star (c1(10), rate DESC);
+CREATE FULLTEXT INDEX idx_title ON star (first_name, c1);
+CREATE SPATIAL INDEX idx_loc ON star (loc);
+CREATE INDEX idx_h ON star (rate);
+ALTER TABLE star AUTO_INCREMENT = 201;
 INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
     (1, 'PEN''ELOPE
@@ -171,7 +170,21 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 17:10: RC0602 by hand: No counterpart on the target: the system variable @@default_storage_engine
 -- 19:10: RC0604 adapted: Client command left out: SET @saved_cs_client = @@character_set_client
 -- 20:10: RC0604 adapted: Client command left out: SET character_set_client = utf8
--- 21:1: RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in mariadb
+-- 21:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB
+-- 21:1: RC0502 adapted: Storage clauses left out: DEFAULT CHARSET = utf8mb3
+-- 21:1: RC0502 adapted: Storage clauses left out: COLLATE = utf8mb3_general_ci ROW_FORMAT = DYNAMIC
+-- 28:40: RC0614 adapted: Condition made explicit: 1 for a truth value
+-- 30:3: RC0502 adapted: Storage clauses left out: loc: SRID 0
+-- 33:3: RC0502 adapted: Storage clauses left out: lt: CHARACTER SET utf8mb4
+-- 34:22: RC0614 adapted: Condition made explicit: 0 for a truth value
+-- 37:3: RC0502 adapted: Storage clauses left out: mi: ZEROFILL
+-- 38:3: RC0627 check: Said in other words, with a difference: the source rounds what goes into f to 4 digits
+-- 41:25: RC0107 check: Dates that do not exist become NULL: 0000-00-00 00:00:00
+-- 44:3: RC0627 check: Said in other words, with a difference: the computed column vg is left out, since it reads the numbered one
+-- 46:3: RC0502 adapted: Storage clauses left out: c1: CHARACTER SET latin1
+-- 53:3: RC0627 check: Said in other words, with a difference: the index fx is left out: an index on an expression cannot be said in mariadb
+-- 56:3: RC0502 adapted: Storage clauses left out: USING HASH
+-- 56:3: RC0502 adapted: Storage clauses left out: COMMENT 'hash'
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS

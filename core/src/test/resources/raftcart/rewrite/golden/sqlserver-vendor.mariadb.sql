@@ -48,7 +48,7 @@ CREATE UNIQUE INDEX IX_vBright ON Survey.vBright (StarID);
 -- CREATE PRIMARY XML INDEX [PXML_Star_Log] ON [Survey].[Star] ([Log])
 -- RC0602 by hand: No counterpart on the target: xml
 -- CREATE XML INDEX [XMLPATH_Star] ON [Survey].[Star] ([Log]) USING XML INDEX [PXML_Star_Log] FOR PATH
--- RC0602 by hand: No counterpart on the target: an index of kind SPATIAL cannot be said in mariadb
+-- RC0602 by hand: No counterpart on the target: a spatial index on a column that holds no geometry there
 -- CREATE SPATIAL INDEX [sp] ON [Survey].[Star] ([Loc]) USING GEOGRAPHY_GRID
 -- RC0602 by hand: No counterpart on the target: statistics
 -- CREATE STATISTICS [st] ON [Survey].[Star]([Mag], [Ra])
@@ -174,7 +174,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 112:42: RC0602 by hand: No counterpart on the target: a full-text index
 -- 114:16: RC0602 by hand: No counterpart on the target: an index of kind PRIMARY XML
 -- 116:1: RC0602 by hand: No counterpart on the target: xml
--- 118:1: RC0602 by hand: No counterpart on the target: an index of kind SPATIAL cannot be said in mariadb
+-- 118:1: RC0602 by hand: No counterpart on the target: a spatial index on a column that holds no geometry there
 -- 120:1: RC0602 by hand: No counterpart on the target: statistics
 -- 122:1: RC0603 by hand: Code is not translated: variables
 -- 123:1: RC0602 by hand: No counterpart on the target: assignment to a variable

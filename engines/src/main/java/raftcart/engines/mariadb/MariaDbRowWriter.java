@@ -38,10 +38,15 @@ final class MariaDbRowWriter implements RowWriter {
             bytes[i] = column.form() == ValueForm.BYTES;
             if (bytes[i]) {
                 fields.add("@f" + i);
-                assignments.add(name + " = UNHEX(@f" + i + ")");
+                String value = "UNHEX(@f" + i + ")";
+                boolean place = column.column().type() instanceof LogicalType.Opaque;
+                assignments.add(name + " = " + (place ? "ST_GeomFromWKB(" + value + ")" : value));
             } else if (column.column().type() instanceof LogicalType.Bits) {
                 fields.add("@f" + i);
                 assignments.add(name + " = CAST(CONV(@f" + i + ", 2, 10) AS UNSIGNED)");
+            } else if (column.column().declaredType().startsWith("bit")) {
+                fields.add("@f" + i); // the letter 0 is the number 48 to a column of bits
+                assignments.add(name + " = CAST(@f" + i + " AS UNSIGNED)");
             } else {
                 fields.add(name);
             }
