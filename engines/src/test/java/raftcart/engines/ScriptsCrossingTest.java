@@ -412,7 +412,7 @@ class ScriptsCrossingTest {
 
             assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, true))
                     .isInstanceOf(PlanException.class)
-                    .hasMessageContaining(" exist already; nothing was changed");
+                    .hasMessageContaining(".lamp of the target exists already; nothing was changed");
             BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.DROP, true);
             assertThat(target.ask("SELECT COUNT(*) FROM lit_lamps")).isEqualTo("0");
         }
