@@ -50,7 +50,7 @@ public final class Clauses {
                     "(?:with )?(?:row access|masking) policy")
             + ")");
 
-    private static final Pattern COLUMN = Pattern.compile("(?s)(?:\\w+: )?(.*)");
+    private static final Pattern COLUMN = Pattern.compile("(?s)(?:\\w+: |(?i:add )(?=(?i:supplemental)))?(.*)");
     private static final Pattern FIRST_WORD = Pattern.compile("\\W*(\\w+).*", Pattern.DOTALL);
 
     /** The words that begin clauses on storage and the like in one dialect or another. */

@@ -119,6 +119,8 @@ public enum SqlFeature {
     INTERVAL_VALUES,
     /** A text that is cast to JSON is read as such; elsewhere it becomes one JSON text. */
     CASTS_PARSE_JSON,
+    /** Whether a text is a JSON document is said by a cast in checks, since older servers know no other word for it. */
+    DOCUMENTS_BY_CAST,
     /** A part that begins before the start of a text is empty. */
     NOTHING_BEFORE_THE_START,
     /** A cast to a text type without a length makes 30 characters. */

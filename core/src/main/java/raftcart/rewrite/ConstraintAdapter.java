@@ -205,7 +205,7 @@ final class ConstraintAdapter {
                 .expression(
                         "the check" + c.name().map(n -> " " + n.text()).orElse(""),
                         c.span(),
-                        () -> adapter.exactCondition(e)));
+                        () -> DocumentChecks.of(adapter.exactCondition(e), adapter)));
         if (check.isEmpty() && c.check().isPresent()) {
             return Optional.empty();
         }

@@ -194,6 +194,7 @@ public final class PgLanguage {
                     SqlFeature.BITS_OF_NUMBERS,
                     SqlFeature.INDEX_METHODS,
                     SqlFeature.CASTS_PARSE_JSON,
+                    SqlFeature.DOCUMENTS_BY_CAST,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
                     SqlFeature.NUMBERED_BY_DOLLAR,

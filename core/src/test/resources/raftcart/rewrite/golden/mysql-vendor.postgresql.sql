@@ -22,7 +22,7 @@ CREATE TABLE star (
     loc bytea NOT NULL,
     g bytea,
     j json DEFAULT NULL,
-    lt text DEFAULT NULL CHECK ((lt IS JSON)),
+    lt text DEFAULT NULL CHECK (lt IS NULL OR CAST(lt AS json) IS NOT NULL),
     b boolean DEFAULT FALSE,
     b8 bit(8) DEFAULT NULL,
     big numeric(20,0) DEFAULT NULL CHECK (big BETWEEN 0 AND 18446744073709551615),
