@@ -60,7 +60,7 @@ public final class Clauses {
                             + " character charset check checksum cluster clustered collate column column_format comment compact compress"
                             + " compressed compression compute concurrently copy cs data datablocksize data_retention_time_in_days"
                             + " default deferred delay_key_write disable distkey distribute distribution diststyle drop enable encode"
-                            + " encrypt encrypted encryption engine fallback family fillfactor filestream_on flashback for format freespace global"
+                            + " encrypt encrypted encryption engine fallback family fillfactor filestream filestream_on flashback for format freespace global"
                             + " grants hidden hybrid if ignore ilm immediate in include index indexing inline initially initrans inmemory"
                             + " insert_method interleave invisible journal keep key key_block_size last_altered lob local locality locksize"
                             + " log logged logging long map max_rows max_data_extension_time_in_days maxtrans memory mergeblockratio"
@@ -73,7 +73,7 @@ public final class Clauses {
                             + " statistics stats_auto_recalc stats_persistent stats_sample_pages storage store strict subpartition"
                             + " supplemental tablespace tablespaces tag temporary textimage_on title transactional transient type"
                             + " unicode unique unlogged using validate validation value values varray visible volatile"
-                            + " wait with without xmltype zerofill")
+                            + " wait with without xmltype zerofill convert move lock rebuild shrink restart discard import reset")
                     .split(" "));
 
     private Clauses() {}

@@ -219,7 +219,7 @@ final class AlterAdapter {
                 alter.span());
         AlterAction action = numbered(certain(given, alter), alter);
         if (action instanceof AlterAction.Physical physical) {
-            adapter.note(FindingCode.PHYSICAL_CLAUSES, alter.span(), physical.text());
+            ConstraintAdapter.sayLeftOut(physical.text(), "", alter.span(), adapter);
         } else if (action instanceof AlterAction.RenameTable rename) {
             actions.add(withinSchema(rename, alter));
         } else if (action instanceof AlterAction.RenamePart rename) {

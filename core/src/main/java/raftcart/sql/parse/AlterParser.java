@@ -56,7 +56,9 @@ final class AlterParser {
                 && cursor.peek(1).isAnyWord("CHECK", "NOCHECK")
                 && cursor.peek(2).isWord("ADD")) {
             cursor.take();
-            cursor.take();
+            if (cursor.take().isWord("NOCHECK")) {
+                actions.add(new AlterAction.Physical("NOT VALID, WITH NOCHECK"));
+            }
         }
         if (cursor.takeWords("SET", "UNUSED")) {
             cursor.takeWords("COLUMN");

@@ -58,6 +58,8 @@ final class ColumnParser {
             type = Optional.of(TypeNameParser.parse(cursor));
             if (cursor.previous().isWord("ZEROFILL")) {
                 leftOut.add("ZEROFILL");
+            } else if (type.get().name().equals("xml") && cursor.previous().isSymbol(")")) {
+                leftOut.add("documents follow a schema");
             }
         }
         while (!endsColumn()) {

@@ -200,7 +200,10 @@ public final class TypeNameParser {
                 parameters.add(TypeName.MAX);
             } else {
                 // A type inside, as in STRUCT(...) or GEOGRAPHY(POINT): part of the name.
-                name.append('(').append(innerText(cursor)).append(')');
+                String inner = innerText(cursor);
+                if (!name.toString().equals("xml")) { // whose documents follow a schema
+                    name.append('(').append(inner).append(')');
+                }
                 return;
             }
         } while (cursor.takeSymbol(","));

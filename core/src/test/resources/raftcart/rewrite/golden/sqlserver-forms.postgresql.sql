@@ -250,6 +250,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 32:299: RC0502 adapted: Storage clauses left out: INCLUDE (T)
 -- 32:299: RC0502 adapted: Storage clauses left out: WHERE of the index
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 34:1: RC0627 check: Said in other words, with a difference: left out: NOT VALID, WITH NOCHECK
 -- 34:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 38:1: RC0502 adapted: Storage clauses left out: CHECK CONSTRAINT [FK_Obs_Tel]
 -- 40:1: RC0609 adapted: Said in other words: the schema dbo as public
