@@ -177,7 +177,7 @@ public final class TypeNameParser {
         if (!cursor.peek().isName()) {
             throw cursor.unexpected("the name of a type");
         }
-        return cursor.take().value();
+        return cursor.take().value().stripTrailing(); // schemas of DB2 are filled up with blanks
     }
 
     private static void parameters(
