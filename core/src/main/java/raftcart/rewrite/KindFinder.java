@@ -18,7 +18,6 @@ import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.CallReading;
 import raftcart.sql.tree.DateUnit;
-import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
@@ -334,15 +333,17 @@ final class KindFinder {
 
     /** The meaning of a type's name, through domains and enumerations. */
     LogicalType type(TypeName name) {
-        Optional<TypeName> base = knowledge.domain(name).map(DdlStatement.CreateDomain::type);
+        if (knowledge.isArrayOfKnown(name)) {
+            return new LogicalType.Array(type(name.element()));
+        }
+        Optional<TypeName> base = knowledge.base(name);
         if (base.isPresent()) {
             return type(base.get());
         }
-        Optional<List<String>> values = knowledge.enumeration(name);
-        if (values.isPresent()) {
-            return new LogicalType.Enumeration("", values.get());
-        }
-        return language.types().read(name);
+        return knowledge
+                .enumeration(name)
+                .<LogicalType>map(values -> new LogicalType.Enumeration("", values))
+                .orElseGet(() -> language.types().read(name));
     }
 
     /** The columns that a query gives, as far as they are known; empty where a star hides them. */

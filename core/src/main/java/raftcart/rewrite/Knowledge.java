@@ -432,10 +432,24 @@ public final class Knowledge {
     }
 
     Optional<List<String>> enumeration(TypeName type) {
-        return Optional.ofNullable(enumerations.get(lastWord(type)));
+        return Optional.ofNullable(type.arrays() > 0 ? null : enumerations.get(lastWord(type)));
+    }
+
+    /** The type of which a domain is; empty for other types. */
+    Optional<TypeName> base(TypeName type) {
+        return domain(type).filter(d -> !d.isOfItself()).map(DdlStatement.CreateDomain::type);
+    }
+
+    /** True for an array of a domain or an enumeration. */
+    boolean isArrayOfKnown(TypeName type) {
+        return type.arrays() > 0
+                && (domain(type.element()).isPresent()
+                        || enumeration(type.element()).isPresent());
     }
 
     Optional<DdlStatement.CreateDomain> domain(TypeName type) {
-        return Optional.ofNullable(domains.get(lastWord(type)));
+        Optional<DdlStatement.CreateDomain> own =
+                Optional.ofNullable(type.arrays() > 0 ? null : domains.get(lastWord(type)));
+        return own.map(d -> d.isOfItself() ? d : domain(d.type()).map(d::of).orElse(d));
     }
 }

@@ -109,8 +109,10 @@ final class Definitions {
         return text(renamed);
     }
 
+    /** The domain of a type, with what it has of the domain that it is of; an array has the rules of none. */
     private Optional<CreateDomain> domain(TypeName type) {
-        return Optional.ofNullable(domains.get(unqualified(type)));
+        Optional<CreateDomain> own = Optional.ofNullable(type.arrays() > 0 ? null : domains.get(unqualified(type)));
+        return own.map(d -> d.isOfItself() ? d : domain(d.type()).map(d::of).orElse(d));
     }
 
     private static String unqualified(TypeName type) {
@@ -118,8 +120,11 @@ final class Definitions {
     }
 
     private LogicalType type(TypeName name) {
+        if (name.arrays() > 0) {
+            return new LogicalType.Array(type(name.element()));
+        }
         Optional<CreateDomain> domain = domain(name);
-        if (domain.isPresent()) {
+        if (domain.isPresent() && !domain.get().isOfItself()) {
             return type(domain.get().type());
         }
         String last = unqualified(name);

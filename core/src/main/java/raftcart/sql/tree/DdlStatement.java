@@ -294,7 +294,20 @@ public sealed interface DdlStatement extends Statement {
             Optional<Expr> defaultValue,
             List<Expr> checks,
             Span span)
-            implements DdlStatement {}
+            implements DdlStatement {
+        /** The same with what it has of the domain that it is of. */
+        public CreateDomain of(CreateDomain base) {
+            List<Expr> all = new ArrayList<>(base.checks());
+            all.addAll(checks);
+            return new CreateDomain(
+                    name, base.type(), notNull || base.notNull(), defaultValue.or(base::defaultValue), all, span);
+        }
+
+        /** True for one of a type of the same name, which is no domain. */
+        public boolean isOfItself() {
+            return type.name().equals(name.last().key());
+        }
+    }
 
     /** A check added to a domain, and so to the columns that are of it. */
     record DomainCheck(QualifiedName domain, Expr check, Span span) implements DdlStatement {}
