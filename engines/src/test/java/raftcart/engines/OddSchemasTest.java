@@ -169,9 +169,10 @@ class OddSchemasTest {
                 "CREATE TYPE mood AS ENUM ('calm', 'gusty'); CREATE TYPE unused AS ENUM ('x');"
                         + "CREATE TYPE pair AS (a int, b text); CREATE DOMAIN above AS int DEFAULT 3 NOT NULL CHECK (VALUE > 0);"
                         + "CREATE DOMAIN few AS above CHECK (VALUE < 100); CREATE DOMAIN sky AS mood; CREATE DOMAIN list AS int[];"
-                        + "CREATE TABLE t (id int PRIMARY KEY, a few, b sky, c list, d few[], e mood[], f pair[], g text[][])",
+                        + "CREATE TABLE t (id int PRIMARY KEY, a few, b sky, c list, d few[], e mood[], f pair[], g text[][], h numeric[], i jsonb[])",
                 "INSERT INTO t VALUES (1, 7, 'calm', '{3,4,NULL}', '{5}', '{gusty,calm}', ARRAY[(1, 'y \"z\"')::pair],"
-                        + " '{{a,\"b, c\"},{\"d\\\\\",NULL}}')",
+                        + " '{{a,\"b, c\"},{\"d\\\\\",NULL}}',"
+                        + " '{1.50,12345678901234567890.12345678901234567890,NULL}', ARRAY['[1, 2]', '{\"a\": 1.50}', '3']::jsonb[])",
                 "INSERT INTO t (id) VALUES (2)");
         for (Databases target : List.of(Databases.postgresql(), Databases.mariadb())) {
             MigrationRun run = MigrationRun.of(folder.resolve(target.name()), source.endpoint(), target.endpoint());

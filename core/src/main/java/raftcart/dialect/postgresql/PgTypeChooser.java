@@ -252,8 +252,11 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
     @Override
     public TypeChoice visitArray(LogicalType.Array type) {
         TypeChoice element = type.element().accept(this);
-        return new TypeChoice(
-                element.sql() + "[]", new LogicalType.Array(element.stored()), List.of(), element.notes());
+        TypeChoice array = TypeChoice.of(element.sql() + "[]", new LogicalType.Array(element.stored()));
+        if (!element.checks().isEmpty()) {
+            return array.note(FindingCode.SYNTAX_CHECK, array.sql() + ", whose items no check keeps in their range");
+        }
+        return new TypeChoice(array.sql(), array.stored(), List.of(), element.notes());
     }
 
     @Override

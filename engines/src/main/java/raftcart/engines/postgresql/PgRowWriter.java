@@ -23,6 +23,7 @@ final class PgRowWriter implements RowWriter {
     private final String sql;
     private final boolean[] bytes;
     private final boolean[] arrays;
+    private final boolean[] documents;
     private final byte[] block = new byte[BLOCK];
     private int used;
 
@@ -35,9 +36,12 @@ final class PgRowWriter implements RowWriter {
                 + ") FROM STDIN";
         this.bytes = new boolean[columns.size()];
         this.arrays = new boolean[columns.size()];
+        this.documents = new boolean[columns.size()];
         for (int i = 0; i < bytes.length; i++) {
             bytes[i] = columns.get(i).form() == ValueForm.BYTES;
-            arrays[i] = columns.get(i).column().type() instanceof LogicalType.Array;
+            LogicalType type = columns.get(i).column().type();
+            arrays[i] = type instanceof LogicalType.Array;
+            documents[i] = type instanceof LogicalType.Array array && array.element() instanceof LogicalType.Json;
         }
     }
 
@@ -73,7 +77,8 @@ final class PgRowWriter implements RowWriter {
             } else if (bytes[column]) {
                 putHex(copy, rows.data(), rows.start(row, column), rows.end(row, column));
             } else if (arrays[column]) {
-                byte[] array = PgArrays.constant(rows.data(), rows.start(row, column), rows.end(row, column));
+                byte[] array = PgArrays.constant(
+                        rows.data(), rows.start(row, column), rows.end(row, column), documents[column]);
                 putText(copy, array, 0, array.length);
             } else {
                 putText(copy, rows.data(), rows.start(row, column), rows.end(row, column));
