@@ -340,23 +340,23 @@ final class StatementAdapter {
 
     /** MySQL lets a value read those before it in its row ("INSERT"), which no other engine does. */
     private void refuseColumns(List<Expr> row, Optional<KnownTable> table) {
-        boolean reads = table.isPresent()
-                && adapter.lost(SqlFeature.VALUES_READ_COLUMNS)
-                && row.stream()
-                        .filter(e -> !(e instanceof Expr.Literal))
-                        .anyMatch(e -> ExprSearch.anyOutside(
-                                Expr.Subquery.class::isInstance,
-                                e,
-                                c -> c instanceof Expr.Column column
-                                        && table.get()
-                                                .columns()
-                                                .containsKey(column.name()
-                                                        .last()
-                                                        .key()
-                                                        .toLowerCase(Locale.ROOT))));
-        if (reads) {
-            throw new Untranslatable("a value that reads another of its row");
+        if (table.isEmpty() || !adapter.lost(SqlFeature.VALUES_READ_COLUMNS)) {
+            return;
         }
+        for (Expr value : row) {
+            if (!(value instanceof Expr.Literal) && reads(value, table.get())) {
+                throw new Untranslatable("a value that reads another of its row");
+            }
+        }
+    }
+
+    private static boolean reads(Expr value, KnownTable table) {
+        return ExprSearch.anyOutside(
+                Expr.Subquery.class::isInstance,
+                value,
+                e -> e instanceof Expr.Column column
+                        && table.columns()
+                                .containsKey(column.name().last().text().toLowerCase(Locale.ROOT)));
     }
 
     /** INSERT ALL as one INSERT for each table. */

@@ -139,12 +139,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
 
     /** A text constant. */
     public String string(String text) {
-        String doubled = text.indexOf('\'') < 0 ? text : text.replace("'", "''");
-        return new StringBuilder(doubled.length() + 2)
-                .append('\'')
-                .append(doubled)
-                .append('\'')
-                .toString();
+        return "'" + (text.indexOf('\'') < 0 ? text : text.replace("'", "''")) + "'";
     }
 
     protected final Untranslatable cannot(String what) {

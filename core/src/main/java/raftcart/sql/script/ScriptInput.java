@@ -19,7 +19,7 @@ final class ScriptInput {
     private boolean ended;
 
     /** What was taken of the piece at hand. */
-    final StringBuilder text = new StringBuilder();
+    final PieceText text = new PieceText();
 
     private int line = 1;
     private int column = 1;

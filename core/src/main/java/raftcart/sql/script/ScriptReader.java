@@ -48,7 +48,7 @@ public final class ScriptReader {
     private final ScriptInput input;
     private final LexicalRules rules;
     private final Set<ScriptFeature> features;
-    private final StringBuilder text;
+    private final PieceText text;
     private boolean inOwnSchema;
     private String delimiter = ";";
     private int startLine = 1;
@@ -126,7 +126,7 @@ public final class ScriptReader {
 
     private Piece piece(Piece.Kind kind, String separator) {
         String body = delimiter.equals("\n") ? decoded(text.toString()) : text.toString();
-        text.setLength(0);
+        text.shorten(0);
         return new Piece(kind, body, startLine, startColumn, separator);
     }
 
@@ -204,7 +204,7 @@ public final class ScriptReader {
     }
 
     private Optional<String> newDelimiter(String ahead) {
-        if (has(ScriptFeature.DELIMITER_COMMAND)) {
+        if (has(ScriptFeature.DELIMITER_COMMAND) && ahead.regionMatches(true, 0, "delimiter", 0, 9)) {
             Matcher m = DELIMITER.matcher(ahead.strip());
             if (m.matches()) {
                 return Optional.of(m.group(1));
@@ -230,7 +230,8 @@ public final class ScriptReader {
             codeKnown = false;
             parentheses = 0;
         } else {
-            text.append(head).append(' ');
+            text.append(head);
+            text.append(' ');
         }
         boolean lineStart = false;
         while (true) {
@@ -281,7 +282,7 @@ public final class ScriptReader {
         while (input.peek() >= 0 && text.length() < LONGEST) {
             if (atDelimiter(input.peek()) && delimiter.equals(";")) {
                 input.take();
-                text.setLength(text.length() - 1);
+                text.shorten(text.length() - 1);
                 tooLong = false;
                 return piece(Piece.Kind.TOO_LONG, ";");
             }
@@ -327,7 +328,7 @@ public final class ScriptReader {
         for (int i = 0; i < delimiter.length(); i++) {
             input.take();
         }
-        text.setLength(length);
+        text.shorten(length);
         head = "";
         dataFollows = has(ScriptFeature.COPY_DATA)
                 && !text.isEmpty()
@@ -413,7 +414,7 @@ public final class ScriptReader {
         if (input.peek() == '\'' && isAlternativeQuote(start)) {
             input.alternativeQuote();
         } else if (code) {
-            depth.word(text.substring(start));
+            depth.word(text.from(start));
         }
         return false;
     }
@@ -441,13 +442,13 @@ public final class ScriptReader {
 
     /** The beginning of the INSERT up to VALUES, or a dash where the statement is none that can be cut. */
     private String insertHead() {
-        String start = text.substring(0, Math.min(text.length(), 20_000));
+        String start = text.subSequence(0, Math.min(text.length(), 20_000)).toString();
         Matcher m = INSERT_HEAD.matcher(start);
         return m.find() ? m.group() : "-";
     }
 
     private Piece rows() {
-        text.setLength(text.length() - 1);
+        text.shorten(text.length() - 1);
         Piece rows = piece(Piece.Kind.ROWS, ";");
         mark();
         return rows;
@@ -458,7 +459,7 @@ public final class ScriptReader {
         if (!resuming) {
             input.restOfLine(); // the rest of the line with the statement
             input.take();
-            text.setLength(0);
+            text.shorten(0);
         }
         resuming = false;
         mark();
@@ -469,7 +470,7 @@ public final class ScriptReader {
                 if (text.length() - lineBegin == 3
                         && text.charAt(lineBegin) == '\\'
                         && text.charAt(lineBegin + 1) == '.') {
-                    text.setLength(lineBegin);
+                    text.shorten(lineBegin);
                     return piece(Piece.Kind.DATA, "\\.");
                 }
                 lineBegin = text.length();
