@@ -32,6 +32,9 @@ class ExprAdapter extends QueryMapper {
     private static final Pattern PREDICATES =
             Pattern.compile("starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_valid|regexp_like");
 
+    /** More than the longest statement has; what is written twice in many levels comes to more. */
+    private static final int MOST = 2_000_000;
+
     private static final Pattern ISO_DATE = Pattern.compile("\\d{4}-\\d{1,2}-\\d{1,2}");
 
     final Language from;
@@ -44,6 +47,7 @@ class ExprAdapter extends QueryMapper {
     final OrderAdapter orders = new OrderAdapter(this);
     final EmptyTexts empties = new EmptyTexts(this);
     private final FunctionAdapter functions;
+    private int adapted;
     Scope scope = new Scope(Optional.empty());
     /** False below NOT and where a condition is a value, so that NULL and false are not the same there. */
     boolean askedForTrue = true;
@@ -197,6 +201,9 @@ class ExprAdapter extends QueryMapper {
     }
 
     private Expr adapt(Expr e) {
+        if (++adapted > MOST) {
+            throw new Untranslatable("expressions in each other that come to more than " + MOST + " parts");
+        }
         if (e instanceof Expr.Literal literal) {
             return literal(literal);
         }

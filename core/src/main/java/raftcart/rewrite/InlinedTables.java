@@ -33,7 +33,14 @@ final class InlinedTables extends QueryMapper {
             "generate_uuid",
             "sys_guid");
 
+    /** Tables that read each other twice in many levels would come to more than any engine reads. */
+    private static final int MOST_QUERIES = 1_000;
+
     private final Map<String, CommonTable> tables = new HashMap<>();
+    /** In how many queries each of the tables results. */
+    private final Map<String, Integer> queries = new HashMap<>();
+
+    private int written;
     private final Set<String> read = new HashSet<>();
     private final boolean everywhere;
 
@@ -44,6 +51,7 @@ final class InlinedTables extends QueryMapper {
     private InlinedTables(InlinedTables outer, List<CommonTable> shadows) {
         this(outer.everywhere);
         tables.putAll(outer.tables);
+        queries.putAll(outer.queries);
         shadows.forEach(s -> tables.remove(s.name().key()));
     }
 
@@ -133,10 +141,16 @@ final class InlinedTables extends QueryMapper {
             if (QueryAdapter.mentions(table.query().body(), table)) {
                 throw new Untranslatable("a recursive query");
             }
-            tables.put(
-                    table.name().key(),
-                    new CommonTable(table.name(), table.columns(), query(table.query()), table.hint()));
+            put(table);
         }
+    }
+
+    private void put(CommonTable table) {
+        written = 1;
+        CommonTable alone = new CommonTable(table.name(), table.columns(), query(table.query()), table.hint());
+        tables.put(table.name().key(), alone);
+        queries.put(table.name().key(), written);
+        written = 1;
     }
 
     @Override
@@ -152,11 +166,11 @@ final class InlinedTables extends QueryMapper {
             if (QueryAdapter.mentions(table.query().body(), table)) {
                 throw new Untranslatable("a recursive query");
             }
-            inner.tables.put(
-                    table.name().key(),
-                    new CommonTable(table.name(), table.columns(), inner.query(table.query()), table.hint()));
+            inner.put(table);
         }
-        return inner.inside(query.withTables(List.of(), false));
+        Query alone = inner.inside(query.withTables(List.of(), false));
+        count(inner.written);
+        return alone;
     }
 
     private Query inside(Query query) {
@@ -171,6 +185,7 @@ final class InlinedTables extends QueryMapper {
             return super.table(table);
         }
         CommonTable common = tables.get(named.name().last().key());
+        count(queries.get(named.name().last().key()));
         if (!read.add(common.name().key()) && changes(common.query())) {
             throw new Untranslatable("a common table that is read twice and would give other values each time");
         }
@@ -179,6 +194,13 @@ final class InlinedTables extends QueryMapper {
             alias = new Alias(alias.name(), common.columns(), List.of());
         }
         return new TableRef.Derived(common.query(), false, Optional.of(alias), table.span());
+    }
+
+    private void count(int more) {
+        written += more;
+        if (written > MOST_QUERIES) {
+            throw new Untranslatable("common tables that come to more than " + MOST_QUERIES + " queries in FROM");
+        }
     }
 
     private static boolean changes(Query query) {

@@ -73,8 +73,15 @@ final class KindFinder {
         if (e instanceof Expr.Column column) {
             return scope.column(column.name()).map(ColumnFacts::kind).orElseGet(() -> pseudo(column));
         }
-        if (e instanceof Expr.Call || e instanceof Expr.Binary) {
-            return scope.kind(e, this::computed);
+        return scope.kind(e, this::computed);
+    }
+
+    private ValueKind computed(Expr e, Scope scope) {
+        if (e instanceof Expr.Call call) {
+            return call(call, scope);
+        }
+        if (e instanceof Expr.Binary binary) {
+            return binary(binary, scope);
         }
         if (e instanceof Expr.Cast cast) {
             return cast.type().array() ? ValueKind.ARRAY : kind(type(cast.type()));
@@ -92,10 +99,6 @@ final class KindFinder {
             return ValueKind.BOOLEAN;
         }
         return further(e, scope);
-    }
-
-    private ValueKind computed(Expr e, Scope scope) {
-        return e instanceof Expr.Call call ? call(call, scope) : binary((Expr.Binary) e, scope);
     }
 
     private ValueKind further(Expr e, Scope scope) {
@@ -346,39 +349,53 @@ final class KindFinder {
                 .orElseGet(() -> language.types().read(name));
     }
 
+    /**
+     * The columns that a query gives.
+     *
+     * @param all empty where a star hides them
+     * @param named those with a name of their own beside a star that hides others
+     */
+    private record Given(List<ColumnFacts> all, List<ColumnFacts> named) {}
+
     /** The columns that a query gives, as far as they are known; empty where a star hides them. */
     List<ColumnFacts> columns(Query query, Scope outer) {
+        return given(query, outer).all();
+    }
+
+    private Given given(Query query, Scope outer) {
         Scope with = new Scope(Optional.of(outer));
         for (Query.CommonTable table : query.with()) {
             with.addCommonTable(table.name(), relation(table.name().text(), table.query(), table.columns(), with));
         }
-        return columns(query.body(), with);
+        return given(query.body(), with);
     }
 
-    private List<ColumnFacts> columns(QueryBody body, Scope outer) {
+    private Given given(QueryBody body, Scope outer) {
         if (body instanceof QueryBody.SetOperation set) {
-            return columns(set.left(), outer);
+            return given(set.left(), outer);
         }
         if (body instanceof QueryBody.Nested nested) {
-            return columns(nested.query(), outer);
+            return given(nested.query(), outer);
         }
         if (body instanceof QueryBody.Values values) {
-            return ValuesColumns.facts(values.rows().get(0), language, e -> kind(e, outer));
+            return new Given(ValuesColumns.facts(values.rows().get(0), language, e -> kind(e, outer)), List.of());
         }
-        QueryBody.Select select = (QueryBody.Select) body;
         Scope scope = new Scope(Optional.of(outer));
+        QueryBody.Select select = (QueryBody.Select) body;
         addTables(select, scope);
         List<ColumnFacts> columns = new ArrayList<>();
+        List<ColumnFacts> named = new ArrayList<>();
+        boolean known = true;
         for (QueryBody.Item item : select.items()) {
             if (item.value() instanceof Expr.Star star) {
-                if (!expand(star, scope, columns)) {
-                    return List.of();
-                }
+                known &= expand(star, scope, columns);
             } else {
-                columns.add(facts(item, scope));
+                ColumnFacts facts = facts(item, scope);
+                columns.add(facts);
+                item.alias().ifPresent(a -> named.add(facts));
             }
         }
-        return columns;
+        return new Given(known ? columns : List.of(), named);
     }
 
     private ColumnFacts facts(QueryBody.Item item, Scope scope) {
@@ -464,24 +481,9 @@ final class KindFinder {
         return ((TableRef.Unpivot) table).alias().map(a -> a.name().text()).orElse("");
     }
 
-    /** The columns with a name of their own beside a star that hides others. */
-    private List<ColumnFacts> named(QueryBody body, Scope outer) {
-        if (body instanceof QueryBody.SetOperation set) {
-            return named(set.left(), outer);
-        }
-        if (!(body instanceof QueryBody.Select select)) {
-            return List.of();
-        }
-        Scope scope = new Scope(Optional.of(outer));
-        select.from().forEach(t -> addTable(t, scope));
-        return select.items().stream()
-                .filter(i -> i.alias().isPresent())
-                .map(i -> facts(i, scope))
-                .toList();
-    }
-
     Relation relation(String name, Query query, List<Name> names, Scope outer) {
-        List<ColumnFacts> given = columns(query, outer);
+        Given found = given(query, outer);
+        List<ColumnFacts> given = found.all();
         Map<String, ColumnFacts> columns = new LinkedHashMap<>();
         for (int i = 0; i < given.size(); i++) {
             ColumnFacts g = given.get(i);
@@ -490,10 +492,9 @@ final class KindFinder {
                     column.toLowerCase(Locale.ROOT),
                     new ColumnFacts(column, g.kind(), g.type(), g.notNull(), g.ignoresCase()));
         }
-        boolean complete = !given.isEmpty() && !columns.containsKey("");
         if (given.isEmpty() && names.isEmpty()) {
-            named(query.body(), outer).forEach(c -> columns.put(c.name().toLowerCase(Locale.ROOT), c));
+            found.named().forEach(c -> columns.put(c.name().toLowerCase(Locale.ROOT), c));
         }
-        return new Relation(name, columns, complete);
+        return new Relation(name, columns, !given.isEmpty() && !columns.containsKey(""));
     }
 }

@@ -1,7 +1,9 @@
 package raftcart.sql;
 
+import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -13,6 +15,7 @@ public final class TokenCursor {
     private final Token[] tokens;
     private final Map<Integer, Token> hints = new TreeMap<>();
     private int position;
+    private int[] closings;
 
     public TokenCursor(List<Token> tokens) {
         this.tokens = tokens.toArray(Token[]::new);
@@ -26,6 +29,40 @@ public final class TokenCursor {
     /** The token so many places ahead. */
     public Token peek(int ahead) {
         return tokens[Math.min(position + ahead, tokens.length - 1)];
+    }
+
+    /** How many places ahead the parenthesis is closed that stands so many places ahead; the end where it is not. */
+    public int closing(int ahead) {
+        if (closings == null) {
+            closings = closings();
+        }
+        return closings[position + ahead] - position;
+    }
+
+    private int[] closings() {
+        int[] places = new int[tokens.length];
+        Deque<Integer> open = new ArrayDeque<>();
+        for (int i = 0; i < tokens.length; i++) {
+            if (tokens[i].isSymbol("(")) {
+                open.push(i);
+            } else if (tokens[i].isSymbol(")") && !open.isEmpty()) {
+                places[open.pop()] = i;
+            }
+        }
+        open.forEach(i -> places[i] = tokens.length - 1);
+        return places;
+    }
+
+    /** True where one of these words stands directly in the parentheses that open next, not in others inside. */
+    public boolean hasDirectly(String... words) {
+        for (int i = 1; i < closing(0); i++) {
+            if (peek(i).isSymbol("(")) {
+                i = closing(i);
+            } else if (peek(i).isAnyWord(words)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The token taken last. */

@@ -26,6 +26,9 @@ import raftcart.sql.tree.Window;
 public abstract class CallWriter implements ExprVisitor<String> {
     private static final Pattern PLAIN = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
 
+    /** The longest expression that is written, in characters: twice the longest statement that is read. */
+    private static final int LONGEST = 8_000_000;
+
     private final WriterContext context;
     private final Language language;
     private final boolean booleanConstants;
@@ -58,9 +61,17 @@ public abstract class CallWriter implements ExprVisitor<String> {
         return language.has(feature);
     }
 
-    /** The expression as text. */
+    /**
+     * The expression as text.
+     *
+     * @throws Untranslatable if it grows beyond all measure, as what is written several times does in many levels
+     */
     public final String text(Expr expression) {
-        return expression.accept(this);
+        String text = expression.accept(this);
+        if (text.length() > LONGEST) {
+            throw cannot("a statement that would come to more than " + LONGEST + " characters");
+        }
+        return text;
     }
 
     /** The expression in parentheses unless it holds together at least as tightly as this level. */

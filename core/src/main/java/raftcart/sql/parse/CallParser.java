@@ -318,12 +318,14 @@ final class CallParser {
 
     private Expr plain(QualifiedName name, Span span) {
         refuseMethods(name);
+        boolean dates = name.key().equals("dateadd") && cursor.hasDirectly("TO")
+                || name.key().equals("datediff") && cursor.hasDirectly("FROM");
         cursor.expectSymbol("(");
         boolean distinct = cursor.takeAny("DISTINCT", "UNIQUE");
         if (!distinct && cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol(")")) {
             cursor.take();
         }
-        List<Expr> arguments = new ArrayList<>(dateArguments(name));
+        List<Expr> arguments = new ArrayList<>(dates ? dateArguments(name) : List.of());
         if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
             arguments.addAll(parsing.list(this::argument));
         }
@@ -365,15 +367,9 @@ final class CallParser {
     /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */
     private List<Expr> dateArguments(QualifiedName name) {
         boolean add = name.key().equals("dateadd");
-        if (!add && !name.key().equals("datediff")) {
-            return List.of();
-        }
-        int mark = cursor.mark();
         Expr amount = expressions.expression();
-        boolean unit = add ? cursor.peek().isName() : cursor.takeWords("FROM");
-        if (!unit) {
-            cursor.reset(mark);
-            return List.of();
+        if (!add) {
+            cursor.expectWords("FROM");
         }
         Expr second = add
                 ? new Expr.Column(

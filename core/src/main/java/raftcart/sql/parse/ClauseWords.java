@@ -48,6 +48,15 @@ final class ClauseWords {
 
     static final String[] IDENTITY_OPTIONS = words(
             "START INCREMENT MINVALUE MAXVALUE NO CACHE CYCLE ORDER NOCYCLE NOCACHE NOORDER NOMINVALUE NOMAXVALUE");
+    /** What goes on with a query behind the parentheses of its first part. */
+    static final String[] BEHIND_FIRST_QUERY =
+            words("UNION EXCEPT INTERSECT MINUS ORDER LIMIT OFFSET FETCH FOR ROWS LOCK WITH OPTION");
+
+    /** What ends a list of joined tables. */
+    static final String[] BEHIND_JOINS =
+            words("WHERE GROUP HAVING ORDER UNION EXCEPT INTERSECT MINUS LIMIT OFFSET FETCH"
+                    + " SET QUALIFY WINDOW CONNECT START RETURNING");
+
     static final String[] AFTER_QUERIES = words("UNION INTERSECT EXCEPT MINUS ORDER LIMIT OFFSET FETCH");
     static final String[] ALTER_ACTIONS =
             words("ADD DROP ALTER MODIFY CHANGE RENAME CONVERT ENGINE AUTO_INCREMENT DEFAULT");

@@ -117,7 +117,7 @@ final class OperandParser {
         }
         switch (token.text()) {
             case "(":
-                return parsing.nested(this::parenthesis);
+                return parenthesised();
             case "*":
                 cursor.take();
                 return new Expr.Star(Optional.empty(), names.starExceptions(), token.span());
@@ -171,20 +171,13 @@ final class OperandParser {
 
     /** What stands in parentheses: an expression, several as a row, or a query. */
     Expr parenthesised() {
-        return parsing.nested(this::parenthesis);
-    }
-
-    private Expr parenthesis() {
         Span span = cursor.peek().span();
         if (parsing.queries.startsQueryInParentheses()) {
-            int mark = cursor.mark();
             cursor.take();
             raftcart.sql.tree.Query query = parsing.queries.query();
-            if (cursor.takeSymbol(")")) {
-                new XmlPathParser(parsing).passOverValue(query);
-                return new Expr.Subquery(query, span);
-            }
-            cursor.reset(mark);
+            cursor.expectSymbol(")");
+            new XmlPathParser(parsing).passOverValue(query);
+            return new Expr.Subquery(query, span);
         }
         cursor.expectSymbol("(");
         if (cursor.peek().isSymbol("+") && cursor.peek(1).isSymbol(")")) {
@@ -213,13 +206,10 @@ final class OperandParser {
         }
         Span span = cursor.peek().span();
         if (parsing.queries.startsQueryInParentheses()) {
-            int mark = cursor.mark();
             cursor.take();
             raftcart.sql.tree.Query query = parsing.queries.query();
-            if (cursor.takeSymbol(")")) {
-                return List.of(new Expr.Subquery(query, span));
-            }
-            cursor.reset(mark);
+            cursor.expectSymbol(")");
+            return List.of(new Expr.Subquery(query, span));
         }
         cursor.expectSymbol("(");
         if (cursor.takeSymbol(")")) {
@@ -271,7 +261,7 @@ final class OperandParser {
                 cursor.take();
                 return new Expr.Literal(LiteralKind.BOOLEAN, word, token.span());
             case "case":
-                return parsing.nested(this::choice);
+                return choice();
             case "exists":
                 return exists(token);
             default:
@@ -330,7 +320,7 @@ final class OperandParser {
     private Expr exists(Token token) {
         cursor.take();
         cursor.expectSymbol("(");
-        Expr exists = new Expr.Exists(parsing.nested(parsing.queries::query), token.span());
+        Expr exists = new Expr.Exists(parsing.queries.query(), token.span());
         cursor.expectSymbol(")");
         return exists;
     }

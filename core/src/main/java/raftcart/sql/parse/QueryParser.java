@@ -34,13 +34,24 @@ final class QueryParser {
         this.pagings = new PagingParser(parsing);
     }
 
-    /** True where a query may begin, perhaps in parentheses. */
+    /** True where a query begins, perhaps in parentheses, and not an expression or a join that begins with one. */
     boolean startsQuery() {
         int ahead = 0;
         while (cursor.peek(ahead).isSymbol("(")) {
             ahead++;
         }
-        return startsPlainQuery(ahead);
+        if (!startsPlainQuery(ahead)) {
+            return false;
+        }
+        for (int inner = ahead - 1; inner > 0; inner--) {
+            Token behind = cursor.peek(cursor.closing(inner) + 1);
+            if (!behind.isSymbol(")")
+                    && behind.kind() != TokenKind.END
+                    && !behind.isAnyWord(ClauseWords.BEHIND_FIRST_QUERY)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** True where a parenthesis stands that may hold a query. */

@@ -50,10 +50,10 @@ final class TableParser {
 
     private TableRef join(TableRef left, Join.Kind kind, Span span) {
         TableRef right = primary();
-        TableRef first = right;
-        int mark = cursor.mark();
         // a JOIN b JOIN c ON ... ON ...: the inner join is read first.
-        while (cursor.peek().isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL") && needsCondition(kind)) {
+        while (cursor.peek().isAnyWord("JOIN", "INNER", "LEFT", "RIGHT", "FULL")
+                && needsCondition(kind)
+                && hasConditionBehindJoins()) {
             Token token = cursor.peek();
             Join.Kind inner = joinKind();
             if (inner == null) {
@@ -82,9 +82,7 @@ final class TableParser {
             if (!loose) {
                 throw cursor.unexpected("ON or USING");
             }
-            cursor.reset(
-                    mark); // MySQL's JOIN without a condition: what was read further belongs to the join as a whole
-            return new Join(Join.Kind.CROSS, left, first, Optional.empty(), List.of(), span);
+            return new Join(Join.Kind.CROSS, left, right, Optional.empty(), List.of(), span);
         }
         if (kind == Join.Kind.CROSS && cursor.takeWords("ON")) {
             Optional<Expr> on = Optional.of(parsing.expressions.expression());
@@ -98,6 +96,38 @@ final class TableParser {
         return table instanceof TableRef.Function f && f.lateral()
                 || table instanceof TableRef.Derived d && d.lateral()
                 || table instanceof TableRef.JsonTable;
+    }
+
+    /** True where the joins that follow have a condition more than they need; MySQL's JOIN does without. */
+    private boolean hasConditionBehindJoins() {
+        int wanted = 1;
+        for (int i = 0; cursor.peek(i).kind() != TokenKind.END; i++) {
+            Token token = cursor.peek(i);
+            if (token.isSymbol("(")) {
+                i = cursor.closing(i);
+            } else if (token.isAnyWord("JOIN", "STRAIGHT_JOIN")) {
+                boolean free = i > 0 && cursor.peek(i - 1).isWord("CROSS") || isNatural(i);
+                wanted += free ? 0 : 1;
+            } else if (token.isAnyWord("ON", "USING") && --wanted == 0) {
+                return true;
+            } else if (token.isSymbol(",") || token.isSymbol(")") || token.isAnyWord(ClauseWords.BEHIND_JOINS)) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    /** True for the word JOIN of NATURAL [INNER | LEFT [OUTER]] JOIN. */
+    private boolean isNatural(int join) {
+        for (int i = join - 1; i >= Math.max(0, join - 3); i--) {
+            if (cursor.peek(i).isWord("NATURAL")) {
+                return true;
+            }
+            if (!cursor.peek(i).isAnyWord("INNER", "LEFT", "RIGHT", "FULL", "OUTER")) {
+                return false;
+            }
+        }
+        return false;
     }
 
     private static boolean needsCondition(Join.Kind kind) {
@@ -309,22 +339,14 @@ final class TableParser {
     }
 
     private TableRef inParentheses(boolean lateral, Span span) {
-        int mark = cursor.mark();
         if (parsing.queries.startsQuery()) {
             cursor.take();
             Query query = parsing.queries.query();
-            if (cursor.takeSymbol(")")) {
-                Optional<TableRef.Sample> sample = sample();
-                if (sample.isPresent()) {
-                    throw cursor.byHand("a sample of a query");
-                }
-                return new TableRef.Derived(query, lateral, alias(), span);
+            cursor.expectSymbol(")");
+            if (sample().isPresent()) {
+                throw cursor.byHand("a sample of a query");
             }
-            Token furthest = cursor.peek();
-            cursor.reset(mark);
-            if (!cursor.peek(1).isSymbol("(")) {
-                throw cursor.unexpectedAt(furthest, "')'"); // a query it is, whatever is wrong with it
-            }
+            return new TableRef.Derived(query, lateral, alias(), span);
         }
         cursor.expectSymbol("(");
         TableRef inner = table();

@@ -57,8 +57,16 @@ final class TextCallParser {
         return !one && parsing.has(GrammarFeature.TRIMS_WHOLE_TEXTS);
     }
 
+    /** SUBSTRING with words between its arguments, or with a pattern; null for one like any other call. */
     Expr substring(Span span) {
-        int mark = cursor.mark();
+        int last = cursor.closing(0) - 1;
+        boolean ofPattern = parsing.has(GrammarFeature.SUBSTRING_TAKES_PATTERN)
+                && cursor.peek(last).isString()
+                && cursor.peek(last - 1).isSymbol(",")
+                && commas(last) == 1;
+        if (!ofPattern && !cursor.hasDirectly("FROM", "FOR", "SIMILAR")) {
+            return null;
+        }
         cursor.expectSymbol("(");
         Expr text = expressions.expression();
         if (cursor.takeWords("SIMILAR")) {
@@ -66,19 +74,9 @@ final class TextCallParser {
         }
         Optional<Expr> from = cursor.takeWords("FROM") ? Optional.of(expressions.expression()) : Optional.empty();
         Optional<Expr> length = cursor.takeWords("FOR") ? Optional.of(expressions.expression()) : Optional.empty();
-        boolean ofPattern = from.isEmpty()
-                && length.isEmpty()
-                && parsing.has(GrammarFeature.SUBSTRING_TAKES_PATTERN)
-                && cursor.peek().isSymbol(",")
-                && cursor.peek(1).isString()
-                && cursor.peek(2).isSymbol(")");
         if (ofPattern) {
-            cursor.take();
+            cursor.expectSymbol(",");
             from = Optional.of(expressions.expression());
-        }
-        if (from.isEmpty() && length.isEmpty()) {
-            cursor.reset(mark);
-            return null;
         }
         if (from.isPresent() && from.get() instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
             return matched(text, l, length.isPresent(), span);
@@ -98,14 +96,27 @@ final class TextCallParser {
         return Expr.Call.of("regexp_substring", text, pattern).at(span);
     }
 
+    /** The commas directly in the parentheses that open next. */
+    private int commas(int last) {
+        int commas = 0;
+        for (int i = 1; i <= last; i++) {
+            if (cursor.peek(i).isSymbol("(")) {
+                i = cursor.closing(i);
+            } else if (cursor.peek(i).isSymbol(",")) {
+                commas++;
+            }
+        }
+        return commas;
+    }
+
+    /** POSITION with IN; null for one like any other call. */
     Expr position(Span span) {
-        int mark = cursor.mark();
-        cursor.expectSymbol("(");
-        Expr part = expressions.expression(OperatorTable.OTHER);
-        if (!cursor.takeWords("IN")) {
-            cursor.reset(mark);
+        if (!cursor.hasDirectly("IN")) {
             return null;
         }
+        cursor.expectSymbol("(");
+        Expr part = expressions.expression(OperatorTable.OTHER);
+        cursor.expectWords("IN");
         Expr text = expressions.expression();
         cursor.expectSymbol(")");
         return Expr.Call.of("locate", text, part).at(span);
