@@ -26,7 +26,7 @@ import raftcart.sql.tree.Statement;
 
 /**
  * A file, or a folder of files, in one dialect ({@code scripts:DIALECT:PATH}). The files of a folder are read in the order
- * of their names, folders below it in their place.
+ * of their names, folders below it in their place, unless one makes tables that another before it needs.
  */
 public final class ScriptSource {
     private static final Pattern KEYED_START =
@@ -44,6 +44,7 @@ public final class ScriptSource {
 
     private final Language language;
     private final Path path;
+    private List<Path> ordered = List.of();
 
     private ScriptSource(Language language, Path path) {
         this.language = language;
@@ -90,10 +91,33 @@ public final class ScriptSource {
         for (Path file : files) {
             pieces(file, piece -> builder.take(piece, file.getFileName().toString()));
         }
-        return builder.catalog(files.size() + " script file(s)");
+        return builder.catalog(files.size() + " script file(s)" + early(files));
+    }
+
+    /** Names the files that are read before others which stand before them by name. */
+    private static String early(List<Path> files) {
+        List<Path> sorted = files.stream().sorted().toList();
+        List<String> names = files.stream()
+                .filter(f -> files.indexOf(f) < sorted.indexOf(f))
+                .map(f -> f.getFileName().toString())
+                .toList();
+        if (names.isEmpty()) {
+            return "";
+        }
+        String more = names.size() > 3 ? " and " + (names.size() - 3) + " more" : "";
+        return ", read first for their tables: " + String.join(", ", names.subList(0, Math.min(3, names.size())))
+                + more;
     }
 
     private List<Path> files() {
+        if (ordered.isEmpty()) {
+            ordered = FileOrder.of(named(), language, this::pieces);
+        }
+        return ordered;
+    }
+
+    /** The files in the order of their names. */
+    private List<Path> named() {
         if (Files.isRegularFile(path)) {
             return List.of(path);
         }

@@ -318,17 +318,13 @@ final class CallParser {
 
     private Expr plain(QualifiedName name, Span span) {
         refuseMethods(name);
-        boolean dates = name.key().equals("dateadd") && cursor.hasDirectly("TO")
-                || name.key().equals("datediff") && cursor.hasDirectly("FROM");
+        boolean dates = hasDates(name);
         cursor.expectSymbol("(");
         boolean distinct = cursor.takeAny("DISTINCT", "UNIQUE");
         if (!distinct && cursor.peek().isWord("ALL") && !cursor.peek(1).isSymbol(")")) {
             cursor.take();
         }
-        List<Expr> arguments = new ArrayList<>(dates ? dateArguments(name) : List.of());
-        if (arguments.isEmpty() && !cursor.peek().isSymbol(")")) {
-            arguments.addAll(parsing.list(this::argument));
-        }
+        List<Expr> arguments = arguments(name, dates);
         List<OrderItem> order = List.of();
         String nulls = suffixes.nullTreatment();
         if (cursor.takeWords("ORDER", "BY")) {
@@ -362,6 +358,18 @@ final class CallParser {
         cursor.expectSymbol(")");
         Expr call = suffixes.suffixed(name, arguments, distinct, order, nulls, span);
         return returned.<Expr>map(t -> new Expr.Cast(call, t, true, span)).orElse(call);
+    }
+
+    private List<Expr> arguments(QualifiedName name, boolean dates) {
+        if (cursor.peek().isSymbol(")")) {
+            return new ArrayList<>();
+        }
+        return new ArrayList<>(dates ? dateArguments(name) : parsing.list(this::argument));
+    }
+
+    private boolean hasDates(QualifiedName name) {
+        return name.key().equals("dateadd") && cursor.hasDirectly("TO")
+                || name.key().equals("datediff") && cursor.hasDirectly("FROM");
     }
 
     /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */
