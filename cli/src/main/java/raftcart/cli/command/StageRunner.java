@@ -60,6 +60,9 @@ final class StageRunner {
             case LOAD -> {
                 loaded = LoadCommand.load(console, migration, TargetRows.STOP);
                 views.load(loaded);
+                if (!NextStage.of(migration.workspace()).equals(Optional.of(Stage.VERIFY))) {
+                    views.loadProblems(loaded);
+                }
                 keep(stage, loaded);
             }
             case VERIFY -> verify();

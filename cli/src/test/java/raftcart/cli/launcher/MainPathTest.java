@@ -91,7 +91,8 @@ class MainPathTest {
                 folder.resolve("domes.sql"),
                 "CREATE TABLE DOME (ID NUMBER(9) PRIMARY KEY, LABEL VARCHAR2(20) NOT NULL);\n"
                         + "CREATE VIEW LABELS AS SELECT NVL(LABEL, '-') AS L FROM DOME;\n"
-                        + "INSERT INTO DOME VALUES (1, 'North');\nCREATE USER observer IDENTIFIED BY secret;\n");
+                        + "CREATE UNIQUE INDEX ONE_LABEL ON DOME (LABEL);\nINSERT INTO DOME VALUES (1, 'North');\n"
+                        + "INSERT INTO DOME VALUES (2, 'North');\nCREATE USER observer IDENTIFIED BY secret;\n");
         assertThat(launcher.run(between("init", Endpoint.of("scripts:oracle:domes.sql"), target, "move"))
                         .exit())
                 .isEqualTo(CLEAN);
@@ -105,13 +106,14 @@ class MainPathTest {
         assertThat(folder.resolve("findings.csv"))
                 .content()
                 .startsWith("target,code,outcome,title,object,detail\n")
-                .contains("postgresql,RC0501,\"by hand\"", "domes.sql:4");
+                .contains("postgresql,RC0501,\"by hand\"", "domes.sql:6");
         assertThat(launcher.run("survey", "-C", "move", "--object", "labels").out())
                 .contains("NVL(LABEL, '-')", "COALESCE(\"label\", '-') AS \"l\"");
 
         Launcher.Result run = launcher.run("run", "-C", "move");
         assertThat(run.exit()).as(run.err()).isEqualTo(NEEDS_PERSON);
-        assertThat(run.out()).contains("load       1 row loaded, 0 refused", "1 part left to a person");
+        assertThat(run.out())
+                .contains("load       2 rows loaded, 0 refused", "Not made: ", "one_label", "1 part left to a person");
         assertThat(launcher.run("verify", "-C", "move").err()).contains("there is no database to compare with");
         assertThat(launcher.run("build", "-C", "move", "--stage", "sideways").err())
                 .contains("'sideways' is not one of before-data, after-data, all");
