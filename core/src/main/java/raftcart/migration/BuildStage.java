@@ -12,6 +12,7 @@ import raftcart.engine.TableLookup;
 import raftcart.error.BuildException;
 import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
+import raftcart.move.ProgressTable;
 import raftcart.translate.Script;
 import raftcart.translate.ScriptWriter;
 import raftcart.translate.TableMapping;
@@ -23,6 +24,9 @@ import raftcart.workspace.Stage;
 
 /** Creates the empty structure on the target: schemas, types, sequences and tables. */
 public final class BuildStage {
+    /** Tables that are removed in one transaction: each takes locks, of which servers keep some thousand. */
+    private static final int MOST_DROPS = 200;
+
     private BuildStage() {}
 
     /** What to do with a table that exists on the target and was not made by this migration. */
@@ -76,6 +80,9 @@ public final class BuildStage {
             if (part.includes(false)) {
                 ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
                 skipped = skipExisting(translation, target, runner, existing);
+                if (existing != Existing.SKIP && !runner.scripts(false).stream().allMatch(runner::isApplied)) {
+                    forgetEarlierLoad(target);
+                }
                 ran += runAll(runner, runner.scripts(false));
             }
             if (part.includes(true)) {
@@ -93,6 +100,11 @@ public final class BuildStage {
         } catch (SQLException e) {
             throw new BuildException("the target could not be examined: " + e.getMessage(), null, e);
         }
+    }
+
+    /** What an earlier load noted is of no worth for tables that are made anew: it would pass over their rows. */
+    private static void forgetEarlierLoad(EngineSession target) throws SQLException {
+        new ProgressTable(target.connection(), target.engine().dialect().identifiers(), target.defaultSchema()).drop();
     }
 
     private static int runAll(ScriptRunner runner, List<String> scripts) {
@@ -167,8 +179,11 @@ public final class BuildStage {
                 .forEach(l -> statements.addAll(ddl.dropTable(l.table().name())));
         translation.sequences().forEach(s -> statements.add(ddl.dropSequence(s.target())));
         try (Statement statement = target.connection().createStatement()) {
-            for (String sql : statements) {
-                statement.execute(sql);
+            for (int i = 0; i < statements.size(); i++) {
+                statement.execute(statements.get(i));
+                if (i % MOST_DROPS == MOST_DROPS - 1) {
+                    target.connection().commit();
+                }
             }
         }
     }

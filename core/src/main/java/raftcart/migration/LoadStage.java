@@ -97,12 +97,17 @@ public final class LoadStage {
             next.putAll(load.sequences().next());
             next.keySet().removeAll(load.sequences().byTarget());
             failures.addAll(setCounters(target, translation, migration.catalog(), next));
+            if (failures.isEmpty()) {
+                load.forgetProgress();
+            }
             Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
             record(migration, result);
             return result;
         } catch (SQLException e) {
             throw new LoadException(
-                    "the load stopped, and nothing of it was kept: " + e.getMessage(), "Run `raftcart load` again.", e);
+                    "the load stopped: " + e.getMessage(),
+                    "When the cause is mended, run `raftcart load` again; it goes on where it stopped.",
+                    e);
         }
     }
 
@@ -185,9 +190,10 @@ public final class LoadStage {
             for (TableMapping mapping : translation.tables()) {
                 statement.execute(
                         target.engine().dialect().ddl().analyze(mapping.target().name()));
+                // A lock for each table and index at once may be more than the server keeps.
+                target.connection().commit();
             }
         }
-        target.connection().commit();
         return failures;
     }
 

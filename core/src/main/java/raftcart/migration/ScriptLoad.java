@@ -21,6 +21,7 @@ import raftcart.error.LoadException;
 import raftcart.error.PlanException;
 import raftcart.error.WorkspaceException;
 import raftcart.move.LoadListener;
+import raftcart.move.ProgressTable;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.rewrite.ObjectRewriter;
@@ -35,11 +36,18 @@ import raftcart.translate.Translation;
 import raftcart.workspace.Json;
 
 /**
- * Loads the rows that the INSERT statements of scripts bring. All of it is one transaction, so that a load that stops leaves
- * nothing behind; a row that the target refuses is put aside, and the rest goes on.
+ * Loads the rows that the INSERT statements of scripts bring. What was run is noted in the same transaction, so that a load
+ * that stops goes on with the statement that comes next; a row that the target refuses is put aside, and the rest goes on.
  */
 final class ScriptLoad {
+    /** The line of the progress table that counts statements; no table is called so. */
+    private static final String STATEMENTS = "statements of the scripts";
+
+    /** Statements of one transaction: each may lock a table of its own with its indexes, of which servers keep some thousand. */
+    private static final int MOST_STATEMENTS = 500;
+
     private final EngineSession target;
+    private final ProgressTable progress;
     private final Translation translation;
     private final List<TableMapping> tables;
     private final RowStatements statements;
@@ -47,6 +55,10 @@ final class ScriptLoad {
     private final int mostRefused;
     private final Map<ObjectName, Count> counts = new LinkedHashMap<>();
     private Optional<DrawnSequences> sequences = Optional.empty();
+    private long done;
+    private long passed;
+    private long noted;
+    private boolean refusedSince;
 
     ScriptLoad(
             EngineSession target,
@@ -55,6 +67,8 @@ final class ScriptLoad {
             Path refusedFolder,
             int mostRefused) {
         this.target = target;
+        this.progress =
+                new ProgressTable(target.connection(), target.engine().dialect().identifiers(), target.defaultSchema());
         this.translation = translation;
         this.statements = statements;
         this.refusedFolder = refusedFolder;
@@ -68,14 +82,24 @@ final class ScriptLoad {
     private static final class Count {
         private long loaded;
         private long refused;
+        private long notedLoaded;
+        private long notedRefused;
         private Optional<Path> file = Optional.empty();
     }
 
     List<TableResult> run(ScriptSource scripts, TargetRows targetRows, LoadListener listener) throws SQLException {
-        prepare(targetRows);
+        progress.create();
+        Optional<ProgressTable.Progress> earlier =
+                targetRows == TargetRows.REPLACE ? Optional.empty() : progress.find(STATEMENTS);
+        if (earlier.isPresent()) {
+            goOn(earlier.get().loaded());
+        } else {
+            prepare(targetRows);
+            begin();
+        }
         long start = System.nanoTime();
         sequences = Optional.of(scripts.forEachStatement(this::execute));
-        target.connection().commit();
+        note();
         double seconds = (System.nanoTime() - start) / 1e9 / Math.max(1, counts.size());
         List<TableResult> results = new ArrayList<>();
         for (TableMapping table : tables) {
@@ -101,9 +125,83 @@ final class ScriptLoad {
         return sequences.orElseThrow();
     }
 
+    /** Takes the progress table away once everything that follows the rows is done too. */
+    void forgetProgress() throws SQLException {
+        progress.drop();
+    }
+
+    private void goOn(long statements) throws SQLException {
+        done = statements;
+        noted = statements;
+        for (TableMapping table : tables) {
+            Optional<ProgressTable.Progress> known =
+                    progress.find(table.source().name().toString());
+            Count count = counts.get(table.source().name());
+            count.loaded = known.map(ProgressTable.Progress::loaded).orElse(0L);
+            count.refused = known.map(ProgressTable.Progress::refused).orElse(0L);
+            count.notedLoaded = count.loaded;
+            count.notedRefused = count.refused;
+            keepNoted(table.source().name(), count);
+        }
+    }
+
+    /** Leaves of the rows put aside those that were noted; what stopped the load comes again. */
+    private void keepNoted(ObjectName table, Count count) {
+        Path file = refusedFile(table);
+        try {
+            if (count.refused == 0) {
+                Files.deleteIfExists(file);
+                return;
+            }
+            count.file = Optional.of(file);
+            List<String> kept = new ArrayList<>();
+            long rows = 0;
+            for (String line : Files.exists(file) ? Files.readAllLines(file) : List.<String>of()) {
+                rows += Json.MAPPER.readTree(line).path("rows").asLong();
+                if (rows <= count.refused) {
+                    kept.add(line);
+                }
+            }
+            Files.write(file, kept);
+        } catch (IOException e) {
+            throw new WorkspaceException(file + " cannot be written", "Check that the disk is not full.", e);
+        }
+    }
+
+    private void begin() throws SQLException {
+        progress.begin(STATEMENTS, false);
+        for (TableMapping table : tables) {
+            progress.begin(table.source().name().toString(), false);
+            keepNoted(table.source().name(), counts.get(table.source().name()));
+        }
+        target.connection().commit();
+    }
+
+    /** Commits what was run, together with its numbers. */
+    private void note() throws SQLException {
+        for (TableMapping table : tables) {
+            Count count = counts.get(table.source().name());
+            if (count.loaded > count.notedLoaded || count.refused > count.notedRefused) {
+                progress.add(
+                        table.source().name().toString(),
+                        count.loaded - count.notedLoaded,
+                        count.refused - count.notedRefused);
+                count.notedLoaded = count.loaded;
+                count.notedRefused = count.refused;
+            }
+        }
+        if (passed > noted) {
+            progress.add(STATEMENTS, passed - noted, 0);
+            noted = passed;
+        }
+        refusedSince = false;
+        target.connection().commit();
+    }
+
     private void prepare(TargetRows targetRows) throws SQLException {
         List<String> filled = new ArrayList<>();
         for (TableMapping table : tables) {
+            target.connection().commit(); // a lock for each table at once may be more than the server keeps
             if (holdsRows(table)) {
                 filled.add(table.target().name().toString());
                 if (targetRows == TargetRows.REPLACE) {
@@ -134,27 +232,36 @@ final class ScriptLoad {
         Statement statement = given.statement();
         String place = given.place();
         Optional<RowStatements.Rows> translated = statements.translate(statement);
-        if (translated.isEmpty() || !counts.containsKey(translated.get().table())) {
-            return;
-        }
-        RowStatements.Rows rows = translated.get();
-        if (given.refusal().isPresent()) {
-            refuse(rows, statement, place, given.refusal().get(), rows.rows());
+        passed++;
+        if (passed <= done
+                || translated.isEmpty()
+                || !counts.containsKey(translated.get().table())) {
             return;
         }
         try {
-            for (DrawnNumber drawn : given.draws()) {
-                advance(drawn);
-            }
-            Optional<String> reason = attempt(rows);
-            if (reason.isPresent()) {
-                oneByOne(rows, (Statement.Insert) statement, place, reason.get());
+            load(translated.get(), given);
+            if (refusedSince || passed - noted >= MOST_STATEMENTS) {
+                note();
             }
         } catch (SQLException e) {
             throw new LoadException(
-                    place + ": the load stopped, and nothing of it was kept: " + e.getMessage(),
-                    "Run `raftcart load` again.",
+                    place + ": the load stopped: " + e.getMessage(),
+                    "When the cause is mended, run `raftcart load` again; it goes on where it stopped.",
                     e);
+        }
+    }
+
+    private void load(RowStatements.Rows rows, ScriptStatement given) throws SQLException {
+        if (given.refusal().isPresent()) {
+            refuse(rows, given.statement(), given.place(), given.refusal().get(), rows.rows());
+            return;
+        }
+        for (DrawnNumber drawn : given.draws()) {
+            advance(drawn);
+        }
+        Optional<String> reason = attempt(rows);
+        if (reason.isPresent()) {
+            oneByOne(rows, (Statement.Insert) given.statement(), given.place(), reason.get());
         }
     }
 
@@ -235,11 +342,13 @@ final class ScriptLoad {
         Count count = counts.get(rows.table());
         boolean first = count.refused == 0;
         count.refused += Math.max(1, number);
-        Path file = refusedFolder.resolve(rows.table().toString().replaceAll("[^\\p{L}\\p{N}._-]", "_") + ".jsonl");
+        refusedSince = true;
+        Path file = refusedFile(rows.table());
         count.file = Optional.of(file);
         ObjectNode line = Json.MAPPER.createObjectNode();
         line.put("reason", reason);
         line.put("place", place);
+        line.put("rows", Math.max(1, number));
         List<String> translated = rows.result().statements();
         line.put("statement", translated.isEmpty() ? statements.source(given) : String.join(";\n", translated));
         try {
@@ -258,8 +367,13 @@ final class ScriptLoad {
             throw new LoadException(
                     "the target has refused more than " + mostRefused + " rows of " + rows.table()
                             + "; the last reason was: " + reason,
-                    "Look at " + file + "; nothing was loaded.",
+                    "Look at " + file + ", mend the cause or raise `load.stop-after-refused` in the plan, and run"
+                            + " `raftcart load` again; it goes on where it stopped.",
                     null);
         }
+    }
+
+    private Path refusedFile(ObjectName table) {
+        return refusedFolder.resolve(table.toString().replaceAll("[^\\p{L}\\p{N}._-]", "_") + ".jsonl");
     }
 }

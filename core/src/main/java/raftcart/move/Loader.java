@@ -82,6 +82,7 @@ public final class Loader {
                         "table " + table.target().name() + " is not on the target; nothing was loaded",
                         "If the target was emptied since it was built, run `raftcart build --again`.");
             }
+            target.connection().commit(); // a lock for each table at once may be more than the server keeps
             boolean ours = progress.find(key(table)).isPresent();
             if (!ours
                     && targetRows == TargetRows.STOP
