@@ -56,7 +56,7 @@ final class Failures {
         report(
                 "raftcart",
                 "this is a defect of ours: " + e.getClass().getSimpleName(),
-                "Please report it with the input; more memory may help meanwhile (JAVA_TOOL_OPTIONS=-Xmx2g).",
+                "Please report it with the input; more memory may help meanwhile (RAFTCART_JAVA_OPTS=-Xmx2g).",
                 ExitCode.DEFECT,
                 false);
         return ExitCode.DEFECT.code();

@@ -23,7 +23,7 @@ public final class Knowledge {
     private static final long UNKNOWN_ROWS = 1L << 40;
 
     private final Map<String, KnownTable> tables = new HashMap<>();
-    private final Map<String, List<String>> enumerations = new HashMap<>();
+    private final Map<String, List<String>> enumerations;
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Set<String> sequences = new HashSet<>();
@@ -40,6 +40,19 @@ public final class Knowledge {
     private Optional<String> current = Optional.empty();
     private boolean paddingSaid;
     private final KnownDefinitions definitions = new KnownDefinitions(this::key);
+
+    public Knowledge() {
+        this(new HashMap<>());
+    }
+
+    private Knowledge(Map<String, List<String>> enumerations) {
+        this.enumerations = enumerations;
+    }
+
+    /** Knows the enumerations that the other knows, now and later, and nothing else. */
+    public static Knowledge ofTypes(Knowledge other) {
+        return new Knowledge(other.enumerations);
+    }
 
     /**
      * A column that the engine numbers.

@@ -40,7 +40,7 @@ final class CodeTranslator {
     private final Dialect to;
     private final NameMapper names;
     private final Notes notes;
-    private final Knowledge knowledge = new Knowledge();
+    private final Knowledge knowledge;
     private final ObjectRewriter rewriter;
     private final Map<ObjectName, Relation> relations = new LinkedHashMap<>();
     private final List<CodeMapping> done = new ArrayList<>();
@@ -60,8 +60,8 @@ final class CodeTranslator {
         this.to = to;
         this.names = names;
         this.notes = notes;
+        this.knowledge = Knowledge.ofTypes(names.types());
         this.rewriter = new ObjectRewriter(from, to.language().quotingAll(), knowledge);
-        names.enumerations().forEach(e -> knowledge.addEnumeration(TableExpressions.exact(e.name()), e.values()));
     }
 
     /** A table whose rows queries may read. */

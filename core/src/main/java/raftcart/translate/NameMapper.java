@@ -21,6 +21,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.plan.NameRules;
 import raftcart.plan.Plan;
+import raftcart.rewrite.Knowledge;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.tree.Name;
 
@@ -35,6 +36,7 @@ final class NameMapper {
     private final NameRules rules;
     private final NameCase fromCase;
     private final Set<ObjectName> clashing = new HashSet<>();
+    private final Knowledge types = new Knowledge();
 
     NameMapper(Catalog source, Plan plan, String targetSchema, Language from, Dialect to, Notes notes) {
         this.rules = plan.names();
@@ -49,6 +51,7 @@ final class NameMapper {
             String fallback = byDefault ? targetSchema : cased(s.name());
             schemas.put(s.name(), plan.schemas().getOrDefault(s.name(), fallback));
         });
+        enumerations().forEach(e -> types.addEnumeration(TableExpressions.exact(e.name()), e.values()));
         findClashes();
     }
 
@@ -90,6 +93,11 @@ final class NameMapper {
         return source.schemas().stream()
                 .flatMap(s -> s.enumeratedTypes().stream())
                 .toList();
+    }
+
+    /** What is known of the source's types, to be shared by what is known of each of its tables. */
+    Knowledge types() {
+        return types;
     }
 
     /** The schema on the target of what has none. */

@@ -33,9 +33,8 @@ final class TableExpressions {
     record Pair(Column source, String targetName, LogicalType type) {}
 
     ExpressionRewriter of(ObjectName table, List<Pair> columns) {
-        Knowledge knowledge = new Knowledge();
+        Knowledge knowledge = Knowledge.ofTypes(names.types());
         QualifiedName name = exact(table);
-        names.enumerations().forEach(e -> knowledge.addEnumeration(exact(e.name()), e.values()));
         knowledge.add(name, columns.stream().map(TableExpressions::known).toList(), List.of());
         return new ExpressionRewriter(
                 from, to.language().quotingAll(), knowledge, name, new ExpressionRewriter.Names() {

@@ -53,14 +53,15 @@ final class PgCatalogReader {
 
     Catalog read(String version, String defaultSchema) throws SQLException {
         Map<ObjectName, EnumeratedType> enumerations = enumerations();
-        PgColumns columns = new PgColumns(connection, dialect, enumerations);
+        PgSequences numbers = PgSequences.read(connection);
+        PgColumns columns = new PgColumns(connection, dialect, enumerations, numbers);
         columns.read();
         PgKeys keys = new PgKeys(connection, dialect);
         keys.read();
         PgTableClauses clauses = new PgTableClauses();
         clauses.read(connection);
         List<Table> tables = tables(columns, keys, clauses);
-        List<Sequence> sequences = sequences();
+        List<Sequence> sequences = sequences(numbers);
         PgObjects code = PgCodeReader.read(connection);
         List<String> names = Query.list(
                 connection,
@@ -168,29 +169,29 @@ final class PgCatalogReader {
     }
 
     /** A sequence from which the column that it belongs to is numbered is part of that column. */
-    private List<Sequence> sequences() throws SQLException {
+    private List<Sequence> sequences(PgSequences numbers) throws SQLException {
         return Query.list(
                 connection,
-                "SELECT n.nspname, c.relname, s.seqstart, s.seqincrement, s.seqmin, s.seqmax, s.seqcache, s.seqcycle,"
-                        + " p.last_value FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
+                "SELECT c.oid, n.nspname, c.relname, s.seqstart, s.seqincrement, s.seqmin, s.seqmax, s.seqcache, s.seqcycle"
+                        + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " JOIN pg_sequence s ON s.seqrelid = c.oid"
-                        + " JOIN pg_sequences p ON p.schemaname = n.nspname AND p.sequencename = c.relname"
                         + " WHERE c.oid NOT IN (" + NUMBERING + ") AND" + USER_SCHEMAS
                         + "ORDER BY n.nspname, c.relname",
-                PgCatalogReader::sequence);
+                row -> sequence(row, numbers));
     }
 
-    private static Sequence sequence(ResultSet row) throws SQLException {
+    private static Sequence sequence(ResultSet row, PgSequences numbers) throws SQLException {
         BigInteger increment = BigInteger.valueOf(row.getLong("seqincrement"));
         BigInteger start = BigInteger.valueOf(row.getLong("seqstart"));
-        var last = row.getBigDecimal("last_value");
         return new Sequence(
                 new ObjectName(row.getString("nspname"), row.getString("relname")),
                 start,
                 increment,
                 BigInteger.valueOf(row.getLong("seqmin")),
                 BigInteger.valueOf(row.getLong("seqmax")),
-                last == null ? start : last.toBigInteger().add(increment),
+                numbers.last(row.getLong("oid"))
+                        .map(last -> last.add(increment))
+                        .orElse(start),
                 row.getLong("seqcache"),
                 row.getBoolean("seqcycle"));
     }

@@ -118,15 +118,18 @@ final class PgCodeReader {
     }
 
     private void views(String kind, ObjectKind objectKind, String words) throws SQLException {
-        objects.add(
+        String all = "SELECT c.oid FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = '"
+                + kind + "' AND" + PgCatalogReader.USER_SCHEMAS + "AND"
+                + String.format(PgCatalogReader.NOT_OF_EXTENSION, "c") + "ORDER BY n.nspname, c.relname";
+        objects.addInChunks(
                 objectKind,
-                "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname)"
+                all,
+                chunk -> "SELECT n.nspname, c.relname, 'CREATE " + words + " ' || format('%I.%I', n.nspname, c.relname)"
                         + " || coalesce((SELECT ' WITH (' || string_agg(o, ', ') || ')' FROM unnest(c.reloptions) o"
                         + " WHERE o NOT LIKE 'check_option=%'), '') || ' AS' || chr(10) || rtrim(pg_get_viewdef(c.oid, true), ';') || coalesce((SELECT chr(10) || ' WITH '"
                         + " || upper(substring(o FROM 14)) || ' CHECK OPTION' FROM unnest(c.reloptions) o"
                         + " WHERE o LIKE 'check_option=%'), '') || ';' FROM pg_class c"
-                        + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = '" + kind + "' AND"
-                        + PgCatalogReader.USER_SCHEMAS + "AND" + String.format(PgCatalogReader.NOT_OF_EXTENSION, "c"));
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.oid IN " + chunk);
     }
 
     private void routines(String kind, ObjectKind objectKind) throws SQLException {

@@ -29,7 +29,7 @@ final class PgColumns {
             + " tn.nspname AS type_schema, et.typname AS type_name, bt.typcategory = 'A' AS is_array,"
             + " coalesce(pg_get_expr(d.adbin, d.adrelid), CASE WHEN t.typtype = 'd' THEN pg_get_expr(t.typdefaultbin, 0)"
             + " END) AS default_value, col_description(a.attrelid, a.attnum) AS comment,"
-            + " q.seqstart, q.seqincrement, s.last_value,"
+            + " q.seqrelid, q.seqstart, q.seqincrement,"
             + " CASE WHEN a.attcollation <> t.typcollation THEN co.collname END AS collation,"
             + " coalesce(NOT co.collisdeterministic, false) AS loose"
             + " FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid"
@@ -47,20 +47,24 @@ final class PgColumns {
             + " AND o.classid = 'pg_class'::regclass"
             + " AND EXISTS (SELECT 1 FROM pg_sequence x WHERE x.seqrelid = o.objid)"
             + " LEFT JOIN pg_sequence q ON q.seqrelid = o.objid"
-            + " LEFT JOIN pg_class sc ON sc.oid = o.objid LEFT JOIN pg_namespace sn ON sn.oid = sc.relnamespace"
-            + " LEFT JOIN pg_sequences s ON s.schemaname = sn.nspname AND s.sequencename = sc.relname"
             + " WHERE c.relkind IN ('r', 'p') AND a.attnum > 0 AND NOT a.attisdropped AND"
             + PgCatalogReader.USER_SCHEMAS + "ORDER BY a.attrelid, a.attnum";
 
     private final Connection connection;
     private final Dialect dialect;
     private final Map<ObjectName, EnumeratedType> enumerations;
+    private final PgSequences sequences;
     private final Map<Long, List<Column>> columns = new HashMap<>();
 
-    PgColumns(Connection connection, Dialect dialect, Map<ObjectName, EnumeratedType> enumerations) {
+    PgColumns(
+            Connection connection,
+            Dialect dialect,
+            Map<ObjectName, EnumeratedType> enumerations,
+            PgSequences sequences) {
         this.connection = connection;
         this.dialect = dialect;
         this.enumerations = enumerations;
+        this.sequences = sequences;
     }
 
     void read() throws SQLException {
@@ -104,7 +108,7 @@ final class PgColumns {
     }
 
     /** An identity column, or a serial one: a default that takes the next number of a sequence of its own. */
-    private static Optional<Identity> identity(ResultSet row, Optional<String> expression) throws SQLException {
+    private Optional<Identity> identity(ResultSet row, Optional<String> expression) throws SQLException {
         String kind = Query.orEmpty(row, "attidentity");
         boolean serial = row.getString("seqstart") != null
                 && expression.map(e -> e.startsWith("nextval(")).orElse(false);
@@ -113,9 +117,10 @@ final class PgColumns {
         }
         long start = row.getLong("seqstart");
         long increment = row.getLong("seqincrement");
-        var last = row.getBigDecimal("last_value");
-        BigInteger next =
-                last == null ? BigInteger.valueOf(start) : last.toBigInteger().add(BigInteger.valueOf(increment));
+        BigInteger next = sequences
+                .last(row.getLong("seqrelid"))
+                .map(last -> last.add(BigInteger.valueOf(increment)))
+                .orElse(BigInteger.valueOf(start));
         return Optional.of(new Identity(start, increment, kind.equals("a"), next));
     }
 }

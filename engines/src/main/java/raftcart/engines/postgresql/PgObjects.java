@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
@@ -24,6 +25,13 @@ final class PgObjects {
                 connection,
                 sql + " ORDER BY 1, 2",
                 row -> new CodeObject(kind, new ObjectName(row.getString(1), row.getString(2)), row.getString(3))));
+    }
+
+    /** The same by a query for each part of these objects, which stands behind IN. */
+    void addInChunks(ObjectKind kind, String oids, UnaryOperator<String> sql) throws SQLException {
+        for (String chunk : PgChunks.of(connection, oids)) {
+            add(kind, sql.apply(chunk));
+        }
     }
 
     List<CodeObject> in(String schema) {

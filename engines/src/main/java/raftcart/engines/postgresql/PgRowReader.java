@@ -2,6 +2,7 @@ package raftcart.engines.postgresql;
 
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.Savepoint;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.postgresql.PGConnection;
@@ -15,6 +16,8 @@ import raftcart.type.ValueForm;
 
 /** Reads rows with COPY in text format; the server sends one row a message. */
 final class PgRowReader implements RowReader {
+    private final Connection connection;
+    private final Savepoint before;
     private final CopyOut copy;
     private final boolean[] bytes;
     private boolean ended;
@@ -22,6 +25,8 @@ final class PgRowReader implements RowReader {
     PgRowReader(Connection connection, Dialect dialect, String rows, List<TransferColumn> columns) throws SQLException {
         String select = columns.stream().map(c -> expression(dialect, c)).collect(Collectors.joining(", "));
         String sql = "COPY (SELECT " + select + " FROM " + rows + ") TO STDOUT";
+        this.connection = connection;
+        this.before = connection.setSavepoint();
         this.copy = connection.unwrap(PGConnection.class).getCopyAPI().copyOut(sql);
         this.bytes = new boolean[columns.size()];
         for (int i = 0; i < bytes.length; i++) {
@@ -123,5 +128,9 @@ final class PgRowReader implements RowReader {
         if (!ended && copy.isActive()) {
             copy.cancelCopy();
         }
+        // Gives the locks of the table and its indexes back, of which servers keep some thousand, and keeps the
+        // snapshot.
+        connection.rollback(before);
+        connection.releaseSavepoint(before);
     }
 }

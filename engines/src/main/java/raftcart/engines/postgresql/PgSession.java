@@ -47,9 +47,11 @@ final class PgSession extends JdbcSession {
     @Override
     public Catalog readCatalog() {
         try {
+            connection().commit();
+            connection().setAutoCommit(true); // so that no query keeps the locks of the one before
             Catalog catalog =
                     new PgCatalogReader(connection(), engine().dialect()).read(serverVersion(), defaultSchema());
-            connection().commit();
+            connection().setAutoCommit(false);
             return catalog;
         } catch (SQLException e) {
             throw new CatalogException(
