@@ -40,11 +40,14 @@ import raftcart.workspace.Json;
  * that stops goes on with the statement that comes next; a row that the target refuses is put aside, and the rest goes on.
  */
 final class ScriptLoad {
-    /** The line of the progress table that counts statements; no table is called so. */
+    /** The line of the progress table that counts statements, with the digest of their texts; no table is called so. */
     private static final String STATEMENTS = "statements of the scripts";
 
     /** Statements of one transaction: each may lock a table of its own with its indexes, of which servers keep some thousand. */
     private static final int MOST_STATEMENTS = 500;
+
+    /** The bits of a digest of texts. */
+    private static final long BITS = (1L << 48) - 1;
 
     private final EngineSession target;
     private final ProgressTable progress;
@@ -58,6 +61,11 @@ final class ScriptLoad {
     private long done;
     private long passed;
     private long noted;
+    /** Digests of the texts of the statements passed, noted, and to be found again; they show that scripts were changed. */
+    private long texts;
+
+    private long notedTexts;
+    private long wantedTexts;
     private boolean refusedSince;
 
     ScriptLoad(
@@ -92,6 +100,7 @@ final class ScriptLoad {
         Optional<ProgressTable.Progress> earlier =
                 targetRows == TargetRows.REPLACE ? Optional.empty() : progress.find(STATEMENTS);
         if (earlier.isPresent()) {
+            wantedTexts = earlier.get().refused();
             goOn(earlier.get().loaded());
         } else {
             prepare(targetRows);
@@ -99,6 +108,9 @@ final class ScriptLoad {
         }
         long start = System.nanoTime();
         sequences = Optional.of(scripts.forEachStatement(this::execute));
+        if (passed < done) {
+            throw changed();
+        }
         note();
         double seconds = (System.nanoTime() - start) / 1e9 / Math.max(1, counts.size());
         List<TableResult> results = new ArrayList<>();
@@ -133,6 +145,7 @@ final class ScriptLoad {
     private void goOn(long statements) throws SQLException {
         done = statements;
         noted = statements;
+        notedTexts = wantedTexts;
         for (TableMapping table : tables) {
             Optional<ProgressTable.Progress> known =
                     progress.find(table.source().name().toString());
@@ -191,8 +204,9 @@ final class ScriptLoad {
             }
         }
         if (passed > noted) {
-            progress.add(STATEMENTS, passed - noted, 0);
+            progress.add(STATEMENTS, passed - noted, texts - notedTexts);
             noted = passed;
+            notedTexts = texts;
         }
         refusedSince = false;
         target.connection().commit();
@@ -233,6 +247,11 @@ final class ScriptLoad {
         String place = given.place();
         Optional<RowStatements.Rows> translated = statements.translate(statement);
         passed++;
+        int text = translated.map(r -> r.result().statements().hashCode()).orElse(0);
+        texts = (texts * 31 + text) & BITS;
+        if (passed == done && texts != wantedTexts) {
+            throw changed();
+        }
         if (passed <= done
                 || translated.isEmpty()
                 || !counts.containsKey(translated.get().table())) {
@@ -249,6 +268,13 @@ final class ScriptLoad {
                     "When the cause is mended, run `raftcart load` again; it goes on where it stopped.",
                     e);
         }
+    }
+
+    private static LoadException changed() {
+        return new LoadException(
+                "the scripts have other statements before the place where the load stopped than they had then",
+                "Use --if-not-empty replace to load all of their rows anew.",
+                null);
     }
 
     private void load(RowStatements.Rows rows, ScriptStatement given) throws SQLException {

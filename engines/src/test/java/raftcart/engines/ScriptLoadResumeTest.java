@@ -7,6 +7,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -89,6 +91,24 @@ class ScriptLoadResumeTest {
             assertThat(files).hasSize(2).allSatisfy(f -> assertThat(Files.readAllLines(f))
                     .hasSize(1));
         }
+    }
+
+    @Test
+    void scriptsThatWereChangedMeanwhileAreRefused() throws Exception {
+        Databases target = Databases.postgresql();
+        Migration migration = built(target);
+        assertThatThrownBy(() -> load(migration)).isInstanceOf(LoadException.class);
+        Path scripts = folder.resolve("stars.sql");
+        List<String> lines = Files.readAllLines(scripts);
+        lines.remove(100);
+        Files.write(scripts, lines);
+        assertThatThrownBy(() -> load(migration))
+                .isInstanceOf(LoadException.class)
+                .hasMessageContaining("other statements before the place where the load stopped");
+        target.run("ALTER TABLE star ALTER title TYPE varchar(40)");
+        LoadStage.Result result = LoadStage.run(migration, TargetRows.REPLACE, new MigrationRun.Silent());
+        assertThat(target.ask("SELECT COUNT(*) FROM star")).isEqualTo(String.valueOf(ROWS - 1));
+        assertThat(result.refused()).isEqualTo(1);
     }
 
     @ParameterizedTest
