@@ -80,7 +80,9 @@ public final class BuildStage {
             if (part.includes(false)) {
                 ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
                 skipped = skipExisting(translation, target, runner, existing);
-                if (existing != Existing.SKIP && !runner.scripts(false).stream().allMatch(runner::isApplied)) {
+                boolean anew = runner.scripts(false).stream()
+                        .anyMatch(s -> s.startsWith(ScriptWriter.TABLES) && !runner.isApplied(s));
+                if (anew) {
                     forgetEarlierLoad(target);
                 }
                 ran += runAll(runner, runner.scripts(false));

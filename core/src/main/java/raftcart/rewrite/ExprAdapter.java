@@ -32,8 +32,8 @@ class ExprAdapter extends QueryMapper {
     private static final Pattern PREDICATES =
             Pattern.compile("starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_valid|regexp_like");
 
-    /** More than the longest statement has; what is written twice in many levels comes to more. */
-    private static final int MOST = 2_000_000;
+    /** More than the longest statement has characters; what is written twice in many levels comes to more. */
+    private static final int MOST = 5_000_000;
 
     private static final Pattern ISO_DATE = Pattern.compile("\\d{4}-\\d{1,2}-\\d{1,2}");
 

@@ -160,7 +160,9 @@ final class InlinedTables extends QueryMapper {
         }
         InlinedTables inner = new InlinedTables(this, query.with());
         if (!everywhere) {
-            return inner.inside(query);
+            Query kept = inner.inside(query);
+            count(inner.written);
+            return kept;
         }
         for (CommonTable table : query.with()) {
             if (QueryAdapter.mentions(table.query().body(), table)) {

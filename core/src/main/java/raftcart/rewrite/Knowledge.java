@@ -419,7 +419,9 @@ public final class Knowledge {
 
     /** Remembers a domain. */
     void addDomain(DdlStatement.CreateDomain domain) {
-        domains.put(lastKey(domain.name()), domain);
+        if (!domain.isInCircle(domains)) {
+            domains.put(lastKey(domain.name()), domain);
+        }
     }
 
     /** Remembers a sequence. */

@@ -58,7 +58,9 @@ final class Definitions {
     }
 
     void add(CreateDomain domain) {
-        domains.put(domain.name().last().key(), domain);
+        if (!domain.isInCircle(domains)) {
+            domains.put(domain.name().last().key(), domain);
+        }
     }
 
     /** Adds a check to a domain and to the columns of it that there are. */

@@ -2,16 +2,21 @@ package raftcart.scripts;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import raftcart.dialect.Language;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
 import raftcart.sql.script.Piece;
 
 /**
@@ -50,32 +55,68 @@ final class FileOrder {
         if (files.size() < 2) {
             return files;
         }
-        List<Tables> left = new ArrayList<>();
+        List<Tables> all = new ArrayList<>();
         for (Path file : files) {
             FileOrder one = new FileOrder(language);
             pieces.of(file, one::take);
             one.needs.removeAll(one.makes);
-            left.add(new Tables(file, one.makes, one.needs, one.drops));
+            all.add(new Tables(file, one.makes, one.needs, one.drops));
         }
-        List<Path> ordered = new ArrayList<>();
-        Set<String> made = new HashSet<>();
-        while (!left.isEmpty()) {
-            Tables next = left.stream()
-                    .filter(f -> isReady(f, made, left))
-                    .findFirst()
-                    .orElse(left.get(0)); // they need each other
-            left.remove(next);
-            made.addAll(next.makes());
-            ordered.add(next.file());
-        }
-        return ordered;
+        return new Queue(all).ordered();
     }
 
-    private static boolean isReady(Tables file, Set<String> made, List<Tables> left) {
-        return left.stream()
-                .filter(other -> other != file && file.mayFollow(other))
-                .noneMatch(other -> file.needs().stream()
-                        .anyMatch(n -> !made.contains(n) && other.makes().contains(n)));
+    /** Takes the first file by name of those whose tables are made; where none is left, files need each other. */
+    private static final class Queue {
+        private final List<Tables> files;
+        private final Map<String, List<Integer>> waiting = new HashMap<>();
+        private final Set<String> made = new HashSet<>();
+        private final NavigableSet<Integer> ready = new TreeSet<>();
+        private final NavigableSet<Integer> left = new TreeSet<>();
+        private final int[] wanted;
+
+        Queue(List<Tables> files) {
+            this.files = files;
+            this.wanted = new int[files.size()];
+            Map<String, List<Tables>> makers = new HashMap<>();
+            files.forEach(f -> f.makes().forEach(t -> makers.computeIfAbsent(t, k -> new ArrayList<>())
+                    .add(f)));
+            for (int i = 0; i < files.size(); i++) {
+                Tables file = files.get(i);
+                for (String table : file.needs()) {
+                    if (makers.getOrDefault(table, List.of()).stream().anyMatch(file::mayFollow)) {
+                        waiting.computeIfAbsent(table, k -> new ArrayList<>()).add(i);
+                        wanted[i]++;
+                    }
+                }
+                left.add(i);
+                if (wanted[i] == 0) {
+                    ready.add(i);
+                }
+            }
+        }
+
+        List<Path> ordered() {
+            List<Path> ordered = new ArrayList<>();
+            while (!left.isEmpty()) {
+                int next = ready.isEmpty() ? left.first() : ready.first();
+                left.remove(next);
+                ready.remove(next);
+                files.get(next).makes().forEach(this::made);
+                ordered.add(files.get(next).file());
+            }
+            return ordered;
+        }
+
+        private void made(String table) {
+            if (!made.add(table)) {
+                return;
+            }
+            for (int file : waiting.getOrDefault(table, List.of())) {
+                if (--wanted[file] == 0 && left.contains(file)) {
+                    ready.add(file);
+                }
+            }
+        }
     }
 
     private void take(Piece piece) {
@@ -104,7 +145,9 @@ final class FileOrder {
         while (!cursor.atEnd()) {
             if (cursor.takeWords("CREATE")) {
                 created(cursor);
-            } else if (cursor.takeWords("INSERT", "INTO") || cursor.takeWords("ALTER", "TABLE")) {
+            } else if (cursor.takeWords("INSERT")) {
+                inserted(cursor);
+            } else if (cursor.takeWords("ALTER", "TABLE") || cursor.takeWords("REPLACE", "INTO")) {
                 cursor.takeWords("IF", "EXISTS");
                 cursor.takeWords("ONLY");
                 name(cursor, 0, needs);
@@ -119,6 +162,20 @@ final class FileOrder {
                 cursor.take();
             }
         }
+    }
+
+    /** INSERT [IGNORE | OR REPLACE ...] [INTO] table. */
+    private void inserted(TokenCursor cursor) {
+        int words = 0;
+        while (words < 4 && cursor.peek(words).kind() == TokenKind.WORD) {
+            if (cursor.peek(words++).isWord("INTO")) {
+                for (int i = 0; i < words; i++) {
+                    cursor.take();
+                }
+                break;
+            }
+        }
+        name(cursor, 0, needs);
     }
 
     private void created(TokenCursor cursor) {

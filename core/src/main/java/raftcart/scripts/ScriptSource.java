@@ -7,12 +7,15 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.dialect.Language;
@@ -96,11 +99,14 @@ public final class ScriptSource {
 
     /** Names the files that are read before others which stand before them by name. */
     private static String early(List<Path> files) {
-        List<Path> sorted = files.stream().sorted().toList();
-        List<String> names = files.stream()
-                .filter(f -> files.indexOf(f) < sorted.indexOf(f))
-                .map(f -> f.getFileName().toString())
-                .toList();
+        List<Path> late = files.stream().sorted().collect(Collectors.toCollection(LinkedList::new));
+        List<String> names = new ArrayList<>();
+        for (Path file : files) {
+            if (!late.get(0).equals(file)) {
+                names.add(file.getFileName().toString());
+            }
+            late.remove(file);
+        }
         if (names.isEmpty()) {
             return "";
         }

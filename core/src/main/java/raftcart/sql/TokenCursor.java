@@ -53,12 +53,17 @@ public final class TokenCursor {
         return places;
     }
 
-    /** True where one of these words stands directly in the parentheses that open next, not in others inside. */
+    /** True where one of these words stands directly in the parentheses that open next, not in others or a CASE inside. */
     public boolean hasDirectly(String... words) {
+        int choices = 0;
         for (int i = 1; i < closing(0); i++) {
             if (peek(i).isSymbol("(")) {
                 i = closing(i);
-            } else if (peek(i).isAnyWord(words)) {
+            } else if (peek(i).isWord("CASE")) {
+                choices++;
+            } else if (peek(i).isWord("END")) {
+                choices--;
+            } else if (choices == 0 && peek(i).isAnyWord(words)) {
                 return true;
             }
         }

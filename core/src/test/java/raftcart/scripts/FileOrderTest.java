@@ -53,4 +53,15 @@ class FileOrderTest {
                 "CREATE TABLE star (id integer);\nCREATE TABLE reading (id integer);");
         assertThat(catalog.tables().map(t -> t.name().name())).containsExactlyInAnyOrder("star", "reading");
     }
+
+    @Test
+    void filesThatNeedEachOtherStayInTheOrderOfTheirNames() throws IOException {
+        Catalog catalog = read(
+                "mysql",
+                "CREATE TABLE star (id int);\nINSERT IGNORE INTO frame VALUES (1);",
+                "INSERT star VALUES (1);\nCREATE TABLE frame (id int);\nREPLACE INTO night VALUES (1);",
+                "CREATE TABLE night (id int);");
+        assertThat(catalog.version()).isEqualTo("3 script file(s), read first for their tables: 2.sql");
+        assertThat(catalog.tables()).hasSize(3);
+    }
 }

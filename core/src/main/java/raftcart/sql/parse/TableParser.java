@@ -106,11 +106,16 @@ final class TableParser {
             if (token.isSymbol("(")) {
                 i = cursor.closing(i);
             } else if (token.isAnyWord("JOIN", "STRAIGHT_JOIN")) {
-                boolean free = i > 0 && cursor.peek(i - 1).isWord("CROSS") || isNatural(i);
+                boolean free = i > 0 && cursor.peek(i - 1).isAnyWord("CROSS", "FOR") || isNatural(i);
                 wanted += free ? 0 : 1;
-            } else if (token.isAnyWord("ON", "USING") && --wanted == 0) {
-                return true;
-            } else if (token.isSymbol(",") || token.isSymbol(")") || token.isAnyWord(ClauseWords.BEHIND_JOINS)) {
+            } else if (token.isAnyWord("ON", "USING") && !cursor.peek(i + 1).isAnyWord("DUPLICATE", "CONFLICT")) {
+                if (--wanted == 0) {
+                    return true;
+                }
+            } else if (token.isWord("ON")
+                    || token.isSymbol(",")
+                    || token.isSymbol(")")
+                    || token.isAnyWord(ClauseWords.BEHIND_JOINS)) {
                 return false;
             }
         }

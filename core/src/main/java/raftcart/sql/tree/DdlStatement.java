@@ -303,6 +303,25 @@ public sealed interface DdlStatement extends Statement {
                     name, base.type(), notNull || base.notNull(), defaultValue.or(base::defaultValue), all, span);
         }
 
+        /**
+         * True where its domain is, perhaps through others, of this one: no engine keeps such, but scripts that make
+         * domains anew can say so.
+         */
+        public boolean isInCircle(Map<String, CreateDomain> known) {
+            CreateDomain base = isOfItself() ? null : known.get(typeKey());
+            for (int i = 0; i <= known.size() && base != null && base.type().arrays() == 0; i++) {
+                if (base.typeKey().equals(name.last().key())) {
+                    return true;
+                }
+                base = known.get(base.typeKey());
+            }
+            return false;
+        }
+
+        private String typeKey() {
+            return type.name().substring(type.name().lastIndexOf('.') + 1);
+        }
+
         /** True for one of a type of the same name, which is no domain. */
         public boolean isOfItself() {
             return type.name().equals(name.last().key());
