@@ -8,6 +8,7 @@ import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
+import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
 import raftcart.scripts.ScriptSource;
@@ -55,7 +56,14 @@ public final class Migration {
     }
 
     EngineSession openTarget() {
-        return Engines.open(plan.target());
+        EngineSession target = Engines.open(plan.target());
+        if (target.defaultSchema().isEmpty()) {
+            target.close();
+            throw new ConnectException(
+                    "the target's URL " + plan.target().shownUrl() + " names no database",
+                    "Say to which one the tables go: " + target.engine().urlForm());
+        }
+        return target;
     }
 
     Dialect targetDialect() {

@@ -85,7 +85,8 @@ final class PlannedCatalog {
         return Optional.empty();
     }
 
-    private static boolean names(String text, String name) {
+    /** True where a text has the name among its words. */
+    static boolean names(String text, String name) {
         return Pattern.compile("(?<![\\w$#])" + Pattern.quote(name) + "(?![\\w$#])", Pattern.CASE_INSENSITIVE)
                 .matcher(text)
                 .find();
@@ -113,12 +114,13 @@ final class PlannedCatalog {
     }
 
     private Schema schema(Schema schema) {
+        Schema going = StayingSchemas.without(schema, source, plan.tables());
         return new Schema(
-                schema.name(),
-                schema.tables().stream().map(this::table).toList(),
-                schema.sequences(),
-                schema.enumeratedTypes(),
-                schema.codeObjects());
+                going.name(),
+                going.tables().stream().map(this::table).toList(),
+                going.sequences(),
+                going.enumeratedTypes(),
+                going.codeObjects());
     }
 
     private Table table(Table table) {

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import raftcart.catalog.ObjectKind;
@@ -153,10 +154,11 @@ final class StageViews {
                 .text("CHECKSUM");
         Map<String, TableVerdict> verdicts =
                 verify.tables().stream().collect(Collectors.toMap(TableVerdict::table, v -> v));
+        UnaryOperator<String> shown = shown(load.tables().stream().map(TableResult::table));
         for (TableResult row : load.tables()) {
             TableVerdict verdict = verdicts.get(row.table());
             table.row(
-                    unqualified(row.table()),
+                    shown.apply(row.table()),
                     number(verdict.sourceRows()),
                     number(row.loaded()),
                     number(row.refused()),
@@ -174,9 +176,10 @@ final class StageViews {
                 .number("LOADED")
                 .number("REFUSED")
                 .number("SECONDS");
+        UnaryOperator<String> shown = shown(load.tables().stream().map(TableResult::table));
         for (TableResult row : load.tables()) {
             table.row(
-                    unqualified(row.table()),
+                    shown.apply(row.table()),
                     number(row.read()),
                     number(row.loaded()),
                     number(row.refused()),
@@ -193,9 +196,10 @@ final class StageViews {
                 .number("TARGET ROWS")
                 .number("SECONDS")
                 .text("CHECKSUM");
+        UnaryOperator<String> shown = shown(verify.tables().stream().map(TableVerdict::table));
         for (TableVerdict verdict : verify.tables()) {
             table.row(
-                    unqualified(verdict.table()),
+                    shown.apply(verdict.table()),
                     number(verdict.sourceRows()),
                     number(verdict.targetRows()),
                     String.format(Locale.ROOT, "%.1f", verdict.seconds()),
@@ -224,8 +228,12 @@ final class StageViews {
                 : "DIFFERS in " + String.join(", ", verdict.differingColumns());
     }
 
-    private static String unqualified(String table) {
-        return table.substring(table.indexOf('.') + 1);
+    /** Names of tables as they are shown: the schema stands before them only where the tables are of several. */
+    private static UnaryOperator<String> shown(Stream<String> tables) {
+        long schemas = tables.map(table -> table.substring(0, table.indexOf('.') + 1))
+                .distinct()
+                .count();
+        return table -> schemas > 1 ? table : table.substring(table.indexOf('.') + 1);
     }
 
     static String number(long number) {

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import raftcart.catalog.Catalog;
 import raftcart.catalog.CheckConstraint;
 import raftcart.catalog.Column;
 import raftcart.catalog.ObjectName;
@@ -30,11 +29,14 @@ final class MariaDbCatalogReader {
     private final Connection connection;
     private final Dialect dialect;
     private final String schema;
+    private final Set<String> roles;
 
-    MariaDbCatalogReader(Connection connection, Dialect dialect, String schema) {
+    /** @param roles the roles that were told with other databases and are not told again; this one adds its own */
+    MariaDbCatalogReader(Connection connection, Dialect dialect, String schema, Set<String> roles) {
         this.connection = connection;
         this.dialect = dialect;
         this.schema = schema;
+        this.roles = roles;
     }
 
     /**
@@ -56,7 +58,7 @@ final class MariaDbCatalogReader {
         }
     }
 
-    Catalog read(String version) throws SQLException {
+    Schema read() throws SQLException {
         List<Listed> listed = listed();
         Map<String, List<CheckConstraint>> checks = checks();
         MariaDbPeriods periods = new MariaDbPeriods();
@@ -81,7 +83,7 @@ final class MariaDbCatalogReader {
                         json,
                         partitions.get(l.name())))
                 .toList();
-        Schema read = new Schema(
+        return new Schema(
                 schema,
                 tables,
                 sequences(listed.stream()
@@ -89,8 +91,7 @@ final class MariaDbCatalogReader {
                         .map(Listed::name)
                         .toList()),
                 List.of(),
-                new MariaDbCodeReader(connection, dialect, schema).read());
-        return new Catalog(dialect.name(), version, schema, List.of(read));
+                new MariaDbCodeReader(connection, dialect, schema, roles).read());
     }
 
     /** One query for all that TABLES knows, as the server opens every table for each such query. */

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import raftcart.catalog.CodeObject;
@@ -20,12 +21,15 @@ final class MariaDbCodeReader {
     private final Connection connection;
     private final Dialect dialect;
     private final String schema;
+    private final Set<String> roles;
     private final List<CodeObject> objects = new ArrayList<>();
 
-    MariaDbCodeReader(Connection connection, Dialect dialect, String schema) {
+    /** @param roles the roles that were told with other databases and are not told again; this one adds its own */
+    MariaDbCodeReader(Connection connection, Dialect dialect, String schema, Set<String> roles) {
         this.connection = connection;
         this.dialect = dialect;
         this.schema = schema;
+        this.roles = roles;
     }
 
     List<CodeObject> read() throws SQLException {
@@ -203,9 +207,10 @@ final class MariaDbCodeReader {
         try {
             for (String role : Query.list(
                     connection,
-                    "SELECT User FROM mysql.user WHERE is_role = 'Y' ORDER BY 1",
+                    "SELECT User FROM mysql.user WHERE is_role = 'Y' AND User <> 'PUBLIC' ORDER BY 1",
                     row -> row.getString(1))) {
-                if (grantees.contains("'" + role + "'@''") || grantees.contains("'" + role + "'")) {
+                boolean granted = grantees.contains("'" + role + "'@''") || grantees.contains("'" + role + "'");
+                if (granted && roles.add(role)) {
                     objects.add(new CodeObject(
                             ObjectKind.ROLE,
                             new ObjectName("", role),

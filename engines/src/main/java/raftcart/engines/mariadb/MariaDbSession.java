@@ -3,8 +3,11 @@ package raftcart.engines.mariadb;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import raftcart.catalog.Catalog;
+import raftcart.catalog.Schema;
 import raftcart.catalog.Table;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TransferColumn;
@@ -27,21 +30,13 @@ final class MariaDbSession extends JdbcSession {
             prepare(connection);
             String version =
                     "MariaDB " + Query.text(connection, "SELECT VERSION()").replaceFirst("-MariaDB.*", "");
-            String schema = Query.text(connection, "SELECT DATABASE()");
-            if (schema == null) {
-                throw new ConnectException(
-                        "the URL " + endpoint.shownUrl() + " names no database",
-                        "Add the database's name: jdbc:mariadb://HOST:3306/DATABASE");
-            }
+            String schema = Query.text(connection, "SELECT COALESCE(DATABASE(), '')");
             connection.setAutoCommit(false);
             return new MariaDbSession(engine, connection, version, schema);
         } catch (SQLException e) {
             closeAfter(connection, e);
             throw new ConnectException(
                     "the session with " + endpoint.shownUrl() + " could not be set up: " + e.getMessage(), null, e);
-        } catch (ConnectException e) {
-            closeAfter(connection, e);
-            throw e;
         }
     }
 
@@ -64,61 +59,83 @@ final class MariaDbSession extends JdbcSession {
     @Override
     public Catalog readCatalog() {
         try {
-            Catalog catalog =
-                    new MariaDbCatalogReader(connection(), engine().dialect(), defaultSchema()).read(serverVersion());
+            List<Schema> schemas = new ArrayList<>();
+            Set<String> roles = new HashSet<>();
+            for (String database : databases()) {
+                schemas.add(new MariaDbCatalogReader(connection(), engine().dialect(), database, roles).read());
+            }
             connection().commit();
-            return catalog;
+            return new Catalog(engine().dialect().name(), serverVersion(), defaultSchema(), schemas);
         } catch (SQLException e) {
             throw new CatalogException(
                     "the catalog of " + serverVersion() + " could not be read: " + e.getMessage(),
-                    "Check that the account may read the database " + defaultSchema() + ".",
+                    "Check that the account may read "
+                            + (defaultSchema().isEmpty() ? "all of its databases" : "the database " + defaultSchema())
+                            + ".",
                     e);
         }
     }
 
+    /** The database that the URL names; all that are not the server's own where it names none. */
+    private List<String> databases() throws SQLException {
+        if (!defaultSchema().isEmpty()) {
+            return List.of(defaultSchema());
+        }
+        return Query.list(
+                connection(),
+                "SELECT SCHEMA_NAME FROM information_schema.SCHEMATA WHERE SCHEMA_NAME NOT IN"
+                        + " ('information_schema', 'mysql', 'performance_schema', 'sys') ORDER BY SCHEMA_NAME",
+                row -> row.getString(1));
+    }
+
     @Override
     public List<String> missingToRead() {
-        return missing(List.of("SELECT"));
+        try {
+            List<String> statements = new ArrayList<>();
+            for (String database : databases()) {
+                statements.addAll(missing(List.of("SELECT"), database));
+            }
+            return statements;
+        } catch (SQLException e) {
+            throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
+        }
     }
 
     @Override
     public List<String> missingToWrite(String wanted) {
-        List<String> lacking = new ArrayList<>(
-                missing(List.of("CREATE", "INSERT", "UPDATE", "DELETE", "DROP", "ALTER", "INDEX", "REFERENCES")));
         try {
+            List<String> lacking = new ArrayList<>(missing(
+                    List.of("CREATE", "INSERT", "UPDATE", "DELETE", "DROP", "ALTER", "INDEX", "REFERENCES"),
+                    defaultSchema()));
             // Rows come by LOAD DATA LOCAL, which a server may switch off ("local_infile").
             if (Query.text(connection(), "SELECT @@GLOBAL.local_infile").equals("0")) {
                 lacking.add("SET GLOBAL local_infile = 1;");
             }
-        } catch (SQLException e) {
-            throw new CatalogException("the server's settings could not be read: " + e.getMessage(), null, e);
-        }
-        return lacking;
-    }
-
-    /** What the grants on everything or on this database do not give; grants on single tables are not looked into. */
-    private List<String> missing(List<String> wanted) {
-        try {
-            List<String> held = Query.list(
-                    connection(),
-                    "SELECT PRIVILEGE_TYPE FROM information_schema.USER_PRIVILEGES UNION ALL"
-                            + " SELECT PRIVILEGE_TYPE FROM information_schema.SCHEMA_PRIVILEGES"
-                            + " WHERE ? LIKE TABLE_SCHEMA UNION ALL"
-                            + " SELECT PRIVILEGE_TYPE FROM information_schema.TABLE_PRIVILEGES WHERE TABLE_SCHEMA = ?",
-                    row -> row.getString(1),
-                    defaultSchema(),
-                    defaultSchema());
-            List<String> lacking = new ArrayList<>(wanted);
-            lacking.removeAll(held);
-            if (lacking.isEmpty()) {
-                return List.of();
-            }
-            String user = Query.text(connection(), "SELECT CURRENT_USER()").replaceFirst("@", "'@'");
-            return List.of("GRANT " + String.join(", ", lacking) + " ON "
-                    + engine().dialect().identifiers().quote(defaultSchema()) + ".* TO '" + user + "';");
+            return lacking;
         } catch (SQLException e) {
             throw new CatalogException("permissions could not be read: " + e.getMessage(), null, e);
         }
+    }
+
+    /** What the grants on everything or on a database do not give; grants on single tables are not looked into. */
+    private List<String> missing(List<String> wanted, String database) throws SQLException {
+        List<String> held = Query.list(
+                connection(),
+                "SELECT PRIVILEGE_TYPE FROM information_schema.USER_PRIVILEGES UNION ALL"
+                        + " SELECT PRIVILEGE_TYPE FROM information_schema.SCHEMA_PRIVILEGES"
+                        + " WHERE ? LIKE TABLE_SCHEMA UNION ALL"
+                        + " SELECT PRIVILEGE_TYPE FROM information_schema.TABLE_PRIVILEGES WHERE TABLE_SCHEMA = ?",
+                row -> row.getString(1),
+                database,
+                database);
+        List<String> lacking = new ArrayList<>(wanted);
+        lacking.removeAll(held);
+        if (lacking.isEmpty()) {
+            return List.of();
+        }
+        String user = Query.text(connection(), "SELECT CURRENT_USER()").replaceFirst("@", "'@'");
+        return List.of("GRANT " + String.join(", ", lacking) + " ON "
+                + engine().dialect().identifiers().quote(database) + ".* TO '" + user + "';");
     }
 
     @Override
