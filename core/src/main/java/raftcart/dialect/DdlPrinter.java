@@ -54,6 +54,16 @@ public interface DdlPrinter {
     /** Removes a sequence, if it is there. */
     String dropSequence(ObjectName sequence);
 
+    /** Removes a type, if it is there; for engines that have types of their own. */
+    default String dropType(ObjectName type) {
+        throw new UnsupportedOperationException("an engine without types: " + type);
+    }
+
+    /** A query that gives a row where there is a type of this name; for engines that have types of their own. */
+    default String findType(ObjectName type) {
+        throw new UnsupportedOperationException("an engine without types: " + type);
+    }
+
     /** Removes all rows of a table, fast. */
     String emptyTable(ObjectName table);
 

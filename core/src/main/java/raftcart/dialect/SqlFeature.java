@@ -399,6 +399,8 @@ public enum SqlFeature {
     RESTRICT_ACTION,
     EXPRESSION_DEFAULTS,
     ASSIGNS_ON_UPDATE,
+    /** What an engine assigns by itself is assigned at every UPDATE, also at one that changes no value. */
+    ASSIGNS_AT_EVERY_UPDATE,
     ALTER_COLUMN,
     /** DROP ... CASCADE. */
     CASCADE,

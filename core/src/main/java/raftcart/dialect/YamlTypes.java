@@ -7,7 +7,6 @@ import java.math.BigInteger;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -15,13 +14,11 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.regex.Pattern;
-import raftcart.catalog.Column;
 import raftcart.error.PlanException;
 import raftcart.finding.FindingCode;
 import raftcart.resource.ShippedTable;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
-import raftcart.type.ValueChoices;
 
 /**
  * A dialect's types as a table in YAML. {@code read} gives a meaning to each name: a kind and perhaps its numbers, where
@@ -148,75 +145,25 @@ public final class YamlTypes implements TypeTable {
 
     /** This table in front of another one. */
     public TypeTable over(TypeTable base) {
-        return new InFront(base);
+        return new TypesInFront(this, base);
     }
 
-    /** This table in front of another one, which knows what this one does not. */
-    private final class InFront implements TypeTable {
-        private final TypeTable base;
+    /** True where this table itself knows the name of a type. */
+    boolean reads(String name) {
+        return read.containsKey(name);
+    }
 
-        private InFront(TypeTable base) {
-            this.base = base;
-        }
+    /** True where this table itself says how a type is written. */
+    boolean writes(LogicalType type) {
+        return write.containsKey(key(type));
+    }
 
-        @Override
-        public LogicalType read(TypeName name) {
-            return SystemTypes.read(name, systemSchemas, this::known);
-        }
+    Set<String> systemSchemas() {
+        return Collections.unmodifiableSet(systemSchemas);
+    }
 
-        private LogicalType known(TypeName name) {
-            return YamlTypes.this.read.containsKey(name.name()) ? YamlTypes.this.read(name) : base.read(name);
-        }
-
-        @Override
-        public TypeChoice choose(LogicalType type, ColumnUse use) {
-            return write.containsKey(key(type)) ? YamlTypes.this.choose(type, use) : base.choose(type, use);
-        }
-
-        @Override
-        public LogicalType interpret(Column column, ValueChoices choices) {
-            return base.interpret(column, choices);
-        }
-
-        @Override
-        public List<TypeChoice.Note> remarks(Column column, ValueChoices choices) {
-            return base.remarks(column, choices);
-        }
-
-        @Override
-        public boolean sortsByLanguage(String collation) {
-            return base.sortsByLanguage(collation);
-        }
-
-        @Override
-        public boolean renews(TypeName type) {
-            return base.renews(type);
-        }
-
-        @Override
-        public Map<String, Integer> wholeColumns() {
-            return base.wholeColumns();
-        }
-
-        @Override
-        public Map<String, Integer> decimalFloats() {
-            return base.decimalFloats();
-        }
-
-        @Override
-        public Optional<String> exactTexts(boolean padded) {
-            return YamlTypes.this.exactTexts(padded).or(() -> base.exactTexts(padded));
-        }
-
-        @Override
-        public String growingText() {
-            return growingText.orElseGet(base::growingText);
-        }
-
-        @Override
-        public String castName(LogicalType type) {
-            return write.containsKey(key(type)) ? YamlTypes.this.castName(type) : base.castName(type);
-        }
+    Optional<String> ownGrowingText() {
+        return growingText;
     }
 
     @Override
@@ -384,9 +331,11 @@ public final class YamlTypes implements TypeTable {
                     : choice.check(column + " BETWEEN 0 AND " + greatest)
                             .note(FindingCode.UNSIGNED_RANGE, choice.sql() + " for unsigned " + i.bits() + " bits");
         }
-        return type instanceof LogicalType.Decimal d && d.unsigned()
+        boolean unsigned = type instanceof LogicalType.Decimal d && d.unsigned()
+                || type instanceof LogicalType.Floating f && f.unsigned();
+        return unsigned
                 ? choice.check(column + " >= 0")
-                        .note(FindingCode.UNSIGNED_RANGE, choice.sql() + " for an unsigned decimal")
+                        .note(FindingCode.UNSIGNED_RANGE, choice.sql() + " for an unsigned number")
                 : choice;
     }
 

@@ -5,15 +5,14 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import raftcart.catalog.ObjectKind;
 import raftcart.dialect.DdlPrinter;
 import raftcart.engine.EngineSession;
-import raftcart.engine.TableLookup;
 import raftcart.error.BuildException;
 import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
 import raftcart.move.ProgressTable;
-import raftcart.translate.Script;
 import raftcart.translate.ScriptWriter;
 import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
@@ -131,25 +130,9 @@ public final class BuildStage {
 
     private static List<String> skipExisting(
             Translation translation, EngineSession target, ScriptRunner runner, Existing existing) throws SQLException {
-        List<String> found = new ArrayList<>();
-        List<Script> tableScripts =
-                ScriptWriter.scripts(translation, target.engine().dialect(), target.defaultSchema()).stream()
-                        .filter(s -> s.path().startsWith(ScriptWriter.TABLES))
-                        .toList();
-        List<TableMapping> created =
-                translation.tables().stream().filter(TableMapping::isCreated).toList();
-        List<String> present = runner.scripts(false); // a person may have removed some
-        for (int i = 0; i < tableScripts.size(); i++) {
-            TableMapping mapping = created.get(i);
-            String script = tableScripts.get(i).path();
-            if (present.contains(script)
-                    && !runner.isApplied(script)
-                    && TableLookup.exists(target, mapping.target().name())) {
-                found.add(mapping.target().name().toString());
-                if (existing == Existing.SKIP) {
-                    runner.note(script);
-                }
-            }
+        List<ExistingObjects.Found> found = ExistingObjects.find(translation, target, runner);
+        if (existing == Existing.SKIP) {
+            found.forEach(f -> runner.note(f.script()));
         }
         if (!found.isEmpty() && existing == Existing.DROP) {
             drop(translation, target);
@@ -157,12 +140,18 @@ public final class BuildStage {
         target.connection().commit();
         if (!found.isEmpty() && existing == Existing.STOP) {
             throw new PlanException(
-                    (found.size() == 1 ? "table " : "tables ") + String.join(", ", found) + " of the target "
-                            + (found.size() == 1 ? "exists" : "exist") + " already; nothing was changed",
-                    "Use --if-exists skip to load into them as they are, --if-exists drop to remove them with their rows, or"
+                    found.stream().map(ExistingObjects.Found::object).collect(Collectors.joining(", "))
+                            + " of the target " + (found.size() == 1 ? "exists" : "exist")
+                            + " already; nothing was changed",
+                    "Use --if-exists skip to load into what is there, --if-exists drop to remove it with its rows, or"
                             + " choose another schema.");
         }
-        return existing == Existing.DROP ? List.of() : found;
+        return existing == Existing.DROP
+                ? List.of()
+                : found.stream()
+                        .filter(f -> f.kind() == ObjectKind.TABLE)
+                        .map(f -> f.name().toString())
+                        .toList();
     }
 
     /** Views first, as they stand on tables. */
@@ -180,6 +169,9 @@ public final class BuildStage {
                 .lookups()
                 .forEach(l -> statements.addAll(ddl.dropTable(l.table().name())));
         translation.sequences().forEach(s -> statements.add(ddl.dropSequence(s.target())));
+        translation.target().schemas().stream()
+                .flatMap(s -> s.enumeratedTypes().stream())
+                .forEach(t -> statements.add(ddl.dropType(t.name())));
         try (Statement statement = target.connection().createStatement()) {
             for (int i = 0; i < statements.size(); i++) {
                 statement.execute(statements.get(i));

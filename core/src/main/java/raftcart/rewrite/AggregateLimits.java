@@ -16,7 +16,8 @@ final class AggregateLimits {
         if (overWindow && adapter.lost(SqlFeature.WINDOW_PERCENTILES)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " over a window");
         }
-        boolean ofGroups = suffix.over().isEmpty() && call.function().startsWith("percentile_");
+        boolean ofGroups =
+                suffix.over().isEmpty() && (call.is("median") || call.function().startsWith("percentile_"));
         if (ofGroups && adapter.to.has(SqlFeature.PERCENTILES_WANT_WINDOWS)) {
             throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " of groups, not over a window");
         }

@@ -417,8 +417,8 @@ final class CastAdapter {
         Expr plain = new Expr.Cast(value, adapter.castType(type), false, cast.span());
         boolean number = type instanceof LogicalType.Int || type instanceof LogicalType.Decimal;
         boolean text = kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN;
-        if (KindFinder.kind(type) == ValueKind.TEXT) {
-            return plain; // every value has a text
+        if (KindFinder.kind(type) == ValueKind.TEXT || type instanceof LogicalType.Date && kind.isDate()) {
+            return plain; // every value has a text, and every moment its day
         }
         if (!number || !text || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {
             throw new Untranslatable("a cast that gives NULL for what cannot be converted");

@@ -80,6 +80,13 @@ final class ColumnAdapter {
         if (altered && column.onUpdate().isPresent() && !has(SqlFeature.ASSIGNS_ON_UPDATE)) {
             onUpdateLeftOut(column);
         }
+        if (column.onUpdate().isPresent() && adapter.lost(SqlFeature.ASSIGNS_AT_EVERY_UPDATE)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    column.span(),
+                    "the source sets " + column.name().text()
+                            + " at every UPDATE and lets nobody else do so, here it changes where other values do");
+        }
         collationLeftOut(column, table);
     }
 

@@ -112,7 +112,7 @@ public final class ColumnFactory {
         boolean rounded = adapter.from.has(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
                 && !adapter.from.name().equals(adapter.to.name())
                 && column.type()
-                        .filter(t -> FLOATS.contains(t.name()) && t.parameter(1, -1) >= 0)
+                        .filter(t -> FLOATS.contains(t.name().replace(" unsigned", "")) && t.parameter(1, -1) >= 0)
                         .isPresent();
         if (rounded) {
             adapter.note(

@@ -384,15 +384,18 @@ class ExprAdapter extends QueryMapper {
                 ? compared.stream().map(this::condition).toList()
                 : new OperatorAdapter(this).comparable(compared, choice.span());
         int first = choice.subject().isEmpty() ? 0 : 1;
+        List<Expr> results = new ArrayList<>();
+        choice.branches().forEach(b -> results.add(b.result()));
+        choice.otherwise().ifPresent(results::add);
+        List<Expr> plain = instants.plain(results);
         List<Expr.When> branches = new ArrayList<>();
         for (int i = 0; i < choice.branches().size(); i++) {
-            branches.add(new Expr.When(
-                    conditions.get(i + first), expr(choice.branches().get(i).result())));
+            branches.add(new Expr.When(conditions.get(i + first), expr(plain.get(i))));
         }
         return new Expr.Case(
                 choice.subject().map(s -> conditions.get(0)),
                 branches,
-                choice.otherwise().map(this::expr),
+                choice.otherwise().map(o -> expr(plain.get(plain.size() - 1))),
                 choice.span());
     }
 

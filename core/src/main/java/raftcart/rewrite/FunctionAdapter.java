@@ -227,10 +227,12 @@ final class FunctionAdapter {
         return new Expr.Call(call.name(), call.canonical(), adapter.exprs(arguments), suffix(call), call.span());
     }
 
-    /** True for texts put together, among which there are no NULLs, so that their place in the order does not matter. */
-    private static boolean passesOverNulls(Expr.Call call) {
-        return call.isAny("listagg", "string_agg", "group_concat")
-                && !call.arguments().isEmpty();
+    /** True where NULLs are not counted, so that their place in the order does not matter: in percentiles and joined texts. */
+    private static boolean passesOverNulls(Expr.Call call, Expr sorted) {
+        return call.isAny("percentile_cont", "percentile_disc")
+                || call.isAny("listagg", "string_agg", "group_concat")
+                        && !call.arguments().isEmpty()
+                        && sorted.equals(call.arguments().get(0));
     }
 
     private CallSuffix suffix(Expr.Call call) {
@@ -240,10 +242,8 @@ final class FunctionAdapter {
         }
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : suffix.order()) {
-            boolean itself = passesOverNulls(call)
-                    && item.value().equals(call.arguments().get(0));
             order.addAll(
-                    itself
+                    passesOverNulls(call, item.value())
                             ? List.of(new OrderItem(adapter.expr(item.value()), item.descending(), Nulls.DEFAULT))
                             : adapter.orders.item(item, !suffix.withinGroup()));
         }

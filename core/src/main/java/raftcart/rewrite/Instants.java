@@ -45,6 +45,9 @@ final class Instants {
                     + "|last_day|next_day|date_of|time_of|timestamp_of|day_name|month_name|format_date|days_of_date"
                     + "|days_since_year_1|diff_(days|weeks|months|quarters|years)");
 
+    /** Functions whose result is one of their arguments. */
+    private static final String[] CHOOSING = {"coalesce", "ifnull", "isnull", "nvl", "greatest", "least"};
+
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d?-\\d\\d?");
 
     private static final TypeName TIMESTAMP = TypeName.of("timestamp");
@@ -169,7 +172,28 @@ final class Instants {
         }
         boolean several =
                 call.arguments().size() > 1 && call.arguments().stream().anyMatch(Expr.CurrentTime.class::isInstance);
-        return several ? beside(call.arguments(), () -> functions.call(call)) : functions.call(call);
+        if (!several) {
+            return functions.call(call);
+        }
+        Expr.Call plain = call.isAny(CHOOSING)
+                ? new Expr.Call(call.name(), call.canonical(), plain(call.arguments()), call.suffix(), call.span())
+                : call;
+        return beside(plain.arguments(), () -> functions.call(plain));
+    }
+
+    /** Values of which one is the result, the present among them without a zone where the source's has none. */
+    List<Expr> plain(List<Expr> values) {
+        boolean zoned = !same()
+                && adapter.to.has(SqlFeature.PRESENT_HAS_ZONE)
+                && !adapter.from.has(SqlFeature.PRESENT_HAS_ZONE)
+                && nature(values) == Nature.PLAIN;
+        return zoned
+                ? values.stream()
+                        .map(e -> e instanceof Expr.CurrentTime t && t.kind() == CurrentKind.TIMESTAMP
+                                ? new Expr.CurrentTime(CurrentKind.LOCAL_TIMESTAMP, t.precision(), t.span())
+                                : e)
+                        .toList()
+                : values;
     }
 
     private static Expr sides(Expr difference, FunctionAdapter functions) {

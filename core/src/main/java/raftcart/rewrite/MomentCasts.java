@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.math.BigDecimal;
 import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -34,6 +35,10 @@ final class MomentCasts {
         if (CastNotes.roundsToMinutes(cast.type(), adapter)) {
             read = inMinutes(read);
         }
+        if (cast.safe() && isInNoCalendar(read.text())) {
+            Expr nothing = Expr.Literal.ofNull();
+            return Optional.of(new Expr.Cast(nothing, adapter.castType(type), false, cast.span()));
+        }
         boolean writable = adapter.to.has(SqlFeature.TYPED_DATES) || adapter.to.has(SqlFeature.DATES_ARE_TEXTS);
         if (writable && DateAdapter.typed(read, wanted) instanceof Expr.Literal typed && isWhole(typed, type, wanted)) {
             return Optional.of(typed);
@@ -41,6 +46,19 @@ final class MomentCasts {
         return read.text().equals(said.text())
                 ? Optional.empty()
                 : Optional.of(new Expr.Cast(read, adapter.castType(type), cast.safe(), cast.span()));
+    }
+
+    /** True for the 30th of February and the like, of which a forgiving cast makes NULL. */
+    private static boolean isInNoCalendar(String text) {
+        if (text.length() < DAY || !DateAdapter.isPlain(text.substring(0, DAY))) {
+            return false;
+        }
+        try {
+            LocalDate.parse(text.substring(0, DAY));
+            return false;
+        } catch (DateTimeException noDay) {
+            return true;
+        }
     }
 
     private static Expr.Literal read(Expr.Literal said, ValueKind wanted, ExprAdapter adapter) {

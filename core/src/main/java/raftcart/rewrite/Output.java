@@ -9,6 +9,11 @@ final class Output {
     private final Writer out;
     private boolean needsBreak;
     private boolean dropBreak;
+    private boolean atLineStart = true;
+    /** Blanks that stand between statements of one line, until it is known whether they stay on one. */
+    private String gap = "";
+    /** True behind a statement that was laid out in several lines. */
+    private boolean behindLines;
 
     Output(Writer out) {
         this.out = out;
@@ -22,12 +27,20 @@ final class Output {
             boolean empty = end >= 0 && text.substring(0, end).isBlank();
             rest = empty ? text.substring(end + 1) : text;
             dropBreak = false;
+            if (atLineStart && rest.isBlank() && rest.indexOf('\n') < 0) {
+                return;
+            }
         }
-        if (needsBreak && !rest.isEmpty() && !rest.stripLeading().isEmpty() && rest.indexOf('\n') < 0) {
-            out.write(' ');
+        boolean oneLine = rest.indexOf('\n') < 0;
+        if (oneLine && rest.isBlank()) {
+            gap += rest;
+            return;
         }
-        needsBreak = needsBreak && rest.isEmpty();
-        out.write(rest);
+        if (needsBreak && oneLine) {
+            write(" ");
+        }
+        needsBreak = false;
+        write(rest);
     }
 
     void statement(StatementResult result, boolean separated) throws IOException {
@@ -35,25 +48,29 @@ final class Output {
             dropLine();
             return;
         }
-        if (needsBreak) {
-            out.write('\n');
-        }
-        out.write(result.text());
         boolean comment = result.outcome() == Outcome.BY_HAND;
+        boolean lines = result.text().indexOf('\n') >= 0 && !result.text().equals(result.source());
+        boolean ownLine = comment || lines || behindLines;
+        if (needsBreak && (gap.isEmpty() || ownLine) || ownLine && !atLineStart) {
+            gap = "";
+            write("\n");
+        }
+        write(result.text());
         if (comment) {
-            out.write("\n");
+            write("\n");
         } else if (separated && !result.text().endsWith(";")) {
-            out.write(";");
+            write(";");
         }
         dropBreak = comment;
         needsBreak = !comment;
+        behindLines = lines && !comment;
     }
 
     void verbatim(String text) throws IOException {
-        if (needsBreak) {
-            out.write('\n');
+        if (needsBreak && gap.isEmpty()) {
+            write("\n");
         }
-        out.write(text);
+        write(text);
         needsBreak = false;
         dropBreak = false;
     }
@@ -64,9 +81,21 @@ final class Output {
     }
 
     void finish() throws IOException {
-        if (needsBreak) {
-            out.write('\n');
+        if (needsBreak && gap.isEmpty()) {
+            write("\n");
         }
+        write("");
         out.flush();
+    }
+
+    private void write(String text) throws IOException {
+        String whole = gap + text;
+        gap = "";
+        if (!whole.isEmpty()) {
+            out.write(whole);
+            int lastLine = whole.lastIndexOf('\n') + 1;
+            atLineStart =
+                    (lastLine > 0 || atLineStart) && whole.substring(lastLine).isBlank();
+        }
     }
 }

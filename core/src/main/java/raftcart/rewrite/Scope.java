@@ -20,6 +20,7 @@ final class Scope {
     private final List<Relation> relations = new ArrayList<>();
     private final Map<String, Relation> commonTables = new LinkedHashMap<>();
     private final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
+    private final Map<QualifiedName, Optional<ColumnFacts>> found = new IdentityHashMap<>();
 
     Scope(Optional<Scope> outer) {
         this.outer = outer;
@@ -76,12 +77,13 @@ final class Scope {
     }
 
     void add(Relation relation) {
-        kinds.clear();
+        forget();
         relations.add(relation);
     }
 
     /** The columns of these relations may be NULL, as an outer join gives rows without them. */
     void makeNullable(int start, int end) {
+        forget();
         for (int i = start; i < end; i++) {
             Relation relation = relations.get(i);
             Map<String, ColumnFacts> columns = new LinkedHashMap<>();
@@ -94,8 +96,13 @@ final class Scope {
         }
     }
 
-    void addCommonTable(Name name, Relation relation) {
+    private void forget() {
         kinds.clear();
+        found.clear();
+    }
+
+    void addCommonTable(Name name, Relation relation) {
+        forget();
         commonTables.put(name.text().toLowerCase(Locale.ROOT), relation);
     }
 
@@ -147,8 +154,17 @@ final class Scope {
                         && outer.filter(o -> o.isKeyed(name)).isPresent();
     }
 
-    /** What is known of the column that a name means. */
+    /** What is known of the column that a name means, found out once for each place that has the name. */
     Optional<ColumnFacts> column(QualifiedName name) {
+        Optional<ColumnFacts> known = found.get(name);
+        if (known == null) {
+            known = seek(name);
+            found.put(name, known);
+        }
+        return known;
+    }
+
+    private Optional<ColumnFacts> seek(QualifiedName name) {
         String column = name.last().text().toLowerCase(Locale.ROOT);
         if (name.parts().size() > 1) {
             String table = name.parts().get(name.parts().size() - 2).text();

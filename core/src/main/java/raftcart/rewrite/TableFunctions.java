@@ -53,6 +53,10 @@ final class TableFunctions {
                 .write(name, known.get().arguments(), adapter::kind)
                 .isPresent();
         return switch (name) {
+            case "rows_of_list" ->
+                writes
+                        ? Optional.empty()
+                        : Optional.of(list(function, known.get().arguments()));
             case "rows_of_text" -> Optional.of(writes ? named(function, VALUE) : refused("texts split into rows"));
             case "series" ->
                 !writes && !adapter.to.has(SqlFeature.RECURSION)
@@ -63,6 +67,15 @@ final class TableFunctions {
                                         : series(function, known.get().arguments()));
             default -> Optional.empty();
         };
+    }
+
+    /** Values as the rows of a query, with the name that Oracle has for the column of a collection ("TABLE Collection Expression"). */
+    private TableRef list(TableRef.Function function, List<Expr> values) {
+        List<List<Expr>> rows = values.stream().map(List::of).toList();
+        Name name = function.alias().map(TableRef.Alias::name).orElse(Name.of("list_"));
+        TableRef.Alias alias = new TableRef.Alias(name, List.of(Name.of("column_value")), List.of());
+        return adapter.table(new TableRef.Derived(
+                Query.of(new QueryBody.Values(rows, function.span())), false, Optional.of(alias), function.span()));
     }
 
     private static TableRef refused(String what) {

@@ -1,5 +1,7 @@
 package raftcart.sql;
 
+import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Keeps the passwords that stand in statements out of what is shown and kept; what else they say stays. */
@@ -25,11 +27,34 @@ public final class Passwords {
     private static final Pattern IN_ADDRESS = Pattern.compile("(://[^:/@\\s'\"]*:)[^@\\s'\"]+@");
     private static final Pattern OF_CLIENT = Pattern.compile("(?i)^(\\s*conn(?:ect)?\\s+[^/\\s]+/)[^@\\s]+");
 
+    /** With which the statements of {@link #MAY_HAVE} begin: most have another, which is found out at once. */
+    private static final Set<String> FIRST_WORDS =
+            Set.of("create", "alter", "grant", "set", "change", "conn", "connect", "engine", "connection");
+
+    private static final int LONGEST_FIRST_WORD = 10;
+
     private Passwords() {}
+
+    private static String firstWord(String statement) {
+        int start = 0;
+        while (start < statement.length() && !isWordPart(statement.charAt(start))) {
+            start++;
+        }
+        int end = start;
+        while (end < statement.length() && isWordPart(statement.charAt(end)) && end - start <= LONGEST_FIRST_WORD) {
+            end++;
+        }
+        return statement.substring(start, end).toLowerCase(Locale.ROOT);
+    }
+
+    private static boolean isWordPart(char c) {
+        return c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9' || c == '_';
+    }
 
     /** The statement, or clause of one, with three stars for each password. */
     public static String hidden(String statement) {
-        if (!MAY_HAVE.matcher(statement).lookingAt()) {
+        if (!FIRST_WORDS.contains(firstWord(statement))
+                || !MAY_HAVE.matcher(statement).lookingAt()) {
             return statement;
         }
         String text = BEHIND_WORDS.matcher(statement).replaceAll("$1'" + HIDDEN + "'");

@@ -24,6 +24,15 @@ public final class ScriptWriter {
     /** Where the scripts of tables stand, one a table in the order of the translation's tables. */
     public static final String TABLES = "target/40-tables/";
 
+    /** The folder of the scripts that make types. */
+    public static final String TYPES = "target/20-types/";
+
+    /** The folder of the scripts that make sequences. */
+    public static final String SEQUENCES = "target/30-sequences/";
+
+    /** The folder of the scripts that make tables of values. */
+    public static final String LOOKUPS = "target/35-lookups/";
+
     private static final String RUN =
             "-- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.\n";
 
@@ -51,18 +60,18 @@ public final class ScriptWriter {
         schemas.stream()
                 .map(Schema::name)
                 .filter(s -> !s.equals(defaultSchema))
-                .forEach(s -> add("10-schemas", s, "schema " + s, List.of(ddl.createSchema(s)), false));
+                .forEach(s -> add("target/10-schemas/", s, "schema " + s, List.of(ddl.createSchema(s)), false));
         number = 0;
         for (Schema schema : schemas) {
             for (EnumeratedType type : schema.enumeratedTypes()) {
-                add("20-types", type.name().name(), "type " + type.name(), List.of(ddl.createType(type)), false);
+                add(TYPES, type.name().name(), "type " + type.name(), List.of(ddl.createType(type)), false);
             }
         }
         number = 0;
         for (Schema schema : schemas) {
             for (Sequence sequence : schema.sequences()) {
                 add(
-                        "30-sequences",
+                        SEQUENCES,
                         sequence.name().name(),
                         "sequence " + sequence.name(),
                         List.of(ddl.createSequence(sequence)),
@@ -74,12 +83,12 @@ public final class ScriptWriter {
             ObjectName name = lookup.table().name();
             List<String> statements = new ArrayList<>(ddl.createTable(lookup.table()));
             statements.addAll(rows(lookup));
-            add("35-lookups", name.name(), "table " + name + " of values", statements, false);
+            add(LOOKUPS, name.name(), "table " + name + " of values", statements, false);
         }
         number = 0;
         for (TableMapping mapping : created()) {
             Table table = mapping.target();
-            add("40-tables", table.name().name(), "table " + table.name(), ddl.createTable(table), false);
+            add(TABLES, table.name().name(), "table " + table.name(), ddl.createTable(table), false);
         }
         afterData();
         code();
@@ -100,7 +109,7 @@ public final class ScriptWriter {
             ObjectName table = mapping.target().name();
             for (Key key : mapping.target().uniqueKeys()) {
                 add(
-                        "50-indexes",
+                        "target/50-indexes/",
                         table.name() + "." + key.name(),
                         "unique key " + key.name() + " of " + table,
                         List.of(ddl.addUniqueKey(table, key)),
@@ -108,7 +117,7 @@ public final class ScriptWriter {
             }
             for (Index index : mapping.target().indexes()) {
                 add(
-                        "50-indexes",
+                        "target/50-indexes/",
                         table.name() + "." + index.name(),
                         "index " + index.name() + " of " + table,
                         List.of(ddl.createIndex(table, index)),
@@ -120,7 +129,7 @@ public final class ScriptWriter {
             ObjectName table = mapping.target().name();
             for (ForeignKey key : mapping.target().foreignKeys()) {
                 add(
-                        "60-foreign-keys",
+                        "target/60-foreign-keys/",
                         table.name() + "." + key.name(),
                         "foreign key " + key.name() + " of " + table,
                         List.of(ddl.addForeignKey(table, key)),
@@ -131,18 +140,19 @@ public final class ScriptWriter {
 
     /** Views, which may read any table, and triggers, which are not to see the rows that are loaded. */
     private void code() {
-        Map<ObjectKind, String> stages = Map.of(ObjectKind.TRIGGER, "80-triggers", ObjectKind.GRANT, "90-grants");
+        Map<ObjectKind, String> folders =
+                Map.of(ObjectKind.TRIGGER, "target/80-triggers/", ObjectKind.GRANT, "target/90-grants/");
         number = 0;
         for (CodeMapping mapping : translation.code()) {
             CodeObject object = mapping.target();
-            String stage = stages.getOrDefault(object.kind(), "70-views");
+            String folder = folders.getOrDefault(object.kind(), "target/70-views/");
             String what = object.kind().word() + " " + object.name();
-            add(stage, object.name().name(), what, List.of(object.source()), true);
+            add(folder, object.name().name(), what, List.of(object.source()), true);
         }
     }
 
-    private void add(String stage, String name, String object, List<String> statements, boolean afterData) {
-        String path = String.format("target/%s/%04d-%s.sql", stage, ++number, fileName(name));
+    private void add(String folder, String name, String object, List<String> statements, boolean afterData) {
+        String path = String.format("%s%04d-%s.sql", folder, ++number, fileName(name));
         scripts.add(new Script(path, object, statements, afterData));
     }
 

@@ -85,8 +85,23 @@ public sealed interface LogicalType {
         }
     }
 
+    /** The type of the same numbers from zero on; the type itself where it is not one of numbers. */
+    default LogicalType withoutSign() {
+        if (this instanceof Int i) {
+            return new Int(i.bits(), true);
+        }
+        if (this instanceof Decimal d) {
+            return new Decimal(d.precision(), d.scale(), true);
+        }
+        return this instanceof Floating f ? new Floating(f.bits(), true) : this;
+    }
+
     /** A binary floating-point number of 32 or 64 bits (IEEE 754). */
-    record Floating(int bits) implements LogicalType {
+    record Floating(int bits, boolean unsigned) implements LogicalType {
+        public Floating(int bits) {
+            this(bits, false);
+        }
+
         @Override
         public ValueForm form() {
             return ValueForm.FLOATING;

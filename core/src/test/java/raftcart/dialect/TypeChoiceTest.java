@@ -27,6 +27,7 @@ class TypeChoiceTest {
             new LogicalType.Decimal(9, 3, true),
             new LogicalType.Floating(32),
             new LogicalType.Floating(64),
+            new LogicalType.Floating(64, true),
             new LogicalType.Char(12),
             new LogicalType.Varchar(40),
             new LogicalType.Text(65_535),
@@ -142,6 +143,7 @@ class TypeChoiceTest {
                 "postgresql | Int[bits=64, unsigned=true] | numeric(20,0) | \"c\" BETWEEN 0 AND 18446744073709551615 | RC0101",
                 "postgresql | Decimal[precision=38, scale=10, unsigned=false] | numeric(38,10) | - | -",
                 "postgresql | Decimal[precision=9, scale=3, unsigned=true] | numeric(9,3) | \"c\" >= 0 | RC0101",
+                "postgresql | Floating[bits=64, unsigned=true] | double precision | \"c\" >= 0 | RC0101",
                 "postgresql | Binary[length=16] | bytea | octet_length(\"c\") = 16 | RC0109",
                 "postgresql | Duration[precision=6] | interval hour to second(6) | - | RC0106",
                 "postgresql | Timestamp[precision=0, zoned=true] | timestamp(0) with time zone | - | -",
@@ -158,7 +160,7 @@ class TypeChoiceTest {
                 "mariadb | Enumeration[name=, values=[a, it's]] | enum('a','it''s') | - | -",
                 "mariadb | Json[normalized=true] | json | - | RC0118",
                 "mariadb | Array[element=Int[bits=32, unsigned=false]] | json | - | RC0115",
-                "mariadb | Floating[bits=64] | double | - | RC0116"
+                "mariadb | Floating[bits=64, unsigned=false] | double | - | RC0116"
             })
     void choosesByMeaning(String dialect, String sample, String sql, String check, String code) {
         TypeChoice choice = choose(dialect, type(sample), use(false, 0));

@@ -44,8 +44,8 @@ class TypeNameParserTest {
                 "mariadb | mediumint(8) unsigned | Int[bits=24, unsigned=true]",
                 "mariadb | bigint(20) unsigned | Int[bits=64, unsigned=true]",
                 "mariadb | decimal(5,2) unsigned | Decimal[precision=5, scale=2, unsigned=true]",
-                "mariadb | float | Floating[bits=32]",
-                "mariadb | double(10,3) | Floating[bits=64]",
+                "mariadb | float | Floating[bits=32, unsigned=false]",
+                "mariadb | double(10,3) | Floating[bits=64, unsigned=false]",
                 "mariadb | time(3) | Duration[precision=3]",
                 "mariadb | timestamp | Timestamp[precision=0, zoned=true]",
                 "mariadb | datetime(6) | Timestamp[precision=6, zoned=false]",
@@ -65,7 +65,7 @@ class TypeNameParserTest {
                 "postgresql | interval hour to second(3) | Duration[precision=3]",
                 "postgresql | integer[] | Array[element=Int[bits=32, unsigned=false]]",
                 "postgresql | jsonb | Json[normalized=true]",
-                "postgresql | double precision | Floating[bits=64]"
+                "postgresql | double precision | Floating[bits=64, unsigned=false]"
             })
     void dialectsGiveTypesTheirMeaning(String dialect, String text, String meaning) {
         Dialect of = Dialects.named(dialect).orElseThrow();

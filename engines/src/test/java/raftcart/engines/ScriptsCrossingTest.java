@@ -412,10 +412,36 @@ class ScriptsCrossingTest {
 
             assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, true))
                     .isInstanceOf(PlanException.class)
-                    .hasMessageContaining(".lamp of the target exists already; nothing was changed");
+                    .hasMessageMatching(
+                            "sequence \\S+plates, table \\S+lamp of the target exist already; nothing was changed");
             BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.DROP, true);
             assertThat(target.ask("SELECT COUNT(*) FROM lit_lamps")).isEqualTo("0");
         }
+    }
+
+    @Test
+    void typesAndFunctionsOfTriggersCanBeBuiltAgain() throws Exception {
+        Path dump = folder.resolve("dump.sql");
+        Files.writeString(
+                dump,
+                "CREATE TABLE lamp (id int PRIMARY KEY, glow enum('dim', 'bright') NOT NULL,"
+                        + " seen timestamp DEFAULT CURRENT_TIMESTAMP ON UPDATE CURRENT_TIMESTAMP);\n");
+        Databases target = Databases.postgresql();
+        Migration migration = MigrationRun.migration(
+                folder.resolve("again"), Endpoint.of("scripts:mysql:" + dump), target.endpoint(), "");
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, false);
+
+        assertThatThrownBy(() -> BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.STOP, true))
+                .isInstanceOf(PlanException.class)
+                .hasMessageStartingWith("type public.lamp_glow, table public.lamp of the target exist already");
+        BuildStage.Result skipped =
+                BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.SKIP, true);
+        assertThat(skipped.scripts()).isZero();
+        assertThat(skipped.skippedTables()).containsExactly("public.lamp");
+        BuildStage.Result built = BuildStage.run(migration, BuildStage.Part.ALL, BuildStage.Existing.DROP, true);
+        assertThat(built.scripts()).isEqualTo(3);
     }
 
     @Test

@@ -108,7 +108,10 @@ final class StageViews {
         String skipped = result.skippedTables().isEmpty()
                 ? ""
                 : "; used as they are: " + String.join(", ", result.skippedTables());
-        stage("build", count(result.scripts(), "script") + " run" + skipped, result.seconds());
+        String none = result.scripts() == 0 && result.skippedTables().isEmpty()
+                ? ": all have run already; `raftcart build --again` runs them again"
+                : "";
+        stage("build", count(result.scripts(), "script") + " run" + none + skipped, result.seconds());
     }
 
     void load(LoadStage.Result result) {

@@ -60,6 +60,7 @@ public final class Db2Language {
                     SqlFeature.DECIMALS_ARE_CUT,
                     SqlFeature.WHOLE_AVERAGES,
                     SqlFeature.CHANGES_AS_TABLES,
+                    SqlFeature.ASSIGNS_AT_EVERY_UPDATE,
                     SqlFeature.SUMS_KEEP_TYPE,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.LOCKS_NAME_COLUMNS,

@@ -111,6 +111,7 @@ public final class MariaDbLanguage {
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.TABLE_COLLATIONS,
                     SqlFeature.WINDOW_PERCENTILES,
+                    SqlFeature.PERCENTILES_WANT_WINDOWS,
                     SqlFeature.ZERO_DATES,
                     SqlFeature.INSTANTS_IN_UTC,
                     SqlFeature.PRESENT_AS_LONG_AS_COLUMN,

@@ -75,8 +75,8 @@ final class MariaDbTypeChooser implements TypeVisitor<TypeChoice> {
 
     @Override
     public TypeChoice visitFloating(LogicalType.Floating type) {
-        return TypeChoice.of(type.bits() == 32 ? "float" : "double", type)
-                .note(FindingCode.SPECIAL_FLOATS, type.bits() == 32 ? "float" : "double");
+        String name = (type.bits() == 32 ? "float" : "double") + (type.unsigned() ? " unsigned" : "");
+        return TypeChoice.of(name, type).note(FindingCode.SPECIAL_FLOATS, name);
     }
 
     @Override

@@ -47,10 +47,10 @@ final class MariaDbTypes implements TypeTable {
             Map.entry("unsigned integer", n -> new LogicalType.Int(64, true)),
             Map.entry("decimal", n -> decimal(n, false)),
             Map.entry("decimal unsigned", n -> decimal(n, true)),
-            Map.entry("float", n -> floating(n, 32)),
-            Map.entry("float unsigned", n -> floating(n, 32)),
-            Map.entry("double", n -> floating(n, 64)),
-            Map.entry("double unsigned", n -> floating(n, 64)),
+            Map.entry("float", n -> floating(n, 32, false)),
+            Map.entry("float unsigned", n -> floating(n, 32, true)),
+            Map.entry("double", n -> floating(n, 64, false)),
+            Map.entry("double unsigned", n -> floating(n, 64, true)),
             Map.entry("char", n -> new LogicalType.Char(n.parameter(0, 1))),
             Map.entry("varchar", n -> new LogicalType.Varchar(n.parameter(0, 0))),
             Map.entry("tinytext", n -> new LogicalType.Text(255)),
@@ -98,10 +98,10 @@ final class MariaDbTypes implements TypeTable {
         return new LogicalType.Decimal(name.parameter(0, DEFAULT_PRECISION), name.parameter(1, 0), unsigned);
     }
 
-    private static LogicalType floating(TypeName name, int bits) {
+    private static LogicalType floating(TypeName name, int bits, boolean unsigned) {
         // "FLOAT": FLOAT(p) with p from 25 on is a double; FLOAT(m,d) is not.
         boolean wide = name.parameters().size() == 1 && name.parameter(0, 0) > 24;
-        return new LogicalType.Floating(wide ? 64 : bits);
+        return new LogicalType.Floating(wide ? 64 : bits, unsigned);
     }
 
     @Override

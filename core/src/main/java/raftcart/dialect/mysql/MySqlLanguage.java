@@ -14,6 +14,7 @@ public final class MySqlLanguage {
             FeatureSets.without(
                     MARIADB.features(),
                     SqlFeature.WINDOW_PERCENTILES,
+                    SqlFeature.PERCENTILES_WANT_WINDOWS,
                     SqlFeature.FRACTIONS_ARE_CUT,
                     SqlFeature.SERIES_TABLES,
                     SqlFeature.LIST_PARTITION_FOR_REST,

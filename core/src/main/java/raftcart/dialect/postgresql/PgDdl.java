@@ -194,6 +194,17 @@ final class PgDdl implements DdlPrinter {
     }
 
     @Override
+    public String dropType(ObjectName type) {
+        return "DROP TYPE IF EXISTS " + identifiers.quote(type) + " CASCADE";
+    }
+
+    @Override
+    public String findType(ObjectName type) {
+        return "SELECT 1 FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace WHERE n.nspname = "
+                + string(type.schema()) + " AND t.typname = " + string(type.name());
+    }
+
+    @Override
     public String emptyTable(ObjectName table) {
         return "TRUNCATE TABLE " + identifiers.quote(table);
     }

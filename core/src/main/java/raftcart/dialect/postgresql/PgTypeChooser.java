@@ -117,13 +117,17 @@ final class PgTypeChooser implements TypeVisitor<TypeChoice> {
         String sql = bounded ? "numeric(" + type.precision() + "," + type.scale() + ")" : "numeric";
         TypeChoice choice = TypeChoice.of(sql, stored);
         return type.unsigned()
-                ? choice.check(column() + " >= 0").note(FindingCode.UNSIGNED_RANGE, sql + " for an unsigned decimal")
+                ? choice.check(column() + " >= 0").note(FindingCode.UNSIGNED_RANGE, sql + " for an unsigned number")
                 : choice;
     }
 
     @Override
     public TypeChoice visitFloating(LogicalType.Floating type) {
-        return TypeChoice.of(type.bits() == 32 ? "real" : "double precision", type);
+        String sql = type.bits() == 32 ? "real" : "double precision";
+        TypeChoice choice = TypeChoice.of(sql, new LogicalType.Floating(type.bits()));
+        return type.unsigned()
+                ? choice.check(column() + " >= 0").note(FindingCode.UNSIGNED_RANGE, sql + " for an unsigned number")
+                : choice;
     }
 
     @Override

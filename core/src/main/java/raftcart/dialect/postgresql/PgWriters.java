@@ -195,7 +195,8 @@ public final class PgWriters {
                     Name.of(stem.substring(0, Math.min(stem.length(), language().longestName())));
             String function = name(assignment.table().withLast(own));
             String column = name(new QualifiedName(List.of(assignment.column())));
-            return "CREATE FUNCTION " + function + "() RETURNS trigger LANGUAGE plpgsql AS $$\nBEGIN\n    NEW." + column
+            return "CREATE OR REPLACE FUNCTION " + function
+                    + "() RETURNS trigger LANGUAGE plpgsql AS $$\nBEGIN\n    NEW." + column
                     + " := " + text(assignment.value()) + ";\n    RETURN NEW;\nEND\n$$;\nCREATE TRIGGER "
                     + name(new QualifiedName(List.of(own))) + " BEFORE UPDATE ON " + name(assignment.table())
                     + " FOR EACH ROW\nWHEN (" + row("NEW", assignment) + " IS DISTINCT FROM " + row("OLD", assignment)

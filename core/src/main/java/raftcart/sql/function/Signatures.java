@@ -13,29 +13,35 @@ import raftcart.resource.ShippedTable;
 
 /** All canonical functions, from {@code functions.yaml} beside this class and from users' rules. */
 public final class Signatures {
-    private static final Map<String, Signature> ALL = new ConcurrentHashMap<>();
-
     private Signatures() {}
 
-    private static synchronized Map<String, Signature> all() {
-        if (ALL.isEmpty()) {
-            try {
-                Map<String, Signature> read = new LinkedHashMap<>();
-                JsonNode groups = ShippedTable.tree(Signatures.class, "functions.yaml");
-                groups.properties().forEach(group -> group.getValue()
-                        .properties()
-                        .forEach(f -> read.put(
-                                f.getKey(),
-                                Signature.parse(
-                                        f.getKey(),
-                                        group(group.getKey()),
-                                        f.getValue().asText()))));
-                ALL.putAll(read);
-            } catch (IOException e) {
-                throw new UncheckedIOException("the list of functions cannot be read", e);
-            }
+    /** Read when they are first asked for, which not every command does. */
+    private static final class Shipped {
+        private static final Map<String, Signature> ALL = new ConcurrentHashMap<>(read());
+
+        private Shipped() {}
+    }
+
+    private static Map<String, Signature> all() {
+        return Shipped.ALL;
+    }
+
+    private static Map<String, Signature> read() {
+        try {
+            Map<String, Signature> read = new LinkedHashMap<>();
+            JsonNode groups = ShippedTable.tree(Signatures.class, "functions.yaml");
+            groups.properties().forEach(group -> group.getValue()
+                    .properties()
+                    .forEach(f -> read.put(
+                            f.getKey(),
+                            Signature.parse(
+                                    f.getKey(),
+                                    group(group.getKey()),
+                                    f.getValue().asText()))));
+            return read;
+        } catch (IOException e) {
+            throw new UncheckedIOException("the list of functions cannot be read", e);
         }
-        return ALL;
     }
 
     private static Signature.Group group(String name) {

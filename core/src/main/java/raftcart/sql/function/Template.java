@@ -1,6 +1,7 @@
 package raftcart.sql.function;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -11,9 +12,13 @@ import java.util.Set;
  */
 public final class Template {
     private final List<Part> parts;
+    private final Set<String> required;
+    private final Set<String> mentioned;
 
     private Template(List<Part> parts) {
         this.parts = List.copyOf(parts);
+        this.required = names(this.parts, false);
+        this.mentioned = names(this.parts, true);
     }
 
     /** A piece of a template. */
@@ -38,16 +43,18 @@ public final class Template {
 
     /** The names that have to be given. */
     Set<String> required() {
-        Set<String> names = new LinkedHashSet<>();
-        collect(parts, names, false);
-        return names;
+        return required;
     }
 
     /** All names that appear. */
     Set<String> mentioned() {
+        return mentioned;
+    }
+
+    private static Set<String> names(List<Part> parts, boolean optional) {
         Set<String> names = new LinkedHashSet<>();
-        collect(parts, names, true);
-        return names;
+        collect(parts, names, optional);
+        return Collections.unmodifiableSet(names);
     }
 
     private static void collect(List<Part> parts, Set<String> names, boolean optional) {

@@ -26,6 +26,9 @@ final class CallParser {
     private static final Set<String> OF_ONE_ENGINE =
             Set.of("try_parse", "parse", "column_get", "column_create", "column_add");
 
+    /** By an interval that they add or take away. */
+    private static final Set<String> MOVED_DATES = Set.of("date_add", "date_sub", "adddate", "subdate");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
@@ -343,8 +346,7 @@ final class CallParser {
         }
         if (arguments.size() == 2
                 && arguments.get(1) instanceof Expr.Interval
-                && Set.of("date_add", "date_sub", "adddate", "subdate")
-                        .contains(name.last().key())) {
+                && MOVED_DATES.contains(name.last().key())) {
             cursor.expectSymbol(")");
             boolean minus = name.last().key().contains("sub");
             BinaryOperator operator = minus ? BinaryOperator.SUBTRACT : BinaryOperator.ADD;

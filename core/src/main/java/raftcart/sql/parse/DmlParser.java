@@ -94,7 +94,10 @@ final class DmlParser {
         cursor.expectSymbol("(");
         Statement change = statement();
         cursor.expectSymbol(")");
-        alias();
+        Optional<Alias> alias = alias();
+        if (alias.isPresent()) {
+            items = OfChangedRows.items(items, alias.get().name());
+        }
         boolean plain = alone && (cursor.atEnd() || cursor.peek().isSymbol(";"));
         if (plain && change instanceof Statement.Insert insert) {
             return insert.giving(items);

@@ -20,7 +20,7 @@ CREATE TABLE KRO.TELESCOPE (
     CONSTRAINT PK PRIMARY KEY (ID),
     CONSTRAINT CK CHECK (APERTURE >= 0)
 );
-CREATE FUNCTION KRO.TELESCOPE_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION KRO.TELESCOPE_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.TS := LOCALTIMESTAMP;
     RETURN NEW;
@@ -187,6 +187,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 12:3: RC0502 adapted: Storage clauses left out: NOTES: NOT COMPACT
 -- 13:3: RC0502 adapted: Storage clauses left out: IMG: NOT LOGGED
 -- 13:3: RC0502 adapted: Storage clauses left out: IMG: INLINE LENGTH 100
+-- 19:3: RC0627 check: Said in other words, with a difference: the source sets TS at every UPDATE and lets nobody else do so, here it changes where other values do
 -- 19:3: RC0609 adapted: Said in other words: ON UPDATE of TS as a trigger
 -- 23:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (ID) (STARTING 1 ENDING 100 EVERY 10) DISTRIBUTE BY HASH (ID)
 -- 27:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY

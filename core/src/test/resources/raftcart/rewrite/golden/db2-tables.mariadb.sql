@@ -63,6 +63,7 @@ DROP TABLE dome_copy;
 -- findings
 -- 2:1: RC0502 adapted: Storage clauses left out: IN userspace1 COMPRESS YES
 -- 3:3: RC0627 check: Said in other words, with a difference: the target numbers dome_id from 1 and by 1, the source otherwise
+-- 10:3: RC0627 check: Said in other words, with a difference: the source sets changed at every UPDATE and lets nobody else do so, here it changes where other values do
 -- 15:3: RC0116 check: NaN and infinity are refused: watts: double
 -- 16:3: RC0110 check: Number without precision is bounded: rate: number without precision as decimal(65,30)
 -- 21:1: RC0502 adapted: Storage clauses left out: ALLOW REVERSE SCANS

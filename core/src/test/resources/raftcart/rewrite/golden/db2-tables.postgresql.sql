@@ -9,7 +9,7 @@ CREATE TABLE dome (
     remark text,
     changed timestamp(6) without time zone DEFAULT LOCALTIMESTAMP NOT NULL
 );
-CREATE FUNCTION dome_changed_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION dome_changed_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.changed := LOCALTIMESTAMP;
     RETURN NEW;
@@ -61,6 +61,7 @@ DROP TABLE dome_copy;
 -- 2:1: RC0502 adapted: Storage clauses left out: IN userspace1 COMPRESS YES
 -- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 8:3: RC0109 adapted: Fixed number of bytes kept by a check: mask: bytea with a check for 4 bytes
+-- 10:3: RC0627 check: Said in other words, with a difference: the source sets changed at every UPDATE and lets nobody else do so, here it changes where other values do
 -- 10:3: RC0609 adapted: Said in other words: ON UPDATE of changed as a trigger
 -- 21:1: RC0502 adapted: Storage clauses left out: ALLOW REVERSE SCANS
 -- 21:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not

@@ -162,6 +162,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 14:1: RC0502 adapted: Storage clauses left out: COMPRESS YES ADAPTIVE VALUE COMPRESSION DISTRIBUTE BY HASH ("STARNO") IN "USERSPACE1" INDEX IN "IX" LONG IN "TS32"
 -- 14:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW
 -- 23:5: RC0110 check: Number without precision is bounded: DF: number without precision as decimal(65,30)
+-- 24:5: RC0627 check: Said in other words, with a difference: the source sets TS at every UPDATE and lets nobody else do so, here it changes where other values do
 -- 24:5: RC0119 check: Numbers may lose digits: TS: datetime(6): fractions of a second lose 6 digit(s)
 -- 27:5: RC0502 adapted: Storage clauses left out: PIC: LOGGED
 -- 27:5: RC0502 adapted: Storage clauses left out: PIC: NOT COMPACT

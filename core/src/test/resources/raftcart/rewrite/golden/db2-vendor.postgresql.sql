@@ -29,7 +29,7 @@ CREATE TABLE KESTREL.STAR (
     ID integer GENERATED ALWAYS AS IDENTITY (START WITH 10 INCREMENT BY 10 MINVALUE 10 MAXVALUE 2147483647 CACHE 20) NOT NULL,
     "full" character varying(40) GENERATED ALWAYS AS (UPPER(NAME) || ' ' || MID) STORED
 );
-CREATE FUNCTION KESTREL.STAR_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION KESTREL.STAR_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.TS := LOCALTIMESTAMP;
     RETURN NEW;
@@ -150,6 +150,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 14:1: RC0502 adapted: Storage clauses left out: COMPRESS YES ADAPTIVE VALUE COMPRESSION DISTRIBUTE BY HASH ("STARNO") IN "USERSPACE1" INDEX IN "IX" LONG IN "TS32"
 -- 14:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW
 -- 14:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
+-- 24:5: RC0627 check: Said in other words, with a difference: the source sets TS at every UPDATE and lets nobody else do so, here it changes where other values do
 -- 24:5: RC0119 check: Numbers may lose digits: TS: timestamp(6) without time zone: fractions of a second lose 6 digit(s)
 -- 24:5: RC0609 adapted: Said in other words: ON UPDATE of TS as a trigger
 -- 25:5: RC0109 adapted: Fixed number of bytes kept by a check: BIT: bytea with a check for 4 bytes

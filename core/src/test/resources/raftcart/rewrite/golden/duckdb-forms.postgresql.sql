@@ -1,5 +1,5 @@
 -- to: postgresql
- -- RC0602 by hand: No counterpart on the target: LOAD
+-- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD httpfs
 DROP TABLE IF EXISTS telescope;
 CREATE TABLE telescope (

@@ -13,7 +13,7 @@ CREATE TABLE IF NOT EXISTS dome (
     active boolean DEFAULT TRUE NOT NULL,
     changed timestamp(6) without time zone DEFAULT CURRENT_TIMESTAMP
 );
-CREATE FUNCTION dome_changed_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION dome_changed_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.changed := CURRENT_TIMESTAMP;
     RETURN NEW;

@@ -188,7 +188,7 @@ CREATE TABLE x (
     v bytea CHECK (octet_length(v) <= 16),
     CONSTRAINT uk UNIQUE (e, y)
 );
-CREATE FUNCTION x_t_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION x_t_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.t := CURRENT_TIMESTAMP;
     RETURN NEW;

@@ -28,7 +28,7 @@ CREATE TABLE IF NOT EXISTS telescope (
     CHECK (ap > 0)
 );
 COMMENT ON COLUMN telescope.id IS 'key';
-CREATE FUNCTION telescope_c_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION telescope_c_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.c := CURRENT_TIMESTAMP;
     RETURN NEW;
@@ -207,7 +207,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 12:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 13:3: RC0104 adapted: Set becomes checked text: flags: character varying(5) with a check
 -- 14:3: RC0502 adapted: Storage clauses left out: ap: ZEROFILL
--- 14:3: RC0101 adapted: Unsigned range kept by a check: ap: numeric(6,3) for an unsigned decimal
+-- 14:3: RC0101 adapted: Unsigned range kept by a check: ap: numeric(6,3) for an unsigned number
 -- 15:3: RC0627 check: Said in other words, with a difference: the source rounds what goes into f to 2 digits
 -- 15:56: RC0102 check: One-digit number becomes a boolean: t: tinyint(1) as boolean
 -- 15:79: RC0614 adapted: Condition made explicit: 1 for a truth value

@@ -72,7 +72,7 @@ DROP TABLE dome_copy;
 -- 4:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET utf8mb4
 -- 4:3: RC0502 adapted: Storage clauses left out: name: COLLATE utf8mb4_bin
 -- 5:3: RC0627 check: Said in other words, with a difference: ON UPDATE of opened is left out; write a trigger that assigns it
--- 6:3: RC0101 adapted: Unsigned range kept by a check: height: NUMBER(5,2) for an unsigned decimal
+-- 6:3: RC0101 adapted: Unsigned range kept by a check: height: NUMBER(5,2) for an unsigned number
 -- 7:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 9:3: RC0102 check: One-digit number becomes a boolean: active: tinyint(1) as NUMBER(1)
 -- 17:3: RC0403 adapted: Index on the beginning of a column: an expression that cuts the text

@@ -16,7 +16,7 @@ CREATE TABLE IF NOT EXISTS dome (
     CONSTRAINT ck_height CHECK (height < 99)
 );
 COMMENT ON COLUMN dome.name IS 'its name';
-CREATE FUNCTION dome_opened_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION dome_opened_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.opened := CURRENT_TIMESTAMP;
     RETURN NEW;
@@ -80,7 +80,7 @@ DROP TABLE IF EXISTS dome_copy;
 -- 4:3: RC0502 adapted: Storage clauses left out: name: CHARACTER SET utf8mb4
 -- 4:3: RC0502 adapted: Storage clauses left out: name: COLLATE utf8mb4_bin
 -- 5:3: RC0609 adapted: Said in other words: ON UPDATE of opened as a trigger
--- 6:3: RC0101 adapted: Unsigned range kept by a check: height: numeric(5,2) for an unsigned decimal
+-- 6:3: RC0101 adapted: Unsigned range kept by a check: height: numeric(5,2) for an unsigned number
 -- 7:3: RC0120 adapted: Enumeration becomes a text: kind as a text with a check
 -- 8:3: RC0104 adapted: Set becomes checked text: tags: character varying(5) with a check
 -- 9:3: RC0102 check: One-digit number becomes a boolean: active: tinyint(1) as boolean

@@ -13,7 +13,7 @@ CREATE TABLE frame (
     p integer,
     CONSTRAINT u UNIQUE (s)
 );
-CREATE FUNCTION frame_ts_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION frame_ts_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.ts := CURRENT_TIMESTAMP;
     RETURN NEW;

@@ -44,7 +44,7 @@ CREATE TABLE star (
     CONSTRAINT fk_site FOREIGN KEY (site_id) REFERENCES site (site_id) ON UPDATE CASCADE,
     CONSTRAINT ck CHECK (rate > 0)
 );
-CREATE FUNCTION star_last_update_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION star_last_update_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW.last_update := CURRENT_TIMESTAMP;
     RETURN NEW;

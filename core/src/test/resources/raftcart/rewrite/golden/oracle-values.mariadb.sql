@@ -152,7 +152,7 @@ FROM (
 ) frame;
 SELECT CAST(a AS double) / NULLIF(SUM(a) OVER (), 0) FROM frame;
 SELECT STDDEV_SAMP(CAST(a AS decimal(65,30))) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
+-- RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- SELECT MEDIAN(a) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- SELECT STATS_MODE(a) FROM frame
@@ -291,8 +291,14 @@ SELECT a FROM frame WHERE s REGEXP '(?i)^a';
 SELECT a FROM frame WHERE s LIKE 'a\\_%' ESCAPE '\\';
 -- RC0602 by hand: No counterpart on the target: a table of another database
 -- SELECT a FROM frame@remote
--- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
--- SELECT column_value FROM TABLE(sys.odcinumberlist(1, 2, 3))
+SELECT column_value
+FROM (
+    SELECT 1 AS column_value
+    UNION ALL
+    SELECT 2 AS column_value
+    UNION ALL
+    SELECT 3 AS column_value
+) list_;
 SELECT a FROM frame WHERE d > DATE_ADD(LOCALTIMESTAMP, INTERVAL (-7) DAY);
 SELECT a FROM frame WHERE d > LOCALTIMESTAMP - INTERVAL 7 DAY;
 INSERT INTO frame (id, a) VALUES (NEXTVAL(sq), 1);
@@ -433,7 +439,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 112:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
 -- 113:8: RC0615 adapted: Division kept: an average with all of its digits
--- 114:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
+-- 114:1: RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- 115:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- 116:8: RC0608 adapted: Function spelled otherwise: WM_CONCAT means string_agg
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
@@ -474,7 +480,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 152:17: RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- 154:29: RC0609 adapted: Said in other words: a comparison with any of some values
 -- 159:20: RC0602 by hand: No counterpart on the target: a table of another database
--- 160:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
+-- 160:26: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 161:39: RC0609 adapted: Said in other words: days added to a date
 -- 164:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 166:38: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL

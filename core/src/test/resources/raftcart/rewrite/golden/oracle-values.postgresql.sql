@@ -260,7 +260,7 @@ SELECT a FROM frame WHERE s ~* '^a';
 SELECT a FROM frame WHERE s LIKE 'a\_%' ESCAPE '\';
 -- RC0602 by hand: No counterpart on the target: a table of another database
 -- SELECT a FROM frame@remote
-SELECT column_value FROM sys.odcinumberlist(1, 2, 3);
+SELECT column_value FROM (VALUES (1), (2), (3)) list_ (column_value);
 SELECT a FROM frame WHERE d > (LOCALTIMESTAMP + (-7) * INTERVAL '1 day');
 SELECT a FROM frame WHERE d > LOCALTIMESTAMP - INTERVAL '7 day';
 INSERT INTO frame (id, a) VALUES (NEXTVAL('sq'), 1);
@@ -401,7 +401,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 152:17: RC0602 by hand: No counterpart on the target: SELECT INTO variables
 -- 154:29: RC0609 adapted: Said in other words: a comparison with any of some values
 -- 159:20: RC0602 by hand: No counterpart on the target: a table of another database
--- 160:32: RC0606 check: Function is not in the dictionary: sys.odcinumberlist
 -- 161:39: RC0609 adapted: Said in other words: days added to a date
 -- 164:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 166:38: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL

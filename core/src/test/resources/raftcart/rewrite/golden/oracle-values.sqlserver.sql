@@ -161,7 +161,7 @@ FROM (
 ) frame;
 SELECT CAST(a AS float) / NULLIF(SUM(CAST(a AS bigint)) OVER (), 0) FROM frame;
 SELECT STDEV(a) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- SELECT MEDIAN(a) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
 -- SELECT STATS_MODE(a) FROM frame
@@ -305,7 +305,14 @@ SELECT a FROM frame WHERE EXISTS (SELECT NULL);
 SELECT a FROM frame WHERE s LIKE 'a\_%' ESCAPE '\';
 -- RC0602 by hand: No counterpart on the target: a table of another database
 -- SELECT a FROM frame@remote
-SELECT column_value FROM sys.odcinumberlist(1, 2, 3);
+SELECT column_value
+FROM (
+    SELECT 1
+    UNION ALL
+    SELECT 2
+    UNION ALL
+    SELECT 3
+) list_ (column_value);
 SELECT a FROM frame WHERE d > DATEADD(day, -7, SYSDATETIME());
 SELECT a FROM frame WHERE d > DATEADD(day, -7, SYSDATETIME());
 INSERT INTO frame (id, a) VALUES (NEXT VALUE FOR sq, 1);
@@ -455,7 +462,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 112:8: RC0608 adapted: Function spelled otherwise: RATIO_TO_REPORT means sum
 -- 112:8: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 113:8: RC0607 check: Function with a difference: stddev_samp: one row alone gives 0 on the source, and NULL on the target
--- 114:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in sqlserver
+-- 114:1: RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- 115:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in sqlserver
 -- 116:8: RC0608 adapted: Function spelled otherwise: WM_CONCAT means string_agg
 -- 117:8: RC0606 check: Function is not in the dictionary: XMLTYPE
@@ -501,7 +508,6 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 154:29: RC0614 adapted: Condition made explicit: a condition as a value
 -- 157:1: RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
 -- 159:20: RC0602 by hand: No counterpart on the target: a table of another database
--- 160:32: RC0606 check: Function is not in the dictionary: sys.odcinumberlist
 -- 161:39: RC0609 adapted: Said in other words: days added to a date
 -- 164:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
 -- 166:38: RC0613 check: Empty text and NULL: '' is NULL on the source, and is written as NULL

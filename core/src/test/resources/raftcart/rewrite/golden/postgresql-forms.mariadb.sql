@@ -174,7 +174,7 @@ VALUES (1, 'a'), (2, 'b');
 SELECT NULL FROM telescope;
 -- RC0603 by hand: Code is not translated: block of code
 -- DO $$ BEGIN RAISE NOTICE 'x'; END $$
- -- RC0602 by hand: No counterpart on the target: EXPLAIN
+-- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN ANALYZE SELECT 1
 START TRANSACTION; SAVEPOINT s; ROLLBACK TO SAVEPOINT s; COMMIT;
 -- RC0602 by hand: No counterpart on the target: LOCK TABLE

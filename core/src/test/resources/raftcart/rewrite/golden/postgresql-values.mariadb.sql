@@ -47,7 +47,7 @@ SELECT
     (~a),
     (a << 2)
 FROM frame;
--- RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
 -- SELECT count(*) FILTER (WHERE bo), string_agg(s, ', ' ORDER BY s), array_agg(a), bool_and(bo), sum(a)::int, avg(a), percentile_cont(0.5) WITHIN GROUP (ORDER BY b) FROM frame
 SELECT s, a
 FROM (
@@ -196,7 +196,7 @@ CREATE TABLE p (
 -- 9:64: RC0607 check: Function with a difference: the complement has a sign on one engine only
 -- 9:70: RC0607 check: Function with a difference: a number below zero is shifted with its sign on one engine only
 -- 9:64: RC0607 check: Function with a difference: bit_not: the complement has no sign
--- 10:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- 10:1: RC0602 by hand: No counterpart on the target: PERCENTILE_CONT of groups, not over a window
 -- 11:49: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 11:52: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 11:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query

@@ -129,7 +129,7 @@ SELECT GROUP_CONCAT(s ORDER BY s SEPARATOR ',') FROM frame;
 -- SELECT ARRAY_AGG(s) WITHIN GROUP (ORDER BY s) FROM frame
 SELECT JSON_OBJECTAGG(s, v) FROM frame;
 SELECT COUNT(CASE WHEN a > 1 THEN 1 END) FROM frame;
--- RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
+-- RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- SELECT MEDIAN(a) FROM frame
 -- RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- SELECT MODE(a) FROM frame
@@ -295,7 +295,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 102:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
 -- 103:8: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg
 -- 104:8: RC0609 adapted: Said in other words: count_if in other words
--- 105:1: RC0602 by hand: No counterpart on the target: the function median with 1 argument(s) has no counterpart in mariadb
+-- 105:1: RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
 -- 106:1: RC0602 by hand: No counterpart on the target: the function mode_of with 1 argument(s) has no counterpart in mariadb
 -- 109:8: RC0608 adapted: Function spelled otherwise: BOOLOR_AGG means some
 -- 110:1: RC0602 by hand: No counterpart on the target: the function max_by with 2 argument(s) has no counterpart in mariadb

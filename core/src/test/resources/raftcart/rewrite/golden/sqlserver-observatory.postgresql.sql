@@ -11,7 +11,7 @@ CREATE TABLE public.Star (
 );
 INSERT INTO public.Star (Name) VALUES ('Kestra');
 INSERT INTO public.Star (Name, Active) VALUES ('Ridgel', FALSE);
-SELECT Name, COALESCE(Seen, CURRENT_TIMESTAMP) AS Seen
+SELECT Name, COALESCE(Seen, LOCALTIMESTAMP) AS Seen
 FROM public.Star
 WHERE Name = 'x'
 ORDER BY Seen DESC

@@ -117,7 +117,8 @@ SELECT a FROM frame WHERE (a, s) IN (SELECT a, s FROM frame);
 SELECT a AS x FROM frame;
 SELECT a FROM frame;
 SELECT 0; SELECT a FROM frame;
-SELECT 0; -- RC0602 by hand: No counterpart on the target: LOCK TABLE
+SELECT 0;
+-- RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- LOCK TABLE frame FOR ACCESS SELECT a FROM frame
 -- RC0602 by hand: No counterpart on the target: the clause WITH after a statement
 -- SELECT COUNT(*) FROM frame GROUP BY 1 WITH SUM(a) BY s
@@ -153,7 +154,8 @@ CREATE TABLE m (
     d date,
     s varchar(10)
 );
-SELECT 0; CREATE OR REPLACE VIEW vv AS
+SELECT 0;
+CREATE OR REPLACE VIEW vv AS
 SELECT a FROM frame;
 CREATE TABLE u AS
 SELECT * FROM (SELECT * FROM frame) source_rows_ WHERE 1 = 0;

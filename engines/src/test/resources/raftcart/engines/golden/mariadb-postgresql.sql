@@ -805,7 +805,7 @@ HAVING SUM("observation_summary"."frames") > 10;
 -- trigger public.proposals_changed_at
 -- RC0107 check: kestrel_ridge.proposals.changed_at: impossible dates as NULL
 -- RC0609 adapted: kestrel_ridge.proposals.changed_at: assigned at every update by a trigger
-CREATE FUNCTION "public".proposals_changed_at_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION "public".proposals_changed_at_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     NEW."changed_at" := CURRENT_TIMESTAMP;
     RETURN NEW;
