@@ -15,11 +15,13 @@ public final class Aggregates {
         return e instanceof Expr.Call call
                 && (call.suffix().over().isPresent()
                         || call.suffix().distinct()
-                        || call.arguments().stream().anyMatch(Expr.Star.class::isInstance)
+                        || !call.arguments().isEmpty() && call.arguments().get(0) instanceof Expr.Star
                         || language.functions()
-                                .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
-                                .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
-                                .isPresent());
+                                        .mayBeAggregate(call.name().last().text())
+                                && language.functions()
+                                        .recognise(call.name().last().text(), call.arguments(), x -> ValueKind.UNKNOWN)
+                                        .filter(r -> r.signature().group() == Signature.Group.AGGREGATE)
+                                        .isPresent());
     }
 
     /** True where an expression holds one that makes one row of many, queries within it aside. */

@@ -70,6 +70,16 @@ public final class FunctionDictionary {
         return byName.containsKey(name.toLowerCase(Locale.ROOT));
     }
 
+    /** True where a call of this name may be an aggregate, if it has the right arguments. */
+    public boolean mayBeAggregate(String name) {
+        for (Reading reading : byName.getOrDefault(name.toLowerCase(Locale.ROOT), List.of())) {
+            if (Signatures.get(reading.function()).group() == Signature.Group.AGGREGATE) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The canonical function that a call of this name with these arguments means. */
     public Optional<Recognised> recognise(String name, List<Expr> arguments, Kinds kinds) {
         for (Reading reading : byName.getOrDefault(name.toLowerCase(Locale.ROOT), List.of())) {
