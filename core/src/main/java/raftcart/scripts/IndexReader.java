@@ -69,6 +69,9 @@ final class IndexReader {
                 method(index),
                 index.where().map(definitions::text).orElse(""),
                 index.include().stream().map(table::columnName).toList()));
+        if (index.kind().equals("BITMAP")) {
+            table.physical.add("index " + name + " BITMAP");
+        }
         index.leftOut().stream()
                 .filter(l -> !l.equals("OR REPLACE"))
                 .forEach(l -> table.physical.add("index " + name + " " + l));

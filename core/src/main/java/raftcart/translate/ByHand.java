@@ -18,4 +18,9 @@ public record ByHand(String kind, String name, String source, FindingCode code, 
         Objects.requireNonNull(reason, "reason");
         Objects.requireNonNull(ready, "ready");
     }
+
+    /** The same with a further text behind its source. */
+    ByHand and(String further) {
+        return new ByHand(kind, name, source.strip() + "\n\n" + further, code, reason, ready);
+    }
 }

@@ -1,8 +1,10 @@
 package raftcart.translate;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Set;
 import java.util.TreeMap;
@@ -54,8 +56,14 @@ final class Notes {
         return List.copyOf(findings);
     }
 
+    /** Texts of one kind and name, such as a package and its body, stand in one file. */
     List<ByHand> byHandParts() {
-        return List.copyOf(byHand);
+        Map<List<String>, ByHand> parts = new LinkedHashMap<>();
+        byHand.forEach(b -> parts.merge(
+                List.of(b.kind(), b.name()),
+                b,
+                (first, next) -> first.source().equals(next.source()) ? first : first.and(next.source())));
+        return List.copyOf(parts.values());
     }
 
     List<ObjectOutcome> objects() {

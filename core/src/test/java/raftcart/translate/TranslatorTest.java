@@ -7,17 +7,20 @@ import static raftcart.translate.Tables.column;
 import static raftcart.translate.Tables.identity;
 import static raftcart.translate.Tables.reference;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CheckConstraint;
+import raftcart.catalog.CodeObject;
 import raftcart.catalog.Column;
 import raftcart.catalog.ForeignKey;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
+import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.catalog.Schema;
@@ -47,6 +50,8 @@ class TranslatorTest {
     private final Tables catalog = new Tables();
     private final List<Table> tables = catalog.all();
 
+    private final List<CodeObject> code = new ArrayList<>();
+
     private Tables.TableBuilder table(String name, Column... columns) {
         return catalog.table(name, columns);
     }
@@ -57,7 +62,7 @@ class TranslatorTest {
 
     private Translation translate(Dialect from, Dialect to, Selection selection, Map<String, String> schemas) {
         Catalog catalog =
-                new Catalog(from.name(), "", "k", List.of(new Schema("k", tables, List.of(), List.of(), List.of())));
+                new Catalog(from.name(), "", "k", List.of(new Schema("k", tables, List.of(), List.of(), code)));
         Plan plan = new Plan(
                 Endpoint.of("a"),
                 Endpoint.of("b"),
@@ -256,6 +261,18 @@ class TranslatorTest {
                 .containsExactly(tuple("index", "k.t.f"), tuple("check", "k.t.c"));
         assertThat(translation.byHand().get(1).source()).isEqualTo("`x` > nowhere(`x`)");
         assertThat(translation.objects()).singleElement().returns(Outcome.CHECK, ObjectOutcome::outcome);
+    }
+
+    @Test
+    void aPackageAndItsBodyAreHandedOverTogether() {
+        table("t", column("x", new LogicalType.Int(32, false))).add();
+        for (String text : List.of("CREATE PACKAGE pk AS", "CREATE PACKAGE BODY pk AS")) {
+            code.add(new CodeObject(ObjectKind.PACKAGE, new ObjectName("k", "pk"), text));
+        }
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(translation.byHand())
+                .singleElement()
+                .returns("CREATE PACKAGE pk AS\n\nCREATE PACKAGE BODY pk AS", ByHand::source);
     }
 
     @Test

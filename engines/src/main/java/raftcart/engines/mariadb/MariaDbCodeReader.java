@@ -49,6 +49,12 @@ final class MariaDbCodeReader {
         show(
                 ObjectKind.PACKAGE,
                 "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
+                        + " AND ROUTINE_TYPE = 'PACKAGE' ORDER BY 1",
+                "SHOW CREATE PACKAGE ",
+                "Create Package");
+        show(
+                ObjectKind.PACKAGE,
+                "SELECT ROUTINE_NAME FROM information_schema.ROUTINES WHERE ROUTINE_SCHEMA = ?"
                         + " AND ROUTINE_TYPE = 'PACKAGE BODY' ORDER BY 1",
                 "SHOW CREATE PACKAGE BODY ",
                 "Create Package Body");
