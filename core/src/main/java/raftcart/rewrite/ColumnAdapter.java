@@ -300,7 +300,8 @@ final class ColumnAdapter {
             return Optional.of(new LogicalType.Text(0));
         }
         return Optional.of(column.generated()
-                .flatMap(e -> ColumnFactory.ofKind(adapter.kind(e)))
+                .flatMap(e -> ColumnFactory.named(e, adapter.finder, adapter.from)
+                        .or(() -> ColumnFactory.ofKind(adapter.kind(e))))
                 .orElseThrow(
                         () -> new Untranslatable("the column " + column.name().text() + " without a type")));
     }

@@ -159,7 +159,18 @@ public final class ColumnFactory {
         knowledge.add(table, columns, List.of());
         Scope scope = new Scope(Optional.empty());
         Scope.Relation.of("t", table, knowledge).ifPresent(scope::add);
-        return ofKind(new KindFinder(language, knowledge).kind(value, scope));
+        KindFinder finder = new KindFinder(language, knowledge);
+        return named(value, finder, language).or(() -> ofKind(finder.kind(value, scope)));
+    }
+
+    /** The type that an expression itself names. */
+    static Optional<LogicalType> named(Expr value, KindFinder finder, Language language) {
+        if (value instanceof Expr.Cast cast) {
+            return Optional.of(finder.type(cast.type()));
+        }
+        return value instanceof Expr.Call call && call.is("convert_with_style")
+                ? Optional.of(finder.type(StyleTranslator.type(call, language)))
+                : Optional.empty();
     }
 
     /** A type that holds all values of a kind. */

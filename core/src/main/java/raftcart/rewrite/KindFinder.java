@@ -181,21 +181,20 @@ final class KindFinder {
     }
 
     private ValueKind call(Expr.Call call, Scope scope) {
+        if (call.is("convert_with_style")) {
+            return kind(type(StyleTranslator.type(call, language)));
+        }
         Optional<CallReading.Meaning> meaning = language.grammar().calls().meaning(call);
         return meaning.isPresent() ? kind(meaning.get().value(), scope) : plainCall(call, scope);
     }
 
     private ValueKind plainCall(Expr.Call call, Scope scope) {
-        Optional<Signature> signature;
-        List<Expr> arguments = call.arguments();
-        if (call.canonical()) {
-            signature = Signatures.find(call.function());
-        } else {
-            Optional<Recognised> known =
-                    language.functions().recognise(call.name().toString(), arguments, a -> kind(a, scope));
-            signature = known.map(Recognised::signature);
-            arguments = known.map(Recognised::arguments).orElse(arguments);
-        }
+        Optional<Recognised> known = call.canonical()
+                ? Optional.empty()
+                : language.functions().recognise(call.name().toString(), call.arguments(), a -> kind(a, scope));
+        Optional<Signature> signature =
+                call.canonical() ? Signatures.find(call.function()) : known.map(Recognised::signature);
+        List<Expr> arguments = known.map(Recognised::arguments).orElse(call.arguments());
         if (signature.isEmpty()) {
             return ValueKind.UNKNOWN;
         }

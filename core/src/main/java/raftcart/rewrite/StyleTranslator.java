@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.List;
+import raftcart.dialect.Language;
 import raftcart.dialect.MaskStyle;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -8,6 +9,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Translates CONVERT with a style number ("CAST and CONVERT (Transact-SQL)": date and time styles). */
@@ -18,20 +20,24 @@ final class StyleTranslator {
         this.adapter = adapter;
     }
 
+    /** The type that such a call names. */
+    static TypeName type(Expr.Call call, Language language) {
+        String type = ((Expr.Literal) call.arguments().get(1)).text();
+        return TypeNameParser.parse(type, language.grammar().lexical());
+    }
+
     Expr convert(Expr.Call call) {
         Expr value = call.arguments().get(0);
         String type = ((Expr.Literal) call.arguments().get(1)).text();
         String style = ((Expr.Literal) call.arguments().get(2)).text();
-        LogicalType wanted = adapter.finder.type(
-                TypeNameParser.parse(type, adapter.from.grammar().lexical()));
+        LogicalType wanted = adapter.finder.type(type(call, adapter.from));
         ValueKind kind = KindFinder.kind(wanted);
         ValueKind given = adapter.kind(value);
         if (given == ValueKind.BYTES || kind == ValueKind.BYTES) {
             return hexadecimal(call, given, kind, style);
         }
         if (given == ValueKind.TEXT && kind == ValueKind.TEXT) {
-            return adapter.expr(new Expr.Cast(
-                    value, TypeNameParser.parse(type, adapter.from.grammar().lexical()), false, call.span()));
+            return adapter.expr(new Expr.Cast(value, type(call, adapter.from), false, call.span()));
         }
         if (kind == ValueKind.TEXT) {
             String mask = mask(style);

@@ -162,7 +162,7 @@ final class TableAdapter {
     private static void addKey(List<List<Name>> keys, TableConstraint c, List<Name> columns) {
         if (c.kind() == ConstraintKind.PRIMARY_KEY) {
             keys.add(0, columns);
-        } else if (c.kind() == ConstraintKind.UNIQUE) {
+        } else if (c.kind() == ConstraintKind.UNIQUE && !c.isOfRows()) {
             keys.add(columns);
         }
     }
@@ -260,7 +260,9 @@ final class TableAdapter {
                 && has(SqlFeature.EXPRESSION_INDEXES);
         return constraint.kind() == ConstraintKind.UNIQUE
                 && !adapter.same()
-                && (beginnings || constraint.parts().stream().anyMatch(p -> !(p.value() instanceof Expr.Column)));
+                && (beginnings
+                        || constraint.isOfRows()
+                        || constraint.parts().stream().anyMatch(p -> !(p.value() instanceof Expr.Column)));
     }
 
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
@@ -458,7 +460,7 @@ final class TableAdapter {
                 table.name(),
                 constraint.parts(),
                 List.of(),
-                Optional.empty(),
+                constraint.check(),
                 "",
                 constraint.leftOut().stream()
                         .filter(l -> !TableConstraint.KINDS_OF_INDEXES.contains(l))

@@ -274,7 +274,12 @@ final class Definitions {
             case FOREIGN_KEY -> table.foreignKeys.add(foreignKey(table, c));
             default ->
                 table.indexes.add(new Index(
-                        name(c, table, "idx"), false, parts(table, c.parts()), method(c.leftOut()), "", List.of()));
+                        name(c, table, "idx"),
+                        false,
+                        parts(table, c.parts()),
+                        method(c.leftOut()),
+                        c.check().map(this::text).orElse(""),
+                        List.of()));
         }
         String name = c.name().map(Name::text).orElse("constraint");
         String label = c.kind() == ConstraintKind.INDEX ? "index " + name + " " : name + ": ";
@@ -291,10 +296,11 @@ final class Definitions {
         boolean plain = parts.stream()
                 .allMatch(p -> p.value() instanceof Expr.Column column
                         && table.column(column.name().last()).isPresent());
-        if (plain) {
+        if (plain && !c.isOfRows()) {
             table.addKey(key(c, table, "key"), false);
         } else {
-            table.indexes.add(new Index(name(c, table, "key"), true, parts(table, parts), "", "", List.of()));
+            String rows = c.check().map(this::text).orElse("");
+            table.indexes.add(new Index(name(c, table, "key"), true, parts(table, parts), "", rows, List.of()));
         }
     }
 

@@ -138,6 +138,16 @@ final class CallParser {
         return safe ? new Expr.Cast(shown, type, true, span) : PostfixParser.typed(shown, type, span);
     }
 
+    /** The number of a style, which the engine's own scripts put into parentheses. */
+    private String style() {
+        if (!cursor.takeSymbol("(")) {
+            return cursor.take().text();
+        }
+        String style = style();
+        cursor.expectSymbol(")");
+        return style;
+    }
+
     private Expr convert(boolean safe, Span span) {
         cursor.expectSymbol("(");
         if (parsing.has(GrammarFeature.CONVERT_TYPE_FIRST)) {
@@ -145,7 +155,7 @@ final class CallParser {
             cursor.expectSymbol(",");
             Expr value = expressions.expression();
             if (cursor.takeSymbol(",")) {
-                String style = cursor.take().text();
+                String style = style();
                 cursor.expectSymbol(")");
                 int given = type.parameter(0, 0);
                 String length = type.parameters().isEmpty() ? "" : given == TypeName.MAX ? "(max)" : "(" + given + ")";

@@ -151,23 +151,13 @@ final class ConstraintParser {
         }
         conditional(leftOut);
         Optional<Name> own = indexName();
-        if (cursor.takeWords("UNIQUE")) {
-            clustering(leftOut);
-            return finished(ConstraintKind.UNIQUE, own, keyParts(), leftOut, span);
-        }
+        ConstraintKind kind = cursor.takeWords("UNIQUE") ? ConstraintKind.UNIQUE : ConstraintKind.INDEX;
         clustering(leftOut);
         List<IndexPart> parts = keyParts();
         if (cursor.takeWords("WITH", "PARSER")) {
             leftOut.add("WITH PARSER " + parsing.name().text());
         }
-        if (cursor.takeAny("INCLUDE", "STORING")) {
-            leftOut.add("INCLUDE " + parsing.skipParentheses());
-        }
-        if (cursor.takeWords("WHERE")) {
-            parsing.expressions.expression(); // an index of more rows than needed serves as well
-            leftOut.add("WHERE of the index");
-        }
-        return finished(ConstraintKind.INDEX, own, parts, leftOut, span);
+        return finished(kind, own, parts, leftOut, span);
     }
 
     TableConstraint check(Optional<Name> name, List<String> leftOut, Span span) {
@@ -195,12 +185,14 @@ final class ConstraintParser {
             cursor.take();
             leftOut.add("INCLUDE " + parsing.skipParentheses());
         }
+        Optional<Expr> rows =
+                cursor.takeWords("WHERE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
         Trailer trailer = trailer(leftOut);
         return new TableConstraint(
                 kind,
                 name,
                 parts,
-                Optional.empty(),
+                rows,
                 Optional.empty(),
                 trailer.deferrable,
                 trailer.deferred,

@@ -185,7 +185,7 @@ final class TableDefinitionParser {
                 leftOut.add("FAMILY "
                         + (cursor.peek().isSymbol("(") ? "" : parsing.name().text() + " ") + parsing.skipParentheses());
             } else if (keys.atTableConstraint()) {
-                PartialKeys.read(parsing).ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
+                PeriodKeys.read(parsing).ifPresentOrElse(leftOut::add, () -> constraints.add(keys.tableConstraint()));
             } else {
                 columns.add(new ColumnParser(parsing).column());
             }

@@ -308,7 +308,11 @@ public final class TableParts {
         EXCLUDE
     }
 
-    /** A constraint; parts that its kind does not have are empty. */
+    /**
+     * A constraint; parts that its kind does not have are empty.
+     *
+     * @param check the condition of a check, or that of the rows in an index
+     */
     public record TableConstraint(
             ConstraintKind kind,
             Optional<Name> name,
@@ -320,6 +324,11 @@ public final class TableParts {
             boolean disabled,
             List<String> leftOut,
             Span span) {
+        /** True for an index of some rows only, which is no key even where it is unique. */
+        public boolean isOfRows() {
+            return check.isPresent() && (kind == ConstraintKind.UNIQUE || kind == ConstraintKind.INDEX);
+        }
+
         /** The clauses that tell of which kind an index is. */
         public static final Set<String> KINDS_OF_INDEXES = Set.of("FULLTEXT", "SPATIAL", "INVERTED");
 

@@ -4,28 +4,26 @@ import java.util.Optional;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 
-/** Unique keys of a table that hold for some of its rows alone, or for periods; no tree has a place for them. */
-final class PartialKeys {
-    private PartialKeys() {}
+/** Keys of a table whose rows hold for periods that may not overlap; no tree has a place for them. */
+final class PeriodKeys {
+    private PeriodKeys() {}
 
     /** The key as it is written; nothing is read where the next constraint is another. */
     static Optional<String> read(Parsing parsing) {
         TokenCursor cursor = parsing.cursor;
         int mark = cursor.mark();
         StringBuilder text = new StringBuilder();
-        boolean unique = false;
-        boolean partial = false;
+        boolean periods = false;
         while (!cursor.atEnd() && !cursor.peek().isSymbol(",") && !cursor.peek().isSymbol(")")) {
-            unique |= cursor.peek().isAnyWord("UNIQUE", "PRIMARY");
-            partial |= unique && cursor.peek().isWord("WHERE") || atPeriods(cursor);
+            periods |= atPeriods(cursor);
             boolean list = cursor.peek().isSymbol("(");
             text.append(text.isEmpty() ? "" : " ")
                     .append(list ? parsing.skipParentheses() : cursor.take().text());
         }
-        if (!partial) {
+        if (!periods) {
             cursor.reset(mark);
         }
-        return partial ? Optional.of(text.toString()) : Optional.empty();
+        return periods ? Optional.of(text.toString()) : Optional.empty();
     }
 
     /** True at columns of which the last is a period that may not overlap another. */
