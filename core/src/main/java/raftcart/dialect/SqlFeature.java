@@ -399,6 +399,8 @@ public enum SqlFeature {
     RESTRICT_ACTION,
     EXPRESSION_DEFAULTS,
     ASSIGNS_ON_UPDATE,
+    /** Columns need no place in GROUP BY beside the primary key of their table. */
+    KEYS_GROUP_COLUMNS,
     /** What an engine assigns by itself is assigned at every UPDATE, also at one that changes no value. */
     ASSIGNS_AT_EVERY_UPDATE,
     ALTER_COLUMN,

@@ -115,14 +115,15 @@ final class ConcatAdapter {
     }
 
     private Expr asText(Expr part, ValueKind kind) {
-        Expr adapted = new UniqueIds(adapter).asText(part, adapter.expr(part));
+        boolean truth = Truths.isNumber(part, adapter);
+        Expr adapted = new UniqueIds(adapter).asText(part, Truths.shown(part, adapter.expr(part), adapter));
         if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
             return adapted;
         }
         boolean zeros = kind == ValueKind.DECIMAL
                 && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
         if (zeros
-                || kind == ValueKind.BOOLEAN
+                || kind == ValueKind.BOOLEAN && !truth
                 || kind == ValueKind.FLOAT
                 || kind == ValueKind.TIMESTAMP
                 || kind == ValueKind.DATE) {

@@ -25,6 +25,9 @@ final class FunctionArguments {
     /** Functions that read a date or time in a text. */
     private static final Set<String> DATES_OF_ANY = Set.of("date_of", "time_of", "timestamp_of");
 
+    /** Functions that show what they are given, whatever it is. */
+    private static final String[] SHOWING = {"concat_ws", "json_array", "json_object"};
+
     private static final Pattern CLOCK = Pattern.compile("\\d{1,2}[:.]\\d\\d([:.]\\d\\d(\\.\\d+)?)?");
 
     private final ExprAdapter adapter;
@@ -53,6 +56,9 @@ final class FunctionArguments {
             }
             if (i == 1 && call.is("mod")) {
                 adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
+            }
+            if (call.isAny(SHOWING)) {
+                adapted = Truths.shown(argument, adapted, adapter);
             }
             if (wanted == ValueKind.TEXT) {
                 adapted = new UniqueIds(adapter).asText(argument, adapted);

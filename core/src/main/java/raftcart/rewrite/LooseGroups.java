@@ -23,6 +23,7 @@ import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableRef;
+import raftcart.type.LogicalType;
 
 /**
  * Columns that a query with GROUP BY reads without grouping them. Where a key of their table is grouped they are grouped
@@ -192,7 +193,11 @@ final class LooseGroups extends QueryMapper {
         }
         // A further group would split the rows of totals.
         if (plain && dependsOnKey(column)) {
-            dependent.put(key(column), column);
+            // Documents cannot be grouped; the key that is does it for them.
+            boolean document = isDocument(column) && ofFirstKey(column);
+            if (!document || !adapter.to.has(SqlFeature.KEYS_GROUP_COLUMNS)) {
+                dependent.put(key(column), column);
+            }
             return e;
         }
         adapter.note(FindingCode.GROUPING_LOOSE, e.span(), "the least " + column.name());
@@ -241,13 +246,36 @@ final class LooseGroups extends QueryMapper {
     }
 
     /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */
-    private boolean dependsOnKey(Expr.Column column) {
+    private List<KnownTable> owners(Expr.Column column) {
         List<Name> parts = column.name().parts();
-        List<KnownTable> owners = tables.entrySet().stream()
+        return tables.entrySet().stream()
                 .filter(t -> parts.size() == 1 || t.getKey().equals(low(parts.get(parts.size() - 2))))
                 .map(Map.Entry::getValue)
                 .filter(t -> t.columns().containsKey(low(column.name().last())))
                 .toList();
+    }
+
+    private boolean isDocument(Expr.Column column) {
+        return owners(column)
+                .get(0)
+                .columns()
+                .get(low(column.name().last()))
+                .type()
+                .filter(LogicalType.Json.class::isInstance)
+                .isPresent();
+    }
+
+    /** True for a column of a table whose first key, which is the primary one where it has one, is grouped as columns. */
+    private boolean ofFirstKey(Expr.Column column) {
+        return owners(column).get(0).keys().get(0).stream().allMatch(n -> select.groupBy().stream()
+                .flatMap(g -> g.items().stream())
+                .anyMatch(i -> i instanceof Expr.Column c
+                        && low(c.name().last()).equals(low(n))
+                        && owners(c).equals(owners(column))));
+    }
+
+    private boolean dependsOnKey(Expr.Column column) {
+        List<KnownTable> owners = owners(column);
         return owners.size() == 1
                 && owners.get(0).keys().stream()
                         .anyMatch(k -> k.stream().allMatch(n -> grouped.contains(low(n)))

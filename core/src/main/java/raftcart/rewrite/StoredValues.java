@@ -23,7 +23,7 @@ final class StoredValues {
     void note(Expr value, ValueKind kind, LogicalType type) {
         boolean other = !adapter.from.name().equals(adapter.to.name());
         ValueKind column = KindFinder.kind(type);
-        if (other && column == ValueKind.TEXT && kind == ValueKind.BOOLEAN) {
+        if (other && column == ValueKind.TEXT && kind == ValueKind.BOOLEAN && !Truths.isNumber(value, adapter)) {
             say(value, "engines spell truth values as texts in different ways");
         }
         if (other && column == ValueKind.TEXT && kind == ValueKind.FLOAT) {
@@ -84,8 +84,12 @@ final class StoredValues {
         }
         boolean text = kind == ValueKind.TEXT
                 && (column.isNumber() || column.isDate() || column == ValueKind.TIME || column == ValueKind.BOOLEAN);
-        if (kind == ValueKind.BOOLEAN && column.isNumber()) {
+        boolean shown = column == ValueKind.TEXT && Truths.isNumber(value, adapter);
+        if (kind == ValueKind.BOOLEAN && column.isNumber() || shown) {
             return Truths.asNumber(value, value.span());
+        }
+        if (kind == ValueKind.JSON && column.isNumber()) {
+            return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
         }
         if (text) {
             say(value, "a text that goes into a column of another kind");
@@ -105,14 +109,18 @@ final class StoredValues {
         if (kind == ValueKind.TEXT && column == ValueKind.JSON && adapter.writes("json_as_stored")) {
             return Expr.Call.of("json_as_stored", value).at(value.span());
         }
-        boolean mixed = column.isNumber() && (kind.isDate() || kind == ValueKind.TIME)
-                || kind.isNumber() && (column.isDate() || column == ValueKind.TIME)
-                || kind == ValueKind.BOOLEAN && (column.isDate() || column == ValueKind.TIME)
-                || kind.isDate() && (column == ValueKind.BOOLEAN || column == ValueKind.TIME);
-        if (mixed) {
+        if (isMixed(kind, column)) {
             throw new Untranslatable("a value of one kind in a column of another");
         }
         return value;
+    }
+
+    /** True for kinds of which no engine makes the other by itself and right. */
+    private static boolean isMixed(ValueKind kind, ValueKind column) {
+        return column.isNumber() && (kind.isDate() || kind == ValueKind.TIME)
+                || kind.isNumber() && (column.isDate() || column == ValueKind.TIME)
+                || kind == ValueKind.BOOLEAN && (column.isDate() || column == ValueKind.TIME)
+                || kind.isDate() && (column == ValueKind.BOOLEAN || column == ValueKind.TIME);
     }
 
     private boolean isUuid(Expr value) {

@@ -11,6 +11,8 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
 
 /** Casts of texts to truth values ("Boolean Type", PostgreSQL: the words and all their beginnings that tell them apart). */
 final class TruthTexts {
@@ -25,6 +27,11 @@ final class TruthTexts {
 
     /** @param value what is cast, without a cast to a text around it */
     Optional<Expr> cast(Expr.Cast cast, Expr value, ValueKind wanted) {
+        if (wanted == ValueKind.TEXT && Truths.isNumber(cast.value(), adapter)) {
+            Expr number = Truths.shown(cast.value(), adapter.expr(cast.value()), adapter);
+            TypeName text = adapter.castType(new LogicalType.Text(0));
+            return Optional.of(new Expr.Cast(number, text, false, cast.span()));
+        }
         ValueKind kind = adapter.kind(cast.value());
         if (wanted != ValueKind.BOOLEAN || kind != ValueKind.TEXT && kind != ValueKind.JSON) {
             return Optional.empty();

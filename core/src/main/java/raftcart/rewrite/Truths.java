@@ -217,6 +217,18 @@ final class Truths {
         return new Expr.Literal(LiteralKind.NUMBER, digits, condition.span());
     }
 
+    /** A column of truth values where its text is wanted: as the number that it is to the source. */
+    static Expr shown(Expr given, Expr adapted, ExprAdapter adapter) {
+        return isNumber(given, adapter) ? adapter.ofKind(asNumber(adapted, given.span()), ValueKind.INTEGER) : adapted;
+    }
+
+    /** True for a column whose truth values are the numbers 1 and 0 to the source, and have words on the target. */
+    static boolean isNumber(Expr given, ExprAdapter adapter) {
+        return given instanceof Expr.Column
+                && adapter.kind(given) == ValueKind.BOOLEAN
+                && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
+    }
+
     /** 1, 0 or NULL for a condition. */
     static Expr asNumber(Expr condition, Span span) {
         if (NeverNull.isTrueOrFalse(condition)) {

@@ -91,6 +91,9 @@ final class ValueAdapter {
 
     /** What a column of this type is computed by. */
     Expr computed(Expr value, Optional<LogicalType> type) {
+        if (!same && type.isPresent() && adapter.kind(value) == ValueKind.JSON) {
+            return adapter.expr(new StoredValues(adapter).converted(value, ValueKind.JSON, type.get()));
+        }
         return isTruth(value, type) ? adapter.condition(value) : adapter.expr(value);
     }
 

@@ -119,6 +119,7 @@ public final class PgLanguage {
                     SqlFeature.FRACTIONAL_PARTS,
                     SqlFeature.FUNCTION_ALIAS_NAMES_COLUMN,
                     SqlFeature.PRESENT_HAS_ZONE,
+                    SqlFeature.KEYS_GROUP_COLUMNS,
                     SqlFeature.LOCKS_NAME_TABLES,
                     SqlFeature.LOCKS_NOWAIT,
                     SqlFeature.SHARED_LOCKS,

@@ -51,7 +51,7 @@ CREATE DATABASE IF NOT EXISTS x;
 -- 3:189: RC0502 adapted: Storage clauses left out: WITH (bucket_count = 8)
 -- 3:265: RC0502 adapted: Storage clauses left out: INCLUDE (b)
 -- 3:305: RC0627 check: Said in other words, with a difference: the index ij is left out, as the target has none on long texts and bytes such as j
--- 3:399: RC0502 adapted: Storage clauses left out: WHERE of the index
+-- 3:399: RC0407 check: Partial index covers all rows: all rows are indexed
 -- 4:1: RC0502 adapted: Storage clauses left out: LOCALITY REGIONAL BY ROW
 -- 4:37: RC0111 check: Type without counterpart crosses as text or bytes: crdb_region: crdb_internal_region as longtext
 -- 5:1: RC0602 by hand: No counterpart on the target: UPSERT

@@ -29,7 +29,7 @@ CREATE TABLE public.Obs (
     G text,
     V text
 );
-CREATE INDEX IX_Mag ON public.Obs (Mag DESC);
+CREATE INDEX IX_Mag ON public.Obs (Mag DESC) WHERE Mag IS NOT NULL;
 ALTER TABLE public.Obs ADD CONSTRAINT FK_Obs_Tel FOREIGN KEY (TelescopeId) REFERENCES public.Telescope (TelescopeId) ON UPDATE CASCADE;
 ALTER TABLE public.Obs ADD COLUMN Remark character varying(200) DEFAULT '' NOT NULL;
 ALTER TABLE public.Obs ADD COLUMN Flag boolean;
@@ -248,7 +248,6 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 32:284: RC0111 check: Type without counterpart crosses as text or bytes: V: sql_variant as text
 -- 32:299: RC0502 adapted: Storage clauses left out: NONCLUSTERED
 -- 32:299: RC0502 adapted: Storage clauses left out: INCLUDE (T)
--- 32:299: RC0502 adapted: Storage clauses left out: WHERE of the index
 -- 32:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 34:1: RC0627 check: Said in other words, with a difference: left out: NOT VALID, WITH NOCHECK
 -- 34:1: RC0609 adapted: Said in other words: the schema dbo as public
