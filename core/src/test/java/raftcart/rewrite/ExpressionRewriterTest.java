@@ -25,6 +25,7 @@ class ExpressionRewriterTest {
         TYPES.put("m", new LogicalType.Int(32, false));
         TYPES.put("d", new LogicalType.Decimal(10, 2, false));
         TYPES.put("b", new LogicalType.Bool());
+        TYPES.put("f", new LogicalType.Floating(64));
         TYPES.put("t", new LogicalType.Varchar(20));
         TYPES.put("c", new LogicalType.Varchar(20));
     }
@@ -93,6 +94,7 @@ class ExpressionRewriterTest {
                 "`n` regexp '1' § CAST(\"n\" AS text) ~ '1'",
                 "`t` between 'a' and 'b' § \"t\" BETWEEN 'a' AND 'b'",
                 "`n` is not null § \"n\" IS NOT NULL",
+                "concat(`t`, `b`) = 'x1' § \"t\" || CASE WHEN \"b\" THEN 1 WHEN NOT \"b\" THEN 0 END = 'x1'",
                 "timestampdiff(DAY,'2031-01-01','2031-01-05') > `n` § TRUNC(EXTRACT(EPOCH FROM CAST(DATE '2031-01-05' AS timestamp) - CAST(DATE '2031-01-01' AS timestamp)) / 86400) > \"n\""
             })
     void conditionsFromMariaDb(String source, String expected) {
@@ -198,7 +200,7 @@ class ExpressionRewriterTest {
     @CsvSource(
             delimiter = ';',
             value = {
-                "mariadb ; concat(`t`, `b`) ; RC0625",
+                "mariadb ; concat(`t`, `f`) ; RC0625",
                 "mariadb ; `t` regexp '(?=x)' ; RC0607",
                 "mariadb ; `t` regexp '[[:<:]]x\\\\b' ; RC0607",
                 "postgresql ; (t COLLATE \"C\" || 'x') ; RC0612"
