@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -32,12 +33,13 @@ final class TextAggregates {
                 && given.size() == 2
                 && given.get(1) instanceof Expr.Literal l
                 && l.text().isEmpty();
-        if (call.isAny("json_array_agg", "json_object_agg")) {
-            return given.stream()
-                    .map(e -> Truths.shown(e, adapter.expr(e), adapter))
-                    .toList();
-        }
-        return none ? List.of(adapter.expr(given.get(0)), given.get(1)) : adapter.exprs(given);
+        boolean shows = call.isAny("string_agg", "json_array_agg", "json_object_agg");
+        List<Expr> adapted = none ? List.of(adapter.expr(given.get(0)), given.get(1)) : adapter.exprs(given);
+        return shows
+                ? IntStream.range(0, given.size())
+                        .mapToObj(i -> Truths.shown(given.get(i), adapted.get(i), adapter))
+                        .toList()
+                : adapted;
     }
 
     /** The order of an aggregate as that of its window, whose frame then is the whole partition. */
@@ -85,17 +87,13 @@ final class TextAggregates {
             if (!adapter.writes("joined_array")) {
                 throw new Untranslatable("different values put together in an order that is not that of their texts");
             }
-            if (Truths.isNumber(call.arguments().get(0), adapter)) {
-                throw new Untranslatable("different truth values put together in an order");
-            }
             Expr array =
                     new Expr.Call(QualifiedName.of("array_agg"), true, List.of(arguments.get(0)), own, call.span());
             Expr joined = Expr.Call.of("joined_array", array, arguments.get(1)).at(call.span());
             return Optional.of(
                     Expr.Call.of("nullif", joined, Expr.Literal.string("")).at(call.span()));
         }
-        Expr shown = Truths.shown(call.arguments().get(0), arguments.get(0), adapter);
-        Expr asText = new Expr.Cast(shown, adapter.castType(new LogicalType.Text(0)), false, call.span());
+        Expr asText = new Expr.Cast(arguments.get(0), adapter.castType(new LogicalType.Text(0)), false, call.span());
         return Optional.of(new Expr.Call(call.name(), true, List.of(asText, arguments.get(1)), suffix, call.span()));
     }
 

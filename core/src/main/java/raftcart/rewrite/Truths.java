@@ -226,7 +226,8 @@ final class Truths {
     static boolean isNumber(Expr given, ExprAdapter adapter) {
         return given instanceof Expr.Column
                 && adapter.kind(given) == ValueKind.BOOLEAN
-                && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS);
+                && adapter.lost(SqlFeature.NUMBERS_ARE_CONDITIONS)
+                && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS);
     }
 
     /** 1, 0 or NULL for a condition. */

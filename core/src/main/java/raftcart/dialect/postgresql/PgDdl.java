@@ -195,7 +195,7 @@ final class PgDdl implements DdlPrinter {
 
     @Override
     public String dropType(ObjectName type) {
-        return "DROP TYPE IF EXISTS " + identifiers.quote(type) + " CASCADE";
+        return "DROP TYPE IF EXISTS " + identifiers.quote(type); // not what else uses it
     }
 
     @Override

@@ -83,7 +83,7 @@ final class MariaDbSession extends JdbcSession {
         }
         return Query.list(
                 connection(),
-                "SELECT SCHEMA_NAME FROM information_schema.SCHEMATA WHERE SCHEMA_NAME NOT IN"
+                "SELECT SCHEMA_NAME FROM information_schema.SCHEMATA WHERE LOWER(SCHEMA_NAME) NOT IN"
                         + " ('information_schema', 'mysql', 'performance_schema', 'sys') ORDER BY SCHEMA_NAME",
                 row -> row.getString(1));
     }
