@@ -33,12 +33,14 @@ final class DocumentChecks {
             return new Expr.Junction(
                     true, all.parts().stream().map(p -> proved(p, adapter)).toList(), all.span());
         }
-        if (check instanceof Expr.Junction any
-                && any.parts().size() == 2
-                && any.parts().get(0) instanceof Expr.Is none
-                && none.truth() == Truth.NULL
-                && !none.negated()) {
-            return new Expr.Junction(false, List.of(none, proved(any.parts().get(1), adapter)), any.span());
+        if (check instanceof Expr.Junction any && any.parts().size() == 2) {
+            int none = isNull(any.parts().get(0)) ? 0 : isNull(any.parts().get(1)) ? 1 : -1;
+            return none < 0
+                    ? check
+                    : new Expr.Junction(
+                            false,
+                            List.of(any.parts().get(none), proved(any.parts().get(1 - none), adapter)),
+                            any.span());
         }
         boolean compared = check instanceof Expr.Binary b
                 && (b.operator() == BinaryOperator.EQUAL && isTruth(b.right(), "true")
@@ -62,6 +64,10 @@ final class DocumentChecks {
                 false,
                 List.of(new Expr.Is(text, Truth.NULL, false, span), new Expr.Is(document, Truth.NULL, true, span)),
                 span);
+    }
+
+    private static boolean isNull(Expr condition) {
+        return condition instanceof Expr.Is is && is.truth() == Truth.NULL && !is.negated();
     }
 
     private static boolean isTruth(Expr value, String truth) {

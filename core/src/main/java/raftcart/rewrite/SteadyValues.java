@@ -42,6 +42,23 @@ final class SteadyValues extends QueryMapper {
             "instant_of_epoch",
             "timestamp_of_epoch");
 
+    /** What is another for every row, session or moment. */
+    private static final Set<String> FLEETING = Set.of(
+            "new_uuid",
+            "gen_random_uuid",
+            "random",
+            "rand",
+            "now",
+            "zoned_now",
+            "clock_timestamp",
+            "current_user",
+            "session_user",
+            "system_user",
+            "current_database",
+            "current_schema",
+            "connection_id",
+            "pg_backend_pid");
+
     private static final Set<String> OF_TEXTS = Set.of("date_of", "time_of", "timestamp_of");
 
     private static final String FROM_ANOTHER = "the target computes no column from another that it computes";
@@ -81,6 +98,9 @@ final class SteadyValues extends QueryMapper {
 
     @Override
     public Expr expr(Expr e) {
+        if (e instanceof Expr.CurrentTime || e instanceof Expr.Call now && FLEETING.contains(now.function())) {
+            throw new Untranslatable("a value that hangs on who reads it and when, which the target refuses here");
+        }
         if (e instanceof Expr.Call call) {
             boolean text = OF_TEXTS.contains(call.function())
                     && adapter.kind(call.arguments().get(0)) == ValueKind.TEXT;

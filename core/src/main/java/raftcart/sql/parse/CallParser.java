@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -157,14 +158,7 @@ final class CallParser {
             if (cursor.takeSymbol(",")) {
                 String style = style();
                 cursor.expectSymbol(")");
-                int given = type.parameter(0, 0);
-                String length = type.parameters().isEmpty() ? "" : given == TypeName.MAX ? "(max)" : "(" + given + ")";
-                return new Expr.Call(
-                        QualifiedName.of("convert_with_style"),
-                        true,
-                        List.of(value, Expr.Literal.string(type.name() + length), Expr.Literal.string(style)),
-                        CallSuffix.NONE,
-                        span);
+                return style.matches("0+") ? new Expr.Cast(value, type, safe, span) : styled(value, type, style, span);
             }
             cursor.expectSymbol(")");
             return new Expr.Cast(value, type, safe, span);
@@ -179,6 +173,19 @@ final class CallParser {
         TypeName type = TypeNameParser.parse(cursor);
         cursor.expectSymbol(")");
         return new Expr.Cast(value, type, safe, span);
+    }
+
+    private static Expr styled(Expr value, TypeName type, String style, Span span) {
+        String numbers = type.parameters().stream()
+                .map(n -> n == TypeName.MAX ? "max" : String.valueOf(n))
+                .collect(Collectors.joining(","));
+        String name = type.name() + (numbers.isEmpty() ? "" : "(" + numbers + ")");
+        return new Expr.Call(
+                QualifiedName.of("convert_with_style"),
+                true,
+                List.of(value, Expr.Literal.string(name), Expr.Literal.string(style)),
+                CallSuffix.NONE,
+                span);
     }
 
     private Expr extract(Span span) {
