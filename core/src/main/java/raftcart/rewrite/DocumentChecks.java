@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.Span;
@@ -35,12 +36,12 @@ final class DocumentChecks {
         }
         if (check instanceof Expr.Junction any && any.parts().size() == 2) {
             int none = isNull(any.parts().get(0)) ? 0 : isNull(any.parts().get(1)) ? 1 : -1;
-            return none < 0
-                    ? check
-                    : new Expr.Junction(
-                            false,
-                            List.of(any.parts().get(none), proved(any.parts().get(1 - none), adapter)),
-                            any.span());
+            if (none < 0) {
+                return check;
+            }
+            List<Expr> parts = new ArrayList<>(any.parts());
+            parts.set(1 - none, proved(parts.get(1 - none), adapter));
+            return new Expr.Junction(false, parts, any.span());
         }
         boolean compared = check instanceof Expr.Binary b
                 && (b.operator() == BinaryOperator.EQUAL && isTruth(b.right(), "true")

@@ -24,7 +24,7 @@ CREATE TABLE public.Lamp (
     CONSTRAINT FK_Lamp_Dome FOREIGN KEY (DomeId) REFERENCES public.Dome (DomeId) ON DELETE CASCADE
 );
 CREATE INDEX IX_Lamp_Kind ON public.Lamp (Kind);
-ALTER TABLE public.Lamp ADD CONSTRAINT CK_Lamp_Watts CHECK (Watts IS NULL OR Watts > 0);
+ALTER TABLE public.Lamp ADD CONSTRAINT CK_Lamp_Watts CHECK (Watts > 0 OR Watts IS NULL);
 CREATE UNIQUE INDEX UX_Lamp_Bought ON public.Lamp (Bought) INCLUDE (Watts) WHERE Bought IS NOT NULL;
 CREATE INDEX IX_Lamp_Price ON public.Lamp (Price DESC);
 ALTER TABLE public.Lamp ADD COLUMN Remark character varying(200);
