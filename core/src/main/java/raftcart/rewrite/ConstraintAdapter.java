@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.catalog.Clauses;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
@@ -29,6 +30,17 @@ final class ConstraintAdapter {
 
     private boolean has(SqlFeature feature) {
         return adapter.to.has(feature);
+    }
+
+    /** The adapted check; where checks read no clock, they write no dates in the language of the session either. */
+    static Expr steady(Expr check, ExprAdapter adapter) {
+        boolean written = !adapter.to.has(SqlFeature.CHECKS_READ_CLOCK)
+                && !adapter.from.name().equals(adapter.to.name())
+                && ExprSearch.anyOutside(e -> false, check, e -> e instanceof Expr.Call c && c.is("format_date"));
+        if (written) {
+            throw new Untranslatable("a check that writes a date as a text");
+        }
+        return check;
     }
 
     static boolean readsClock(Expr check) {
@@ -205,7 +217,7 @@ final class ConstraintAdapter {
                 .expression(
                         "the check" + c.name().map(n -> " " + n.text()).orElse(""),
                         c.span(),
-                        () -> DocumentChecks.of(adapter.exactCondition(e), adapter)));
+                        () -> steady(DocumentChecks.of(adapter.exactCondition(e), adapter), adapter)));
         if (check.isEmpty() && c.check().isPresent()) {
             return Optional.empty();
         }

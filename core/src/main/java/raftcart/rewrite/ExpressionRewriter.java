@@ -126,7 +126,7 @@ public final class ExpressionRewriter {
             if (ConstraintAdapter.readsClock(e) && !adapter.to.has(SqlFeature.CHECKS_READ_CLOCK)) {
                 throw new Untranslatable("a check that reads the time of day");
             }
-            return DocumentChecks.of(adapter.condition(e), adapter);
+            return ConstraintAdapter.steady(DocumentChecks.of(adapter.condition(e), adapter), adapter);
         });
     }
 

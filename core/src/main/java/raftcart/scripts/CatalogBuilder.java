@@ -33,7 +33,6 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.TableConstraint;
 
@@ -132,7 +131,7 @@ final class CatalogBuilder {
     }
 
     /** Applies what a statement consists of; the reason where it could not be. */
-    private Optional<String> applied(Statement statement, String text) {
+    Optional<String> applied(Statement statement, String text) {
         try {
             return RowChanges.single(statement, language).stream()
                     .flatMap(s -> apply(s, text).stream())
@@ -306,19 +305,18 @@ final class CatalogBuilder {
         }
         TableDraft draft = new TableDraft(tablesMade++, name);
         tables.put(name, draft);
-        draft.collation = table.collation();
-        table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy)));
-        for (ColumnDefinition column : table.columns()) {
-            definitions.add(draft, column);
+        boolean whole = false;
+        try {
+            table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy)));
+            definitions.define(draft, table);
+            table.constraints().forEach(c -> add(draft, c));
+            whole = true;
+            return Optional.empty();
+        } finally {
+            if (!whole) {
+                tables.remove(name); // a part of a table would hide that the rest is missing
+            }
         }
-        table.constraints().forEach(c -> add(draft, c));
-        table.columns().stream()
-                .flatMap(c -> c.leftOut().stream().map(l -> c.name().text() + ": " + l))
-                .forEach(draft.physical::add);
-        draft.physical.addAll(table.leftOut());
-        table.partitioning().ifPresent(draft::divide);
-        draft.comment = table.comment().orElse("");
-        return Optional.empty();
     }
 
     /** Takes a table, or the name of one, for a part of another; what is said of it from then on is said of that. */

@@ -30,6 +30,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateDomain;
+import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -96,6 +97,20 @@ final class Definitions {
     /** An expression as the dialect writes it. */
     String text(Expr expression) {
         return writer.expression(expression);
+    }
+
+    /** Gives a table all that its definition says, but for its constraints. */
+    void define(TableDraft draft, CreateTable table) {
+        draft.collation = table.collation();
+        for (ColumnDefinition column : table.columns()) {
+            add(draft, column);
+        }
+        table.columns().stream()
+                .flatMap(c -> c.leftOut().stream().map(l -> c.name().text() + ": " + l))
+                .forEach(draft.physical::add);
+        draft.physical.addAll(table.leftOut());
+        table.partitioning().ifPresent(draft::divide);
+        draft.comment = table.comment().orElse("");
     }
 
     /** An expression of the dialect with another name for a column. */

@@ -57,7 +57,7 @@ final class RowHistory {
         if (statement instanceof Statement.ZerosInKeys zeros) {
             numbers().zeros().take(zeros);
         }
-        now.apply(statement, "");
+        now.applied(statement, ""); // what cannot be applied was told by the survey
         return Optional.of(ScriptStatement.of(statement, place));
     }
 

@@ -80,6 +80,7 @@ public final class OracleLanguage {
                     SqlFeature.ROWID,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
+                    SqlFeature.SAFE_CASTS,
                     SqlFeature.LOCKS_NAME_COLUMNS,
                     SqlFeature.LOCKS_NOWAIT,
                     SqlFeature.LOCKS_WAIT_SECONDS,

@@ -40,6 +40,14 @@ public final class OracleWriters {
         }
 
         @Override
+        protected String safeCast(Expr.Cast cast) {
+            if (cast.type().name().matches("date|timestamp.*|interval.*")) {
+                return super.safeCast(cast); // which texts are dates hangs on the session
+            }
+            return "CAST(" + text(cast.value()) + " AS " + typeText(cast) + " DEFAULT NULL ON CONVERSION ERROR)";
+        }
+
+        @Override
         protected String ordered(String call, String order) {
             return call + " WITHIN GROUP (" + order + ")";
         }

@@ -123,6 +123,9 @@ final class CallParser {
         if (cursor.takeWords("CHARACTER", "SET") || cursor.takeWords("CHARSET")) {
             cursor.take();
         }
+        if (cursor.takeWords("DEFAULT")) {
+            return orElseNull(value, type, span);
+        }
         if (cursor.takeWords("FORMAT")) {
             Expr mask = expressions.expression();
             cursor.expectSymbol(")");
@@ -137,6 +140,14 @@ final class CallParser {
         cursor.expectSymbol(")");
         Expr shown = AttributeParser.asText(value, type, span);
         return safe ? new Expr.Cast(shown, type, true, span) : PostfixParser.typed(shown, type, span);
+    }
+
+    /** Oracle's value for what cannot be converted ("CAST"), if that is NULL. */
+    private Expr orElseNull(Expr value, TypeName type, Span span) {
+        if (!cursor.takeWords("NULL", "ON", "CONVERSION", "ERROR") || !cursor.takeSymbol(")")) {
+            throw cursor.byHand("a cast with another value than NULL for what cannot be converted, or with a format");
+        }
+        return new Expr.Cast(value, type, true, span);
     }
 
     /** The number of a style, which the engine's own scripts put into parentheses. */

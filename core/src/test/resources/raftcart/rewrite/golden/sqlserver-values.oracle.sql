@@ -47,8 +47,8 @@ SELECT CAST(s AS number(10)) FROM frame;
 -- RC0602 by hand: No counterpart on the target: CONVERT with the style 1
 -- SELECT CONVERT(varchar(20), m, 1) FROM frame
 SELECT CASE WHEN a <> 0 THEN 1 WHEN NOT a <> 0 THEN 0 END FROM frame;
-SELECT CASE WHEN REGEXP_LIKE(s, '^ *[-+]?[0-9]+ *$') THEN CAST(s AS number(10)) END FROM frame;
--- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
+SELECT CAST(s AS number(10) DEFAULT NULL ON CONVERSION ERROR) FROM frame;
+-- RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in oracle
 -- SELECT TRY_CAST(s AS date) FROM frame
 -- RC0602 by hand: No counterpart on the target: a date as a number
 -- SELECT CAST(dt AS int) FROM frame
@@ -415,8 +415,7 @@ FROM frame;
 -- 21:8: RC0609 adapted: Said in other words: a start before the first character
 -- 23:1: RC0602 by hand: No counterpart on the target: the function number_in_width with 3 argument(s) has no counterpart in oracle
 -- 29:1: RC0602 by hand: No counterpart on the target: CONVERT with the style 1
--- 31:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
--- 32:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
+-- 32:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted cannot be said in oracle
 -- 33:1: RC0602 by hand: No counterpart on the target: a date as a number
 -- 34:8: RC0609 adapted: Said in other words: cut as on the source
 -- 38:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
