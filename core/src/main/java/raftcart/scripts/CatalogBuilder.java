@@ -304,7 +304,7 @@ final class CatalogBuilder {
             return Optional.empty();
         }
         TableDraft draft = new TableDraft(tablesMade++, name);
-        tables.put(name, draft);
+        Optional<TableDraft> before = Optional.ofNullable(tables.put(name, draft));
         boolean whole = false;
         try {
             table.like().ifPresent(copy -> table(copy.table()).ifPresent(other -> draft.copy(other, copy)));
@@ -315,6 +315,7 @@ final class CatalogBuilder {
         } finally {
             if (!whole) {
                 tables.remove(name); // a part of a table would hide that the rest is missing
+                before.ifPresent(t -> tables.put(name, t));
             }
         }
     }
