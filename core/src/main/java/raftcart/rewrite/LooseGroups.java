@@ -245,7 +245,7 @@ final class LooseGroups extends QueryMapper {
         return alias.map(a -> low(a.name())).orElse("");
     }
 
-    /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */
+    /** The tables of the query that have a column of this name. */
     private List<KnownTable> owners(Expr.Column column) {
         List<Name> parts = column.name().parts();
         return tables.entrySet().stream()
@@ -274,6 +274,7 @@ final class LooseGroups extends QueryMapper {
                         && owners(c).equals(owners(column))));
     }
 
+    /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */
     private boolean dependsOnKey(Expr.Column column) {
         List<KnownTable> owners = owners(column);
         return owners.size() == 1
