@@ -226,10 +226,19 @@ public final class ExpressionRewriter {
                 .toList();
     }
 
-    /** The columns that an expression names, by their names on the source. */
+    /** What a text of the source says; empty where it cannot be read, which its own translation then says. */
+    private Optional<Expr> read(String text) {
+        try {
+            return Optional.of(ExprParser.parse(text, from.grammar()));
+        } catch (SqlSyntaxException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** The columns that an expression names, by their names on the source; none where it cannot be read. */
     public List<Name> columnsOf(String text) {
         List<Name> columns = new ArrayList<>();
-        new QueryMapper() {
+        QueryMapper names = new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
                 if (e instanceof Expr.Column column) {
@@ -237,13 +246,19 @@ public final class ExpressionRewriter {
                 }
                 return super.expr(e);
             }
-        }.expr(ExprParser.parse(text, from.grammar()));
+        };
+        read(text).ifPresent(names::expr);
         return List.copyOf(columns);
     }
 
     /** The columns that are not NULL in rows of this condition, if it says nothing else of them. */
     public Optional<List<Name>> notNulls(String condition) {
-        return NotNullConditions.alone(ExprParser.parse(condition, from.grammar()));
+        return read(condition).flatMap(NotNullConditions::alone);
+    }
+
+    /** The columns that are not NULL in rows of this condition, as far as it says so itself. */
+    public List<Name> notNullsAmong(String condition) {
+        return read(condition).map(NotNullConditions::among).orElse(List.of());
     }
 
     /**
@@ -252,7 +267,7 @@ public final class ExpressionRewriter {
      * @param columns the types of the columns, by their names on the source
      */
     public Optional<LogicalType> typeOf(String text, Function<Name, Optional<LogicalType>> columns) {
-        return new ComputedTypes(columns).of(ExprParser.parse(text, from.grammar()));
+        return read(text).flatMap(new ComputedTypes(columns)::of);
     }
 
     /**
@@ -264,7 +279,7 @@ public final class ExpressionRewriter {
 
     /** What an expression is the beginning of; empty where it is something else. */
     public Optional<Beginning> beginning(String text) {
-        return IndexedTexts.of(ExprParser.parse(text, from.grammar()));
+        return read(text).flatMap(IndexedTexts::of);
     }
 
     /** Puts the target's names in the place of the source's. */

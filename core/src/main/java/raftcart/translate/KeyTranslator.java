@@ -73,7 +73,7 @@ final class KeyTranslator {
 
     /** Translates unique keys and indexes; they are then found in {@link #uniqueKeys} and {@link #indexes}. */
     void translateIndexes() {
-        new NullsInKeys(from, to, notes).say(source);
+        new NullsInKeys(from, to, notes, table.expressions()).say(source);
         sayUnchecked();
         source.primaryKey().ifPresent(k -> uniqueCase.sayExact(k.parts()));
         source.uniqueKeys().forEach(k -> uniqueCase.sayExact(k.parts()));

@@ -91,7 +91,11 @@ final class Tables {
         }
 
         TableBuilder index(String index, String method, String predicate, KeyPart... parts) {
-            indexes.add(new Index(index, false, List.of(parts), method, predicate, List.of()));
+            return index(index, method, false, predicate, parts);
+        }
+
+        TableBuilder index(String index, String method, boolean unique, String predicate, KeyPart... parts) {
+            indexes.add(new Index(index, unique, List.of(parts), method, predicate, List.of()));
             return this;
         }
 

@@ -263,6 +263,22 @@ class TranslatorTest {
         assertThat(translation.objects()).singleElement().returns(Outcome.CHECK, ObjectOutcome::outcome);
     }
 
+    /** Names such as OPERATOR(ops.~~~>) stand in catalogs too; one of them must not hold up the rest. */
+    @Test
+    void partsThatCannotBeReadAreLeftToAPersonAndTheRestGoesOn() {
+        table("t", column("x", new LogicalType.Int(32, false)))
+                .check("c", "(x OPERATOR(ops.~~~>) 5)")
+                .index("some", "btree", true, "(x OPERATOR(ops.~~~>) 3)", KeyPart.ofColumn("x"))
+                .index("computed", "btree", true, "", new KeyPart("", "(x OPERATOR(ops.~~~>) 4)", 0, false))
+                .index("whole", "btree", "", KeyPart.ofColumn("x"))
+                .add();
+        Translation translation = translate(POSTGRESQL, MARIADB);
+        assertThat(translation.byHand())
+                .extracting(ByHand::name)
+                .containsExactlyInAnyOrder("k.t.some", "k.t.computed", "k.t.c");
+        assertThat(target(translation, "t").indexes()).extracting(Index::name).containsExactly("whole");
+    }
+
     @Test
     void aPackageAndItsBodyAreHandedOverTogether() {
         table("t", column("x", new LogicalType.Int(32, false))).add();
