@@ -146,10 +146,11 @@ final class AlterAdapter {
                     .ifPresent(n -> adapter.knowledge.addNumbered(alter.name(), n.column(), restart.next()));
         }
         if (action instanceof AlterAction.AddConstraint add) {
-            boolean primary = add.constraint().kind() == ConstraintKind.PRIMARY_KEY;
-            if (primary || add.constraint().kind() == ConstraintKind.UNIQUE) {
+            if (add.constraint().isKeyOfColumns()) {
                 adapter.knowledge.addKey(
-                        alter.name(), TableAdapter.names(add.constraint().parts()), primary);
+                        alter.name(),
+                        TableAdapter.names(add.constraint().parts()),
+                        add.constraint().kind() == ConstraintKind.PRIMARY_KEY);
             }
         }
     }
@@ -227,8 +228,8 @@ final class AlterAdapter {
         } else if (action instanceof AlterAction.AddColumn add) {
             addColumn(add, alter, none, actions, after);
         } else if (action instanceof AlterAction.AddConstraint add
-                && add.constraint().kind() == ConstraintKind.INDEX) {
-            addIndex(add.constraint(), alter, after);
+                && new ConstraintIndexes(adapter).takes(add.constraint())) {
+            after.addAll(new ConstraintIndexes(adapter).made(add.constraint(), alter.name()));
         } else if (action instanceof AlterAction.AddConstraint add) {
             new KeyTypes(adapter).retyped(add.constraint(), alter.name()).forEach(r -> changes.whole(r, alter)
                     .forEach(a -> adapted(a, alter, tables, actions, after)));
@@ -380,22 +381,6 @@ final class AlterAdapter {
             throw new Untranslatable("a table that moves to another schema");
         }
         return rename;
-    }
-
-    private void addIndex(TableConstraint c, DdlStatement.AlterTable alter, List<Statement> after) {
-        after.addAll(new IndexAdapter(adapter, structure)
-                .index(new DdlStatement.CreateIndex(
-                        c.name().map(n -> new raftcart.sql.tree.QualifiedName(List.of(n))),
-                        false,
-                        "",
-                        false,
-                        alter.name(),
-                        c.parts(),
-                        List.of(),
-                        Optional.empty(),
-                        "",
-                        List.of(),
-                        c.span())));
     }
 
     private boolean has(SqlFeature feature) {

@@ -90,8 +90,9 @@ final class IndexAdapter {
             adapter.scope = new Scope(Optional.of(adapter.scope));
             adapter.finder.addTable(TableRef.Table.of(index.table()), adapter.scope);
         }
-        if (index.unique() && index.where().isEmpty() && !adapter.same()) {
-            new ConstraintAdapter(adapter).nulls(index.parts(), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
+        if (index.unique() && !adapter.same() && (index.where().isEmpty() || has(SqlFeature.PARTIAL_INDEXES))) {
+            new ConstraintAdapter(adapter)
+                    .nulls(PartialIndexes.perhapsNull(index), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         }
         if (index.unique() && !adapter.same() && !has(SqlFeature.EXPRESSION_INDEXES)) {
             new ConstraintAdapter(adapter).withoutCase(index.parts(), index.span());

@@ -37,12 +37,7 @@ final class PartialIndexes {
         if (!adapter.to.has(SqlFeature.EXPRESSION_INDEXES)) {
             throw new Untranslatable("a unique index with a condition");
         }
-        List<String> notNull = keys(NotNullConditions.among(condition));
-        List<IndexPart> nullable = index.parts().stream()
-                .filter(p -> !(p.value() instanceof Expr.Column c
-                        && notNull.contains(c.name().last().key())))
-                .toList();
-        new ConstraintAdapter(adapter).nulls(nullable, SqlFeature.NULLS_ARE_DUPLICATES, index.span());
+        new ConstraintAdapter(adapter).nulls(perhapsNull(index), SqlFeature.NULLS_ARE_DUPLICATES, index.span());
         adapter.note(FindingCode.SYNTAX_ADAPTED, index.span(), "the condition as a choice between the key and NULL");
         return index.parts().stream()
                 .map(p -> new IndexPart(
@@ -55,6 +50,16 @@ final class PartialIndexes {
                         p.descending(),
                         p.nulls(),
                         p.leftOut()))
+                .toList();
+    }
+
+    /** The parts of an index whose NULLs its condition does not keep out. */
+    static List<IndexPart> perhapsNull(DdlStatement.CreateIndex index) {
+        List<String> notNull =
+                index.where().map(w -> keys(NotNullConditions.among(w))).orElse(List.of());
+        return index.parts().stream()
+                .filter(p -> !(p.value() instanceof Expr.Column c
+                        && notNull.contains(c.name().last().key())))
                 .toList();
     }
 

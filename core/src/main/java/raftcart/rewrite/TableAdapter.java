@@ -42,7 +42,6 @@ final class TableAdapter {
     private static final Pattern NO_CASE = Pattern.compile("nocase|[-_]ci\\b|_ci_|sql_text_ucc");
     private static final Pattern TYPE_WITHOUT_CASE = Pattern.compile("(\\w+[.])?citext|varchar_ignorecase");
 
-    /** Clauses of a table that say more than where its rows lie. */
     private final QueryAdapter adapter;
 
     private final ColumnAdapter columns;
@@ -162,7 +161,7 @@ final class TableAdapter {
     private static void addKey(List<List<Name>> keys, TableConstraint c, List<Name> columns) {
         if (c.kind() == ConstraintKind.PRIMARY_KEY) {
             keys.add(0, columns);
-        } else if (c.kind() == ConstraintKind.UNIQUE && !c.isOfRows()) {
+        } else if (c.isKeyOfColumns()) {
             keys.add(columns);
         }
     }
@@ -253,33 +252,15 @@ final class TableAdapter {
         return names(constraint.parts()).stream().map(Name::key).toList();
     }
 
-    /** A key on an expression, or on the beginnings of texts, which elsewhere are expressions: a unique index. */
-    private boolean isOnExpression(TableConstraint constraint) {
-        boolean beginnings = constraint.parts().stream().anyMatch(p -> p.prefix() > 0)
-                && !has(SqlFeature.PREFIX_INDEXES)
-                && has(SqlFeature.EXPRESSION_INDEXES);
-        return constraint.kind() == ConstraintKind.UNIQUE
-                && !adapter.same()
-                && (beginnings
-                        || constraint.isOfRows()
-                        || constraint.parts().stream().anyMatch(p -> !(p.value() instanceof Expr.Column)));
-    }
-
     private void constraints(CreateTable table, List<TableConstraint> constraints, List<Statement> after) {
+        ConstraintIndexes indexes = new ConstraintIndexes(adapter);
         for (TableConstraint constraint : table.constraints()) {
-            boolean special = constraint.leftOut().stream().anyMatch(TableConstraint.KINDS_OF_INDEXES::contains);
-            if (special && !has(SqlFeature.FULLTEXT_INDEXES)) {
-                adapter.note(
-                        FindingCode.SYNTAX_CHECK,
-                        constraint.span(),
-                        "a full-text, spatial or inverted index is left out");
-            } else if (constraint.kind() == ConstraintKind.INDEX || isOnExpression(constraint)) {
-                IndexAdapter indexes = new IndexAdapter(adapter, new StructureAdapter(adapter));
+            if (indexes.takes(constraint)) {
                 after.addAll(new UnsaidParts(adapter)
                         .statements(
                                 "the index " + constraint.name().map(Name::text).orElse(""),
                                 constraint.span(),
-                                () -> indexes.index(index(constraint, table))));
+                                () -> indexes.made(constraint, table.name())));
             } else {
                 new ConstraintAdapter(adapter)
                         .constraint(new IndexNames(adapter).key(constraint, table.name()))
@@ -446,26 +427,6 @@ final class TableAdapter {
     static QualifiedName indexName(QualifiedName table, List<IndexPart> parts) {
         List<String> columns = names(parts).stream().map(Name::text).toList();
         return QualifiedName.of(table.last().text() + "_" + String.join("_", columns) + "_idx");
-    }
-
-    private static DdlStatement.CreateIndex index(TableConstraint constraint, CreateTable table) {
-        return new DdlStatement.CreateIndex(
-                constraint.name().map(n -> new QualifiedName(List.of(n))),
-                constraint.kind() == ConstraintKind.UNIQUE,
-                constraint.leftOut().stream()
-                        .filter(l -> l.equals("FULLTEXT") || l.equals("SPATIAL"))
-                        .findFirst()
-                        .orElse(""),
-                false,
-                table.name(),
-                constraint.parts(),
-                List.of(),
-                constraint.check(),
-                "",
-                constraint.leftOut().stream()
-                        .filter(l -> !TableConstraint.KINDS_OF_INDEXES.contains(l))
-                        .toList(),
-                constraint.span());
     }
 
     /** The key that a numbered column needs, where it has none yet. */

@@ -329,6 +329,14 @@ public final class TableParts {
             return check.isPresent() && (kind == ConstraintKind.UNIQUE || kind == ConstraintKind.INDEX);
         }
 
+        /** True where no two rows have the same values in the columns named. */
+        public boolean isKeyOfColumns() {
+            return kind == ConstraintKind.PRIMARY_KEY
+                    || kind == ConstraintKind.UNIQUE
+                            && check.isEmpty()
+                            && parts.stream().allMatch(p -> p.value() instanceof Expr.Column);
+        }
+
         /** The clauses that tell of which kind an index is. */
         public static final Set<String> KINDS_OF_INDEXES = Set.of("FULLTEXT", "SPATIAL", "INVERTED");
 
