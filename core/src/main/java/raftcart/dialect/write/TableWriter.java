@@ -114,6 +114,9 @@ final class TableWriter {
     }
 
     String constraint(TableConstraint constraint) {
+        if (constraint.isOfRows()) {
+            throw ddl.cannot("a key of some rows only");
+        }
         String named = constraint.name().map(n -> "CONSTRAINT " + name(n) + " ").orElse("");
         String columns = constraint.parts().isEmpty() ? "" : " (" + parts(constraint.parts()) + ")";
         String body =
