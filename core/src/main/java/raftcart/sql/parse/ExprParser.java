@@ -103,6 +103,9 @@ public final class ExprParser {
             return null;
         }
         if (parsing.has(GrammarFeature.OPERATORS_OF_SIGNS)) {
+            if (OwnOperators.isQualified(cursor)) {
+                return level <= OperatorTable.OTHER ? qualified(left) : null;
+            }
             OwnOperators.refuse(cursor);
         } else if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
             throw cursor.byHand("the old outer join *=; write LEFT JOIN");
@@ -183,8 +186,28 @@ public final class ExprParser {
         return new Expr.Concat(parts, parsing.has(GrammarFeature.NULL_CONCATENATES_AS_EMPTY), first.span());
     }
 
+    /** {@code OPERATOR(schema.sign)} binds like the operators of no other group, whatever its sign. */
+    private Expr qualified(Expr left) {
+        Token sign = OwnOperators.takeQualified(cursor);
+        if (sign.isSymbol("||")) {
+            Expr right = expression(OperatorTable.OTHER + 1);
+            return new Expr.Concat(List.of(left, right), false, sign.span());
+        }
+        if (isOfPatterns(sign)) {
+            return pattern(left, sign);
+        }
+        BinaryOperator operator = OperatorTable.of(sign, parsing.grammar);
+        if (operator == null) {
+            throw cursor.byHand("the operator " + sign.text());
+        }
+        return compared(left, operator, OperatorTable.OTHER, sign.span());
+    }
+
     private Expr binary(Expr left, BinaryOperator operator, int own) {
-        Span span = cursor.take().span();
+        return compared(left, operator, own, cursor.take().span());
+    }
+
+    private Expr compared(Expr left, BinaryOperator operator, int own, Span span) {
         if (operator.compares() && cursor.peek().isAnyWord("ANY", "SOME", "ALL")) {
             if (cursor.peek(1).isSymbol("(")) {
                 boolean all = cursor.take().isWord("ALL");
@@ -196,9 +219,8 @@ public final class ExprParser {
 
     private Expr predicate(Expr left, Token token) {
         Span span = token.span();
-        Expr special = specialOperator(left, token);
-        if (special != null) {
-            return special;
+        if (isOfPatterns(token)) {
+            return pattern(left, cursor.take());
         }
         boolean negated = token.isWord("NOT");
         if (negated && cursor.peek(1).isSymbol("=") && parsing.has(GrammarFeature.WORD_COMPARISONS)) {
@@ -312,23 +334,22 @@ public final class ExprParser {
     }
 
     /** Operators that stand for a predicate. */
-    private Expr specialOperator(Expr left, Token token) {
-        if (token.kind() == TokenKind.SYMBOL) {
-            switch (token.text()) {
-                case "~", "!~", "~*", "!~*":
-                    cursor.take();
-                    boolean not = token.text().startsWith("!");
-                    Expr pattern = whole(expression(OperatorTable.OTHER + 1));
-                    return new Expr.Matches(left, pattern, token.text().endsWith("*"), not, token.span());
-                case "~~", "!~~", "~~*", "!~~*":
-                    cursor.take();
-                    boolean ignoring = token.text().endsWith("*");
-                    return like(left, ignoring, token.text().startsWith("!"), token.span());
-                default:
-                    return null;
-            }
+    private static boolean isOfPatterns(Token token) {
+        return token.kind() == TokenKind.SYMBOL
+                && switch (token.text()) {
+                    case "~", "!~", "~*", "!~*", "~~", "!~~", "~~*", "!~~*" -> true;
+                    default -> false;
+                };
+    }
+
+    private Expr pattern(Expr left, Token sign) {
+        boolean not = sign.text().startsWith("!");
+        boolean ignoring = sign.text().endsWith("*");
+        if (sign.text().contains("~~")) {
+            return like(left, ignoring, not, sign.span());
         }
-        return null;
+        Expr pattern = whole(expression(OperatorTable.OTHER + 1));
+        return new Expr.Matches(left, pattern, ignoring, not, sign.span());
     }
 
     private Expr like(Expr left, boolean ignoreCase, boolean negated, Span span) {

@@ -108,7 +108,11 @@ public final class OperatorTable {
 
     /** The operator that stands at the cursor, or null. */
     static BinaryOperator at(TokenCursor cursor, Grammar grammar) {
-        Token token = cursor.peek();
+        return of(cursor.peek(), grammar);
+    }
+
+    /** The operator that a token stands for, or null. */
+    static BinaryOperator of(Token token, Grammar grammar) {
         if (token.kind() == TokenKind.SYMBOL) {
             return switch (token.text()) {
                 case "^" -> grammar.has(GrammarFeature.CARET_IS_POWER) ? BinaryOperator.POWER : BinaryOperator.BIT_XOR;

@@ -20,7 +20,48 @@ final class OwnOperators {
             ">>", "~*", "!~", "!~*", "~~", "~~*", "!~~", "!~~*", "->", "->>", "#>", "#>>", "@>", "<@", "@@", "|/",
             "||/", "//", "@", "=>");
 
+    /** Those whose meaning follows from the types beside them, in whichever schema they are: equal is equal. */
+    private static final Set<String> SAME_EVERYWHERE =
+            Set.of("=", "<>", "!=", "<", ">", "<=", ">=", "~~", "~~*", "!~~", "!~~*", "~", "~*", "!~", "!~*");
+
     private OwnOperators() {}
+
+    /** True at an operator with its schema: "Value Expressions", Operator Invocations. */
+    static boolean isQualified(TokenCursor cursor) {
+        return cursor.peek().isWord("OPERATOR") && cursor.peek(1).isSymbol("(");
+    }
+
+    /**
+     * Takes an operator with its schema, which is how dumps write all that are not of the catalog, those of citext for
+     * example.
+     *
+     * @return its sign
+     * @throws SqlSyntaxException if it is not known what the operator does: one of an extension may mean anything
+     */
+    static Token takeQualified(TokenCursor cursor) {
+        cursor.expectWords("OPERATOR");
+        cursor.expectSymbol("(");
+        boolean catalog = !cursor.peek(1).isSymbol(".") || cursor.peek().isWord("PG_CATALOG");
+        StringBuilder name = new StringBuilder();
+        while (!isSigns(cursor.peek())) {
+            if (cursor.peek().isSymbol(")") || cursor.peek().kind() == TokenKind.END) {
+                throw cursor.error("an operator is missing here");
+            }
+            name.append(cursor.take().text());
+        }
+        Token sign = cursor.take();
+        StringBuilder text = new StringBuilder(sign.text());
+        while (!cursor.peek().isSymbol(")") && isAdjacent(cursor.previous(), cursor.peek())) {
+            text.append(cursor.take().text());
+        }
+        String operator = text.toString();
+        boolean known = operator.equals(sign.text()) && (catalog ? USUAL : SAME_EVERYWHERE).contains(operator);
+        if (!known) {
+            throw cursor.byHand("the operator " + name + operator);
+        }
+        cursor.expectSymbol(")");
+        return sign;
+    }
 
     /**
      * Leaves an operator that begins here to a person, if it is none of the usual ones.
