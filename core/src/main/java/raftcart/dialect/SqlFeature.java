@@ -736,6 +736,12 @@ public enum SqlFeature {
     WINDOW_PERCENTILES,
     /** Texts are put together over windows. */
     WINDOW_TEXTS,
+    /** The rows of which a JSON document is made come in no order that can be said, and none are left out. */
+    DOCUMENTS_OF_ROWS_AS_THEY_COME,
+    /** JSON documents are put together over windows. */
+    WINDOW_DOCUMENTS,
+    /** A truth value that becomes a text is TRUE or FALSE; elsewhere true or false. */
+    TRUTHS_SHOWN_IN_CAPITALS,
     /** A number of days that is added to a date may have a fraction. */
     FRACTIONS_OF_DAYS,
     /** A search in a text that starts at a negative place goes back from the end. */

@@ -25,6 +25,14 @@ final class AggregateLimits {
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");
         }
+        boolean documents = call.isAny("json_array_agg", "json_object_agg", "array_agg");
+        boolean chosen = suffix.distinct() || !suffix.order().isEmpty();
+        if (documents && chosen && adapter.to.has(SqlFeature.DOCUMENTS_OF_ROWS_AS_THEY_COME)) {
+            throw new Untranslatable("a document made of rows in an order, or of different rows");
+        }
+        if (documents && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_DOCUMENTS)) {
+            throw new Untranslatable("documents put together over a window");
+        }
         if (suffix.distinct() && suffix.over().isPresent() && adapter.lost(SqlFeature.DISTINCT_IN_WINDOWS)) {
             throw new Untranslatable("different values over a window");
         }

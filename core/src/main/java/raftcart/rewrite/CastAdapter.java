@@ -169,7 +169,7 @@ final class CastAdapter {
         if (same) {
             return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());
         }
-        if (cast.type().name().matches("regclass|name|oid")) {
+        if (cast.type().name().matches("regclass|name|oid|unknown")) {
             return value;
         }
         LogicalType type = wanted(cast);

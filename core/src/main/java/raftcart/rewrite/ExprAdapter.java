@@ -29,8 +29,8 @@ import raftcart.type.LogicalType;
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
     /** Functions that are written as comparisons, which some engines do not take for values. */
-    private static final Pattern PREDICATES =
-            Pattern.compile("starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_valid|regexp_like");
+    private static final Pattern PREDICATES = Pattern.compile(
+            "starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_has_key|json_valid|regexp_like");
 
     /** More than the longest statement has characters; what is written twice in many levels comes to more. */
     private static final int MOST = 5_000_000;

@@ -60,6 +60,7 @@ final class FunctionAdapter {
                         .meaning(call)
                         .filter(m -> m.check().isEmpty() && KindFinder.isCondition(m.value()))
                         .map(CallReading.Meaning::value)
+                        .or(() -> SimilarPatterns.matches(call, adapter))
                         .orElse(e)
                 : e;
     }
@@ -80,14 +81,13 @@ final class FunctionAdapter {
             }
             return adapter.expr(meaning.get().value());
         }
-        Optional<Expr> start = DateAdapter.start(from, call);
-        if (start.isPresent()) {
-            return adapter.expr(start.get());
+        Optional<Expr> other = DateAdapter.start(from, call).or(() -> SimilarPatterns.matches(call, adapter));
+        if (other.isPresent()) {
+            return adapter.expr(other.get());
         }
-        List<Expr> arguments = DateAdapter.days(
-                from,
-                call,
-                call.arguments().stream().map(new CastAdapter(adapter)::bare).toList());
+        List<Expr> bare =
+                call.arguments().stream().map(new CastAdapter(adapter)::bare).toList();
+        List<Expr> arguments = DateAdapter.days(from, call, LocalMoments.uncast(call, bare, adapter));
         boolean changed = !arguments.equals(call.arguments());
         return recognised(
                 changed ? new Expr.Call(call.name(), call.canonical(), arguments, call.suffix(), call.span()) : call);

@@ -12,6 +12,7 @@ import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.TypeName;
+import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
 
 /** Casts of texts to truth values ("Boolean Type", PostgreSQL: the words and all their beginnings that tell them apart). */
@@ -33,6 +34,9 @@ final class TruthTexts {
             return Optional.of(new Expr.Cast(number, text, false, cast.span()));
         }
         ValueKind kind = adapter.kind(cast.value());
+        if (wanted == ValueKind.TEXT && kind == ValueKind.BOOLEAN && isShownOtherwise()) {
+            return Optional.of(shown(cast));
+        }
         if (wanted != ValueKind.BOOLEAN || kind != ValueKind.TEXT && kind != ValueKind.JSON) {
             return Optional.empty();
         }
@@ -50,6 +54,27 @@ final class TruthTexts {
         boolean number = adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)
                 && !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
         return number ? Optional.of(choice(value, cast)) : Optional.empty();
+    }
+
+    /** True where the target has other words for truth values, or numbers. */
+    private boolean isShownOtherwise() {
+        boolean words =
+                adapter.from.has(SqlFeature.BOOLEAN_CONSTANTS) && !adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
+        boolean same = adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS)
+                && !adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)
+                && adapter.from.has(SqlFeature.TRUTHS_SHOWN_IN_CAPITALS)
+                        == adapter.to.has(SqlFeature.TRUTHS_SHOWN_IN_CAPITALS);
+        return words && !same && !adapter.from.name().equals(adapter.to.name());
+    }
+
+    private Expr shown(Expr.Cast cast) {
+        adapter.note(FindingCode.CONDITION_ADAPTED, cast.span(), "a truth value as a text");
+        boolean capitals = adapter.from.has(SqlFeature.TRUTHS_SHOWN_IN_CAPITALS);
+        Expr.When yes = new Expr.When(adapter.condition(cast.value()), Expr.Literal.string(capitals ? "TRUE" : "true"));
+        Expr.When no = new Expr.When(
+                adapter.condition(new Expr.Unary(UnaryOperator.NOT, cast.value(), cast.span())),
+                Expr.Literal.string(capitals ? "FALSE" : "false"));
+        return new Expr.Case(Optional.empty(), List.of(yes, no), Optional.empty(), cast.span());
     }
 
     /** Any text that is no word for a truth value fails on the source, and is false here. */

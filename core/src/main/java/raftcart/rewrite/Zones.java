@@ -240,7 +240,8 @@ final class Zones {
         return new Expr.Cast(adapted, type, false, value.span());
     }
 
-    private Expr zone(Expr zone) {
+    private Expr zone(Expr said) {
+        Expr zone = new CastAdapter(adapter).bare(said);
         Optional<String> name = ZoneNames.read(zone, adapter.from);
         if (name.isEmpty()) {
             adapter.note(

@@ -9,7 +9,7 @@ final class ParameterScan {
         char c = text.charAt(from);
         char next = from + 1 < text.length() ? text.charAt(from + 1) : '\0';
         return switch (c) {
-            case '?' -> next == '?' || next == '|' || next == '&' ? from : digits(text, from + 1);
+            case '?' -> asksForKeys(text, from, next) ? from : digits(text, from + 1);
             case '$' -> CharClass.isDigit(next) || CharClass.isNameStart(next) ? name(text, from + 1) : from;
             case ':' -> startsColonParameter(text, from, next) ? name(text, from + 1) : from;
             case '@' -> at(text, from, next);
@@ -19,6 +19,12 @@ final class ParameterScan {
                         : from;
             default -> from;
         };
+    }
+
+    /** PostgreSQL's {@code ?|} and {@code ?&}, or the doubled mark of drivers; {@code ?||} is a parameter that is put together. */
+    private static boolean asksForKeys(String text, int from, char next) {
+        boolean doubled = from + 2 < text.length() && text.charAt(from + 2) == next;
+        return next == '?' || (next == '|' || next == '&') && !doubled;
     }
 
     /** A colon after a name or bracket is a path or a slice. */

@@ -34,6 +34,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.CURRENT_NUMBER_IS_OLDER,
                     SqlFeature.POSITIONS_ARE_CUT,

@@ -31,6 +31,7 @@ public final class FirebirdLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.PUBLIC_HAS_ROLES,
                     SqlFeature.WORDS_ARE_DAYS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,

@@ -36,6 +36,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.INTERVAL_SECONDS_HAVE_PARTS,
@@ -54,6 +55,7 @@ public final class H2Language {
                     SqlFeature.CASTS_MAKE_TRUTH,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.DISTINCT_IN_WINDOWS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.SEARCHES_BACK,

@@ -30,6 +30,7 @@ public final class HsqldbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.INTERVAL_SECONDS_HAVE_PARTS,

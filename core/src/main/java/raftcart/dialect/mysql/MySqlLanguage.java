@@ -37,6 +37,8 @@ public final class MySqlLanguage {
             SqlFeature.FETCH_WITH_TIES,
             SqlFeature.DERIVED_COLUMN_NAMES,
             SqlFeature.LATERAL,
+            SqlFeature.DOCUMENTS_OF_ROWS_AS_THEY_COME,
+            SqlFeature.WINDOW_DOCUMENTS,
             SqlFeature.EXPRESSION_INDEXES,
             SqlFeature.GENERATED_NOT_NULL,
             SqlFeature.LOCKS_NAME_TABLES,

@@ -57,6 +57,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.MEMBERS_HAVE_KINDS,
                     SqlFeature.ZONES_BY_NAME_ALONE,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.DISTINCT_IN_WINDOWS,
                     SqlFeature.PRESENT_HAS_FRACTIONS,
                     SqlFeature.PARTS_IF_NOT_EXISTS,

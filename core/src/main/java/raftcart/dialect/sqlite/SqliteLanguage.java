@@ -52,6 +52,7 @@ public final class SqliteLanguage {
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,
                     SqlFeature.FRAME_GROUPS,

@@ -94,10 +94,8 @@ public final class ExprParser {
 
     private Expr infix(Expr left, int level) {
         Token token = cursor.peek();
-        if (token.kind() == TokenKind.PARAMETER
-                && token.text().equals("?")
-                && parsing.has(GrammarFeature.CARET_IS_POWER)) {
-            throw cursor.byHand("the operator ?, which looks for a key in JSON");
+        if (OwnOperators.asksForKey(token, parsing)) {
+            return level <= OperatorTable.OTHER ? keyed(left) : null;
         }
         if (token.kind() != TokenKind.SYMBOL && token.kind() != TokenKind.WORD) {
             return null;
@@ -201,6 +199,26 @@ public final class ExprParser {
             throw cursor.byHand("the operator " + sign.text());
         }
         return compared(left, operator, OperatorTable.OTHER, sign.span());
+    }
+
+    /** {@code ?}, {@code ?|} and {@code ?&} ask for keys of a document ("JSON Functions and Operators"). */
+    private Expr keyed(Expr left) {
+        Span span = cursor.peek().span();
+        String sign = OwnOperators.takeSigns(cursor);
+        boolean any = sign.endsWith("|");
+        boolean all = sign.endsWith("&");
+        Expr keys = expression(OperatorTable.OTHER + 1);
+        if (!any && !all) {
+            return Expr.Call.of("json_has_key", left, keys).at(span);
+        }
+        if (!(keys instanceof Expr.ArrayItems array) || array.items().isEmpty()) {
+            throw cursor.byHand("a question for keys that are not constant");
+        }
+        List<Expr> asked = new ArrayList<>();
+        for (Expr key : array.items()) {
+            asked.add(Expr.Call.of("json_has_key", left, key).at(span));
+        }
+        return asked.size() == 1 ? asked.get(0) : new Expr.Junction(all, asked, span);
     }
 
     private Expr binary(Expr left, BinaryOperator operator, int own) {
@@ -346,9 +364,13 @@ public final class ExprParser {
         boolean not = sign.text().startsWith("!");
         boolean ignoring = sign.text().endsWith("*");
         if (sign.text().contains("~~")) {
-            return like(left, ignoring, not, sign.span());
+            return OwnOperators.escaped(like(left, ignoring, not, sign.span()));
         }
         Expr pattern = whole(expression(OperatorTable.OTHER + 1));
+        Optional<Expr> similar = OwnOperators.similar(left, pattern);
+        if (similar.isPresent()) {
+            return negate(similar.get(), not);
+        }
         return new Expr.Matches(left, pattern, ignoring, not, sign.span());
     }
 

@@ -1,10 +1,13 @@
 package raftcart.sql.parse;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.Expr;
 
 /**
  * Operators of several signs that no other dialect has, for ranges, shapes, addresses, rows and words: PostgreSQL takes any
@@ -100,5 +103,66 @@ final class OwnOperators {
 
     private static boolean isSigns(Token token) {
         return token.kind() == TokenKind.SYMBOL && token.text().chars().allMatch(c -> SIGNS.indexOf(c) >= 0);
+    }
+
+    /** True at a question mark behind a value, which can be no parameter there; drivers want two of them for such a one. */
+    static boolean asksForKey(Token token, Parsing parsing) {
+        return token.text().startsWith("?")
+                && token.text().length() <= 2
+                && parsing.has(GrammarFeature.OPERATORS_OF_SIGNS);
+    }
+
+    /** Takes a question mark and the signs that follow without a blank: {@code ?}, {@code ??}, {@code ?|} or {@code ?&}. */
+    static String takeSigns(TokenCursor cursor) {
+        StringBuilder signs = new StringBuilder(cursor.take().text());
+        while (cursor.previous().span().end() == cursor.peek().span().start()
+                && cursor.peek().text().matches("[?|&]")) {
+            signs.append(cursor.take().text());
+        }
+        return signs.toString();
+    }
+
+    /** LIKE with ESCAPE, which the server prints as a function of the pattern. */
+    static Expr escaped(Expr read) {
+        boolean function = read instanceof Expr.Like like
+                && like.escape().isEmpty()
+                && like.pattern() instanceof Expr.Call call
+                && call.function().equals("like_escape")
+                && call.arguments().size() == 2;
+        if (!function) {
+            return read;
+        }
+        Expr.Like like = (Expr.Like) read;
+        List<Expr> said = ((Expr.Call) like.pattern()).arguments();
+        return new Expr.Like(
+                like.value(),
+                text(said.get(0)),
+                Optional.of(text(said.get(1))),
+                like.ignoreCase(),
+                like.negated(),
+                like.span());
+    }
+
+    /** A constant without the cast to a text that the server prints behind each. */
+    private static Expr text(Expr e) {
+        return e instanceof Expr.Cast cast
+                        && cast.value() instanceof Expr.Literal constant
+                        && cast.type().name().equals("text")
+                ? constant
+                : e;
+    }
+
+    /** SIMILAR TO, which the server prints as a regular expression that a function makes of the pattern. */
+    static Optional<Expr> similar(Expr text, Expr pattern) {
+        boolean function = pattern instanceof Expr.Call call
+                && call.function().equals("similar_to_escape")
+                && call.arguments().size() == 1;
+        return function
+                ? Optional.of(Expr.Call.of(
+                                "matches_similar",
+                                text,
+                                ((Expr.Call) pattern).arguments().get(0))
+                        .at(pattern.span()))
+                : Optional.empty();
     }
 }
