@@ -738,6 +738,8 @@ public enum SqlFeature {
     WINDOW_TEXTS,
     /** The rows of which a JSON document is made come in no order that can be said, and none are left out. */
     DOCUMENTS_OF_ROWS_AS_THEY_COME,
+    /** What takes the place of a match refers to its groups by a dollar sign; elsewhere by a backslash. */
+    GROUPS_BY_DOLLAR,
     /** JSON documents are put together over windows. */
     WINDOW_DOCUMENTS,
     /** A truth value that becomes a text is TRUE or FALSE; elsewhere true or false. */

@@ -25,14 +25,13 @@ final class AggregateLimits {
         if (texts && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_TEXTS)) {
             throw new Untranslatable("texts put together over a window");
         }
-        boolean documents = call.isAny("json_array_agg", "json_object_agg", "array_agg");
-        boolean chosen = suffix.distinct() || !suffix.order().isEmpty();
-        if (documents && chosen && adapter.to.has(SqlFeature.DOCUMENTS_OF_ROWS_AS_THEY_COME)) {
-            throw new Untranslatable("a document made of rows in an order, or of different rows");
+        boolean rows = call.is("count")
+                && suffix.distinct()
+                && call.arguments().stream().anyMatch(Expr.Row.class::isInstance);
+        if (rows && adapter.lost(SqlFeature.ROWS_ARE_COUNTED)) {
+            throw new Untranslatable("different rows counted, those with NULLs among them");
         }
-        if (documents && suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_DOCUMENTS)) {
-            throw new Untranslatable("documents put together over a window");
-        }
+        documents(adapter, call, suffix);
         if (suffix.distinct() && suffix.over().isPresent() && adapter.lost(SqlFeature.DISTINCT_IN_WINDOWS)) {
             throw new Untranslatable("different values over a window");
         }
@@ -52,6 +51,22 @@ final class AggregateLimits {
         boolean truths = call.isAny("every", "some", "count_if");
         if (filtered && truths && !adapter.to.has(SqlFeature.CONDITIONS_ARE_VALUES)) {
             throw new Untranslatable("FILTER of an aggregate of truth values");
+        }
+    }
+
+    private static void documents(ExprAdapter adapter, Expr.Call call, CallSuffix suffix) {
+        if (!call.isAny("json_array_agg", "json_object_agg", "array_agg")) {
+            return;
+        }
+        boolean chosen = suffix.distinct() || !suffix.order().isEmpty();
+        if (chosen && adapter.to.has(SqlFeature.DOCUMENTS_OF_ROWS_AS_THEY_COME)) {
+            throw new Untranslatable("a document made of rows in an order, or of different rows");
+        }
+        if (suffix.filter().isPresent() && !adapter.to.has(SqlFeature.AGGREGATE_FILTER)) {
+            throw new Untranslatable("FILTER of an aggregate that takes NULLs in");
+        }
+        if (suffix.over().isPresent() && !adapter.to.has(SqlFeature.WINDOW_DOCUMENTS)) {
+            throw new Untranslatable("documents put together over a window");
         }
     }
 }

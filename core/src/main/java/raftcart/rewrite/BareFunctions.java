@@ -105,6 +105,13 @@ final class BareFunctions {
         }
     }
 
+    /** Refuses {@code t.*} where one value is wanted, which is how PostgreSQL prints a table that stands for its rows. */
+    static void refuseRow(Expr value, ExprAdapter adapter) {
+        if (value instanceof Expr.Star && adapter.lost(SqlFeature.ROWS_BY_TABLE_NAME)) {
+            throw new Untranslatable("a whole row as a value");
+        }
+    }
+
     private boolean isFunction(String word, Expr.Column column) {
         return isBareWord(column)
                 && BARE.contains(word)

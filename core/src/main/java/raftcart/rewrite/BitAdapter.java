@@ -56,7 +56,7 @@ final class BitAdapter {
             // T-SQL's bit, whose complement is the other truth value.
             return adapter.expr(new Expr.Unary(UnaryOperator.NOT, unary.operand(), unary.span()));
         }
-        if (adapter.from.has(SqlFeature.UNSIGNED_BITS) != adapter.to.has(SqlFeature.UNSIGNED_BITS)) {
+        if (adapter.lost(SqlFeature.UNSIGNED_BITS)) {
             adapter.note(FindingCode.FUNCTION_DIFFERS, unary.span(), "the complement has a sign on one engine only");
         }
         return Expr.Call.of("bit_not", adapter.expr(truths.number(unary.operand())))

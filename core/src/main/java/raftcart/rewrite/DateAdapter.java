@@ -52,7 +52,7 @@ final class DateAdapter {
             return Optional.of(interval);
         }
         if (!(e instanceof Expr.Binary b) || b.operator() != BinaryOperator.MULTIPLY) {
-            return Optional.empty();
+            return IntervalForms.computed(e);
         }
         Expr factor = b.left() instanceof Expr.Interval ? b.right() : b.left();
         Expr other = factor == b.left() ? b.right() : b.left();

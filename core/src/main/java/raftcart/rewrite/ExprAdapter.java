@@ -246,6 +246,7 @@ class ExprAdapter extends QueryMapper {
 
     private Expr further(Expr e) {
         if (e instanceof Expr.Cast cast) {
+            BareFunctions.refuseRow(cast.value(), this);
             instants.cast(cast);
             new CastNotes(this).items(cast);
             return new Zones(this).cast(cast).map(this::adapt).orElseGet(() -> new CastAdapter(this).cast(cast));
@@ -400,6 +401,7 @@ class ExprAdapter extends QueryMapper {
     }
 
     private Expr is(Expr.Is is) {
+        BareFunctions.refuseRow(is.value(), this);
         if (is.truth() == Truth.NULL
                 && is.value() instanceof Expr.Row row
                 && !from.name().equals(to.name())) {

@@ -167,7 +167,7 @@ final class Instants {
     Expr call(Expr.Call call, FunctionAdapter functions) {
         Optional<Expr> span = TimeDifferences.of(call, adapter);
         if (span.isPresent()) {
-            Expr.Binary between = (Expr.Binary) call.arguments().get(0);
+            Expr.Binary between = TimeDifferences.between(call);
             return beside(List.of(between.left(), between.right()), () -> sides(span.get(), functions));
         }
         boolean several =

@@ -12,6 +12,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -109,9 +110,17 @@ final class JsonTables {
             LogicalType read = adapter.finder.type(t);
             ColumnUse use =
                     new ColumnUse(new ObjectName("", ""), column.name().text(), false, false, 0, 0, false, false);
-            return adapter.written(adapter.to.types().choose(read, use).sql());
+            return adapter.written(adapter.to.types().choose(read, use).sql() + exact(read));
         });
         return new JsonColumn(column.name(), column.kind(), type, column.path());
+    }
+
+    /** The collation of a text that a part becomes, which is that of no column, where only the target ignores case. */
+    private String exact(LogicalType type) {
+        boolean exact = KindFinder.kind(type) == ValueKind.TEXT
+                && !adapter.from.has(SqlFeature.IGNORES_CASE)
+                && adapter.to.has(SqlFeature.IGNORES_CASE);
+        return exact ? adapter.to.types().exactTexts(false).map(c -> " " + c).orElse("") : "";
     }
 
     /** The members of a list by OPENJSON without columns of its own, which gives each its place and its text. */

@@ -33,6 +33,11 @@ final class OperatorAdapter {
     }
 
     private Expr operation(Expr.Binary given) {
+        Optional<Expr.Binary> moments = IntervalForms.compared(given, adapter);
+        return moments.isPresent() ? binary(moments.get()) : operated(given);
+    }
+
+    private Expr operated(Expr.Binary given) {
         Expr.Binary binary = new Operands(adapter).ofNumbers(given);
         RowComparisons rows = new RowComparisons(adapter);
         if (rows.concerns(binary)) {

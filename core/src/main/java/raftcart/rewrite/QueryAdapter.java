@@ -94,7 +94,9 @@ class QueryAdapter extends ExprAdapter {
         Query locked = new TableLocks(this)
                 .rewrite(InlinedTables.in(RowSequences.once(OrderedTwice.parted(query), this), this));
         Query named = NamedWindows.rewrite(locked, this);
-        Query columns = ValuesColumns.rewrite(RowsAmongColumns.rewrite(named, this), this);
+        Query joined = LateralQueries.rewrite(RowsAmongColumns.rewrite(named, this), this);
+        Query documents = DocumentRows.rewrite(joined, this);
+        Query columns = ValuesColumns.rewrite(documents, this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
         plain = GroupingSets.rewrite(GroupAdapter.ofOneGroup(GroupAdapter.ofRows(plain, this), this), this);
         return new FullJoins(this).rewrite(new NamedJoins(this).rewrite(new OldForms(this).rewrite(plain)));

@@ -14,6 +14,7 @@ import raftcart.sql.tree.LiteralKind;
 final class RegexPatterns {
     private static final int PATTERN = 1;
     private static final int FLAGS = 2;
+    private static final int REPLACEMENT = 2;
 
     private final ExprAdapter adapter;
 
@@ -31,6 +32,9 @@ final class RegexPatterns {
         String flags = flagged ? ((Expr.Literal) a.get(FLAGS)).text() : "";
         List<Expr> arguments = new ArrayList<>(a);
         arguments.set(PATTERN, pattern(a.get(PATTERN), flags));
+        if (call.isAny("regexp_replace", "regexp_replace_all") && a.size() > REPLACEMENT) {
+            arguments.set(REPLACEMENT, new GroupReferences(adapter).adapted(a.get(REPLACEMENT)));
+        }
         if (flagged && adapter.to.has(SqlFeature.DOTS_MATCH_NEWLINES)) {
             String own =
                     flags.replaceAll("[nsc]", "").replace('m', 'w'); // which are its own ways, or a mode of its own

@@ -39,9 +39,10 @@ final class TableFunctions {
 
     /** The function in the target's terms; empty for one without a meaning of its own. */
     Optional<TableRef> adapt(TableRef.Function function) {
-        if (!(function.call() instanceof Expr.Call call) || function.ordinality()) {
+        if (!(function.call() instanceof Expr.Call given) || function.ordinality()) {
             return Optional.empty();
         }
+        Expr.Call call = LocalMoments.series(given, adapter);
         Optional<Recognised> known =
                 adapter.from.functions().recognise(call.name().toString(), call.arguments(), adapter::kind);
         if (known.isEmpty()) {

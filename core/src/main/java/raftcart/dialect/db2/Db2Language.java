@@ -35,6 +35,7 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
+                    SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.CURRENT_NUMBER_IS_OLDER,
                     SqlFeature.POSITIONS_ARE_CUT,

@@ -31,6 +31,7 @@ public final class HsqldbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
+                    SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.TIMES_HAVE_EPOCHS,
                     SqlFeature.INTERVAL_SECONDS_HAVE_PARTS,

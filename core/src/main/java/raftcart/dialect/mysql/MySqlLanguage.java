@@ -39,6 +39,7 @@ public final class MySqlLanguage {
             SqlFeature.LATERAL,
             SqlFeature.DOCUMENTS_OF_ROWS_AS_THEY_COME,
             SqlFeature.WINDOW_DOCUMENTS,
+            SqlFeature.GROUPS_BY_DOLLAR,
             SqlFeature.EXPRESSION_INDEXES,
             SqlFeature.GENERATED_NOT_NULL,
             SqlFeature.LOCKS_NAME_TABLES,
