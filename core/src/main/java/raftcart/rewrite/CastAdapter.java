@@ -229,7 +229,7 @@ final class CastAdapter {
                 .cast(cast, value, kind, type)
                 .or(() -> adapter.instants.ofText(bare(cast.value()), type))
                 .or(() -> bytes(cast, type))
-                .or(() -> ClockTimes.cast(bare(cast.value()), kind, wanted, adapter))
+                .or(() -> ClockTimes.cast(bare(cast.value()), kind, type, adapter))
                 .or(() -> new TruthTexts(adapter).cast(cast, bare(cast.value()), wanted))
                 .or(() -> MomentCasts.ofText(cast, bare(cast.value()), type, adapter));
         if (constant.isPresent()) {

@@ -11,6 +11,8 @@ import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
 
 /** Times of day for a target that has other values in their place: intervals, or spans that go beyond midnight. */
 final class ClockTimes {
@@ -41,7 +43,12 @@ final class ClockTimes {
     }
 
     /** The cast of a constant to a time of day; other casts to and from one are left to a person. */
-    static Optional<Expr> cast(Expr value, ValueKind kind, ValueKind wanted, ExprAdapter adapter) {
+    static Optional<Expr> cast(Expr value, ValueKind kind, LogicalType type, ExprAdapter adapter) {
+        Optional<Expr> moment = ofMoment(value, kind, type, adapter);
+        if (moment.isPresent()) {
+            return moment;
+        }
+        ValueKind wanted = KindFinder.kind(type);
         if (!adapter.to.has(SqlFeature.TIMES_ARE_INTERVALS) || wanted != ValueKind.TIME && kind != ValueKind.TIME) {
             return Optional.empty();
         }
@@ -51,6 +58,36 @@ final class ClockTimes {
             throw new Untranslatable("a cast to or from a time of day, an interval on the target");
         }
         return constant;
+    }
+
+    /** The time of day of a moment as the interval that times are on the target, which makes none of a moment by itself. */
+    static Optional<Expr> ofMoment(Expr value, ValueKind kind, LogicalType type, ExprAdapter adapter) {
+        boolean spans = kind == ValueKind.TIMESTAMP
+                && !adapter.from.name().equals(adapter.to.name())
+                && (type instanceof LogicalType.Time || type instanceof LogicalType.Duration)
+                && adapter.castType(type).name().startsWith("interval")
+                && adapter.writes("time_of");
+        return spans
+                ? Optional.of(new Expr.Cast(
+                        Expr.Call.of("time_of", adapter.expr(value)).at(value.span()),
+                        adapter.castType(type),
+                        false,
+                        value.span()))
+                : Optional.empty();
+    }
+
+    /** The same for a function; what is a time already stays what it is. */
+    static Optional<Expr> ofMoment(Expr.Call call, ExprAdapter adapter) {
+        if (!call.is("time_of") || adapter.from.name().equals(adapter.to.name())) {
+            return Optional.empty();
+        }
+        Expr value = call.arguments().get(0);
+        LogicalType type = adapter.finder.type(TypeName.of("time"));
+        boolean kept = adapter.facts(value)
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(type.getClass()::isInstance)
+                .isPresent();
+        return kept ? Optional.of(adapter.expr(value)) : ofMoment(value, adapter.kind(value), type, adapter);
     }
 
     /** A time of day that is counted on, as that of a moment where the target would count beyond midnight. */

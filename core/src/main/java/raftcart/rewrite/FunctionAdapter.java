@@ -260,6 +260,10 @@ final class FunctionAdapter {
     /** A call of a canonical function, in words that the target has. */
     Expr known(Expr.Call call, Expr.Call original) {
         new LostTypes(adapter).refuseCall(call);
+        Optional<Expr> clock = ClockTimes.ofMoment(call, adapter);
+        if (clock.isPresent()) {
+            return clock.get();
+        }
         return ofDictionary(new UnitFractions(adapter).call(call).orElse(call), original);
     }
 
@@ -349,7 +353,7 @@ final class FunctionAdapter {
         if (end.isPresent()) {
             return end.get();
         }
-        List<Expr> arguments = conditionsFirst(function)
+        List<Expr> arguments = CONDITIONS.contains(function)
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : adapter.instants.beside(call.arguments(), () -> new FunctionArguments(adapter).of(call));
         Expr.Call adapted = new Expr.Call(call.name(), true, arguments, suffix(call), call.span());
@@ -389,10 +393,6 @@ final class FunctionAdapter {
                 call.span(),
                 difference == null ? call.function() + " in other words" : difference);
         return expanded.get();
-    }
-
-    private static boolean conditionsFirst(String function) {
-        return CONDITIONS.contains(function);
     }
 
     ValueKind kindOfAdapted(Expr adapted) {
@@ -448,7 +448,7 @@ final class FunctionAdapter {
                     call.name(), true, List.of(adapter.ofKind(number, ValueKind.INTEGER)), suffix, call.span());
             return new AverageAdapter(adapter).average(counted, counted);
         }
-        List<Expr> arguments = conditionsFirst(call.function())
+        List<Expr> arguments = CONDITIONS.contains(call.function())
                 ? List.of(adapter.condition(call.arguments().get(0)))
                 : texts.arguments(texts.adapted(call), call, this::kindOfAdapted);
         String function = call.function();

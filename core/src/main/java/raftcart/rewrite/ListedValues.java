@@ -64,16 +64,53 @@ final class ListedValues {
         return new Expr.Literal(given.kind(), kept, given.span());
     }
 
-    /** Values beside a column of years, among which two digits are a year, too. */
-    List<Expr> besideYears(List<Expr> values) {
-        boolean years = adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS)
-                && values.stream().anyMatch(v -> type(v).filter(LogicalType.Year.class::isInstance)
-                        .isPresent());
-        return years
-                ? values.stream()
-                        .map(v -> v instanceof Expr.Literal l ? constant(l, new LogicalType.Year()) : v)
+    /** Values beside a column of years, among which two digits are a year, too, or beside an enumeration. */
+    List<Expr> beside(List<Expr> values) {
+        if (!adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS)) {
+            return values;
+        }
+        boolean years = values.stream().anyMatch(v -> type(v).filter(LogicalType.Year.class::isInstance)
+                .isPresent());
+        if (years) {
+            return values.stream()
+                    .map(v -> v instanceof Expr.Literal l ? constant(l, new LogicalType.Year()) : v)
+                    .toList();
+        }
+        Optional<LogicalType.Enumeration> listed = values.stream()
+                .flatMap(v -> type(v).stream())
+                .filter(LogicalType.Enumeration.class::isInstance)
+                .map(LogicalType.Enumeration.class::cast)
+                .findFirst();
+        return listed.map(l -> besideListed(values, l.values())).orElse(values);
+    }
+
+    /** Constants in the letters of the list; with one that is not in it, the values are texts to be compared with. */
+    private List<Expr> besideListed(List<Expr> values, List<String> listed) {
+        boolean ignores = values.stream()
+                .anyMatch(v ->
+                        adapter.facts(v).filter(Scope.ColumnFacts::ignoresCase).isPresent());
+        List<Expr> meant =
+                values.stream().map(v -> ignores ? inLetters(v, listed) : v).toList();
+        boolean strange = meant.stream()
+                .anyMatch(v ->
+                        v instanceof Expr.Literal l && l.kind() == LiteralKind.STRING && !listed.contains(l.text()));
+        return strange
+                ? meant.stream()
+                        .map(v -> v instanceof Expr.Column
+                                ? new Expr.Cast(v, adapter.sourceType(new LogicalType.Text(0)), false, v.span())
+                                : v)
                         .toList()
-                : values;
+                : meant;
+    }
+
+    private static Expr inLetters(Expr value, List<String> listed) {
+        return value instanceof Expr.Literal l && l.kind() == LiteralKind.STRING && !listed.contains(l.text())
+                ? listed.stream()
+                        .filter(l.text()::equalsIgnoreCase)
+                        .findFirst()
+                        .<Expr>map(v -> new Expr.Literal(LiteralKind.STRING, v, l.span()))
+                        .orElse(value)
+                : value;
     }
 
     private Optional<LogicalType> type(Expr e) {

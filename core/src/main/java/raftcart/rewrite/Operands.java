@@ -24,6 +24,8 @@ import raftcart.type.LogicalType;
 final class Operands {
     private static final Set<String> SUMS = Set.of("sum", "avg", "stddev_pop", "stddev_samp", "var_pop", "var_samp");
 
+    private static final Pattern NUMERAL = Pattern.compile("-?\\d+(?:[.]\\d+)?");
+
     private static final Set<BinaryOperator> NUMERIC = EnumSet.of(
             BinaryOperator.ADD,
             BinaryOperator.SUBTRACT,
@@ -70,9 +72,27 @@ final class Operands {
 
     /** MySQL's 0x10 and x'10', and truth values, which are numbers where numbers are wanted. */
     Expr.Binary ofNumbers(Expr.Binary binary) {
-        return !same() && NUMERIC.contains(binary.operator())
-                ? new Expr.Binary(binary.operator(), number(binary.left()), number(binary.right()), binary.span())
-                : binary;
+        if (same() || !NUMERIC.contains(binary.operator())) {
+            return binary;
+        }
+        Expr left = number(numeral(binary.left(), binary.right(), binary));
+        Expr right = number(numeral(binary.right(), binary.left(), binary));
+        return new Expr.Binary(binary.operator(), left, right, binary.span());
+    }
+
+    /** A constant text that is a number, beside anything but a moment or, where plus joins texts, another text. */
+    private Expr numeral(Expr side, Expr other, Expr.Binary binary) {
+        boolean number = side instanceof Expr.Literal l
+                && l.kind() == LiteralKind.STRING
+                && NUMERAL.matcher(l.text()).matches()
+                && !adapter.kind(other).isDate()
+                && !(other instanceof Expr.Interval);
+        boolean joins = binary.operator() == BinaryOperator.ADD
+                && (adapter.from.has(SqlFeature.PLUS_CONCATENATES) || adapter.from.has(SqlFeature.PLUS_JOINS_TEXTS))
+                && !adapter.kind(other).isNumber();
+        return number && !joins
+                ? new Expr.Literal(LiteralKind.NUMBER, ((Expr.Literal) side).text(), side.span())
+                : side;
     }
 
     private Expr number(Expr e) {
@@ -82,7 +102,7 @@ final class Operands {
 
     /** Truth values as numbers where they are compared with some that are no constants. */
     List<Expr> compared(List<Expr> given) {
-        List<Expr> expressions = new ListedValues(adapter).besideYears(given);
+        List<Expr> expressions = new ListedValues(adapter).beside(given);
         boolean numbers = expressions.stream()
                 .anyMatch(e -> !(e instanceof Expr.Literal) && adapter.kind(e).isNumber());
         return numbers ? new Truths(adapter).asNumbers(expressions) : expressions;
