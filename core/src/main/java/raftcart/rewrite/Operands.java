@@ -90,6 +90,12 @@ final class Operands {
         boolean joins = binary.operator() == BinaryOperator.ADD
                 && (adapter.from.has(SqlFeature.PLUS_CONCATENATES) || adapter.from.has(SqlFeature.PLUS_JOINS_TEXTS))
                 && !adapter.kind(other).isNumber();
+        if (side instanceof Expr.Literal text
+                && text.kind() == LiteralKind.STRING
+                && adapter.lost(SqlFeature.LENIENT_NUMBERS)
+                && adapter.kind(other).isNumber()) {
+            return PlainConstants.leading(text);
+        }
         return number && !joins
                 ? new Expr.Literal(LiteralKind.NUMBER, ((Expr.Literal) side).text(), side.span())
                 : side;

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -48,6 +49,12 @@ final class PlainConstants {
         if (bytes) {
             String number = new BigInteger(literal.text(), 16).toString();
             return Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
+        }
+        if (text && type instanceof LogicalType.Int i && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
+            BigInteger number = new BigDecimal(leading(literal).text().replace("+", "")).toBigInteger();
+            return i.unsigned() && number.signum() < 0
+                    ? Optional.empty()
+                    : Optional.of(new Expr.Literal(LiteralKind.NUMBER, number.toString(), literal.span()));
         }
         boolean whole = type instanceof LogicalType.Int i
                 && text
