@@ -1,6 +1,5 @@
 package raftcart.rewrite;
 
-import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -16,6 +15,7 @@ final class PlainConstants {
     private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\s*\\d{1,2}:\\d\\d\\s*");
     private static final Pattern DATED = Pattern.compile("\\s*\\d{4}-\\d{1,2}-\\d{1,2}[ T]+(\\d{1,2}:.*)");
     private static final Pattern MONEY = Pattern.compile("\\s*([(-]?)\\s*[$]?([\\d,]*\\d(?:\\.\\d+)?)[)]?\\s*");
+    private static final Pattern DIGITS = Pattern.compile("\\s*[+]?(-?\\d+)");
     private static final Pattern LEADING = Pattern.compile("\\s*([-+]?\\d+(?:\\.\\d+)?(?:[eE][-+]?\\d+)?)");
 
     private PlainConstants() {}
@@ -51,10 +51,11 @@ final class PlainConstants {
             return Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
         }
         if (text && type instanceof LogicalType.Int i && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
-            BigInteger number = new BigDecimal(leading(literal).text().replace("+", "")).toBigInteger();
-            return i.unsigned() && number.signum() < 0
+            Matcher digits = DIGITS.matcher(literal.text());
+            String number = digits.lookingAt() ? digits.group(1) : "0";
+            return i.unsigned() && number.startsWith("-")
                     ? Optional.empty()
-                    : Optional.of(new Expr.Literal(LiteralKind.NUMBER, number.toString(), literal.span()));
+                    : Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
         }
         boolean whole = type instanceof LogicalType.Int i
                 && text
