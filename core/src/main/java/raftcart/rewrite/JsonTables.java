@@ -119,7 +119,8 @@ final class JsonTables {
     private String exact(LogicalType type) {
         boolean exact = KindFinder.kind(type) == ValueKind.TEXT
                 && !adapter.from.has(SqlFeature.IGNORES_CASE)
-                && adapter.to.has(SqlFeature.IGNORES_CASE);
+                && adapter.to.has(SqlFeature.IGNORES_CASE)
+                && adapter.to.has(SqlFeature.JSON_TABLE);
         return exact ? adapter.to.types().exactTexts(false).map(c -> " " + c).orElse("") : "";
     }
 

@@ -147,10 +147,12 @@ INSERT INTO frame (a, d) VALUES (1, CURRENT_DATE), (2, DATE('2026-01-31') + INTE
 SELECT a FROM frame;
 SELECT a FROM frame;
 SELECT a FROM frame FOR UPDATE;
--- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
--- SELECT a FROM frame, LATERAL (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) AS q
--- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
--- SELECT frame.a FROM frame, TABLE (SELECT MAX(b) AS m FROM frame x WHERE x.a = frame.a) AS q
+SELECT a
+FROM frame
+LEFT JOIN (SELECT MAX(b) AS m, x.a AS key_1_ FROM frame x GROUP BY x.a) q ON q.key_1_ = frame.a;
+SELECT frame.a
+FROM frame
+LEFT JOIN (SELECT MAX(b) AS m, x.a AS key_1_ FROM frame x GROUP BY x.a) q ON q.key_1_ = frame.a;
 SELECT * FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
 SELECT a FROM frame LIMIT 5 OFFSET 2;
 SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
@@ -217,8 +219,8 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 118:21: RC0605 adapted: Hint left out: OPTIMIZE FOR 10 ROWS
 -- 120:37: RC0605 adapted: Hint left out: WITH RS USE AND KEEP EXCLUSIVE LOCKS
 -- 120:1: RC0609 adapted: Said in other words: a lock of all tables without their names
--- 121:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
--- 122:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
+-- 121:22: RC0609 adapted: Said in other words: a query that reads the rows before it, as a join
+-- 122:28: RC0609 adapted: Said in other words: a query that reads the rows before it, as a join
 -- 123:15: RC0624 check: Sample drawn otherwise
 -- 126:8: RC0608 adapted: Function spelled otherwise: DECFLOAT means number_of
 -- 126:20: RC0615 adapted: Division kept: with more digits than the target gives by itself

@@ -44,8 +44,7 @@ SELECT CONCAT(s, c) FROM frame;
 SELECT CONCAT(s, a) FROM frame;
 SELECT CASE WHEN (LEFT(s, CHAR_LENGTH('a')) = 'a') THEN 1 END FROM frame;
 SELECT CASE WHEN (LOCATE(LOWER('a'), LOWER(s)) > 0) THEN 1 END FROM frame;
--- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
--- SELECT CASE WHEN s SIMILAR TO 'a%' THEN 1 END FROM frame
+SELECT CASE WHEN s REGEXP '^(a.*)$' THEN 1 END FROM frame;
 SELECT CASE WHEN s LIKE 'a%' THEN 1 END FROM frame;
 SELECT SUBSTR(s, 2) FROM frame;
 SELECT SUBSTR(s, 2, 3) FROM frame;
@@ -159,7 +158,7 @@ ALTER TABLE frame MODIFY COLUMN a bigint COMMENT 'x'
 -- 27:10: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 27:10: RC0607 check: Function with a difference: the source rounds a quotient to few digits
 -- 29:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
--- 33:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
+-- 33:20: RC0609 adapted: Said in other words: SIMILAR TO as a regular expression
 -- 38:8: RC0617 check: Trailing blanks in comparisons: the blanks at the end of a column of fixed length count on the source only
 -- 38:8: RC0608 adapted: Function spelled otherwise: CHARACTER_LENGTH means char_length
 -- 40:8: RC0608 adapted: Function spelled otherwise: POSITION means locate

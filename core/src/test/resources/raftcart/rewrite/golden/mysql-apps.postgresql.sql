@@ -254,7 +254,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 38:81: RC0608 adapted: Function spelled otherwise: WEEKDAY means day_of_week_monday_0
 -- 38:97: RC0607 check: Function with a difference: week_from_first_sunday: the first day of the week hangs on default_week_format
 -- 38:110: RC0608 adapted: Function spelled otherwise: WEEK means extract_week
--- 38:126: RC0606 check: Function is not in the dictionary: YEARWEEK
+-- 38:126: RC0606 check: Function is not in the dictionary: YEARWEEK with these 1 argument(s)
 -- 39:1: RC0602 by hand: No counterpart on the target: the function period_add with 2 argument(s) has no counterpart in postgresql
 -- 40:1: RC0602 by hand: No counterpart on the target: the function crc32 with 1 argument(s) has no counterpart in postgresql
 -- 41:1: RC0602 by hand: No counterpart on the target: the function json_keys with 1 argument(s) has no counterpart in postgresql

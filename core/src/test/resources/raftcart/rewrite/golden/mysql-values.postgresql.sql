@@ -98,7 +98,7 @@ SELECT
 FROM frame;
 SELECT
     CAST(TO_TIMESTAMP('31.01.2026', 'DD.MM.YYYY') AS timestamp),
-    CAST(dt AS time),
+    CAST(CAST(dt AS time) AS interval hour to second(0)),
     CAST(dt AS date),
     EXTRACT(HOUR FROM dt),
     MAKE_TIME(1, 2, 3),

@@ -40,8 +40,9 @@ GROUP BY 1
 ORDER BY 1 DESC
 LIMIT 10
 OFFSET 5;
--- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
--- SELECT code FROM s WHERE code ILIKE '%x%' AND code NOT SIMILAR TO '(a|b)%' AND code ~* '^k'
+SELECT code
+FROM s
+WHERE LOWER(code) LIKE '%x%' AND NOT code REGEXP '(?s)^((a|b).*)$' AND code REGEXP '(?i)^k';
 SELECT CAST(price AS decimal(65,30)) / 3, 7 DIV 2, 7 % 2, POWER(2, 3), SQRT(16), ABS(-5), 7 DIV 2
 FROM s;
 SELECT
@@ -72,8 +73,9 @@ SELECT rows_.generate_series AS generate_series
 FROM (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
 -- SELECT d::date FROM generate_series('2026-01-01'::date, '2026-01-31', '1 day') d
--- RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
--- SELECT s.*, t.v FROM s CROSS JOIN LATERAL (SELECT max(price) v FROM s x WHERE x.code = s.code) t
+SELECT s.*, t.v
+FROM s
+LEFT JOIN (SELECT MAX(price) AS v, x.code AS key_1_ FROM s x GROUP BY x.code) t ON t.key_1_ = s.code;
 WITH RECURSIVE r AS (SELECT 1 AS n UNION ALL SELECT n + 1 FROM r WHERE n < 5) SELECT * FROM r;
 UPDATE s
 CROSS JOIN t
@@ -83,8 +85,13 @@ DELETE FROM s WHERE EXISTS (SELECT 1 FROM t WHERE t.code = s.code) RETURNING s.i
 SELECT * FROM s WHERE ok IS NOT TRUE AND NOT ok;
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM s WHERE id = ANY(ARRAY[1,2,3]) AND 'x' = ANY(tags)
--- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
--- SELECT doc->>'a', doc#>>'{a,b}', doc @> '{"a":1}', doc ? 'a', jsonb_array_length(doc->'x') FROM s
+SELECT
+    CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a') END,
+    CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a.b')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a.b') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a.b') END,
+    JSON_CONTAINS(doc, '{"a":1}'),
+    (JSON_CONTAINS(doc, JSON_QUOTE('a')) OR JSON_CONTAINS_PATH(doc, 'one', CONCAT('$.', JSON_QUOTE('a')))),
+    JSON_LENGTH(JSON_EXTRACT(doc, '$.x'))
+FROM s;
 SELECT
     ROW_NUMBER() OVER (PARTITION BY code ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at) AS rn,
     LAG(price) OVER (ORDER BY CASE WHEN at IS NULL THEN 1 ELSE 0 END, at),
@@ -93,7 +100,7 @@ FROM s;
 SELECT
     CASE WHEN ok THEN 1 ELSE 0 END,
     CAST(ok AS signed),
-    CAST(ok AS char),
+    CASE WHEN ok THEN 'true' WHEN NOT ok THEN 'false' END,
     CAST(price > 1 AS signed)
 FROM s;
 SELECT *
@@ -176,7 +183,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 6:94: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 7:8: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
--- 8:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in mariadb
+-- 8:52: RC0609 adapted: Said in other words: SIMILAR TO as a regular expression
+-- 8:67: RC0609 adapted: Said in other words: a dot that matches the end of a line, too
 -- 9:14: RC0615 adapted: Division kept: with more digits than the target gives by itself
 -- 9:21: RC0615 adapted: Division kept: without a fraction
 -- 10:10: RC0615 adapted: Division kept: without a fraction
@@ -190,15 +198,16 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 13:8: RC0609 adapted: Said in other words: rows among the columns as a table
 -- 13:8: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 14:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
--- 15:1: RC0602 by hand: No counterpart on the target: LATERAL cannot be said in mariadb
+-- 15:35: RC0609 adapted: Said in other words: a query that reads the rows before it, as a join
 -- 17:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 18:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 20:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 21:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- 21:63: RC0608 adapted: Function spelled otherwise: jsonb_array_length means json_array_length
+-- 21:56: RC0607 check: Function with a difference: json_has_key: a text in an array of arrays counts on the target
 -- 22:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 22:88: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 22:119: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 23:51: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 23:51: RC0614 adapted: Condition made explicit: a truth value as a text
 -- 24:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 25:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 26:1: RC0602 by hand: No counterpart on the target: a number of s.id that is drawn before its row

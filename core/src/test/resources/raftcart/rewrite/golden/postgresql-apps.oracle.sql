@@ -38,8 +38,11 @@ GROUP BY TRUNC(at, 'MM')
 ORDER BY 1 DESC NULLS LAST
 OFFSET 5 ROWS
 FETCH NEXT 10 ROWS ONLY;
--- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in oracle
--- SELECT code FROM s WHERE code ILIKE '%x%' AND code NOT SIMILAR TO '(a|b)%' AND code ~* '^k'
+SELECT code
+FROM s
+WHERE LOWER(code) LIKE '%x%'
+    AND NOT REGEXP_LIKE(code, '^((a|b).*)$')
+    AND REGEXP_LIKE(code, '^k', 'i');
 SELECT price / 3, TRUNC(7 / 2), MOD(7, 2), POWER(2, 3), SQRT(16), ABS(-5), TRUNC(7 / 2) FROM s;
 SELECT
     TRUNC(7 / 2),
@@ -89,7 +92,7 @@ WHEN MATCHED THEN UPDATE SET price = t.p;
 SELECT * FROM s WHERE CASE WHEN ok = 1 THEN 1 ELSE 0 END = 0 AND NOT ok = 1;
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM s WHERE id = ANY(ARRAY[1,2,3]) AND 'x' = ANY(tags)
--- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- RC0602 by hand: No counterpart on the target: the function json_contains with 2 argument(s) has no counterpart in oracle
 -- SELECT doc->>'a', doc#>>'{a,b}', doc @> '{"a":1}', doc ? 'a', jsonb_array_length(doc->'x') FROM s
 SELECT
     ROW_NUMBER() OVER (PARTITION BY code ORDER BY at) AS rn,
@@ -99,7 +102,7 @@ FROM s;
 SELECT
     CASE WHEN ok = 1 THEN 1 ELSE 0 END,
     CAST(ok AS number(10)),
-    CAST(ok AS varchar2(4000)),
+    CASE WHEN ok = 1 THEN 'true' WHEN NOT ok = 1 THEN 'false' END,
     CAST(CASE WHEN price > 1 THEN 1 WHEN NOT price > 1 THEN 0 END AS number(10))
 FROM s;
 SELECT *
@@ -172,7 +175,8 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 7:8: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 7:8: RC0608 adapted: Function spelled otherwise: date_trunc means trunc_month
 -- 7:58: RC0609 adapted: Said in other words: the expression for its place in GROUP BY
--- 8:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in oracle
+-- 8:52: RC0609 adapted: Said in other words: SIMILAR TO as a regular expression
+-- 8:67: RC0607 check: Function with a difference: a dot matches the end of a line on the source only
 -- 9:21: RC0615 adapted: Division kept: without a fraction
 -- 10:10: RC0615 adapted: Division kept: without a fraction
 -- 10:27: RC0615 adapted: Division kept: without a fraction
@@ -193,9 +197,10 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 19:26: RC0609 adapted: Said in other words: IS TRUE as a choice
 -- 19:46: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 20:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 21:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- 21:1: RC0602 by hand: No counterpart on the target: the function json_contains with 2 argument(s) has no counterpart in oracle
 -- 23:18: RC0614 adapted: Condition made explicit: a truth value as a condition
--- 23:51: RC0625 check: Types compared as on the source: engines spell truth values as texts in different ways
+-- 23:51: RC0614 adapted: Condition made explicit: a truth value as a text
+-- 23:49: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 23:66: RC0614 adapted: Condition made explicit: a condition as a value
 -- 24:34: RC0609 adapted: Said in other words: rows compared value by value
 -- 25:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle

@@ -68,10 +68,14 @@ SELECT
 FROM frame;
 SELECT * FROM frame ORDER BY (SELECT NULL) OFFSET 20 ROWS FETCH NEXT 10 ROWS ONLY;
 SELECT TOP 5 * FROM frame ORDER BY CASE WHEN a IS NULL THEN 1 ELSE 0 END, a, s DESC;
--- RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
+-- RC0602 by hand: No counterpart on the target: the function json_contains with 2 argument(s) has no counterpart in sqlserver
 -- SELECT j->'a', j->>'b', j#>>'{c,0}', j @> '{"a":1}', j ? 'a', jsonb_array_length(j->'x') FROM frame
--- RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
--- SELECT * FROM frame, jsonb_array_elements(j->'items') e
+SELECT *
+FROM frame
+CROSS APPLY (
+    SELECT value AS value
+    FROM OPENJSON(COALESCE(JSON_QUERY(j, '$.items'), JSON_VALUE(j, '$.items')), '$') parts_
+) e;
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
 -- RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
@@ -171,14 +175,14 @@ FROM frame;
 -- SELECT current_user, session_user, current_database(), current_schema, version(), pg_backend_pid(), inet_client_addr()
 -- RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
 -- SELECT nextval('t_id_seq'), currval('t_id_seq'), lastval(), setval('t_id_seq', 10)
--- RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
+-- RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
 -- SELECT s FROM frame WHERE s LIKE 'a\_%' OR s LIKE 'b!%' ESCAPE '!' OR s SIMILAR TO '(a|b)%'
 SELECT s FROM frame ORDER BY CASE WHEN s IS NULL THEN 1 ELSE 0 END, s;
 -- RC0602 by hand: No counterpart on the target: an interval as a value
 -- SELECT E'a\nb', U&'\0041', $$it's$$, B'101', X'1F', 1_000, '2026-01-31'::date, interval '1' day, DATE '2026-01-31'
 -- RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
 -- SELECT (a, s) = (1, 'x'), ROW(1, 2), (a, s) IN (SELECT 1, 'x') FROM frame
--- RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- RC0602 by hand: No counterpart on the target: different rows counted, those with NULLs among them
 -- SELECT count(DISTINCT (a, s)) FROM frame
 SELECT
     CASE WHEN EXISTS (SELECT 1 FROM frame) THEN 1 ELSE 0 END,
@@ -247,8 +251,10 @@ CREATE TABLE p (
 -- 12:127: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 12:50: RC0609 adapted: Said in other words: a sum of whole numbers with 64 bits
 -- 14:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 15:56: RC0602 by hand: No counterpart on the target: the operator ?, which looks for a key in JSON
--- 16:1: RC0602 by hand: No counterpart on the target: the function json_rows with 1 argument(s) has no counterpart in sqlserver
+-- 15:1: RC0602 by hand: No counterpart on the target: the function json_contains with 2 argument(s) has no counterpart in sqlserver
+-- 16:22: RC0609 adapted: Said in other words: the members of a list as a query
+-- 16:22: RC0609 adapted: Said in other words: LATERAL as APPLY
+-- 16:44: RC0607 check: Function with a difference: json_get: a text comes without its quotes
 -- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- 18:1: RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
 -- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
@@ -271,13 +277,13 @@ CREATE TABLE p (
 -- 32:1: RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in sqlserver
 -- 34:1: RC0602 by hand: No counterpart on the target: the function connection_id has no counterpart in sqlserver
 -- 35:1: RC0602 by hand: No counterpart on the target: the last number of a sequence cannot be said in sqlserver
--- 36:1: RC0602 by hand: No counterpart on the target: the function matches_similar with 2 argument(s) has no counterpart in sqlserver
+-- 36:1: RC0602 by hand: No counterpart on the target: a regular expression cannot be said in sqlserver
 -- 37:10: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
 -- 37:44: RC0612 check: Comparison may ignore case on one engine: COLLATE C left out
 -- 37:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 38:1: RC0602 by hand: No counterpart on the target: an interval as a value
 -- 39:1: RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
--- 40:1: RC0602 by hand: No counterpart on the target: several values as one cannot be said in sqlserver
+-- 40:1: RC0602 by hand: No counterpart on the target: different rows counted, those with NULLs among them
 -- 41:8: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:40: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:53: RC0614 adapted: Condition made explicit: a condition as a value

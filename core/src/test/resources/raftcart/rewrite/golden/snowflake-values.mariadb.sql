@@ -125,8 +125,7 @@ SELECT (SIGN(a) * POWER(ABS(a), 1e0 / 3)) FROM frame;
 SELECT GREATEST(a, b) FROM frame;
 SELECT LEAST_IGNORE_NULLS(a, b) FROM frame;
 SELECT GROUP_CONCAT(s ORDER BY s SEPARATOR ',') FROM frame;
--- RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
--- SELECT ARRAY_AGG(s) WITHIN GROUP (ORDER BY s) FROM frame
+SELECT JSON_ARRAYAGG(s ORDER BY s) FROM frame;
 SELECT JSON_OBJECTAGG(s, v) FROM frame;
 SELECT COUNT(CASE WHEN a > 1 THEN 1 END) FROM frame;
 -- RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window
@@ -292,7 +291,10 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 97:8: RC0609 adapted: Said in other words: square in other words
 -- 100:8: RC0606 check: Function is not in the dictionary: LEAST_IGNORE_NULLS
 -- 101:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
--- 102:1: RC0602 by hand: No counterpart on the target: the function array_agg with 1 argument(s) has no counterpart in mariadb
+-- 102:8: RC0607 check: Function with a difference: array_agg: Snowflake leaves NULLs out
+-- 102:44: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 102:44: RC0627 check: Said in other words, with a difference: NULLs come first on the target, last on the source
+-- 102:8: RC0607 check: Function with a difference: array_agg: an array as a JSON array
 -- 103:8: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg
 -- 104:8: RC0609 adapted: Said in other words: count_if in other words
 -- 105:1: RC0602 by hand: No counterpart on the target: MEDIAN of groups, not over a window

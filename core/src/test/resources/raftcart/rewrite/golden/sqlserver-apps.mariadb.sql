@@ -58,8 +58,15 @@ FROM s;
 SELECT CASE WHEN ok = TRUE THEN 'y' ELSE 'n' END, IF(ok = TRUE, 1, 0), ELT(2, 'a', 'b')
 FROM s
 WHERE ok = TRUE;
--- RC0602 by hand: No counterpart on the target: CROSS APPLY cannot be said in mariadb
--- SELECT s.code, x.v FROM dbo.s CROSS APPLY (SELECT TOP 1 price AS v FROM dbo.s t WHERE t.code = s.code ORDER BY at DESC) x
+SELECT s.code, x.v
+FROM s
+JOIN (
+    SELECT
+        price AS v,
+        t.code AS key_1_,
+        ROW_NUMBER() OVER (PARTITION BY t.code ORDER BY at DESC) AS row_
+    FROM s t
+) x ON x.key_1_ = s.code AND x.row_ <= 1;
 -- RC0602 by hand: No counterpart on the target: texts split into rows
 -- SELECT s.code, x.v FROM dbo.s OUTER APPLY STRING_SPLIT(doc, ',') AS x(v)
 -- RC0602 by hand: No counterpart on the target: an UPDATE that assigns variables
@@ -128,7 +135,7 @@ SELECT
     SQRT(4),
     SIGN(-1),
     10 % 3,
-    (~5),
+    CAST(~5 AS SIGNED),
     CAST(5 & 3 AS SIGNED),
     CAST(5 | 3 AS SIGNED),
     CAST(5 ^ 3 AS SIGNED)
@@ -219,7 +226,8 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 9:57: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 9:109: RC0614 adapted: Condition made explicit: true beside a truth value
 -- 9:1: RC0609 adapted: Said in other words: the schema dbo is left out
--- 10:1: RC0602 by hand: No counterpart on the target: CROSS APPLY cannot be said in mariadb
+-- 10:43: RC0609 adapted: Said in other words: a query that reads the rows before it, as a join
+-- 10:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 11:1: RC0602 by hand: No counterpart on the target: texts split into rows
 -- 12:27: RC0602 by hand: No counterpart on the target: an UPDATE that assigns variables
 -- 13:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
@@ -261,8 +269,6 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 27:25: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
 -- 27:44: RC0608 adapted: Function spelled otherwise: CEILING means ceil
 -- 27:58: RC0609 adapted: Said in other words: power_of_whole in other words
--- 27:98: RC0607 check: Function with a difference: the complement has a sign on one engine only
--- 27:98: RC0607 check: Function with a difference: bit_not: the complement has no sign
 -- 27:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 28:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
 -- 28:31: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused

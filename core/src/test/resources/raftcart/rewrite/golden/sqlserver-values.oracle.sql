@@ -20,7 +20,7 @@ SELECT COALESCE(s, 'abcdefghij') FROM frame;
 SELECT COALESCE(a, CAST(TRUNC(1.5) AS number(10))) FROM frame;
 SELECT s || COALESCE(n, '') FROM frame;
 SELECT s || CAST(a AS varchar2(10 char)) FROM frame;
-SELECT a + '1' FROM frame;
+SELECT a + 1 FROM frame;
 SELECT TRUNC(a / 2) FROM frame;
 SELECT a / 2.0 FROM frame;
 SELECT m / 3 FROM frame;
@@ -392,7 +392,6 @@ FROM frame;
 -- 5:10: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 6:10: RC0609 adapted: Said in other words: + puts texts together
 -- 6:10: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
--- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
 -- 8:10: RC0615 adapted: Division kept: without a fraction
 -- 10:10: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 12:8: RC0609 adapted: Said in other words: length_without_padding in other words

@@ -20,7 +20,7 @@ SELECT COALESCE(s, 'abcdefghij') FROM frame;
 SELECT COALESCE(a, CAST(TRUNC(1.5) AS integer)) FROM frame;
 SELECT s || COALESCE(n, '') FROM frame;
 SELECT s || CAST(a AS character varying(10)) FROM frame;
-SELECT a + '1' FROM frame;
+SELECT a + 1 FROM frame;
 SELECT a / 2 FROM frame;
 SELECT a / 2.0 FROM frame;
 SELECT m / 3 FROM frame;
@@ -357,8 +357,6 @@ FROM frame;
 -- 5:10: RC0609 adapted: Said in other words: + puts texts together
 -- 5:12: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 6:10: RC0609 adapted: Said in other words: + puts texts together
--- 7:10: RC0625 check: Types compared as on the source: a text and a number are added; the text is taken for a number
--- 7:10: RC0625 check: Types compared as on the source: a text in a sum
 -- 10:10: RC0607 check: Function with a difference: if it is money, the source gives four digits behind the point
 -- 13:8: RC0607 check: Function with a difference: octet_length: an NVARCHAR has two bytes for each character
 -- 13:8: RC0608 adapted: Function spelled otherwise: DATALENGTH means octet_length
