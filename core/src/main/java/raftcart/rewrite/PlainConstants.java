@@ -51,11 +51,7 @@ final class PlainConstants {
             return Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
         }
         if (text && type instanceof LogicalType.Int i && adapter.lost(SqlFeature.LENIENT_NUMBERS)) {
-            Matcher digits = DIGITS.matcher(literal.text());
-            String number = digits.lookingAt() ? digits.group(1) : "0";
-            return i.unsigned() && number.startsWith("-")
-                    ? Optional.empty()
-                    : Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
+            return lenient(literal, i);
         }
         boolean whole = type instanceof LogicalType.Int i
                 && text
@@ -67,6 +63,15 @@ final class PlainConstants {
         return whole || exact
                 ? Optional.of(new Expr.Literal(LiteralKind.NUMBER, literal.text(), literal.span()))
                 : Optional.empty();
+    }
+
+    /** A whole number as MySQL casts a text to one: the digits at its beginning, or 0. */
+    private static Optional<Expr> lenient(Expr.Literal literal, LogicalType.Int type) {
+        Matcher digits = DIGITS.matcher(literal.text());
+        String number = digits.lookingAt() ? digits.group(1) : "0";
+        return type.unsigned() && number.startsWith("-")
+                ? Optional.empty()
+                : Optional.of(new Expr.Literal(LiteralKind.NUMBER, number, literal.span()));
     }
 
     /** The number that a text for money stands for, as in {@code '$1,000.50'} and {@code '(5)'} ("Monetary Types", PostgreSQL). */
