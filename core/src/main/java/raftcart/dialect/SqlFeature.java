@@ -740,6 +740,8 @@ public enum SqlFeature {
     DOCUMENTS_OF_ROWS_AS_THEY_COME,
     /** What takes the place of a match refers to its groups by a dollar sign; elsewhere by a backslash. */
     GROUPS_BY_DOLLAR,
+    /** A block of a routine may rescue what fails in it, which undoes what the block changed. */
+    BLOCKS_RESCUE,
     /** JSON documents are put together over windows. */
     WINDOW_DOCUMENTS,
     /** A truth value that becomes a text is TRUE or FALSE; elsewhere true or false. */

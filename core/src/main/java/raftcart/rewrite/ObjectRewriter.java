@@ -81,7 +81,9 @@ public final class ObjectRewriter {
             List<Statement> adapted = adapter.adapt(statement);
             return written(adapted, adapter.expressions(), notes);
         } catch (Untranslatable e) {
-            return Result.not(e.getMessage());
+            String place =
+                    e.place().map(s -> s.line() + ":" + s.column() + ": ").orElse("");
+            return Result.not(place + e.getMessage());
         }
     }
 

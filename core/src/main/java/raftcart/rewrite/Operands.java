@@ -94,11 +94,20 @@ final class Operands {
                 && text.kind() == LiteralKind.STRING
                 && adapter.lost(SqlFeature.LENIENT_NUMBERS)
                 && adapter.kind(other).isNumber()) {
-            return PlainConstants.leading(text);
+            return floating(PlainConstants.leading(text), binary);
         }
         return number && !joins
-                ? new Expr.Literal(LiteralKind.NUMBER, ((Expr.Literal) side).text(), side.span())
+                ? floating(new Expr.Literal(LiteralKind.NUMBER, ((Expr.Literal) side).text(), side.span()), binary)
                 : side;
+    }
+
+    /** A text is a floating-point number to MySQL, which a quotient shows. */
+    private Expr floating(Expr.Literal number, Expr.Binary binary) {
+        boolean shows =
+                binary.operator() == BinaryOperator.DIVIDE && adapter.from.has(SqlFeature.FOUR_DIGITS_OF_DIVISION);
+        return shows && !number.text().matches(".*[eE].*")
+                ? new Expr.Literal(LiteralKind.NUMBER, number.text() + "e0", number.span())
+                : number;
     }
 
     private Expr number(Expr e) {

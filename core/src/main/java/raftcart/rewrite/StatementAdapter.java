@@ -12,6 +12,7 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
 import raftcart.sql.Span;
 import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
@@ -71,6 +72,9 @@ final class StatementAdapter {
         if (statement instanceof Statement.CallProcedure call) {
             List<Expr> arguments = adapter.exprs(call.arguments());
             return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
+        }
+        if (statement instanceof CodeStatement code) {
+            return List.of(new CodeAdapter(this).adapt(code));
         }
         if (statement instanceof DdlStatement.CreateTable table) {
             return table(table);

@@ -16,9 +16,11 @@ import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.Passwords;
+import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 import raftcart.sql.parse.StatementParser;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Statement;
 
 /** Translates the statements of one text; remembers what they make for those that follow. */
@@ -99,8 +101,8 @@ public final class StatementRewriter {
         return results;
     }
 
-    private static raftcart.sql.Span spanAt(int line, int column) {
-        return new raftcart.sql.Span(0, 0, line, column);
+    private static Span spanAt(int line, int column) {
+        return new Span(0, 0, line, column);
     }
 
     private static String shortened(String text) {
@@ -123,10 +125,13 @@ public final class StatementRewriter {
             String written = write(statement, notes);
             return finished(parsed, source, written, inner, notes, place);
         } catch (Untranslatable e) {
-            FindingCode code = statement instanceof Statement.NotTranslated n && n.routine()
-                    ? FindingCode.CODE_BY_HAND
-                    : FindingCode.NO_COUNTERPART;
-            PlacedFinding finding = new PlacedFinding(code, place[0], place[1], e.getMessage());
+            boolean routine = statement instanceof Statement.NotTranslated n && n.routine()
+                    || statement instanceof CodeStatement && e.place().isEmpty();
+            PlacedFinding finding = new PlacedFinding(
+                    routine ? FindingCode.CODE_BY_HAND : FindingCode.NO_COUNTERPART,
+                    e.place().map(Span::line).orElse(place[0]),
+                    e.place().map(Span::column).orElse(place[1]),
+                    e.getMessage());
             return byHand(finding, whole(text, parsed), place);
         } catch (RuntimeException | StackOverflowError e) {
             return defect(e, whole(text, parsed), place);

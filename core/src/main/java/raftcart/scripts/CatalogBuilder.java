@@ -27,6 +27,7 @@ import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
 import raftcart.sql.script.ScriptFeature;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateTable;
 import raftcart.sql.tree.Name;
@@ -210,24 +211,26 @@ final class CatalogBuilder {
         } else if (statement instanceof DdlStatement.CreateSchema || statement instanceof Statement.UseSchema) {
             use(statement);
         } else if (statement instanceof Statement.Dml change) {
-            if (change instanceof Statement.Insert insert) {
-                rows(insert);
-            }
-            if (change instanceof Statement.QueryStatement query && query.into().isPresent()) {
-                put(ObjectKind.TABLE, names.object(query.into().get()), text);
-            }
-            if (change instanceof Statement.QueryStatement query) {
-                SequencePositions.of(query, language.grammar()).ifPresent(this::sequence);
-            }
-            return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
-                    .isPresent());
+            return change(change, text);
         } else if (statement instanceof Statement.ClientCommand command
                 && command.text().startsWith("COMMENT ON ")) {
             new ScriptComments(this, names, code).takeOther(text);
-        } else if (statement instanceof Statement.NotTranslated not) {
-            return routine(not, text);
+        } else if (statement instanceof Statement.NotTranslated || statement instanceof CodeStatement) {
+            return routine(statement instanceof Statement.NotTranslated not ? not.what() : "a routine", text);
         }
         return Optional.empty();
+    }
+
+    private Optional<String> change(Statement.Dml change, String text) {
+        if (change instanceof Statement.Insert insert) {
+            rows(insert);
+        }
+        if (change instanceof Statement.QueryStatement query) {
+            query.into().ifPresent(t -> put(ObjectKind.TABLE, names.object(t), text));
+            SequencePositions.of(query, language.grammar()).ifPresent(this::sequence);
+        }
+        return RowChanges.reason(change, t -> table(t).isPresent(), t -> table(t).filter(d -> d.rows > 0)
+                .isPresent());
     }
 
     /** Remembers what names without a schema mean from here on. */
@@ -254,13 +257,13 @@ final class CatalogBuilder {
         put(ObjectKind.GRANT, new ObjectName(schema, (grant.revoke() ? "revoke " : "") + what), text);
     }
 
-    private Optional<String> routine(Statement.NotTranslated not, String text) {
+    private Optional<String> routine(String what, String text) {
         String plain = VersionedText.plain(text, language);
         if (RefreshedViews.refresh(plain, code, names)) {
             return Optional.empty();
         }
         if (Routines.isSetting(plain)) {
-            return Routines.isAsMade(plain) ? Optional.empty() : Optional.of(not.what());
+            return Routines.isAsMade(plain) ? Optional.empty() : Optional.of(what);
         }
         Optional<Routines.Head> dropped = Routines.dropped(plain, language);
         if (dropped.isPresent()) {
@@ -268,7 +271,7 @@ final class CatalogBuilder {
         }
         Optional<Routines.Head> head = Routines.head(plain, language);
         head.ifPresent(h -> put(h.kind(), h.object(names), text));
-        return head.isPresent() ? Optional.empty() : Optional.of(not.what());
+        return head.isPresent() ? Optional.empty() : Optional.of(what);
     }
 
     /** Keeps an object whose text is all that is known of it; one of the same name and kind is replaced. */

@@ -139,6 +139,11 @@ final class CodeTranslator {
                 .findFirst());
     }
 
+    /** A routine of the source that statements may call. */
+    void knowRoutine(String name) {
+        knowledge.addRoutine(name);
+    }
+
     Statement parse(String text) {
         return ObjectRewriter.parse(text, from);
     }

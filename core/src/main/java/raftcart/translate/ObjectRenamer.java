@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
 import raftcart.rewrite.DateWords;
@@ -21,11 +22,11 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
-import raftcart.sql.tree.QueryMapper;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TableRef;
 
 /** Puts the target's names of tables, columns and sequences into a query of the source. */
-final class ObjectRenamer extends QueryMapper {
+class ObjectRenamer extends StatementMapper {
     private final Language source;
     private final Function<QualifiedName, Optional<Relation>> tables;
     private final Function<QualifiedName, QualifiedName> sequences;
@@ -62,6 +63,43 @@ final class ObjectRenamer extends QueryMapper {
                             .findFirst())
                     .map(c -> new Name(c, true));
         }
+    }
+
+    /** The tables of a change, in which its names are looked up. */
+    final <T> T among(List<TableRef> tables, Supplier<T> renamed) {
+        Map<String, Optional<Relation>> frame = new HashMap<>();
+        tables.forEach(t -> enter(t, frame));
+        return within(frame, renamed);
+    }
+
+    /** Rows that have a name of their own. */
+    final <T> T within(Map<String, Optional<Relation>> frame, Supplier<T> renamed) {
+        frames.push(frame);
+        try {
+            return renamed.get();
+        } finally {
+            frames.pop();
+        }
+    }
+
+    /** The name of a table on the target; the name as it is, noted as missing, where there is none. */
+    @Override
+    protected QualifiedName changed(QualifiedName table) {
+        return relation(table).map(Relation::name).orElse(table);
+    }
+
+    /** What a table is on the target; noted as missing where there is none. */
+    final Optional<Relation> relation(QualifiedName table) {
+        Optional<Relation> known = tables.apply(table);
+        if (known.isEmpty()) {
+            missing.add(table);
+        }
+        return known;
+    }
+
+    /** True for a name that is no column, whatever tables are there. */
+    protected boolean isOther(Name name) {
+        return false;
     }
 
     /** Tables that are read and of which nothing is known. */
@@ -165,6 +203,9 @@ final class ObjectRenamer extends QueryMapper {
     private Expr column(Expr.Column column) {
         QualifiedName name = column.name();
         if (name.parts().size() == 1) {
+            if (isOther(name.last())) {
+                return column;
+            }
             return column(name.last())
                     .<Expr>map(n -> new Expr.Column(new QualifiedName(List.of(n)), column.outer(), column.span()))
                     .orElse(column);

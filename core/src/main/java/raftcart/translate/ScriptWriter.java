@@ -140,8 +140,11 @@ public final class ScriptWriter {
 
     /** Views, which may read any table, and triggers, which are not to see the rows that are loaded. */
     private void code() {
-        Map<ObjectKind, String> folders =
-                Map.of(ObjectKind.TRIGGER, "target/80-triggers/", ObjectKind.GRANT, "target/90-grants/");
+        Map<ObjectKind, String> folders = Map.of(
+                ObjectKind.FUNCTION, "target/65-routines/",
+                ObjectKind.PROCEDURE, "target/65-routines/",
+                ObjectKind.TRIGGER, "target/80-triggers/",
+                ObjectKind.GRANT, "target/90-grants/");
         number = 0;
         for (CodeMapping mapping : translation.code()) {
             CodeObject object = mapping.target();

@@ -268,7 +268,7 @@ public final class Translator {
         return List.copyOf(types.values());
     }
 
-    /** What is left to a person for now: routines, and what nobody else takes care of. */
+    /** What are statements of their own; what nobody takes care of is left to a person. */
     private List<CodeMapping> codeObjects() {
         tables.values().forEach(code::add);
         code.translate();
@@ -278,6 +278,8 @@ public final class Translator {
         GrantTranslator grants = new GrantTranslator(code, names, to, plan.grants(), notes);
         ObjectComments comments = new ObjectComments(code, names, notes);
         ViewIndexes indexes = new ViewIndexes(code, names, to, notes);
+        RoutineTranslator routines = new RoutineTranslator(code, names, from, notes);
+        source.schemas().stream().flatMap(s -> s.codeObjects().stream()).forEach(routines::know);
         for (Schema schema : source.schemas()) {
             for (CodeObject object : schema.codeObjects()) {
                 switch (object.kind()) {
@@ -287,6 +289,8 @@ public final class Translator {
                     case GRANT, ROLE -> grants.translate(object).ifPresent(all::add);
                     case COMMENT -> comments.translate(object).ifPresent(all::add);
                     case INDEX -> indexes.translate(object).ifPresent(all::add);
+                    case FUNCTION, PROCEDURE, TRIGGER ->
+                        routines.translate(object).ifPresent(all::add);
                     default -> leave(object);
                 }
             }

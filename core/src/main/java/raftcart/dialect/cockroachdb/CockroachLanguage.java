@@ -58,6 +58,7 @@ public final class CockroachLanguage {
                     SqlFeature.DOTS_MATCH_NEWLINES,
                     SqlFeature.JSON_PATH_ROWS,
                     SqlFeature.ARRAYS_OVER_WINDOWS,
+                    SqlFeature.BLOCKS_RESCUE,
                     SqlFeature.PARTS_IF_NOT_EXISTS,
                     SqlFeature.SPECIAL_FLOAT_TEXTS,
                     SqlFeature.SPECIAL_DECIMAL_TEXTS,

@@ -31,6 +31,7 @@ public final class MariaDbLanguage {
             LexicalFeature.DASHES_BEFORE_BLANK,
             LexicalFeature.HEX_NUMBERS_ARE_BYTES);
     private static final Set<GrammarFeature> GRAMMAR = Set.of(
+            GrammarFeature.PSM_ROUTINES,
             GrammarFeature.LIKE_COPIES_ALL,
             GrammarFeature.FRACTIONS_WITHIN_SECOND,
             GrammarFeature.WEEKS_BEGIN_ON_SUNDAY,

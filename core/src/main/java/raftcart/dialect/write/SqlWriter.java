@@ -2,6 +2,7 @@ package raftcart.dialect.write;
 
 import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Query;
@@ -15,24 +16,43 @@ public final class SqlWriter {
     private final QueryWriter queries;
     private final ChangeWriter changes;
     private final DdlWriter structure;
+    private final CodeWriter code;
 
     private SqlWriter(
-            WriterContext context, ExprWriter expressions, QueryWriter queries, ChangeWriter changes, DdlWriter ddl) {
+            WriterContext context,
+            ExprWriter expressions,
+            QueryWriter queries,
+            ChangeWriter changes,
+            DdlWriter ddl,
+            CodeWriter code) {
         this.context = context;
         this.expressions = expressions;
         this.queries = queries;
         this.changes = changes;
         this.structure = ddl;
+        this.code = code;
     }
 
     /** Puts a dialect's writers together. */
     public static SqlWriter of(
             WriterContext context, ExprWriter expressions, QueryWriter queries, ChangeWriter changes, DdlWriter ddl) {
-        SqlWriter writer = new SqlWriter(context, expressions, queries, changes, ddl);
+        return of(context, expressions, queries, changes, ddl, new CodeWriter());
+    }
+
+    /** Puts the writers of a dialect with routines together. */
+    public static SqlWriter of(
+            WriterContext context,
+            ExprWriter expressions,
+            QueryWriter queries,
+            ChangeWriter changes,
+            DdlWriter ddl,
+            CodeWriter code) {
+        SqlWriter writer = new SqlWriter(context, expressions, queries, changes, ddl, code);
         expressions.attach(writer);
         queries.attach(writer);
         changes.attach(writer);
         ddl.attach(writer);
+        code.attach(writer);
         return writer;
     }
 
@@ -52,6 +72,9 @@ public final class SqlWriter {
         }
         if (statement instanceof DdlStatement ddl) {
             return structure.statement(ddl);
+        }
+        if (statement instanceof CodeStatement routine) {
+            return code.statement(routine);
         }
         if (statement instanceof Statement.Transaction transaction) {
             return structure.transaction(transaction);

@@ -94,7 +94,7 @@ final class DdlParser {
             case "EXTENSION":
                 return extension(span);
             default:
-                return other(kind, span);
+                return routine(kind, orReplace, span);
         }
     }
 
@@ -390,6 +390,11 @@ final class DdlParser {
             cursor.take();
         }
         return new DdlStatement.CreateSynonym(name, parsing.qualifiedName(), orReplace, common, span);
+    }
+
+    private Statement routine(String kind, boolean orReplace, Span span) {
+        boolean read = parsing.has(GrammarFeature.PSM_ROUTINES) && kind.matches("FUNCTION|PROCEDURE|TRIGGER");
+        return read ? new RoutineParser(parsing).create(orReplace, span) : other(kind, span);
     }
 
     private Statement index(Span span) {

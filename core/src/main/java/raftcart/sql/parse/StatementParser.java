@@ -198,6 +198,11 @@ public final class StatementParser {
         }
     }
 
+    /** Reads a statement within the body of a routine. */
+    static Statement nested(Parsing parsing) {
+        return new StatementParser(parsing.cursor, parsing.grammar).statement();
+    }
+
     private Statement statement() {
         Token token = cursor.peek();
         Span span = token.span();

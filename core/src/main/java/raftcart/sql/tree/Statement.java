@@ -8,7 +8,7 @@ import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.TableRef.Alias;
 
 /** A statement of a script. {@code leftOut} lists clauses as written that say nothing about meaning. */
-public sealed interface Statement permits DdlStatement, Statement.Dml, Statement.Other {
+public sealed interface Statement permits CodeStatement, DdlStatement, Statement.Dml, Statement.Other {
     /** Where it was read. */
     Span span();
 

@@ -149,10 +149,32 @@ BEGIN;
 -- CALL p(1, @out)
 -- RC0603 by hand: Code is not translated: block of code
 -- DO SLEEP(1)
--- RC0603 by hand: Code is not translated: trigger
--- CREATE DEFINER=`root`@`localhost` TRIGGER tr BEFORE INSERT ON telescope FOR EACH ROW BEGIN IF NEW.x IS NULL THEN SET NEW.x = 1; END IF; END
--- RC0603 by hand: Code is not translated: procedure
--- CREATE PROCEDURE p(IN a INT, OUT b INT) BEGIN DECLARE i INT DEFAULT 0; WHILE i < a DO SET i = i + 1; END WHILE; SET b = i; END
+CREATE OR REPLACE FUNCTION tr() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF NEW.x IS NULL THEN
+        NEW.x := 1;
+    END IF;
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER tr BEFORE INSERT ON telescope
+FOR EACH ROW
+EXECUTE FUNCTION tr();
+CREATE PROCEDURE p(a integer, OUT b integer)
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+DECLARE
+    i integer := 0;
+BEGIN
+    WHILE i < a LOOP
+        i := i + 1;
+    END LOOP;
+    b := i;
+END;
+$$;
 -- RC0603 by hand: Code is not translated: event
 -- CREATE EVENT e ON SCHEDULE EVERY 1 DAY DO DELETE FROM telescope WHERE id < 5
 CREATE TEMPORARY TABLE tmp (LIKE telescope INCLUDING ALL);
@@ -285,8 +307,6 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 73:1: RC0602 by hand: No counterpart on the target: assignment to a variable
 -- 74:1: RC0602 by hand: No counterpart on the target: the session's variable @out
 -- 75:1: RC0603 by hand: Code is not translated: block of code
--- 77:1: RC0603 by hand: Code is not translated: trigger
--- 78:1: RC0603 by hand: Code is not translated: procedure
 -- 80:1: RC0603 by hand: Code is not translated: event
 -- 83:1: RC0609 adapted: Said in other words: a table and the INSERT that fills it
 -- 84:51: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines

@@ -89,17 +89,31 @@ JOIN addr a ON s.address_id = a.address_id
 JOIN city ON a.city_id = city.city_id
 LEFT JOIN film_category fc ON s.star_id = fc.star_id
 GROUP BY s.star_id, s.first_name, s.kind, s.active;
--- RC0603 by hand: Code is not translated: trigger
--- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_film` AFTER INSERT ON `film` FOR EACH ROW BEGIN
---     INSERT INTO film_text (film_id) VALUES (new.film_id);
---   END */
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER `upd_film` AFTER UPDATE ON `film` FOR EACH ROW BEGIN
---     IF (old.title != new.title) THEN
---         UPDATE film_text SET title=new.title WHERE film_id=old.film_id;
---     END IF;
---   END
--- RC0603 by hand: Code is not translated: procedure
+CREATE OR REPLACE FUNCTION ins_film() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    INSERT INTO film_text (film_id) VALUES (new.film_id);
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER ins_film AFTER INSERT ON film
+FOR EACH ROW
+EXECUTE FUNCTION ins_film();
+CREATE OR REPLACE FUNCTION upd_film() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF old.title <> new.title THEN
+        UPDATE film_text SET title = new.title WHERE film_id = old.film_id;
+    END IF;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER upd_film AFTER UPDATE ON film
+FOR EACH ROW
+EXECUTE FUNCTION upd_film();
+-- RC0602 by hand: No counterpart on the target: a result set for the caller
 -- CREATE PROCEDURE rewards_report (
 --     IN min_monthly_purchases TINYINT UNSIGNED
 --     , OUT count_rewardees INT
@@ -244,9 +258,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 86:166: RC0609 adapted: Said in other words: values put together as texts
 -- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
 -- 87:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
--- 89:10: RC0603 by hand: Code is not translated: trigger
--- 94:1: RC0603 by hand: Code is not translated: trigger
--- 99:1: RC0603 by hand: Code is not translated: procedure
+-- 108:9: RC0602 by hand: No counterpart on the target: a result set for the caller
 -- 113:1: RC0603 by hand: Code is not translated: event
 -- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
 -- 117:1: RC0627 check: Said in other words, with a difference: b stands elsewhere among the columns, which SELECT * shows

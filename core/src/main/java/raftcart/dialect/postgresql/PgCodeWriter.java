@@ -1,0 +1,290 @@
+package raftcart.dialect.postgresql;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.CodeWriter;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Access;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Condition;
+import raftcart.sql.tree.CodeStatement.CreateRoutine;
+import raftcart.sql.tree.CodeStatement.CreateTrigger;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Expected;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.CodeStatement.Rescue;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
+
+/** Writes PL/pgSQL ("PL/pgSQL - SQL Procedural Language"). */
+final class PgCodeWriter extends CodeWriter {
+    @Override
+    protected String statement(CodeStatement code) {
+        if (code instanceof CreateRoutine routine) {
+            return routine(routine);
+        }
+        if (code instanceof CreateTrigger trigger) {
+            return trigger(trigger);
+        }
+        if (code instanceof Block block) {
+            return block(block);
+        }
+        if (code instanceof CodeStatement.If choice) {
+            return choice(choice);
+        }
+        if (code instanceof CodeStatement.CaseOf choice) {
+            return caseOf(choice);
+        }
+        if (code instanceof CodeStatement.Loop loop) {
+            return loop(loop);
+        }
+        if (code instanceof CodeStatement.ForRange range) {
+            return range(range);
+        }
+        if (code instanceof CodeStatement.ForRows rows) {
+            return label(rows.label()) + "FOR " + name(rows.row()) + " IN\n"
+                    + indented(text(rows.query().orElseThrow())) + "\nLOOP\n" + lines(rows.body()) + "END LOOP";
+        }
+        return simple(code);
+    }
+
+    private String simple(CodeStatement code) {
+        if (code instanceof CodeStatement.Assign a) {
+            return text(a.target()) + " := " + text(a.value());
+        }
+        if (code instanceof CodeStatement.Jump j) {
+            return (j.again() ? "CONTINUE" : "EXIT")
+                    + j.label().map(l -> " " + name(l)).orElse("")
+                    + j.when().map(w -> " WHEN " + text(w)).orElse("");
+        }
+        if (code instanceof CodeStatement.Return r) {
+            return "RETURN" + r.value().map(v -> " " + text(v)).orElse("");
+        }
+        if (code instanceof CodeStatement.SelectInto s) {
+            return text(s.query()) + "\nINTO " + (s.expected() == Expected.EXACTLY_ONE ? "STRICT " : "")
+                    + targets(s.targets());
+        }
+        if (code instanceof CodeStatement.CursorStep c) {
+            return (c.opens() ? "OPEN " : "CLOSE ") + name(c.cursor());
+        }
+        if (code instanceof CodeStatement.Fetch f) {
+            return "FETCH " + name(f.cursor()) + " INTO " + targets(f.targets());
+        }
+        if (code instanceof CodeStatement.Signal s) {
+            return signal(s);
+        }
+        if (code instanceof CodeStatement.RowCount r) {
+            return "GET DIAGNOSTICS " + text(r.target()) + " = ROW_COUNT";
+        }
+        if (code instanceof CodeStatement.Nothing) {
+            return "NULL";
+        }
+        throw new Untranslatable("a statement of a routine");
+    }
+
+    private String targets(List<Expr> targets) {
+        return targets.stream().map(this::text).collect(Collectors.joining(", "));
+    }
+
+    private String routine(CreateRoutine routine) {
+        boolean function = routine.returns().isPresent();
+        String parameters = routine.parameters().stream().map(this::parameter).collect(Collectors.joining(", "));
+        List<String> traits = new ArrayList<>();
+        traits.add("LANGUAGE plpgsql");
+        if (function && routine.traits().deterministic()) {
+            volatility(routine).ifPresent(traits::add);
+        }
+        if (routine.traits().definer()) {
+            traits.add("SECURITY DEFINER");
+        }
+        if (wantsOneRow(routine.body())) {
+            traits.add("SET plpgsql.extra_errors = 'too_many_rows'");
+        }
+        if (routine.name().parts().size() > 1) {
+            traits.add("SET search_path = "
+                    + name(routine.name().parts().get(routine.name().parts().size() - 2)) + ", pg_temp");
+        }
+        return "CREATE " + (routine.replace() ? "OR REPLACE " : "") + (function ? "FUNCTION " : "PROCEDURE ")
+                + name(routine.name()) + "(" + parameters + ")"
+                + routine.returns().map(t -> " RETURNS " + type(t)).orElse("") + "\n"
+                + String.join("\n", traits) + "\n" + body((Block) routine.body(), variables(routine))
+                + comment(routine);
+    }
+
+    private String comment(CreateRoutine routine) {
+        String kind = routine.returns().isPresent() ? "FUNCTION " : "PROCEDURE ";
+        String types = routine.parameters().stream()
+                .filter(p -> p.mode() != Mode.OUT || routine.returns().isEmpty())
+                .map(p -> (p.mode() == Mode.IN ? "" : p.mode() + " ") + type(p.type()))
+                .collect(Collectors.joining(", "));
+        return routine.traits()
+                .comment()
+                .filter(c -> !c.isEmpty())
+                .map(c -> ";\nCOMMENT ON " + kind + name(routine.name()) + "(" + types + ") IS " + string(c))
+                .orElse("");
+    }
+
+    /** What a deterministic function may be taken for: it is no more steady than what it reads. */
+    private static Optional<String> volatility(CreateRoutine routine) {
+        boolean reads = StatementSearch.anyStatement(
+                        List.of(routine.body()),
+                        s -> s instanceof Statement.Dml || s instanceof CodeStatement.SelectInto)
+                || StatementSearch.anyExpression(
+                        List.of(routine.body()), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists);
+        boolean changes = StatementSearch.anyStatement(List.of(routine.body()), s -> s instanceof Statement.Dml);
+        if (changes || routine.traits().access() == Access.CHANGES) {
+            return Optional.empty();
+        }
+        return Optional.of(reads || routine.traits().access() == Access.READS ? "STABLE" : "IMMUTABLE");
+    }
+
+    private static boolean wantsOneRow(Statement body) {
+        return StatementSearch.anyStatement(
+                List.of(body), s -> s instanceof CodeStatement.SelectInto i && i.expected() == Expected.AT_MOST_ONE);
+    }
+
+    private String parameter(Parameter parameter) {
+        String mode = parameter.mode() == Mode.IN ? "" : parameter.mode() + " ";
+        return mode + name(parameter.name()) + " " + type(parameter.type())
+                + parameter.initial().map(i -> " DEFAULT " + text(i)).orElse("");
+    }
+
+    private static boolean variables(CreateRoutine routine) {
+        return !routine.parameters().isEmpty()
+                || !((Block) routine.body()).declarations().isEmpty();
+    }
+
+    /** The body with its quotes; a name that means a variable and a column means the variable, as on the source. */
+    private String body(Block block, boolean variables) {
+        boolean queries = StatementSearch.anyStatement(
+                        List.of(block), s -> s instanceof Statement.Dml || s instanceof CodeStatement.SelectInto)
+                || block.declarations().stream().anyMatch(Declaration.Cursor.class::isInstance);
+        String text = (variables && queries ? "#variable_conflict use_variable\n" : "") + block(block) + ";\n";
+        String quote = text.contains("$$") ? "$body$" : "$$";
+        return "AS " + quote + "\n" + text + quote;
+    }
+
+    private String trigger(CreateTrigger trigger) {
+        String events = trigger.events().stream()
+                .map(e -> e.kind().name()
+                        + (e.columns().isEmpty()
+                                ? ""
+                                : " OF " + e.columns().stream().map(this::name).collect(Collectors.joining(", "))))
+                .collect(Collectors.joining(" OR "));
+        Block body = (Block) trigger.body();
+        String one = wantsOneRow(body) ? "\nSET plpgsql.extra_errors = 'too_many_rows'" : "";
+        return "CREATE OR REPLACE FUNCTION " + name(trigger.name()) + "() RETURNS trigger\nLANGUAGE plpgsql" + one
+                + "\n"
+                + body(body, !body.declarations().isEmpty()) + ";\nCREATE TRIGGER "
+                + name(trigger.name().last()) + " " + trigger.timing() + " " + events + " ON "
+                + name(trigger.table()) + "\nFOR EACH " + (trigger.eachRow() ? "ROW" : "STATEMENT")
+                + trigger.when().map(w -> "\nWHEN (" + text(w) + ")").orElse("") + "\nEXECUTE FUNCTION "
+                + name(trigger.name()) + "()";
+    }
+
+    private String block(Block block) {
+        StringBuilder text = new StringBuilder();
+        text.append(label(block.label()));
+        if (!block.declarations().isEmpty()) {
+            text.append("DECLARE\n");
+            block.declarations()
+                    .forEach(d -> text.append(indented(declaration(d) + ";")).append("\n"));
+        }
+        text.append("BEGIN\n").append(lines(block.body()));
+        if (!block.rescues().isEmpty()) {
+            text.append("EXCEPTION\n");
+            block.rescues().forEach(r -> text.append(indented(rescue(r))).append("\n"));
+        }
+        return text.append("END").toString();
+    }
+
+    private String declaration(Declaration declaration) {
+        if (declaration instanceof Declaration.Cursor cursor) {
+            return name(cursor.name()) + " CURSOR FOR\n" + indented(text(cursor.query()));
+        }
+        Declaration.Variable variable = (Declaration.Variable) declaration;
+        return name(variable.name())
+                + (variable.constant() ? " CONSTANT " : " ")
+                + type(variable.type())
+                + variable.initial().map(i -> " := " + text(i)).orElse("");
+    }
+
+    private String rescue(Rescue rescue) {
+        String conditions =
+                rescue.conditions().stream().map(PgCodeWriter::condition).collect(Collectors.joining(" OR "));
+        String body = rescue.body().isEmpty() ? "    NULL;\n" : lines(rescue.body());
+        return ("WHEN " + conditions + " THEN\n" + body).stripTrailing();
+    }
+
+    private static String condition(Condition condition) {
+        return switch (condition.kind()) {
+            case ERROR -> "OTHERS";
+            case STATE -> "SQLSTATE '" + condition.value().replace("'", "") + "'";
+            default -> throw new Untranslatable("a handler for " + condition.value());
+        };
+    }
+
+    private String choice(CodeStatement.If choice) {
+        StringBuilder text = new StringBuilder();
+        String word = "IF ";
+        for (Choice each : choice.choices()) {
+            text.append(word).append(text(each.condition())).append(" THEN\n").append(lines(each.body()));
+            word = "ELSIF ";
+        }
+        if (!choice.otherwise().isEmpty()) {
+            text.append("ELSE\n").append(lines(choice.otherwise()));
+        }
+        return text.append("END IF").toString();
+    }
+
+    private String caseOf(CodeStatement.CaseOf choice) {
+        StringBuilder text = new StringBuilder("CASE");
+        choice.operand().ifPresent(o -> text.append(" ").append(text(o)));
+        text.append("\n");
+        for (Choice each : choice.choices()) {
+            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + lines(each.body())).stripTrailing()))
+                    .append("\n");
+        }
+        choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + lines(o)).stripTrailing()))
+                .append("\n"));
+        return text.append("END CASE").toString();
+    }
+
+    private String loop(CodeStatement.Loop loop) {
+        StringBuilder text = new StringBuilder();
+        text.append(label(loop.label()));
+        loop.before().ifPresent(b -> text.append("WHILE ").append(text(b)).append(" "));
+        text.append("LOOP\n").append(lines(loop.body()));
+        loop.after()
+                .ifPresent(a -> text.append("    EXIT WHEN ").append(text(a)).append(";\n"));
+        return text.append("END LOOP").toString();
+    }
+
+    private String range(CodeStatement.ForRange range) {
+        String ends = range.reverse()
+                ? "REVERSE " + text(range.to()) + ".." + text(range.from())
+                : text(range.from()) + ".." + text(range.to());
+        return label(range.label()) + "FOR " + name(range.variable()) + " IN " + ends + " LOOP\n" + lines(range.body())
+                + "END LOOP";
+    }
+
+    private String label(Optional<Name> label) {
+        return label.map(l -> "<<" + name(l) + ">>\n").orElse("");
+    }
+
+    private String signal(CodeStatement.Signal signal) {
+        if (signal.state().isEmpty() && signal.message().isEmpty()) {
+            return "RAISE";
+        }
+        String message = signal.message().map(this::text).orElse(string("an exception of the user"));
+        return "RAISE EXCEPTION USING MESSAGE = " + message
+                + signal.state().map(s -> ", ERRCODE = " + string(s)).orElse("");
+    }
+}

@@ -1,0 +1,404 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.ColumnUse;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Event;
+import raftcart.sql.tree.CodeStatement.Timing;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
+
+/**
+ * Routines and triggers with SQL/PSM in them for a target whose blocks rescue what fails (PL/pgSQL), so that they do there what
+ * they do on the source. What cannot be said is refused with the line of its statement.
+ */
+final class CodeAdapter {
+    private final StatementAdapter statements;
+    private final QueryAdapter adapter;
+    private CodeFrame frame;
+
+    CodeAdapter(StatementAdapter statements) {
+        this.statements = statements;
+        this.adapter = statements.expressions();
+    }
+
+    /** The routine or trigger in the target's terms. */
+    CodeStatement adapt(CodeStatement code) {
+        boolean can = adapter.to.has(SqlFeature.BLOCKS_RESCUE) && !adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+        if (code instanceof CodeStatement.CreateRoutine routine) {
+            refuse(!can, routine.returns().isPresent() ? "function" : "procedure");
+            sayLanguage(routine.span());
+            return routine(routine);
+        }
+        if (code instanceof CodeStatement.CreateTrigger trigger) {
+            refuse(!can, "trigger");
+            sayLanguage(trigger.span());
+            return trigger(trigger);
+        }
+        throw new Untranslatable("block of code");
+    }
+
+    private void sayLanguage(Span span) {
+        adapter.note(FindingCode.SYNTAX_ADAPTED, span, "code in the target's own language");
+    }
+
+    private static void refuse(boolean refused, String what) {
+        if (refused) {
+            throw new Untranslatable(what);
+        }
+    }
+
+    /** A refusal for one statement, with which the whole routine ends. */
+    static Untranslatable at(Span span, String what) {
+        return new Untranslatable(what, span);
+    }
+
+    CodeFrame frame() {
+        return frame;
+    }
+
+    QueryAdapter adapter() {
+        return adapter;
+    }
+
+    private CodeStatement routine(CodeStatement.CreateRoutine routine) {
+        Optional<KnownColumn> result =
+                routine.returns().map(t -> known(routine.name().last(), t));
+        CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
+        frame = new CodeFrame(kind, routine.body(), result);
+        Scope before = adapter.scope;
+        adapter.scope = new Scope(Optional.of(before));
+        frame.enter();
+        try {
+            routine.parameters().forEach(p -> frame.declare(known(p.name(), p.type())));
+            adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            List<CodeStatement.Parameter> parameters = routine.parameters().stream()
+                    .map(p -> new CodeStatement.Parameter(
+                            p.mode(),
+                            p.name(),
+                            written(p.name(), adapter.finder.type(p.type())),
+                            p.initial().map(adapter::expr)))
+                    .toList();
+            Block body = whole(routine.body(), rounded(routine.parameters(), parameters));
+            return new CodeStatement.CreateRoutine(
+                    routine.name(),
+                    routine.replace(),
+                    parameters,
+                    routine.returns().map(t -> written(routine.name().last(), adapter.finder.type(t))),
+                    routine.traits(),
+                    body,
+                    routine.span());
+        } finally {
+            adapter.scope = before;
+            frame.leave();
+        }
+    }
+
+    /** A parameter has no digits after the point but those of its type, which the target's parameters do not see to. */
+    private List<Statement> rounded(List<CodeStatement.Parameter> given, List<CodeStatement.Parameter> written) {
+        List<Statement> first = new ArrayList<>();
+        for (int i = 0; i < given.size(); i++) {
+            boolean digits = adapter.finder.type(given.get(i).type()) instanceof LogicalType.Decimal d
+                    && d.precision() > 0
+                    && given.get(i).mode() != CodeStatement.Mode.OUT;
+            if (digits) {
+                Expr name =
+                        new Expr.Column(new QualifiedName(List.of(given.get(i).name())), false, Span.NONE);
+                Expr cast = new Expr.Cast(name, written.get(i).type(), false, Span.NONE);
+                first.add(new CodeStatement.Assign(name, cast, Span.NONE));
+            }
+        }
+        return first;
+    }
+
+    private CodeStatement trigger(CodeStatement.CreateTrigger trigger) {
+        frame = new CodeFrame(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
+        if (trigger.follows().isPresent()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    trigger.span(),
+                    "triggers of one table fire in the order of their names on the target");
+        }
+        Scope before = adapter.scope;
+        adapter.scope = new Scope(Optional.of(before));
+        frame.enter();
+        try {
+            for (String row : List.of("NEW", "OLD")) {
+                Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
+            }
+            Block body = whole(trigger.body(), List.of());
+            return new CodeStatement.CreateTrigger(
+                    trigger.name(),
+                    trigger.replace(),
+                    trigger.timing(),
+                    trigger.events(),
+                    trigger.table(),
+                    trigger.eachRow(),
+                    trigger.when().map(adapter::condition),
+                    Optional.empty(),
+                    false,
+                    returning(body, trigger),
+                    trigger.span());
+        } finally {
+            adapter.scope = before;
+            frame.leave();
+        }
+    }
+
+    /** A trigger's function gives the row that is to be written; what it gives after the change does not matter. */
+    private static Block returning(Block body, CodeStatement.CreateTrigger trigger) {
+        boolean removes = trigger.events().stream().allMatch(e -> e.kind() == Event.Kind.DELETE);
+        Expr row = trigger.timing() == Timing.BEFORE ? Expr.Column.of(removes ? "old" : "new") : Expr.Literal.ofNull();
+        Statement end = new CodeStatement.Return(Optional.of(row), trigger.span());
+        if (body.label().isPresent() || !body.rescues().isEmpty()) {
+            return Block.of(List.of(body, end), trigger.span());
+        }
+        List<Statement> all = new ArrayList<>(body.body());
+        all.add(end);
+        return body.withBody(all);
+    }
+
+    /** The body as one block, which declares what had to be added. */
+    private Block whole(Statement body, List<Statement> first) {
+        List<Statement> adapted = statement(body);
+        Block block = adapted.size() == 1 && adapted.get(0) instanceof Block b ? b : Block.of(adapted, body.span());
+        List<Declaration> declarations = new ArrayList<>(block.declarations());
+        declarations.addAll(frame.added());
+        boolean plain = block.rescues().isEmpty() || first.isEmpty();
+        List<Statement> all =
+                Stream.concat(first.stream(), block.body().stream()).toList();
+        return plain
+                ? new Block(block.label(), declarations, List.of(), all, block.rescues(), block.span())
+                : new Block(
+                        Optional.empty(),
+                        frame.added(),
+                        List.of(),
+                        Stream.concat(first.stream(), Stream.of((Statement) block))
+                                .toList(),
+                        List.of(),
+                        block.span());
+    }
+
+    List<Statement> statements(List<Statement> all) {
+        return all.stream().flatMap(s -> statement(s).stream()).toList();
+    }
+
+    /** A statement in the target's terms, with what is done if it fails and the routine goes on. */
+    List<Statement> statement(Statement statement) {
+        boolean simple = statement instanceof Statement.Dml
+                || statement instanceof CodeStatement.SelectInto
+                || statement instanceof CodeStatement.Fetch
+                || statement instanceof CodeStatement.CursorStep
+                || statement instanceof CodeStatement.Assign a
+                        && !(a.value() instanceof Expr.Literal || a.value() instanceof Expr.Column)
+                || statement instanceof CodeStatement.Signal;
+        List<Statement> adapted = new ArrayList<>();
+        Statement counted = new CodeCounts(this).counted(statement, adapted);
+        adapted.addAll(adapted(counted));
+        return simple ? new CodeHandlers(this).going(adapted, statement.span()) : adapted;
+    }
+
+    private List<Statement> adapted(Statement statement) {
+        if (statement instanceof Block block) {
+            return List.of(new CodeHandlers(this).block(block));
+        }
+        if (statement instanceof CodeStatement.Assign assign) {
+            return List.of(assign(assign));
+        }
+        if (statement instanceof CodeStatement.SelectInto into) {
+            return new CodeRows(this).select(into);
+        }
+        if (statement instanceof CodeStatement.Fetch fetch) {
+            return new CodeRows(this).fetch(fetch);
+        }
+        if (statement instanceof CodeStatement.Signal signal) {
+            return List.of(signal(signal));
+        }
+        if (statement instanceof CodeStatement.Return returned) {
+            return List.of(returned(returned));
+        }
+        if (statement instanceof Statement.QueryStatement query) {
+            throw at(query.span(), "a result set for the caller");
+        }
+        if (statement instanceof Statement.Transaction transaction) {
+            return transaction(transaction);
+        }
+        return statement instanceof CodeStatement code ? List.of(nested(code)) : statements.adapt(statement);
+    }
+
+    private Statement nested(CodeStatement code) {
+        if (code instanceof CodeStatement.If choice) {
+            return new CodeStatement.If(choices(choice.choices()), statements(choice.otherwise()), choice.span());
+        }
+        if (code instanceof CodeStatement.CaseOf choice) {
+            return caseOf(choice);
+        }
+        if (code instanceof CodeStatement.Loop loop) {
+            frame.loops().push(loop);
+            try {
+                return new CodeStatement.Loop(
+                        loop.label(),
+                        loop.before().map(adapter::condition),
+                        loop.after().map(adapter::condition),
+                        statements(loop.body()),
+                        loop.span());
+            } finally {
+                frame.loops().pop();
+            }
+        }
+        return code instanceof CodeStatement.ForRange || code instanceof CodeStatement.ForRows
+                ? new CodeLoops(this).loop(code)
+                : code;
+    }
+
+    private List<Choice> choices(List<Choice> choices) {
+        return choices.stream()
+                .map(c -> new Choice(adapter.condition(c.condition()), statements(c.body())))
+                .toList();
+    }
+
+    /** A choice by the value of a variable, as conditions, so that each is compared as the source does. */
+    private Statement caseOf(CodeStatement.CaseOf choice) {
+        Optional<List<Statement>> otherwise = choice.otherwise().map(this::statements);
+        boolean variable =
+                choice.operand().filter(Expr.Column.class::isInstance).isPresent();
+        if (choice.operand().isPresent() && !variable) {
+            return valueOf(choice, otherwise);
+        }
+        List<Choice> conditions = choice.choices().stream()
+                .map(c -> variable
+                        ? new Choice(
+                                new Expr.Binary(
+                                        BinaryOperator.EQUAL,
+                                        choice.operand().get(),
+                                        c.condition(),
+                                        c.condition().span()),
+                                c.body())
+                        : c)
+                .toList();
+        return new CodeStatement.CaseOf(Optional.empty(), choices(conditions), otherwise, choice.span());
+    }
+
+    /** A choice by the value of an expression, which is computed once. */
+    private Statement valueOf(CodeStatement.CaseOf choice, Optional<List<Statement>> otherwise) {
+        Expr operand = choice.operand().orElseThrow();
+        if (adapter.kind(operand) == ValueKind.TEXT && adapter.from.has(SqlFeature.IGNORES_CASE)) {
+            adapter.note(FindingCode.CASE_OF_TEXT, operand.span(), "CASE");
+        }
+        List<Choice> values = choice.choices().stream()
+                .map(c -> new Choice(adapter.expr(c.condition()), statements(c.body())))
+                .toList();
+        return new CodeStatement.CaseOf(Optional.of(adapter.expr(operand)), values, otherwise, choice.span());
+    }
+
+    private Statement assign(CodeStatement.Assign assign) {
+        Optional<KnownColumn> known = known(assign.target());
+        Expr value = new ValueAdapter(adapter).forColumn(assign.value(), known);
+        return new CodeStatement.Assign(target(assign.target()), value, assign.span());
+    }
+
+    /** What is known of a variable, or of a column of the row that a trigger is about. */
+    Optional<KnownColumn> known(Expr target) {
+        QualifiedName name = ((Expr.Column) target).name();
+        if (name.parts().size() > 1) {
+            return adapter.scope
+                    .column(name)
+                    .map(f -> new KnownColumn(name.last(), f.type(), f.notNull(), f.ignoresCase()));
+        }
+        return Optional.of(frame.variable(name.last())
+                .orElseThrow(() -> at(target.span(), name + ", a setting of the session, is assigned")));
+    }
+
+    /** A variable by its name; the rows of a trigger are called so in small letters. */
+    Expr target(Expr target) {
+        Expr.Column column = (Expr.Column) target;
+        return adapter.expr(column);
+    }
+
+    private Statement signal(CodeStatement.Signal signal) {
+        boolean warns = signal.state().filter(s -> s.startsWith("01")).isPresent();
+        if (warns) {
+            throw at(signal.span(), "a warning that is raised");
+        }
+        return new CodeStatement.Signal(signal.state(), signal.message().map(adapter::expr), signal.span());
+    }
+
+    /** What a function gives, with the digits of its type, which the target's functions do not see to. */
+    private Statement returned(CodeStatement.Return returned) {
+        if (returned.value().isEmpty() || frame.result.isEmpty()) {
+            return returned;
+        }
+        KnownColumn result = frame.result.get();
+        Expr value = new ValueAdapter(adapter).forColumn(returned.value().get(), Optional.of(result));
+        boolean digits = result.type()
+                        .filter(t -> t instanceof LogicalType.Decimal d && d.precision() > 0)
+                        .isPresent()
+                && !isOfType(returned.value().get(), result);
+        TypeName type = written(result.name(), result.type().orElseThrow());
+        return new CodeStatement.Return(
+                Optional.of(digits ? new Expr.Cast(value, type, false, returned.span()) : value), returned.span());
+    }
+
+    /** True for a variable that has the digits of the result already. */
+    private boolean isOfType(Expr value, KnownColumn result) {
+        return value instanceof Expr.Column c
+                && c.name().parts().size() == 1
+                && frame.variable(c.name().last()).flatMap(KnownColumn::type).equals(result.type());
+    }
+
+    private List<Statement> transaction(Statement.Transaction transaction) {
+        boolean around = frame.kind == CodeFrame.Kind.PROCEDURE
+                && (transaction.kind() == Statement.Transaction.Kind.BEGIN
+                        || transaction.kind() == Statement.Transaction.Kind.COMMIT && isLast(transaction));
+        if (!around) {
+            throw at(transaction.span(), transaction.kind() + " in a routine");
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                transaction.span(),
+                transaction.kind() + " is left out: the changes belong to the transaction of the caller");
+        return List.of();
+    }
+
+    /** True for the last statement of the routine. */
+    private boolean isLast(Statement statement) {
+        Statement last = frame.whole;
+        while (last instanceof Block block && !block.body().isEmpty()) {
+            last = block.body().get(block.body().size() - 1);
+        }
+        return last == statement;
+    }
+
+    KnownColumn known(Name name, TypeName type) {
+        LogicalType read = adapter.finder.type(type);
+        return new KnownColumn(name, Optional.of(read), false, adapter.from.has(SqlFeature.IGNORES_CASE));
+    }
+
+    /** The type of a variable as the target writes it. */
+    TypeName written(Name name, LogicalType type) {
+        boolean listed = type instanceof LogicalType.Enumeration || type instanceof LogicalType.Members;
+        ColumnUse use = new ColumnUse(new ObjectName("", ""), name.text(), false, false, 0, 0, false, false);
+        return adapter.written(adapter.to
+                .types()
+                .choose(listed ? new LogicalType.Text(0) : type, use)
+                .sql());
+    }
+}

@@ -1,0 +1,115 @@
+package raftcart.rewrite;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Condition;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TypeName;
+
+/** What is known at a place of a routine: its variables, the handlers that are in force, and what had to be added to it. */
+final class CodeFrame {
+    /** What a routine is. */
+    enum Kind {
+        FUNCTION,
+        PROCEDURE,
+        TRIGGER
+    }
+
+    /** A handler and the block that it belongs to, under the label by which it is left. */
+    record Active(Handler handler, Name block) {}
+
+    final Kind kind;
+    final Statement whole;
+    final Optional<KnownColumn> result;
+    private final Deque<Map<String, KnownColumn>> variables = new ArrayDeque<>();
+    private final Map<String, Condition> conditions = new HashMap<>();
+    private final Deque<Active> notFound = new ArrayDeque<>();
+    private final Deque<Active> continuing = new ArrayDeque<>();
+    private final Deque<CodeStatement.Loop> loops = new ArrayDeque<>();
+    private final List<Declaration> added = new ArrayList<>();
+
+    CodeFrame(Kind kind, Statement whole, Optional<KnownColumn> result) {
+        this.kind = kind;
+        this.whole = whole;
+        this.result = result;
+    }
+
+    void enter() {
+        variables.push(new LinkedHashMap<>());
+    }
+
+    void leave() {
+        variables.pop();
+    }
+
+    void declare(KnownColumn variable) {
+        variables.peek().put(variable.name().text().toLowerCase(Locale.ROOT), variable);
+    }
+
+    /** The variables of the innermost block, as the columns of a table that its queries see. */
+    Map<String, Scope.ColumnFacts> facts() {
+        Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
+        variables.peek().forEach((name, variable) -> facts.put(name, Scope.ColumnFacts.of(variable)));
+        return facts;
+    }
+
+    Optional<KnownColumn> variable(Name name) {
+        return variables.stream()
+                .map(m -> m.get(name.text().toLowerCase(Locale.ROOT)))
+                .filter(java.util.Objects::nonNull)
+                .findFirst();
+    }
+
+    void name(Name name, Condition condition) {
+        conditions.put(name.text().toLowerCase(Locale.ROOT), condition);
+    }
+
+    Condition resolved(Condition condition) {
+        return condition.kind() == Condition.Kind.NAME
+                ? conditions.getOrDefault(condition.value().toLowerCase(Locale.ROOT), condition)
+                : condition;
+    }
+
+    /** A variable of the routine's own that takes a row. */
+    Name row(Span span) {
+        Name name = Name.of("row_" + (added.size() + 1) + "_");
+        added.add(new Declaration.Variable(name, TypeName.of("record"), Optional.empty(), false, span));
+        return name;
+    }
+
+    /** A variable of the routine's own that takes a number. */
+    Name number(Span span) {
+        Name name = Name.of("rows_" + (added.size() + 1) + "_");
+        added.add(new Declaration.Variable(name, TypeName.of("bigint"), Optional.empty(), false, span));
+        return name;
+    }
+
+    List<Declaration> added() {
+        return added;
+    }
+
+    Deque<Active> notFound() {
+        return notFound;
+    }
+
+    Deque<Active> continuing() {
+        return continuing;
+    }
+
+    Deque<CodeStatement.Loop> loops() {
+        return loops;
+    }
+}

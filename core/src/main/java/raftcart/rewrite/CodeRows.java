@@ -1,0 +1,145 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Expected;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.UnaryOperator;
+import raftcart.type.LogicalType;
+
+/** Rows whose values go into variables: where there is none, the variables keep theirs and handlers come into play. */
+final class CodeRows {
+    private final CodeAdapter code;
+    private final CodeFrame frame;
+    private final QueryAdapter adapter;
+
+    CodeRows(CodeAdapter code) {
+        this.code = code;
+        this.frame = code.frame();
+        this.adapter = code.adapter();
+    }
+
+    List<Statement> select(CodeStatement.SelectInto into) {
+        if (!(into.query().body() instanceof QueryBody.Select select)
+                || select.items().stream().anyMatch(i -> i.value() instanceof Expr.Star)) {
+            throw CodeAdapter.at(into.span(), "a query into variables whose columns are not listed");
+        }
+        if (select.items().size() != into.targets().size()) {
+            throw CodeAdapter.at(into.span(), "a query into another number of variables than it has columns");
+        }
+        List<Optional<LogicalType>> types = into.targets().stream()
+                .map(t -> code.known(t).flatMap(Knowledge.KnownColumn::type))
+                .toList();
+        Query fitted = new ValueAdapter(adapter).fitted(into.query(), types);
+        List<Expr> targets = into.targets().stream().map(code::target).toList();
+        boolean total = select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && into.query().paging().isEmpty()
+                && (select.from().isEmpty()
+                        || select.items().stream().anyMatch(i -> Aggregates.ofRows(i.value(), adapter.from)));
+        if (total && (select.where().isEmpty() || !select.from().isEmpty())) {
+            return List.of(new CodeStatement.SelectInto(adapter.query(fitted), targets, Expected.FIRST, into.span()));
+        }
+        boolean first = into.query()
+                .paging()
+                .flatMap(Query.Paging::limit)
+                .filter(l -> l instanceof Expr.Literal n && n.text().equals("1"))
+                .isPresent();
+        Name row = frame.row(into.span());
+        Query named = adapter.query(fitted.withBody(valued((QueryBody.Select) fitted.body())));
+        Statement read = new CodeStatement.SelectInto(
+                named, List.of(Expr.Column.of(row.text())), first ? Expected.FIRST : Expected.AT_MOST_ONE, into.span());
+        return List.of(read, taken(row, targets, into.span()));
+    }
+
+    private static Name value(int index) {
+        return Name.of("value_" + (index + 1) + "_");
+    }
+
+    private static QueryBody valued(QueryBody.Select select) {
+        List<Item> items = new ArrayList<>();
+        for (int i = 0; i < select.items().size(); i++) {
+            items.add(new Item(select.items().get(i).value(), Optional.of(value(i))));
+        }
+        return select.withItems(items);
+    }
+
+    /** The values of a row, if there is one; else what the handler does. */
+    private Statement taken(Name row, List<Expr> targets, Span span) {
+        List<Statement> taken = new ArrayList<>();
+        for (int i = 0; i < targets.size(); i++) {
+            Expr value = Expr.Column.of(row.text(), value(i).text());
+            taken.add(new CodeStatement.Assign(targets.get(i), value, span));
+        }
+        return new CodeStatement.If(List.of(new Choice(Expr.Column.of("found"), taken)), ended(List.of()), span);
+    }
+
+    /** What is done where there is no row. */
+    private List<Statement> ended(List<Statement> without) {
+        CodeFrame.Active active = frame.notFound().peek();
+        if (active == null) {
+            return without;
+        }
+        List<Statement> done = new ArrayList<>(code.statement(active.handler().action()));
+        if (active.handler().leaves()) {
+            done.add(new CodeStatement.Jump(
+                    false,
+                    Optional.of(active.block()),
+                    Optional.empty(),
+                    active.handler().span()));
+        }
+        return done;
+    }
+
+    List<Statement> fetch(CodeStatement.Fetch fetch) {
+        List<Expr> targets = fetch.targets().stream()
+                .map(t -> {
+                    code.known(t);
+                    return code.target(t);
+                })
+                .toList();
+        if (isReadElsewhere(fetch)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    fetch.span(),
+                    "after the last row the variables are NULL, on the source they keep their values");
+        }
+        Statement missing = new CodeStatement.Signal(
+                Optional.of("02000"), Optional.of(Expr.Literal.string("there is no row to fetch")), fetch.span());
+        Expr none = new Expr.Unary(UnaryOperator.NOT, Expr.Column.of("found"), fetch.span());
+        return List.of(
+                new CodeStatement.Fetch(fetch.cursor(), targets, fetch.span()),
+                new CodeStatement.If(List.of(new Choice(none, ended(List.of(missing)))), List.of(), fetch.span()));
+    }
+
+    /** True where a variable is mentioned outside of the loop that fetches into it. */
+    private boolean isReadElsewhere(CodeStatement.Fetch fetch) {
+        CodeStatement.Loop loop = frame.loops().peek();
+        if (loop == null) {
+            return true;
+        }
+        Statement rest = new StatementMapper() {
+            @Override
+            public Statement statement(Statement statement) {
+                return statement == loop ? new CodeStatement.Nothing(loop.span()) : super.statement(statement);
+            }
+        }.statement(frame.whole);
+        return fetch.targets().stream()
+                .map(t -> ((Expr.Column) t).name().last())
+                .anyMatch(n -> StatementSearch.anyExpression(
+                        List.of(rest),
+                        e -> e instanceof Expr.Column c && c.name().last().matches(n)));
+    }
+}

@@ -1,0 +1,298 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+
+/** Reads the statements of SQL/PSM (ISO 9075-4; "Programmatic and Compound Statements", MariaDB). */
+final class PsmParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    PsmParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** The one statement of which a routine consists. */
+    Statement body() {
+        Span span = cursor.peek().span();
+        List<Statement> read = new ArrayList<>();
+        statement(read);
+        return read.size() == 1 ? read.get(0) : CodeStatement.Block.of(read, span);
+    }
+
+    /** Statements up to one of these words, each with its semicolon. */
+    private List<Statement> statements(String... ends) {
+        List<Statement> all = new ArrayList<>();
+        while (!cursor.peek().isAnyWord(ends)) {
+            if (cursor.atEnd()) {
+                throw cursor.unexpected(String.join(" or ", ends));
+            }
+            statement(all);
+            cursor.expectSymbol(";");
+        }
+        return all;
+    }
+
+    private void statement(List<Statement> all) {
+        Optional<Name> label = Optional.empty();
+        if (cursor.peek().isName() && cursor.peek(1).isSymbol(":")) {
+            label = Optional.of(parsing.name());
+            cursor.take();
+        }
+        Optional<Name> own = label;
+        Token token = cursor.peek();
+        if (token.isWord("SET")) {
+            assignments(all);
+            return;
+        }
+        all.add(parsing.nested(() -> statement(token, own)));
+    }
+
+    private Statement statement(Token token, Optional<Name> label) {
+        Span span = token.span();
+        return switch (token.isName() ? token.value().toUpperCase(Locale.ROOT) : token.text()) {
+            case "BEGIN" -> block(label, span);
+            case "IF" -> choice(span);
+            case "CASE" -> caseOf(span);
+            case "LOOP", "WHILE", "REPEAT" -> loop(label, span);
+            case "FOR" -> new PsmLoops(parsing).rows(label, span, () -> statements("END"));
+            case "LEAVE", "ITERATE" -> {
+                boolean again = cursor.take().isWord("ITERATE");
+                yield new CodeStatement.Jump(again, Optional.of(parsing.name()), Optional.empty(), span);
+            }
+            case "RETURN" -> {
+                cursor.take();
+                yield new CodeStatement.Return(Optional.of(parsing.expressions.expression()), span);
+            }
+            case "OPEN", "CLOSE", "FETCH" -> cursorStep(span);
+            case "SIGNAL", "RESIGNAL" -> signal(span);
+            case "SELECT", "WITH", "(" -> new IntoParser(parsing).select();
+            case "DECLARE" -> throw cursor.unexpected("a statement; declarations stand at the beginning of a block");
+            case "GET", "PREPARE", "EXECUTE", "DEALLOCATE" ->
+                throw cursor.byHand(token.text().toUpperCase(Locale.ROOT) + " in a routine");
+            case "DO" -> {
+                cursor.take();
+                throw cursor.byHand("DO");
+            }
+            default -> StatementParser.nested(parsing);
+        };
+    }
+
+    private Statement block(Optional<Name> label, Span span) {
+        cursor.take();
+        cursor.takeWords("NOT", "ATOMIC");
+        List<Declaration> declarations = new ArrayList<>();
+        List<Handler> handlers = new ArrayList<>();
+        while (cursor.peek().isWord("DECLARE")) {
+            declare(declarations, handlers);
+            cursor.expectSymbol(";");
+        }
+        List<Statement> body = statements("END");
+        cursor.expectWords("END");
+        closing(label);
+        return new CodeStatement.Block(label, declarations, handlers, body, List.of(), span);
+    }
+
+    /** The label, where it is said again at the end. */
+    private void closing(Optional<Name> label) {
+        if (label.isPresent() && cursor.peek().isName()) {
+            parsing.name();
+        }
+    }
+
+    private void declare(List<Declaration> declarations, List<Handler> handlers) {
+        Span span = cursor.take().span();
+        boolean handler = cursor.peek().isAnyWord("EXIT", "CONTINUE", "UNDO")
+                && cursor.peek(1).isWord("HANDLER");
+        if (handler) {
+            handlers.add(handler(span));
+            return;
+        }
+        List<Name> names = parsing.list(parsing::name);
+        if (cursor.takeWords("CURSOR")) {
+            declarations.add(cursor(names.get(0), span));
+            return;
+        }
+        if (cursor.takeWords("CONDITION")) {
+            cursor.expectWords("FOR");
+            declarations.add(new Declaration.NamedCondition(names.get(0), condition()));
+            return;
+        }
+        var type = new RoutineParser(parsing).type();
+        Optional<Expr> initial =
+                cursor.takeWords("DEFAULT") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        names.forEach(n -> declarations.add(new Declaration.Variable(n, type, initial, false, span)));
+    }
+
+    private Declaration cursor(Name name, Span span) {
+        if (cursor.peek().isSymbol("(")) {
+            throw cursor.byHand("a cursor with parameters");
+        }
+        cursor.expectWords("FOR");
+        return new Declaration.Cursor(name, List.of(), parsing.queries.query(), span);
+    }
+
+    private Handler handler(Span span) {
+        boolean leaves = cursor.peek().isWord("EXIT");
+        if (cursor.peek().isWord("UNDO")) {
+            throw cursor.byHand("an UNDO handler");
+        }
+        cursor.take();
+        cursor.expectWords("HANDLER", "FOR");
+        List<CodeStatement.Condition> conditions = parsing.list(this::condition);
+        List<Statement> action = new ArrayList<>();
+        statement(action);
+        Statement one = action.size() == 1 ? action.get(0) : CodeStatement.Block.of(action, span);
+        return new Handler(leaves, conditions, one, span);
+    }
+
+    private CodeStatement.Condition condition() {
+        if (cursor.takeWords("SQLEXCEPTION")) {
+            return new CodeStatement.Condition(CodeStatement.Condition.Kind.ERROR, "");
+        }
+        if (cursor.takeWords("SQLWARNING")) {
+            return new CodeStatement.Condition(CodeStatement.Condition.Kind.WARNING, "");
+        }
+        if (cursor.takeWords("NOT", "FOUND")) {
+            return new CodeStatement.Condition(CodeStatement.Condition.Kind.NOT_FOUND, "");
+        }
+        if (cursor.takeWords("SQLSTATE")) {
+            cursor.takeWords("VALUE");
+            return new CodeStatement.Condition(CodeStatement.Condition.Kind.STATE, parsing.string());
+        }
+        if (cursor.peek().isName()) {
+            return new CodeStatement.Condition(
+                    CodeStatement.Condition.Kind.NAME, parsing.name().text());
+        }
+        return new CodeStatement.Condition(
+                CodeStatement.Condition.Kind.NUMBER, cursor.take().text());
+    }
+
+    private void assignments(List<Statement> all) {
+        cursor.take();
+        do {
+            Span span = cursor.peek().span();
+            if (!cursor.peek().isName() || cursor.peek().isAnyWord("GLOBAL", "SESSION", "LOCAL", "NAMES")) {
+                throw cursor.byHand("a variable or setting of the session");
+            }
+            Expr target = new Expr.Column(parsing.qualifiedName(), false, span);
+            if (!cursor.takeSymbol(":=")) {
+                cursor.expectSymbol("=");
+            }
+            all.add(new CodeStatement.Assign(target, parsing.expressions.expression(), span));
+        } while (cursor.takeSymbol(","));
+    }
+
+    private Statement choice(Span span) {
+        List<Choice> choices = new ArrayList<>();
+        do {
+            cursor.take();
+            Expr condition = parsing.expressions.expression();
+            cursor.expectWords("THEN");
+            choices.add(new Choice(condition, statements("ELSEIF", "ELSE", "END")));
+        } while (cursor.peek().isWord("ELSEIF"));
+        List<Statement> otherwise = cursor.takeWords("ELSE") ? statements("END") : List.of();
+        cursor.expectWords("END", "IF");
+        return new CodeStatement.If(choices, otherwise, span);
+    }
+
+    private Statement caseOf(Span span) {
+        cursor.take();
+        Optional<Expr> operand =
+                cursor.peek().isWord("WHEN") ? Optional.empty() : Optional.of(parsing.expressions.expression());
+        List<Choice> choices = new ArrayList<>();
+        while (cursor.takeWords("WHEN")) {
+            Expr condition = parsing.expressions.expression();
+            cursor.expectWords("THEN");
+            choices.add(new Choice(condition, statements("WHEN", "ELSE", "END")));
+        }
+        Optional<List<Statement>> otherwise =
+                cursor.takeWords("ELSE") ? Optional.of(statements("END")) : Optional.empty();
+        cursor.expectWords("END", "CASE");
+        return new CodeStatement.CaseOf(operand, choices, otherwise, span);
+    }
+
+    private Statement loop(Optional<Name> label, Span span) {
+        Token kind = cursor.take();
+        Optional<Expr> before = Optional.empty();
+        Optional<Expr> after = Optional.empty();
+        if (kind.isWord("WHILE")) {
+            before = Optional.of(parsing.expressions.expression());
+            cursor.expectWords("DO");
+        }
+        List<Statement> body = statements(kind.isWord("REPEAT") ? "UNTIL" : "END");
+        if (kind.isWord("REPEAT")) {
+            cursor.expectWords("UNTIL");
+            after = Optional.of(parsing.expressions.expression());
+        }
+        cursor.expectWords("END", kind.text().toUpperCase(Locale.ROOT));
+        closing(label);
+        return new CodeStatement.Loop(label, before, after, body, span);
+    }
+
+    private Statement cursorStep(Span span) {
+        Token step = cursor.take();
+        if (!step.isWord("FETCH")) {
+            Name name = parsing.name();
+            if (cursor.peek().isSymbol("(")) {
+                throw cursor.byHand("a cursor with parameters");
+            }
+            return new CodeStatement.CursorStep(step.isWord("OPEN"), name, List.of(), span);
+        }
+        cursor.takeWords("NEXT");
+        cursor.takeWords("FROM");
+        Name name = parsing.name();
+        cursor.expectWords("INTO");
+        return new CodeStatement.Fetch(name, parsing.list(this::target), span);
+    }
+
+    private Expr target() {
+        Span span = cursor.peek().span();
+        if (!cursor.peek().isName()) {
+            throw cursor.byHand("a variable of the session");
+        }
+        return new Expr.Column(parsing.qualifiedName(), false, span);
+    }
+
+    private Statement signal(Span span) {
+        boolean again = cursor.take().isWord("RESIGNAL");
+        Optional<String> state = Optional.empty();
+        if (cursor.takeWords("SQLSTATE")) {
+            cursor.takeWords("VALUE");
+            state = Optional.of(parsing.string());
+        } else if (cursor.peek().isName() && !cursor.peek().isWord("SET")) {
+            throw cursor.byHand("a condition that is raised by its name");
+        }
+        Optional<Expr> message = Optional.empty();
+        if (cursor.takeWords("SET")) {
+            do {
+                boolean text = cursor.peek().isWord("MESSAGE_TEXT");
+                String item = parsing.word();
+                cursor.take();
+                cursor.expectSymbol("=");
+                Expr value = parsing.expressions.expression();
+                if (!text && !item.equals("MYSQL_ERRNO")) {
+                    throw cursor.byHand("SIGNAL with " + item);
+                }
+                message = text ? Optional.of(value) : message;
+            } while (cursor.takeSymbol(","));
+        }
+        if (again && state.isEmpty() && message.isPresent()) {
+            throw cursor.byHand("RESIGNAL with another message");
+        }
+        return new CodeStatement.Signal(state, message, span);
+    }
+}

@@ -1,0 +1,286 @@
+package raftcart.sql.tree;
+
+import java.util.List;
+import java.util.Optional;
+import raftcart.sql.Span;
+
+/**
+ * Routines and triggers, and the statements of which their bodies consist beside those that read or change rows: one tree for
+ * all procedural languages (ISO 9075-4, SQL/PSM, has most of them; others are named where they stand).
+ */
+public sealed interface CodeStatement extends Statement {
+    /** How a parameter passes its value. */
+    enum Mode {
+        IN,
+        OUT,
+        INOUT
+    }
+
+    /** A parameter of a routine. */
+    record Parameter(Mode mode, Name name, TypeName type, Optional<Expr> initial) {}
+
+    /** What a routine does to data, as it says of itself. */
+    enum Access {
+        UNSAID,
+        NONE,
+        READS,
+        CHANGES
+    }
+
+    /**
+     * What a routine says of itself.
+     *
+     * @param definer true where it runs with the rights of the one who made it
+     */
+    record Traits(boolean deterministic, Access access, boolean definer, Optional<String> comment) {}
+
+    /**
+     * A function, or a procedure where it returns nothing.
+     *
+     * @param replace true where one of the same name is replaced
+     */
+    record CreateRoutine(
+            QualifiedName name,
+            boolean replace,
+            List<Parameter> parameters,
+            Optional<TypeName> returns,
+            Traits traits,
+            Statement body,
+            Span span)
+            implements CodeStatement {
+        public CreateRoutine {
+            parameters = List.copyOf(parameters);
+        }
+    }
+
+    /** What a trigger watches: one kind of change, of some columns where an UPDATE is meant that names them. */
+    record Event(Kind kind, List<Name> columns) {
+        /** Kinds of change. */
+        public enum Kind {
+            INSERT,
+            UPDATE,
+            DELETE
+        }
+    }
+
+    /** When a trigger fires. */
+    enum Timing {
+        BEFORE,
+        AFTER,
+        INSTEAD
+    }
+
+    /**
+     * A trigger with its body.
+     *
+     * @param eachRow true where it fires for each row, false for each statement
+     * @param follows the trigger after which it fires; before which if {@code precedes}
+     */
+    record CreateTrigger(
+            QualifiedName name,
+            boolean replace,
+            Timing timing,
+            List<Event> events,
+            QualifiedName table,
+            boolean eachRow,
+            Optional<Expr> when,
+            Optional<Name> follows,
+            boolean precedes,
+            Statement body,
+            Span span)
+            implements CodeStatement {
+        public CreateTrigger {
+            events = List.copyOf(events);
+        }
+    }
+
+    /** Something that a block declares. */
+    sealed interface Declaration {
+        /** What it is called. */
+        Name name();
+
+        /** A variable, or a constant. */
+        record Variable(Name name, TypeName type, Optional<Expr> initial, boolean constant, Span span)
+                implements Declaration {}
+
+        /** A cursor over a query. */
+        record Cursor(Name name, List<Parameter> parameters, Query query, Span span) implements Declaration {}
+
+        /** A name for a condition. */
+        record NamedCondition(Name name, Condition condition) implements Declaration {}
+    }
+
+    /** What a handler handles: a kind of condition, or one by its state, number or name. */
+    record Condition(Kind kind, String value) {
+        /** Kinds of condition. */
+        public enum Kind {
+            /** Any error. */
+            ERROR,
+            NOT_FOUND,
+            WARNING,
+            /** By its SQLSTATE. */
+            STATE,
+            /** By the engine's own number. */
+            NUMBER,
+            /** By a name that was declared. */
+            NAME
+        }
+    }
+
+    /** What is done under some conditions; the statement after goes on unless the block is left. */
+    record Handler(boolean leaves, List<Condition> conditions, Statement action, Span span) {
+        public Handler {
+            conditions = List.copyOf(conditions);
+        }
+    }
+
+    /** What is done in the place of the rest of a block, whose changes are undone (PL/pgSQL, PL/SQL: EXCEPTION). */
+    record Rescue(List<Condition> conditions, List<Statement> body) {
+        public Rescue {
+            conditions = List.copyOf(conditions);
+            body = List.copyOf(body);
+        }
+    }
+
+    /** Statements one after the other, with what they declare; handlers or rescues for what fails among them. */
+    record Block(
+            Optional<Name> label,
+            List<Declaration> declarations,
+            List<Handler> handlers,
+            List<Statement> body,
+            List<Rescue> rescues,
+            Span span)
+            implements CodeStatement {
+        public Block {
+            declarations = List.copyOf(declarations);
+            handlers = List.copyOf(handlers);
+            body = List.copyOf(body);
+            rescues = List.copyOf(rescues);
+        }
+
+        /** Statements alone. */
+        public static Block of(List<Statement> body, Span span) {
+            return new Block(Optional.empty(), List.of(), List.of(), body, List.of(), span);
+        }
+
+        /** The same with other statements. */
+        public Block withBody(List<Statement> other) {
+            return new Block(label, declarations, handlers, other, rescues, span);
+        }
+    }
+
+    /** A value for a variable, or for a column of the row that a trigger is about. */
+    record Assign(Expr target, Expr value, Span span) implements CodeStatement {}
+
+    /** A condition and what is done if it is true. */
+    record Choice(Expr condition, List<Statement> body) {
+        public Choice {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** The first choice whose condition is true; otherwise the rest. */
+    record If(List<Choice> choices, List<Statement> otherwise, Span span) implements CodeStatement {
+        public If {
+            choices = List.copyOf(choices);
+            otherwise = List.copyOf(otherwise);
+        }
+    }
+
+    /**
+     * CASE as a statement, which fails where no choice holds and there is no ELSE.
+     *
+     * @param operand what the values of the choices are compared with; conditions where there is none
+     */
+    record CaseOf(Optional<Expr> operand, List<Choice> choices, Optional<List<Statement>> otherwise, Span span)
+            implements CodeStatement {
+        public CaseOf {
+            choices = List.copyOf(choices);
+        }
+    }
+
+    /**
+     * Statements again and again.
+     *
+     * @param before the condition on which each round begins; always where there is none
+     * @param after the condition on which the loop ends after a round
+     */
+    record Loop(Optional<Name> label, Optional<Expr> before, Optional<Expr> after, List<Statement> body, Span span)
+            implements CodeStatement {
+        public Loop {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** Statements for each whole number of a range. */
+    record ForRange(
+            Optional<Name> label, Name variable, boolean reverse, Expr from, Expr to, List<Statement> body, Span span)
+            implements CodeStatement {
+        public ForRange {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** Statements for each row of a query, or of a cursor that is named with its arguments. */
+    record ForRows(
+            Optional<Name> label,
+            Name row,
+            Optional<Query> query,
+            Optional<Name> cursor,
+            List<Expr> arguments,
+            List<Statement> body,
+            Span span)
+            implements CodeStatement {
+        public ForRows {
+            arguments = List.copyOf(arguments);
+            body = List.copyOf(body);
+        }
+    }
+
+    /** Leaves a block or loop, or begins the next round of one; the innermost loop where none is named. */
+    record Jump(boolean again, Optional<Name> label, Optional<Expr> when, Span span) implements CodeStatement {}
+
+    /** The end of a routine. */
+    record Return(Optional<Expr> value, Span span) implements CodeStatement {}
+
+    /** How many rows a query may give whose values go into variables; fewer or more are an error. */
+    enum Expected {
+        /** The first of any number; NULL where there is none. */
+        FIRST,
+        /** One or none; none leaves the variables as they are (SQL/PSM). */
+        AT_MOST_ONE,
+        /** One. */
+        EXACTLY_ONE
+    }
+
+    /** The values of the row of a query into variables. */
+    record SelectInto(Query query, List<Expr> targets, Expected expected, Span span) implements CodeStatement {
+        public SelectInto {
+            targets = List.copyOf(targets);
+        }
+    }
+
+    /** Opens, or closes, a cursor. */
+    record CursorStep(boolean opens, Name cursor, List<Expr> arguments, Span span) implements CodeStatement {}
+
+    /** The next row of a cursor into variables. */
+    record Fetch(Name cursor, List<Expr> targets, Span span) implements CodeStatement {
+        public Fetch {
+            targets = List.copyOf(targets);
+        }
+    }
+
+    /**
+     * An error or warning made by the code.
+     *
+     * @param state its SQLSTATE; empty where the error at hand is passed on
+     * @param message what it says
+     */
+    record Signal(Optional<String> state, Optional<Expr> message, Span span) implements CodeStatement {}
+
+    /** The number of rows that the statement before changed. */
+    record RowCount(Expr target, Span span) implements CodeStatement {}
+
+    /** Nothing. */
+    record Nothing(Span span) implements CodeStatement {}
+}

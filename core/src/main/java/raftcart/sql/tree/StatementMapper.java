@@ -1,0 +1,237 @@
+package raftcart.sql.tree;
+
+import java.util.List;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.CaseOf;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.CodeStatement.Rescue;
+
+/** A mapper that goes into statements as well, also into those of routines; a subclass changes what it is there for. */
+public class StatementMapper extends QueryMapper {
+    /** The statement that takes the place of this one; those without expressions as they are. */
+    public Statement statement(Statement statement) {
+        if (statement instanceof Statement.Dml change) {
+            return change(change);
+        }
+        return statement instanceof CodeStatement code ? code(code) : statement;
+    }
+
+    /** The statements that take the place of these. */
+    public List<Statement> statements(List<Statement> all) {
+        return all.stream().map(this::statement).toList();
+    }
+
+    /** The table to which a change is made. */
+    protected QualifiedName changed(QualifiedName table) {
+        return table;
+    }
+
+    private Statement change(Statement.Dml change) {
+        if (change instanceof Statement.QueryStatement q) {
+            return new Statement.QueryStatement(query(q.query()), q.into(), q.temporary(), q.span());
+        }
+        if (change instanceof Statement.Insert i) {
+            return insert(i);
+        }
+        if (change instanceof Statement.Update u) {
+            return new Statement.Update(
+                    tables(u.with()),
+                    table(u.target()),
+                    assignments(u.assignments()),
+                    u.from().stream().map(this::table).toList(),
+                    optional(u.where()),
+                    order(u.order()),
+                    optional(u.limit()),
+                    items(u.returning()),
+                    u.span());
+        }
+        if (change instanceof Statement.Delete d) {
+            return new Statement.Delete(
+                    tables(d.with()),
+                    d.targets(),
+                    table(d.table()),
+                    d.using().stream().map(this::table).toList(),
+                    optional(d.where()),
+                    order(d.order()),
+                    optional(d.limit()),
+                    items(d.returning()),
+                    d.span());
+        }
+        if (change instanceof Statement.CallProcedure c) {
+            return new Statement.CallProcedure(c.name(), exprs(c.arguments()), c.span());
+        }
+        if (change instanceof Statement.Truncate t) {
+            return new Statement.Truncate(
+                    t.tables().stream().map(this::changed).toList(), t.restart(), t.cascade(), t.leftOut(), t.span());
+        }
+        return change instanceof Statement.Merge m ? merge(m) : change;
+    }
+
+    private List<Query.CommonTable> tables(List<Query.CommonTable> with) {
+        return with.stream()
+                .map(t -> new Query.CommonTable(t.name(), t.columns(), query(t.query()), t.hint()))
+                .toList();
+    }
+
+    private List<Statement.Assignment> assignments(List<Statement.Assignment> all) {
+        return all.stream()
+                .map(a -> new Statement.Assignment(exprs(a.columns()), expr(a.value())))
+                .toList();
+    }
+
+    private Statement insert(Statement.Insert i) {
+        return new Statement.Insert(
+                tables(i.with()),
+                i.mode(),
+                changed(i.table()),
+                i.alias(),
+                i.columns(),
+                i.source().map(this::query),
+                i.overriding(),
+                i.upsert()
+                        .map(u -> new Statement.Upsert(
+                                exprs(u.target()),
+                                u.constraint(),
+                                assignments(u.assignments()),
+                                optional(u.where()),
+                                u.anyKey())),
+                items(i.returning()),
+                i.span());
+    }
+
+    private Statement merge(Statement.Merge m) {
+        List<Statement.MergeAction> actions = m.actions().stream()
+                .map(a -> new Statement.MergeAction(
+                        a.matched(),
+                        a.bySource(),
+                        optional(a.condition()),
+                        a.kind(),
+                        assignments(a.assignments()),
+                        a.columns(),
+                        exprs(a.values()),
+                        optional(a.deleteWhere())))
+                .toList();
+        return new Statement.Merge(
+                tables(m.with()),
+                table(m.target()),
+                table(m.source()),
+                expr(m.on()),
+                actions,
+                items(m.returning()),
+                m.span());
+    }
+
+    private Statement code(CodeStatement code) {
+        if (code instanceof CodeStatement.CreateRoutine r) {
+            return new CodeStatement.CreateRoutine(
+                    r.name(), r.replace(), r.parameters(), r.returns(), r.traits(), statement(r.body()), r.span());
+        }
+        if (code instanceof CodeStatement.CreateTrigger t) {
+            return new CodeStatement.CreateTrigger(
+                    t.name(),
+                    t.replace(),
+                    t.timing(),
+                    t.events(),
+                    changed(t.table()),
+                    t.eachRow(),
+                    optional(t.when()),
+                    t.follows(),
+                    t.precedes(),
+                    statement(t.body()),
+                    t.span());
+        }
+        if (code instanceof Block b) {
+            return block(b);
+        }
+        return code instanceof CodeStatement.If
+                        || code instanceof CaseOf
+                        || code instanceof CodeStatement.Loop
+                        || code instanceof CodeStatement.ForRange
+                        || code instanceof CodeStatement.ForRows
+                ? nested(code)
+                : simple(code);
+    }
+
+    private Statement block(Block b) {
+        return new Block(
+                b.label(),
+                b.declarations().stream().map(this::declaration).toList(),
+                b.handlers().stream()
+                        .map(h -> new Handler(h.leaves(), h.conditions(), statement(h.action()), h.span()))
+                        .toList(),
+                statements(b.body()),
+                b.rescues().stream()
+                        .map(r -> new Rescue(r.conditions(), statements(r.body())))
+                        .toList(),
+                b.span());
+    }
+
+    private Declaration declaration(Declaration declaration) {
+        if (declaration instanceof Declaration.Variable v) {
+            return new Declaration.Variable(v.name(), v.type(), optional(v.initial()), v.constant(), v.span());
+        }
+        return declaration instanceof Declaration.Cursor c
+                ? new Declaration.Cursor(c.name(), c.parameters(), query(c.query()), c.span())
+                : declaration;
+    }
+
+    private List<Choice> choices(List<Choice> all) {
+        return all.stream()
+                .map(c -> new Choice(expr(c.condition()), statements(c.body())))
+                .toList();
+    }
+
+    private Statement nested(CodeStatement code) {
+        if (code instanceof CodeStatement.If i) {
+            return new CodeStatement.If(choices(i.choices()), statements(i.otherwise()), i.span());
+        }
+        if (code instanceof CaseOf c) {
+            return new CaseOf(
+                    optional(c.operand()), choices(c.choices()), c.otherwise().map(this::statements), c.span());
+        }
+        if (code instanceof CodeStatement.Loop l) {
+            return new CodeStatement.Loop(
+                    l.label(), optional(l.before()), optional(l.after()), statements(l.body()), l.span());
+        }
+        if (code instanceof CodeStatement.ForRange f) {
+            return new CodeStatement.ForRange(
+                    f.label(), f.variable(), f.reverse(), expr(f.from()), expr(f.to()), statements(f.body()), f.span());
+        }
+        CodeStatement.ForRows f = (CodeStatement.ForRows) code;
+        return new CodeStatement.ForRows(
+                f.label(),
+                f.row(),
+                f.query().map(this::query),
+                f.cursor(),
+                exprs(f.arguments()),
+                statements(f.body()),
+                f.span());
+    }
+
+    private Statement simple(CodeStatement code) {
+        if (code instanceof CodeStatement.Assign a) {
+            return new CodeStatement.Assign(expr(a.target()), expr(a.value()), a.span());
+        }
+        if (code instanceof CodeStatement.Jump j) {
+            return new CodeStatement.Jump(j.again(), j.label(), optional(j.when()), j.span());
+        }
+        if (code instanceof CodeStatement.Return r) {
+            return new CodeStatement.Return(optional(r.value()), r.span());
+        }
+        if (code instanceof CodeStatement.SelectInto s) {
+            return new CodeStatement.SelectInto(query(s.query()), exprs(s.targets()), s.expected(), s.span());
+        }
+        if (code instanceof CodeStatement.CursorStep c) {
+            return new CodeStatement.CursorStep(c.opens(), c.cursor(), exprs(c.arguments()), c.span());
+        }
+        if (code instanceof CodeStatement.Fetch f) {
+            return new CodeStatement.Fetch(f.cursor(), exprs(f.targets()), f.span());
+        }
+        if (code instanceof CodeStatement.Signal s) {
+            return new CodeStatement.Signal(s.state(), optional(s.message()), s.span());
+        }
+        return code instanceof CodeStatement.RowCount r ? new CodeStatement.RowCount(expr(r.target()), r.span()) : code;
+    }
+}

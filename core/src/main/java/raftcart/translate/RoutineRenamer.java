@@ -1,0 +1,82 @@
+package raftcart.translate;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import raftcart.dialect.Language;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableRef;
+
+/** Puts the target's names into a routine or trigger; the names of its variables stay, and go before those of columns. */
+final class RoutineRenamer extends ObjectRenamer {
+    private final Deque<Set<String>> variables = new ArrayDeque<>();
+
+    RoutineRenamer(
+            Language source,
+            Function<QualifiedName, Optional<Relation>> tables,
+            Function<QualifiedName, QualifiedName> sequences) {
+        super(source, tables, sequences);
+    }
+
+    @Override
+    protected boolean isOther(Name name) {
+        return variables.stream().anyMatch(s -> s.contains(name.text().toLowerCase(Locale.ROOT)));
+    }
+
+    @Override
+    public Statement statement(Statement statement) {
+        if (statement instanceof CodeStatement.CreateRoutine routine) {
+            return knowing(routine.parameters().stream().map(CodeStatement.Parameter::name), routine);
+        }
+        if (statement instanceof Block block) {
+            return knowing(block.declarations().stream().map(CodeStatement.Declaration::name), block);
+        }
+        if (statement instanceof CodeStatement.CreateTrigger trigger) {
+            Optional<Relation> table = relation(trigger.table());
+            return within(Map.of("new", table, "old", table), () -> super.statement(trigger));
+        }
+        if (statement instanceof Statement.Update update) {
+            List<TableRef> tables = Stream.concat(Stream.of(update.target()), update.from().stream())
+                    .toList();
+            return among(tables, () -> super.statement(update));
+        }
+        if (statement instanceof Statement.Delete delete) {
+            List<TableRef> tables = Stream.concat(Stream.of(delete.table()), delete.using().stream())
+                    .toList();
+            return among(tables, () -> super.statement(delete));
+        }
+        return statement instanceof Statement.Insert insert ? insert(insert) : super.statement(statement);
+    }
+
+    private Statement knowing(Stream<Name> names, Statement statement) {
+        Set<String> known = new HashSet<>();
+        names.forEach(n -> known.add(n.text().toLowerCase(Locale.ROOT)));
+        variables.push(known);
+        try {
+            return super.statement(statement);
+        } finally {
+            variables.pop();
+        }
+    }
+
+    private Statement insert(Statement.Insert insert) {
+        Optional<Relation> table = relation(insert.table());
+        String own = insert.table().last().text().toLowerCase(Locale.ROOT);
+        Statement.Insert renamed = (Statement.Insert) within(Map.of(own, table), () -> super.statement(insert));
+        List<Name> columns = insert.columns().stream()
+                .map(c -> table.flatMap(t -> t.column(c)).orElse(c))
+                .toList();
+        return renamed.withColumns(columns);
+    }
+}

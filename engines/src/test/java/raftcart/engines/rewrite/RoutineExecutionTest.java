@@ -1,0 +1,149 @@
+package raftcart.engines.rewrite;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import raftcart.dialect.Languages;
+import raftcart.finding.Outcome;
+import raftcart.rewrite.Knowledge;
+import raftcart.rewrite.ScriptRewriter;
+import raftcart.rewrite.StatementResult;
+import raftcart.rewrite.TokenRules;
+
+/**
+ * Routines and triggers that run on their own engine and, translated, on another, and have to do the same there. {@code
+ * routines/ENGINE.txt} has cases between lines of hyphens: statements that end with a slash, then what is done: {@code ?} a
+ * query whose rows are compared, {@code >} a call whose output parameters are, {@code !} a statement, and {@code x} one that
+ * both engines have to refuse.
+ */
+class RoutineExecutionTest {
+    private static final Pattern STEP = Pattern.compile("[?>!x] .*");
+
+    private final List<String> failures = new ArrayList<>();
+    private int compared;
+    private int left;
+
+    @Test
+    void routinesDoTheSameOnBothEngines() throws IOException, SQLException {
+        try (SqlEngines engines = new SqlEngines()) {
+            run(engines, "mariadb", "postgresql");
+        }
+        assertThat(failures).isEmpty();
+        assertThat(compared).as("results compared").isGreaterThan(50);
+        assertThat(left).as("left to a person").isZero();
+    }
+
+    private void run(SqlEngines engines, String source, String target) throws IOException {
+        String[] cases =
+                SampleSchema.resource("routines/" + source + ".txt").strip().split("\n----\n");
+        for (int i = 0; i < cases.length; i++) {
+            List<String> statements = new ArrayList<>();
+            List<String> steps = new ArrayList<>();
+            StringBuilder open = new StringBuilder();
+            for (String line : cases[i].replace("~", "_r" + i).split("\n")) {
+                if (line.equals("/")) {
+                    statements.add(open.toString().strip());
+                    open.setLength(0);
+                } else if (open.isEmpty() && STEP.matcher(line).matches()) {
+                    steps.add(line);
+                } else {
+                    open.append(line).append('\n');
+                }
+            }
+            compare(engines, source, target, statements, steps);
+        }
+    }
+
+    private void compare(SqlEngines engines, String source, String target, List<String> statements, List<String> steps)
+            throws IOException {
+        try {
+            for (String statement : statements) {
+                engines.execute(source, statement);
+            }
+        } catch (SQLException e) {
+            failures.add(source + " refuses its own " + statements + ": " + e.getMessage());
+            return;
+        }
+        List<StatementResult> results = new ArrayList<>();
+        String script = "DELIMITER //\n" + String.join("//\n", statements) + "//\nDELIMITER ;\n";
+        new ScriptRewriter(
+                        Languages.named(source).orElseThrow(),
+                        Languages.named(target).orElseThrow(),
+                        new Knowledge(),
+                        TokenRules.NONE)
+                .rewrite(new StringReader(script), new StringWriter(), results::add);
+        for (StatementResult result : results) {
+            if (result.outcome() == Outcome.BY_HAND) {
+                left++;
+                failures.add(result.findings() + " " + result.source());
+                return;
+            }
+            try {
+                for (String statement : ScriptText.statements(result.text())) {
+                    engines.execute(target, statement);
+                }
+            } catch (SQLException e) {
+                failures.add(result.source() + " as " + result.text() + ": " + e.getMessage());
+                return;
+            }
+        }
+        for (String step : steps) {
+            String wanted = outcome(engines, source, step);
+            String given = outcome(engines, target, step);
+            compared++;
+            if (!wanted.equals(given)) {
+                failures.add(step + ": " + wanted + " became " + given);
+            }
+        }
+    }
+
+    /** What a step gives, or that it is refused. */
+    private static String outcome(SqlEngines engines, String engine, String step) {
+        String text = step.substring(2);
+        try {
+            switch (step.charAt(0)) {
+                case '?':
+                    return engines.rows(engine, text, true).toString();
+                case '>':
+                    return called(engines, engine, text);
+                default:
+                    engines.execute(engine, text);
+                    return "done";
+            }
+        } catch (SQLException e) {
+            return step.charAt(0) == 'x' ? "refused" : "refused: " + e.getMessage();
+        }
+    }
+
+    /** The output parameters of a call: variables of the session on one engine, a row on the other. */
+    private static String called(SqlEngines engines, String engine, String call) throws SQLException {
+        if (engine.equals("postgresql")) {
+            return engines.rows(engine, "CALL " + call.replace("OUT", "NULL"), true)
+                    .toString();
+        }
+        String name = call.substring(0, call.indexOf('('));
+        String[] arguments =
+                call.substring(call.indexOf('(') + 1, call.lastIndexOf(')')).split(", ");
+        List<String> variables = new ArrayList<>();
+        for (int i = 0; i < arguments.length; i++) {
+            boolean both = arguments.length == 1 && !arguments[0].equals("OUT");
+            if (both) {
+                engines.execute(engine, "SET @v" + i + " = " + arguments[i]);
+            }
+            if (both || arguments[i].equals("OUT")) {
+                arguments[i] = "@v" + i;
+                variables.add("@v" + i);
+            }
+        }
+        engines.execute(engine, "CALL " + name + "(" + String.join(", ", arguments) + ")");
+        return engines.rows(engine, "SELECT " + String.join(", ", variables), true)
+                .toString();
+    }
+}
