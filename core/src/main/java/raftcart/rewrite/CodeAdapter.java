@@ -83,7 +83,9 @@ final class CodeAdapter {
         Optional<KnownColumn> result =
                 routine.returns().map(t -> known(routine.name().last(), t));
         CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
-        frame = new CodeFrame(kind, routine.body(), result);
+        boolean gives = kind == CodeFrame.Kind.PROCEDURE
+                && routine.parameters().stream().allMatch(p -> p.mode() == CodeStatement.Mode.IN);
+        frame = new CodeFrame(gives ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
@@ -103,6 +105,7 @@ final class CodeAdapter {
                     routine.replace(),
                     parameters,
                     routine.returns().map(t -> written(routine.name().last(), adapter.finder.type(t))),
+                    frame.rows(),
                     routine.traits(),
                     body,
                     routine.span());
@@ -236,12 +239,29 @@ final class CodeAdapter {
             return List.of(returned(returned));
         }
         if (statement instanceof Statement.QueryStatement query) {
-            throw at(query.span(), "a result set for the caller");
+            return List.of(new CodeResults(this).given(query));
+        }
+        if (statement instanceof CodeStatement.Diagnosis diagnosis) {
+            return List.of(new CodeStatement.Diagnosis(
+                    diagnosis.targets().stream().map(this::target).toList(), diagnosis.items(), diagnosis.span()));
+        }
+        if (statement instanceof Statement.Insert insert) {
+            refuseHiddenKeys(insert);
         }
         if (statement instanceof Statement.Transaction transaction) {
             return transaction(transaction);
         }
         return statement instanceof CodeStatement code ? List.of(nested(code)) : statements.adapt(statement);
+    }
+
+    /** What names the key of an INSERT that may meet a row is taken for a variable of that name on the target. */
+    private void refuseHiddenKeys(Statement.Insert insert) {
+        boolean meets = insert.upsert().isPresent() || insert.mode() == Statement.Insert.Mode.REPLACE;
+        boolean hidden = meets
+                && insert.columns().stream().anyMatch(c -> frame.variable(c).isPresent());
+        if (hidden) {
+            throw at(insert.span(), "a row that may meet another, and a variable with the name of one of its columns");
+        }
     }
 
     private Statement nested(CodeStatement code) {
@@ -365,7 +385,7 @@ final class CodeAdapter {
     }
 
     private List<Statement> transaction(Statement.Transaction transaction) {
-        boolean around = frame.kind == CodeFrame.Kind.PROCEDURE
+        boolean around = frame.kind.isProcedure()
                 && (transaction.kind() == Statement.Transaction.Kind.BEGIN
                         || transaction.kind() == Statement.Transaction.Kind.COMMIT && isLast(transaction));
         if (!around) {

@@ -25,7 +25,13 @@ final class CodeFrame {
     enum Kind {
         FUNCTION,
         PROCEDURE,
-        TRIGGER
+        /** A procedure that may become a function, as it has no parameters that give anything. */
+        PERHAPS_OF_ROWS,
+        TRIGGER;
+
+        boolean isProcedure() {
+            return this == PROCEDURE || this == PERHAPS_OF_ROWS;
+        }
     }
 
     /** A handler and the block that it belongs to, under the label by which it is left. */
@@ -40,6 +46,7 @@ final class CodeFrame {
     private final Deque<Active> continuing = new ArrayDeque<>();
     private final Deque<CodeStatement.Loop> loops = new ArrayDeque<>();
     private final List<Declaration> added = new ArrayList<>();
+    private List<CodeStatement.Parameter> rows = List.of();
 
     CodeFrame(Kind kind, Statement whole, Optional<KnownColumn> result) {
         this.kind = kind;
@@ -95,6 +102,15 @@ final class CodeFrame {
         Name name = Name.of("rows_" + (added.size() + 1) + "_");
         added.add(new Declaration.Variable(name, TypeName.of("bigint"), Optional.empty(), false, span));
         return name;
+    }
+
+    /** The columns of the rows that the routine gives. */
+    List<CodeStatement.Parameter> rows() {
+        return rows;
+    }
+
+    void give(List<CodeStatement.Parameter> columns) {
+        rows = List.copyOf(columns);
     }
 
     List<Declaration> added() {

@@ -348,17 +348,19 @@ final class StatementAdapter {
             return;
         }
         for (Expr value : row) {
-            if (!(value instanceof Expr.Literal) && reads(value, table.get())) {
+            if (!(value instanceof Expr.Literal) && reads(value, table.get(), adapter.scope)) {
                 throw new Untranslatable("a value that reads another of its row");
             }
         }
     }
 
-    private static boolean reads(Expr value, KnownTable table) {
+    /** True where a column of the row is read; a variable of a routine, or of the row of a trigger, is none. */
+    private static boolean reads(Expr value, KnownTable table, Scope scope) {
         return ExprSearch.anyOutside(
                 Expr.Subquery.class::isInstance,
                 value,
                 e -> e instanceof Expr.Column column
+                        && scope.column(column.name()).isEmpty()
                         && table.columns()
                                 .containsKey(column.name().last().text().toLowerCase(Locale.ROOT)));
     }

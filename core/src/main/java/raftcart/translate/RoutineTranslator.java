@@ -62,7 +62,7 @@ final class RoutineTranslator {
         QualifiedName target = TableExpressions.exact(names.object(object.name()));
         if (statement instanceof CodeStatement.CreateRoutine r) {
             return new CodeStatement.CreateRoutine(
-                    target, true, r.parameters(), r.returns(), r.traits(), r.body(), r.span());
+                    target, true, r.parameters(), r.returns(), r.rows(), r.traits(), r.body(), r.span());
         }
         return statement instanceof CodeStatement.CreateTrigger t
                 ? new CodeStatement.CreateTrigger(

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
 import raftcart.sql.tree.CodeStatement;
@@ -80,6 +81,16 @@ final class PgCodeWriter extends CodeWriter {
         if (code instanceof CodeStatement.Signal s) {
             return signal(s);
         }
+        if (code instanceof CodeStatement.ReturnRows r) {
+            return "RETURN QUERY\n" + indented(text(r.query()));
+        }
+        if (code instanceof CodeStatement.Diagnosis d) {
+            return "GET STACKED DIAGNOSTICS "
+                    + IntStream.range(0, d.items().size())
+                            .mapToObj(i ->
+                                    text(d.targets().get(i)) + " = " + d.items().get(i))
+                            .collect(Collectors.joining(", "));
+        }
         if (code instanceof CodeStatement.RowCount r) {
             return "GET DIAGNOSTICS " + text(r.target()) + " = ROW_COUNT";
         }
@@ -94,11 +105,25 @@ final class PgCodeWriter extends CodeWriter {
     }
 
     private String routine(CreateRoutine routine) {
-        boolean function = routine.returns().isPresent();
         String parameters = routine.parameters().stream().map(this::parameter).collect(Collectors.joining(", "));
+        String row = rowType(routine);
+        String returns = routine.rows().isEmpty()
+                ? routine.returns().map(t -> " RETURNS " + type(t)).orElse("")
+                : " RETURNS SETOF " + row;
+        return rows(routine, row) + "CREATE " + (routine.replace() ? "OR REPLACE " : "") + kind(routine)
+                + name(routine.name()) + "(" + parameters + ")" + returns + "\n"
+                + String.join("\n", traits(routine)) + "\n" + body((Block) routine.body(), variables(routine))
+                + comment(routine);
+    }
+
+    private static String kind(CreateRoutine routine) {
+        return routine.returns().isPresent() || !routine.rows().isEmpty() ? "FUNCTION " : "PROCEDURE ";
+    }
+
+    private List<String> traits(CreateRoutine routine) {
         List<String> traits = new ArrayList<>();
         traits.add("LANGUAGE plpgsql");
-        if (function && routine.traits().deterministic()) {
+        if (routine.returns().isPresent() && routine.traits().deterministic()) {
             volatility(routine).ifPresent(traits::add);
         }
         if (routine.traits().definer()) {
@@ -107,27 +132,45 @@ final class PgCodeWriter extends CodeWriter {
         if (wantsOneRow(routine.body())) {
             traits.add("SET plpgsql.extra_errors = 'too_many_rows'");
         }
-        if (routine.name().parts().size() > 1) {
-            traits.add("SET search_path = "
-                    + name(routine.name().parts().get(routine.name().parts().size() - 2)) + ", pg_temp");
+        List<Name> parts = routine.name().parts();
+        if (parts.size() > 1) {
+            traits.add("SET search_path = " + name(parts.get(parts.size() - 2)) + ", pg_temp");
         }
-        return "CREATE " + (routine.replace() ? "OR REPLACE " : "") + (function ? "FUNCTION " : "PROCEDURE ")
-                + name(routine.name()) + "(" + parameters + ")"
-                + routine.returns().map(t -> " RETURNS " + type(t)).orElse("") + "\n"
-                + String.join("\n", traits) + "\n" + body((Block) routine.body(), variables(routine))
-                + comment(routine);
+        return traits;
+    }
+
+    /** Rows have a type of their own, since columns that a function declares would hide those of its queries. */
+    private String rowType(CreateRoutine routine) {
+        String own = routine.name().last().text() + "_row";
+        return name(routine.name().withLast(new Name(own, routine.name().last().exact())));
+    }
+
+    private String rows(CreateRoutine routine, String row) {
+        if (routine.rows().isEmpty()) {
+            return "";
+        }
+        String columns = routine.rows().stream()
+                .map(c -> name(c.name()) + " " + type(c.type()))
+                .collect(Collectors.joining(", "));
+        String again = routine.replace()
+                ? "DROP FUNCTION IF EXISTS " + name(routine.name()) + "(" + types(routine) + ");\nDROP TYPE IF EXISTS "
+                        + row + ";\n"
+                : "";
+        return again + "CREATE TYPE " + row + " AS (" + columns + ");\n";
+    }
+
+    private String types(CreateRoutine routine) {
+        return routine.parameters().stream()
+                .map(p -> (p.mode() == Mode.IN ? "" : p.mode() + " ") + type(p.type()))
+                .collect(Collectors.joining(", "));
     }
 
     private String comment(CreateRoutine routine) {
-        String kind = routine.returns().isPresent() ? "FUNCTION " : "PROCEDURE ";
-        String types = routine.parameters().stream()
-                .filter(p -> p.mode() != Mode.OUT || routine.returns().isEmpty())
-                .map(p -> (p.mode() == Mode.IN ? "" : p.mode() + " ") + type(p.type()))
-                .collect(Collectors.joining(", "));
         return routine.traits()
                 .comment()
                 .filter(c -> !c.isEmpty())
-                .map(c -> ";\nCOMMENT ON " + kind + name(routine.name()) + "(" + types + ") IS " + string(c))
+                .map(c -> ";\nCOMMENT ON " + kind(routine) + name(routine.name()) + "(" + types(routine) + ") IS "
+                        + string(c))
                 .orElse("");
     }
 
@@ -163,12 +206,20 @@ final class PgCodeWriter extends CodeWriter {
 
     /** The body with its quotes; a name that means a variable and a column means the variable, as on the source. */
     private String body(Block block, boolean variables) {
-        boolean queries = StatementSearch.anyStatement(
-                        List.of(block), s -> s instanceof Statement.Dml || s instanceof CodeStatement.SelectInto)
+        boolean queries = StatementSearch.anyStatement(List.of(block), PgCodeWriter::isQuery)
+                || StatementSearch.anyExpression(
+                        List.of(block), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists)
                 || block.declarations().stream().anyMatch(Declaration.Cursor.class::isInstance);
         String text = (variables && queries ? "#variable_conflict use_variable\n" : "") + block(block) + ";\n";
         String quote = text.contains("$$") ? "$body$" : "$$";
         return "AS " + quote + "\n" + text + quote;
+    }
+
+    private static boolean isQuery(Statement statement) {
+        return statement instanceof Statement.Dml
+                || statement instanceof CodeStatement.SelectInto
+                || statement instanceof CodeStatement.ReturnRows
+                || statement instanceof CodeStatement.ForRows;
     }
 
     private String trigger(CreateTrigger trigger) {

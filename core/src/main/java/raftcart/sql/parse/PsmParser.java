@@ -81,7 +81,8 @@ final class PsmParser {
             case "SIGNAL", "RESIGNAL" -> signal(span);
             case "SELECT", "WITH", "(" -> new IntoParser(parsing).select();
             case "DECLARE" -> throw cursor.unexpected("a statement; declarations stand at the beginning of a block");
-            case "GET", "PREPARE", "EXECUTE", "DEALLOCATE" ->
+            case "GET" -> diagnosis(span);
+            case "PREPARE", "EXECUTE", "DEALLOCATE" ->
                 throw cursor.byHand(token.text().toUpperCase(Locale.ROOT) + " in a routine");
             case "DO" -> {
                 cursor.take();
@@ -267,6 +268,32 @@ final class PsmParser {
         return new Expr.Column(parsing.qualifiedName(), false, span);
     }
 
+    private Statement diagnosis(Span span) {
+        cursor.take();
+        cursor.takeAny("CURRENT", "STACKED");
+        cursor.expectWords("DIAGNOSTICS");
+        if (!cursor.takeWords("CONDITION")) {
+            Expr target = target();
+            cursor.expectSymbol("=");
+            cursor.expectWords("ROW_COUNT");
+            return new CodeStatement.RowCount(target, span);
+        }
+        cursor.take();
+        List<Expr> targets = new ArrayList<>();
+        List<String> items = new ArrayList<>();
+        do {
+            targets.add(target());
+            cursor.expectSymbol("=");
+            String item = parsing.word();
+            if (!item.equals("MESSAGE_TEXT") && !item.equals("RETURNED_SQLSTATE")) {
+                throw cursor.byHand("GET DIAGNOSTICS of " + item);
+            }
+            cursor.take();
+            items.add(item);
+        } while (cursor.takeSymbol(","));
+        return new CodeStatement.Diagnosis(targets, items, span);
+    }
+
     private Statement signal(Span span) {
         boolean again = cursor.take().isWord("RESIGNAL");
         Optional<String> state = Optional.empty();
@@ -284,7 +311,7 @@ final class PsmParser {
                 cursor.take();
                 cursor.expectSymbol("=");
                 Expr value = parsing.expressions.expression();
-                if (!text && !item.equals("MYSQL_ERRNO")) {
+                if (!text && !item.endsWith("_ERRNO")) {
                     throw cursor.byHand("SIGNAL with " + item);
                 }
                 message = text ? Optional.of(value) : message;

@@ -66,7 +66,7 @@ final class RoutineParser {
         }
         Traits traits = traits();
         Statement body = new PsmParser(parsing).body();
-        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, traits, body, span);
+        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
     }
 
     private List<Parameter> parameters() {

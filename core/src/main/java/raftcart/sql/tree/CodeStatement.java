@@ -38,18 +38,21 @@ public sealed interface CodeStatement extends Statement {
      * A function, or a procedure where it returns nothing.
      *
      * @param replace true where one of the same name is replaced
+     * @param rows the columns of the rows that a function gives; empty where it gives one value, or none
      */
     record CreateRoutine(
             QualifiedName name,
             boolean replace,
             List<Parameter> parameters,
             Optional<TypeName> returns,
+            List<Parameter> rows,
             Traits traits,
             Statement body,
             Span span)
             implements CodeStatement {
         public CreateRoutine {
             parameters = List.copyOf(parameters);
+            rows = List.copyOf(rows);
         }
     }
 
@@ -251,6 +254,17 @@ public sealed interface CodeStatement extends Statement {
         AT_MOST_ONE,
         /** One. */
         EXACTLY_ONE
+    }
+
+    /** More rows for what a function gives; the statement after goes on. */
+    record ReturnRows(Query query, Span span) implements CodeStatement {}
+
+    /** What is known of the error at hand, into variables: of each one of MESSAGE_TEXT and RETURNED_SQLSTATE. */
+    record Diagnosis(List<Expr> targets, List<String> items, Span span) implements CodeStatement {
+        public Diagnosis {
+            targets = List.copyOf(targets);
+            items = List.copyOf(items);
+        }
     }
 
     /** The values of the row of a query into variables. */

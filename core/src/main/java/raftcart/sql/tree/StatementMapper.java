@@ -126,7 +126,14 @@ public class StatementMapper extends QueryMapper {
     private Statement code(CodeStatement code) {
         if (code instanceof CodeStatement.CreateRoutine r) {
             return new CodeStatement.CreateRoutine(
-                    r.name(), r.replace(), r.parameters(), r.returns(), r.traits(), statement(r.body()), r.span());
+                    r.name(),
+                    r.replace(),
+                    r.parameters(),
+                    r.returns(),
+                    r.rows(),
+                    r.traits(),
+                    statement(r.body()),
+                    r.span());
         }
         if (code instanceof CodeStatement.CreateTrigger t) {
             return new CodeStatement.CreateTrigger(
@@ -231,6 +238,12 @@ public class StatementMapper extends QueryMapper {
         }
         if (code instanceof CodeStatement.Signal s) {
             return new CodeStatement.Signal(s.state(), optional(s.message()), s.span());
+        }
+        if (code instanceof CodeStatement.ReturnRows r) {
+            return new CodeStatement.ReturnRows(query(r.query()), r.span());
+        }
+        if (code instanceof CodeStatement.Diagnosis d) {
+            return new CodeStatement.Diagnosis(exprs(d.targets()), d.items(), d.span());
         }
         return code instanceof CodeStatement.RowCount r ? new CodeStatement.RowCount(expr(r.target()), r.span()) : code;
     }

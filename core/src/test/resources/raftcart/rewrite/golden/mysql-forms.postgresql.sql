@@ -307,6 +307,8 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 73:1: RC0602 by hand: No counterpart on the target: assignment to a variable
 -- 74:1: RC0602 by hand: No counterpart on the target: the session's variable @out
 -- 75:1: RC0603 by hand: Code is not translated: block of code
+-- 77:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 78:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 80:1: RC0603 by hand: Code is not translated: event
 -- 83:1: RC0609 adapted: Said in other words: a table and the INSERT that fills it
 -- 84:51: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines

@@ -13,8 +13,8 @@ DROP TABLE IF EXISTS star;
 CREATE TABLE star (
     star_id smallint unsigned AUTO_INCREMENT NOT NULL,
     first_name varchar(45) NOT NULL,
-    kind enum('G', 'PG', 'PG-13', 'R', 'NC-17') DEFAULT 'G',
-    feat set('Trailers', 'Commentaries', 'Deleted Scenes') DEFAULT NULL,
+    kind enum('G', 'K', 'K-2', 'M', 'S-17') DEFAULT 'G',
+    feat set('Dark', 'Flat', 'Deep Sky') DEFAULT NULL,
     y year DEFAULT NULL,
     rate decimal(4,2) DEFAULT 4.99 NOT NULL,
     active tinyint(1) DEFAULT TRUE NOT NULL,
@@ -51,7 +51,7 @@ CREATE INDEX idx_h ON star (rate);
 ALTER TABLE star AUTO_INCREMENT = 201;
 INSERT INTO star (star_id, first_name, pic, loc, b)
 VALUES 
-    (1, 'PEN''ELOPE
+    (1, 'WR''EN
 \\', X'000000', X'00000000010100000063', TRUE),
     (2, 'x"y', X'', X'0000000001010000', FALSE);
 INSERT INTO star VALUES (1, 'double "q"', 'G'), (3, 'a', NULL);
@@ -73,26 +73,26 @@ SELECT
     s.star_id AS ID,
     CONCAT(s.first_name, ' ', s.kind) AS name,
     IF(s.active, 'active', '') AS notes,
-    GROUP_CONCAT(DISTINCT (CONCAT(c.name, ': ', (SELECT GROUP_CONCAT(f.title ORDER BY f.title SEPARATOR ', ') FROM film f))) ORDER BY c.name SEPARATOR '; ') AS film_info
+    GROUP_CONCAT(DISTINCT (CONCAT(c.name, ': ', (SELECT GROUP_CONCAT(f.title ORDER BY f.title SEPARATOR ', ') FROM plate f))) ORDER BY c.name SEPARATOR '; ') AS plate_info
 FROM star s
 JOIN addr a ON s.address_id = a.address_id
 JOIN city ON a.city_id = city.city_id
-LEFT JOIN film_category fc ON s.star_id = fc.star_id
+LEFT JOIN plate_band fc ON s.star_id = fc.star_id
 GROUP BY s.star_id, s.first_name;
 -- RC0603 by hand: Code is not translated: trigger
--- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_film` AFTER INSERT ON `film` FOR EACH ROW BEGIN
---     INSERT INTO film_text (film_id) VALUES (new.film_id);
+-- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_plate` AFTER INSERT ON `plate` FOR EACH ROW BEGIN
+--     INSERT INTO plate_text (plate_id) VALUES (new.plate_id);
 --   END */
 -- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER `upd_film` AFTER UPDATE ON `film` FOR EACH ROW BEGIN
+-- CREATE TRIGGER `upd_plate` AFTER UPDATE ON `plate` FOR EACH ROW BEGIN
 --     IF (old.title != new.title) THEN
---         UPDATE film_text SET title=new.title WHERE film_id=old.film_id;
+--         UPDATE plate_text SET title=new.title WHERE plate_id=old.plate_id;
 --     END IF;
 --   END
 -- RC0603 by hand: Code is not translated: procedure
--- CREATE PROCEDURE rewards_report (
---     IN min_monthly_purchases TINYINT UNSIGNED
---     , OUT count_rewardees INT
+-- CREATE PROCEDURE night_report (
+--     IN min_plates TINYINT UNSIGNED
+--     , OUT count_nights INT
 -- )
 -- LANGUAGE SQL
 -- READS SQL DATA
@@ -126,9 +126,9 @@ ALTER TABLE star DROP INDEX k9;
 ALTER TABLE star RENAME TO star2;
 ALTER TABLE star2 RENAME TO star;
 CREATE INDEX part_of_name ON star (name(10));
-CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
+CREATE OR REPLACE VIEW cur AS SELECT e.person_no, MAX(to_date) AS to_date FROM watch e GROUP BY person_no;
 -- RC0602 by hand: No counterpart on the target: SOURCE
--- source load_departments.dump
+-- source load_watches.dump
 -- RC0602 by hand: No counterpart on the target: LOAD
 -- LOAD DATA LOCAL INFILE 'x.txt' INTO TABLE star FIELDS TERMINATED BY ',' LINES TERMINATED BY '\n' (a, b)
 -- RC0602 by hand: No counterpart on the target: a grant with a password
@@ -188,7 +188,7 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 60:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
 -- 61:1: RC0604 adapted: Client command left out: LOCK TABLES `star` WRITE
 -- 62:10: RC0502 adapted: Storage clauses left out: DISABLE KEYS
--- 63:128: RC0614 adapted: Condition made explicit: 1 for a truth value
+-- 63:124: RC0614 adapted: Condition made explicit: 1 for a truth value
 -- 65:10: RC0502 adapted: Storage clauses left out: ENABLE KEYS
 -- 66:1: RC0604 adapted: Client command left out: UNLOCK TABLES
 -- 68:1: RC0604 adapted: Client command left out: SET AUTOCOMMIT = 0

@@ -21,8 +21,8 @@ DROP TABLE IF EXISTS `star`;
 CREATE TABLE `star` (
   `star_id` smallint(5) unsigned NOT NULL AUTO_INCREMENT,
   `first_name` varchar(45) NOT NULL,
-  `kind` enum('G','PG','PG-13','R','NC-17') DEFAULT 'G',
-  `feat` set('Trailers','Commentaries','Deleted Scenes') DEFAULT NULL,
+  `kind` enum('G','K','K-2','M','S-17') DEFAULT 'G',
+  `feat` set('Dark','Flat','Deep Sky') DEFAULT NULL,
   `y` year(4) DEFAULT NULL,
   `rate` decimal(4,2) NOT NULL DEFAULT 4.99,
   `active` tinyint(1) NOT NULL DEFAULT 1,
@@ -60,7 +60,7 @@ CREATE TABLE `star` (
 /*!40101 SET character_set_client = @saved_cs_client */;
 LOCK TABLES `star` WRITE;
 /*!40000 ALTER TABLE `star` DISABLE KEYS */;
-INSERT INTO `star` (`star_id`,`first_name`,`pic`,`loc`,`b`) VALUES (1,'PEN\'ELOPE\n\\',_binary '\0\0\0',0x00000000010100000063,b'1'),(2,'x\"y','',/*!50705 0x0000000001010000 */,'\0');
+INSERT INTO `star` (`star_id`,`first_name`,`pic`,`loc`,`b`) VALUES (1,'WR\'EN\n\\',_binary '\0\0\0',0x00000000010100000063,b'1'),(2,'x\"y','',/*!50705 0x0000000001010000 */,'\0');
 INSERT INTO `star` VALUES (1,"double \"q\"",'G'),(3,'a',NULL);
 /*!40000 ALTER TABLE `star` ENABLE KEYS */;
 UNLOCK TABLES;
@@ -83,22 +83,22 @@ SET character_set_client = utf8;
 /*!50001 DROP VIEW IF EXISTS `v`*/;
 /*!50001 CREATE ALGORITHM=UNDEFINED */
 /*!50013 DEFINER=`root`@`localhost` SQL SECURITY DEFINER */
-/*!50001 VIEW `v` AS select `s`.`star_id` AS `ID`,concat(`s`.`first_name`,_utf8mb4' ',`s`.`kind`) AS `name`,if(`s`.`active`,_utf8mb4'active',_utf8mb4'') AS `notes`, group_concat(distinct concat(`c`.`name`,': ',(select group_concat(`f`.`title` order by `f`.`title` ASC separator ', ') from `film` `f`)) order by `c`.`name` ASC separator '; ') AS `film_info` from (((`star` `s` join `addr` `a` on(`s`.`address_id` = `a`.`address_id`)) join `city` on(`a`.`city_id` = `city`.`city_id`)) left join `film_category` `fc` on((`s`.`star_id` = `fc`.`star_id`))) group by `s`.`star_id`,`s`.`first_name` */;
+/*!50001 VIEW `v` AS select `s`.`star_id` AS `ID`,concat(`s`.`first_name`,_utf8mb4' ',`s`.`kind`) AS `name`,if(`s`.`active`,_utf8mb4'active',_utf8mb4'') AS `notes`, group_concat(distinct concat(`c`.`name`,': ',(select group_concat(`f`.`title` order by `f`.`title` ASC separator ', ') from `plate` `f`)) order by `c`.`name` ASC separator '; ') AS `plate_info` from (((`star` `s` join `addr` `a` on(`s`.`address_id` = `a`.`address_id`)) join `city` on(`a`.`city_id` = `city`.`city_id`)) left join `plate_band` `fc` on((`s`.`star_id` = `fc`.`star_id`))) group by `s`.`star_id`,`s`.`first_name` */;
 /*!50001 SET character_set_client      = @saved_cs_client */;
 DELIMITER ;;
-/*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_film` AFTER INSERT ON `film` FOR EACH ROW BEGIN
-    INSERT INTO film_text (film_id) VALUES (new.film_id);
+/*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_plate` AFTER INSERT ON `plate` FOR EACH ROW BEGIN
+    INSERT INTO plate_text (plate_id) VALUES (new.plate_id);
   END */;;
 DELIMITER ;
 DELIMITER //
-CREATE TRIGGER `upd_film` AFTER UPDATE ON `film` FOR EACH ROW BEGIN
+CREATE TRIGGER `upd_plate` AFTER UPDATE ON `plate` FOR EACH ROW BEGIN
     IF (old.title != new.title) THEN
-        UPDATE film_text SET title=new.title WHERE film_id=old.film_id;
+        UPDATE plate_text SET title=new.title WHERE plate_id=old.plate_id;
     END IF;
   END//
-CREATE PROCEDURE rewards_report (
-    IN min_monthly_purchases TINYINT UNSIGNED
-    , OUT count_rewardees INT
+CREATE PROCEDURE night_report (
+    IN min_plates TINYINT UNSIGNED
+    , OUT count_nights INT
 )
 LANGUAGE SQL
 READS SQL DATA
@@ -117,8 +117,8 @@ ALTER TABLE star ADD PRIMARY KEY (`star_id`), ADD UNIQUE KEY `u` (`a`);
 ALTER TABLE star CHANGE COLUMN a b VARCHAR(10) NOT NULL DEFAULT 'x' COMMENT 'c' AFTER z, DROP FOREIGN KEY fk1, DROP INDEX k9, ENGINE=InnoDB, RENAME TO star2;
 ALTER TABLE star2 RENAME TO star;
 CREATE INDEX part_of_name ON star (name(10)) USING BTREE;
-CREATE OR REPLACE VIEW cur AS SELECT e.emp_no, MAX(to_date) AS to_date FROM dept_emp e GROUP BY emp_no;
-source load_departments.dump ;
+CREATE OR REPLACE VIEW cur AS SELECT e.person_no, MAX(to_date) AS to_date FROM watch e GROUP BY person_no;
+source load_watches.dump ;
 flush /*!50503 binary */ logs;
 LOAD DATA LOCAL INFILE 'x.txt' INTO TABLE star FIELDS TERMINATED BY ',' LINES TERMINATED BY '\n' (a, b);
 GRANT ALL PRIVILEGES ON obs.* TO 'u'@'localhost' IDENTIFIED BY 'x';

@@ -39,8 +39,8 @@ DROP VIEW IF EXISTS staff_list;
 --     SFUNC = public._group_concat,
 --     STYPE = text
 -- )
-CREATE TABLE actor (
-    actor_id int AUTO_INCREMENT NOT NULL,
+CREATE TABLE observer (
+    observer_id int AUTO_INCREMENT NOT NULL,
     first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL,
     rating enum('G', 'PG-13') DEFAULT 'G',
     release_year int CHECK (release_year >= 1901 AND release_year <= 2155),
@@ -72,23 +72,23 @@ CREATE TABLE actor (
     re float,
     na varchar(63) COLLATE utf8mb4_0900_bin,
     arr2 json,
-    gen int GENERATED ALWAYS AS (actor_id * 2) STORED,
+    gen int GENERATED ALWAYS AS (observer_id * 2) STORED,
     CONSTRAINT rate_pos CHECK (rate > 0),
     CONSTRAINT kinds CHECK (first_name IN ('a', 'b')),
-    UNIQUE (actor_id)
+    UNIQUE (observer_id)
 );
-CREATE TABLE payment (
-    payment_id int NOT NULL,
-    payment_date datetime(6) NOT NULL
+CREATE TABLE exposure (
+    exposure_id int NOT NULL,
+    taken_at datetime(6) NOT NULL
 );
-CREATE TABLE payment_p2022_01 (
-    payment_id int NOT NULL,
-    payment_date datetime(6) NOT NULL
+CREATE TABLE exposure_p2022_01 (
+    exposure_id int NOT NULL,
+    taken_at datetime(6) NOT NULL
 );
 -- RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
--- ALTER TABLE ONLY public.payment ATTACH PARTITION public.payment_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
+-- ALTER TABLE ONLY public.exposure ATTACH PARTITION public.exposure_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
 CREATE TABLE kid (
-    actor_id int AUTO_INCREMENT NOT NULL,
+    observer_id int AUTO_INCREMENT NOT NULL,
     first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL,
     rating enum('G', 'PG-13') DEFAULT 'G',
     release_year int CHECK (release_year >= 1901 AND release_year <= 2155),
@@ -122,33 +122,33 @@ CREATE TABLE kid (
     arr2 json,
     gen int,
     a int,
-    UNIQUE (actor_id)
+    UNIQUE (observer_id)
 );
-CREATE VIEW actor_info AS
+CREATE VIEW observer_info AS
 SELECT
-    a.actor_id,
+    a.observer_id,
     a.first_name,
     group_concat(DISTINCT CONCAT(CAST(c.name AS char), ': ', (
         SELECT group_concat(CAST(f.title AS char)) AS group_concat
-        FROM film f
-        JOIN film_category fc_1 ON f.film_id = fc_1.film_id
-        JOIN film_actor fa_1 ON f.film_id = fa_1.film_id
-        WHERE fc_1.category_id = c.category_id AND fa_1.actor_id = a.actor_id
-        GROUP BY fa_1.actor_id
-    ))) AS film_info,
+        FROM plate f
+        JOIN plate_band fc_1 ON f.plate_id = fc_1.plate_id
+        JOIN plate_observer fa_1 ON f.plate_id = fa_1.plate_id
+        WHERE fc_1.band_id = c.band_id AND fa_1.observer_id = a.observer_id
+        GROUP BY fa_1.observer_id
+    ))) AS plate_info,
     YEAR(a.last_update) AS yr,
     DATE_FORMAT(a.last_update, '%Y-%m-%d') AS d,
     CONCAT(a.first_name, CHAR(32 USING utf8mb4)) AS nm,
     CASE WHEN a.active THEN 'active' ELSE '' END AS notes
-FROM actor a
-LEFT JOIN film_actor fa ON a.actor_id = fa.actor_id
-LEFT JOIN category c ON fa.film_id = c.category_id
-GROUP BY a.actor_id, a.first_name;
+FROM observer a
+LEFT JOIN plate_observer fa ON a.observer_id = fa.observer_id
+LEFT JOIN band c ON fa.plate_id = c.band_id
+GROUP BY a.observer_id, a.first_name;
 -- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mysql
--- CREATE MATERIALIZED VIEW public.rental_by_category AS
---  SELECT c.name AS category,
+-- CREATE MATERIALIZED VIEW public.exposures_by_band AS
+--  SELECT c.name AS band,
 --     sum(p.amount) AS total_sales
---    FROM public.payment p
+--    FROM public.exposure p
 --   GROUP BY c.name
 --   ORDER BY (sum(p.amount)) DESC
 --   WITH NO DATA
@@ -162,7 +162,7 @@ CREATE TABLE site (
 ALTER TABLE site ADD UNIQUE (id);
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
 ALTER TABLE site MODIFY COLUMN id int AUTO_INCREMENT NOT NULL;
-INSERT INTO actor (actor_id, first_name, last_update, active, picture, special)
+INSERT INTO observer (observer_id, first_name, last_update, active, picture, special)
 VALUES 
     (1, 'Pen\\elope	', TIMESTAMP '2022-02-15 09:34:33.123', TRUE, X'0a0b', '["a", "b c"]'),
     (2, NULL, TIMESTAMP '2022-02-15 09:34:33', FALSE, NULL, NULL);
@@ -172,13 +172,13 @@ VALUES (2, 'it''s
 ', '{"a": "b"}');
 INSERT INTO site (id, name) VALUES (3, 'x');
 ALTER TABLE site AUTO_INCREMENT = 4;
-ALTER TABLE actor ADD CONSTRAINT actor_pkey PRIMARY KEY (actor_id);
-CREATE UNIQUE INDEX idx_unq ON rental (rental_date, inventory_id, customer_id);
-CREATE INDEX low ON actor ((LOWER(first_name)), last_update DESC);
+ALTER TABLE observer ADD CONSTRAINT observer_pkey PRIMARY KEY (observer_id);
+CREATE UNIQUE INDEX idx_unq ON night (night_date, plate_id, observer_id);
+CREATE INDEX low ON observer ((LOWER(first_name)), last_update DESC);
 -- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER last_updated BEFORE UPDATE ON public.actor FOR EACH ROW EXECUTE FUNCTION public.last_updated()
+-- CREATE TRIGGER last_updated BEFORE UPDATE ON public.observer FOR EACH ROW EXECUTE FUNCTION public.last_updated()
 -- RC0603 by hand: Code is not translated: rule
--- CREATE RULE r AS ON DELETE TO public.actor DO INSTEAD NOTHING
+-- CREATE RULE r AS ON DELETE TO public.observer DO INSTEAD NOTHING
 ALTER TABLE store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES address (address_id) ON DELETE RESTRICT ON UPDATE CASCADE;
 ALTER TABLE store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES address (address_id);
 -- RC0602 by hand: No counterpart on the target: security of single rows
@@ -187,16 +187,16 @@ ALTER TABLE store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES address (address
 -- CREATE POLICY p ON public.store USING (true)
 -- RC0602 by hand: No counterpart on the target: publication
 -- CREATE PUBLICATION pub FOR ALL TABLES
-GRANT SELECT, INSERT ON actor TO reader;
+GRANT SELECT, INSERT ON observer TO reader;
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
 -- RC0602 by hand: No counterpart on the target: the right SELECT on sequence
 -- GRANT SELECT ON SEQUENCE public.site_id_seq TO reader
 -- RC0602 by hand: No counterpart on the target: ALTER DEFAULT
 -- ALTER DEFAULT PRIVILEGES FOR ROLE postgres IN SCHEMA public GRANT ALL ON TABLES TO postgres
-ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL COMMENT 'the name';
+ALTER TABLE observer MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin NOT NULL COMMENT 'the name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
--- REFRESH MATERIALIZED VIEW public.rental_by_category
+-- REFRESH MATERIALIZED VIEW public.exposures_by_band
 -- RC0602 by hand: No counterpart on the target: another script, which the client runs here
 -- \i more.sql
 
@@ -237,7 +237,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 58:1: RC0604 adapted: Client command left out: SET default_tablespace = ''
 -- 59:1: RC0604 adapted: Client command left out: SET default_with_oids = false
 -- 60:1: RC0604 adapted: Client command left out: SET default_table_access_method = heap
--- 61:1: RC0627 check: Said in other words, with a difference: without the sequence public.actor_actor_id_seq; a column that takes its numbers is numbered itself
+-- 61:1: RC0627 check: Said in other words, with a difference: without the sequence public.observer_observer_id_seq; a column that takes its numbers is numbered itself
 -- 67:1: RC0502 adapted: Storage clauses left out: OWNER TO postgres
 -- 69:5: RC0609 adapted: Said in other words: numbers of a sequence as a column that is numbered
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as json
@@ -256,18 +256,18 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 80:295: RC0116 check: NaN and infinity are refused: d: double
 -- 80:315: RC0116 check: NaN and infinity are refused: re: float
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as json
--- 1:1: RC0609 adapted: Said in other words: a key for actor_id, which is numbered, of public.actor
+-- 1:1: RC0609 adapted: Said in other words: a key for observer_id, which is numbered, of public.observer
 -- 68:1: RC0409 check: Accents do not count on the target: cit
 -- 68:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL
--- 89:5: RC0114 check: Instant becomes date and time in UTC: payment_date: datetime(6) in UTC
--- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (payment_date)): no partitions are known here
+-- 89:5: RC0114 check: Instant becomes date and time in UTC: taken_at: datetime(6) in UTC
+-- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (taken_at)): no partitions are known here
 -- 87:1: RC0609 adapted: Said in other words: the schema public is left out
--- 94:5: RC0114 check: Instant becomes date and time in UTC: payment_date: datetime(6) in UTC
+-- 94:5: RC0114 check: Instant becomes date and time in UTC: taken_at: datetime(6) in UTC
 -- 92:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 96:1: RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
--- 97:1: RC0627 check: Said in other words, with a difference: it has the columns of public.actor, of which queries do not read its rows any more, but not its further checks and numbers
+-- 97:1: RC0627 check: Said in other words, with a difference: it has the columns of public.observer, of which queries do not read its rows any more, but not its further checks and numbers
 -- 69:5: RC0609 adapted: Said in other words: numbers of a sequence as a column that is numbered
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as json
 -- 75:5: RC0111 check: Type without counterpart crosses as text or bytes: fulltext: tsvector as longtext
@@ -285,7 +285,7 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 80:295: RC0116 check: NaN and infinity are refused: d: double
 -- 80:315: RC0116 check: NaN and infinity are refused: re: float
 -- 80:333: RC0115 check: Array becomes a JSON array: arr2: array as json
--- 1:1: RC0609 adapted: Said in other words: a key for actor_id, which is numbered, of public.kid
+-- 1:1: RC0609 adapted: Said in other words: a key for observer_id, which is numbered, of public.kid
 -- 97:1: RC0409 check: Accents do not count on the target: cit
 -- 97:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 101:5: RC0606 check: Function is not in the dictionary: public.group_concat
@@ -306,11 +306,11 @@ ALTER TABLE actor MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_bin 
 -- 148:1: RC0609 adapted: Said in other words: lines of data as INSERT
 -- 150:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 151:1: RC0609 adapted: Said in other words: the schema public is left out
--- 152:1: RC0609 adapted: Said in other words: the numbers of actor.actor_id
+-- 152:1: RC0609 adapted: Said in other words: the numbers of observer.observer_id
 -- 153:1: RC0609 adapted: Said in other words: the numbers of site.id
 -- 153:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 154:1: RC0609 adapted: Said in other words: the schema public is left out
--- 156:1: RC0502 adapted: Storage clauses left out: CLUSTER ON actor_pkey
+-- 156:1: RC0502 adapted: Storage clauses left out: CLUSTER ON observer_pkey
 -- 157:1: RC0627 check: Said in other words, with a difference: an index of the kind GIST is left out
 -- 158:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 159:1: RC0502 adapted: Storage clauses left out: jsonb_path_ops

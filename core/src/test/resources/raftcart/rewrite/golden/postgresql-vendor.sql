@@ -58,15 +58,15 @@ CREATE AGGREGATE public.group_concat(text) (
 SET default_tablespace = '';
 SET default_with_oids = false;
 SET default_table_access_method = heap;
-CREATE SEQUENCE public.actor_actor_id_seq
+CREATE SEQUENCE public.observer_observer_id_seq
     START WITH 1
     INCREMENT BY 1
     NO MINVALUE
     NO MAXVALUE
     CACHE 1;
-ALTER TABLE public.actor_actor_id_seq OWNER TO postgres;
-CREATE TABLE public.actor (
-    actor_id integer DEFAULT nextval('public.actor_actor_id_seq'::regclass) NOT NULL,
+ALTER TABLE public.observer_observer_id_seq OWNER TO postgres;
+CREATE TABLE public.observer (
+    observer_id integer DEFAULT nextval('public.observer_observer_id_seq'::regclass) NOT NULL,
     first_name character varying(45) NOT NULL,
     rating public.mpaa_rating DEFAULT 'G'::public.mpaa_rating,
     release_year public.year,
@@ -78,32 +78,32 @@ CREATE TABLE public.actor (
     create_date date DEFAULT ('now'::text)::date NOT NULL,
     picture bytea,
     ip inet, m macaddr, r int4range, p point, j jsonb DEFAULT '{}'::jsonb, x xml, mo money, o oid, ch "char", b bit varying(5), iv interval, tz timestamp with time zone, t time without time zone, ts timestamp(3) without time zone, u uuid DEFAULT gen_random_uuid(), h hstore, cit public.citext, d double precision, re real, na name, arr2 integer[][],
-    gen integer GENERATED ALWAYS AS ((actor_id * 2)) STORED,
+    gen integer GENERATED ALWAYS AS ((observer_id * 2)) STORED,
     CONSTRAINT rate_pos CHECK ((rate > (0)::numeric)),
     CONSTRAINT kinds CHECK (((first_name)::text = ANY ((ARRAY['a'::character varying, 'b'::character varying])::text[])))
 );
-ALTER TABLE ONLY public.actor ALTER COLUMN first_name SET STATISTICS 100;
-ALTER TABLE ONLY public.actor REPLICA IDENTITY FULL;
-CREATE TABLE public.payment (
-    payment_id integer NOT NULL,
-    payment_date timestamp with time zone NOT NULL
+ALTER TABLE ONLY public.observer ALTER COLUMN first_name SET STATISTICS 100;
+ALTER TABLE ONLY public.observer REPLICA IDENTITY FULL;
+CREATE TABLE public.exposure (
+    exposure_id integer NOT NULL,
+    taken_at timestamp with time zone NOT NULL
 )
-PARTITION BY RANGE (payment_date);
-CREATE TABLE public.payment_p2022_01 (
-    payment_id integer NOT NULL,
-    payment_date timestamp with time zone NOT NULL
+PARTITION BY RANGE (taken_at);
+CREATE TABLE public.exposure_p2022_01 (
+    exposure_id integer NOT NULL,
+    taken_at timestamp with time zone NOT NULL
 );
-ALTER TABLE ONLY public.payment ATTACH PARTITION public.payment_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00');
-CREATE TABLE public.kid (a int) INHERITS (public.actor);
-CREATE VIEW public.actor_info AS
- SELECT a.actor_id,
+ALTER TABLE ONLY public.exposure ATTACH PARTITION public.exposure_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00');
+CREATE TABLE public.kid (a int) INHERITS (public.observer);
+CREATE VIEW public.observer_info AS
+ SELECT a.observer_id,
     a.first_name,
     public.group_concat(DISTINCT (((c.name)::text || ': '::text) || ( SELECT public.group_concat((f.title)::text) AS group_concat
-           FROM ((public.film f
-             JOIN public.film_category fc_1 ON ((f.film_id = fc_1.film_id)))
-             JOIN public.film_actor fa_1 ON ((f.film_id = fa_1.film_id)))
-          WHERE ((fc_1.category_id = c.category_id) AND (fa_1.actor_id = a.actor_id))
-          GROUP BY fa_1.actor_id))) AS film_info,
+           FROM ((public.plate f
+             JOIN public.plate_band fc_1 ON ((f.plate_id = fc_1.plate_id)))
+             JOIN public.plate_observer fa_1 ON ((f.plate_id = fa_1.plate_id)))
+          WHERE ((fc_1.band_id = c.band_id) AND (fa_1.observer_id = a.observer_id))
+          GROUP BY fa_1.observer_id))) AS plate_info,
     date_part('year'::text, a.last_update) AS yr,
     to_char(a.last_update, 'YYYY-MM-DD'::text) AS d,
     (a.first_name)::text || chr(32) AS nm,
@@ -111,14 +111,14 @@ CREATE VIEW public.actor_info AS
             WHEN a.active THEN 'active'::text
             ELSE ''::text
         END AS notes
-   FROM ((public.actor a
-     LEFT JOIN public.film_actor fa ON ((a.actor_id = fa.actor_id)))
-     LEFT JOIN public.category c ON ((fa.film_id = c.category_id)))
-  GROUP BY a.actor_id, a.first_name;
-CREATE MATERIALIZED VIEW public.rental_by_category AS
- SELECT c.name AS category,
+   FROM ((public.observer a
+     LEFT JOIN public.plate_observer fa ON ((a.observer_id = fa.observer_id)))
+     LEFT JOIN public.band c ON ((fa.plate_id = c.band_id)))
+  GROUP BY a.observer_id, a.first_name;
+CREATE MATERIALIZED VIEW public.exposures_by_band AS
+ SELECT c.name AS band,
     sum(p.amount) AS total_sales
-   FROM public.payment p
+   FROM public.exposure p
   GROUP BY c.name
   ORDER BY (sum(p.amount)) DESC
   WITH NO DATA;
@@ -140,7 +140,7 @@ ALTER TABLE public.site ALTER COLUMN id ADD GENERATED ALWAYS AS IDENTITY (
     CACHE 1
 );
 ALTER TABLE ONLY public.site ALTER COLUMN id SET DEFAULT nextval('public.site_id_seq'::regclass);
-COPY public.actor (actor_id, first_name, last_update, active, picture, special) FROM stdin;
+COPY public.observer (observer_id, first_name, last_update, active, picture, special) FROM stdin;
 1	Pen\\elope\t	2022-02-15 09:34:33.123	t	\\x0a0b	{a,"b c"}
 2	\N	2022-02-15 09:34:33	f	\N	\N
 \.
@@ -149,18 +149,18 @@ COPY public.site FROM stdin;
 \.
 INSERT INTO public.site VALUES (2, E'it\'s\n', '{"a": "b"}');
 INSERT INTO public.site (id, name) OVERRIDING SYSTEM VALUE VALUES (3, 'x');
-SELECT pg_catalog.setval('public.actor_actor_id_seq', 200, true);
+SELECT pg_catalog.setval('public.observer_observer_id_seq', 200, true);
 SELECT pg_catalog.setval('public.site_id_seq', 3, true);
-ALTER TABLE ONLY public.actor
-    ADD CONSTRAINT actor_pkey PRIMARY KEY (actor_id);
-ALTER TABLE public.actor CLUSTER ON actor_pkey;
-CREATE INDEX film_fulltext_idx ON public.film USING gist (fulltext);
-CREATE UNIQUE INDEX idx_unq ON ONLY public.rental USING btree (rental_date, inventory_id, customer_id);
-CREATE INDEX j ON public.actor USING gin (j jsonb_path_ops);
-CREATE INDEX low ON public.actor USING btree (lower((first_name)::text) text_pattern_ops, last_update DESC NULLS LAST) WHERE active;
-ALTER INDEX public.payment_pkey ATTACH PARTITION public.payment_p2022_01_pkey;
-CREATE TRIGGER last_updated BEFORE UPDATE ON public.actor FOR EACH ROW EXECUTE FUNCTION public.last_updated();
-CREATE RULE r AS ON DELETE TO public.actor DO INSTEAD NOTHING;
+ALTER TABLE ONLY public.observer
+    ADD CONSTRAINT observer_pkey PRIMARY KEY (observer_id);
+ALTER TABLE public.observer CLUSTER ON observer_pkey;
+CREATE INDEX plate_text_idx ON public.plate USING gist (fulltext);
+CREATE UNIQUE INDEX idx_unq ON ONLY public.night USING btree (night_date, plate_id, observer_id);
+CREATE INDEX j ON public.observer USING gin (j jsonb_path_ops);
+CREATE INDEX low ON public.observer USING btree (lower((first_name)::text) text_pattern_ops, last_update DESC NULLS LAST) WHERE active;
+ALTER INDEX public.exposure_pkey ATTACH PARTITION public.exposure_p2022_01_pkey;
+CREATE TRIGGER last_updated BEFORE UPDATE ON public.observer FOR EACH ROW EXECUTE FUNCTION public.last_updated();
+CREATE RULE r AS ON DELETE TO public.observer DO INSTEAD NOTHING;
 ALTER TABLE ONLY public.store
     ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES public.address(address_id) ON UPDATE CASCADE ON DELETE RESTRICT DEFERRABLE INITIALLY DEFERRED;
 ALTER TABLE ONLY public.store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES public.address(address_id) NOT VALID;
@@ -170,12 +170,12 @@ CREATE POLICY p ON public.store USING (true);
 CREATE PUBLICATION pub FOR ALL TABLES;
 REVOKE ALL ON SCHEMA public FROM PUBLIC;
 GRANT ALL ON SCHEMA public TO postgres;
-GRANT SELECT,INSERT ON TABLE public.actor TO reader;
+GRANT SELECT,INSERT ON TABLE public.observer TO reader;
 GRANT ALL ON FUNCTION public.last_updated() TO reader;
 GRANT SELECT ON SEQUENCE public.site_id_seq TO reader;
 ALTER DEFAULT PRIVILEGES FOR ROLE postgres IN SCHEMA public GRANT ALL ON TABLES TO postgres;
-COMMENT ON COLUMN public.actor.first_name IS 'the name';
-COMMENT ON CONSTRAINT rate_pos ON public.actor IS 'c';
-REFRESH MATERIALIZED VIEW public.rental_by_category;
+COMMENT ON COLUMN public.observer.first_name IS 'the name';
+COMMENT ON CONSTRAINT rate_pos ON public.observer IS 'c';
+REFRESH MATERIALIZED VIEW public.exposures_by_band;
 \connect other
 \i more.sql

@@ -38,9 +38,9 @@ DROP SEQUENCE IF EXISTS dbo.store_store_id_seq;
 --     SFUNC = public._group_concat,
 --     STYPE = text
 -- )
-CREATE SEQUENCE dbo.actor_actor_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
-CREATE TABLE dbo.actor (
-    actor_id int DEFAULT NEXT VALUE FOR dbo.actor_actor_id_seq NOT NULL,
+CREATE SEQUENCE dbo.observer_observer_id_seq START WITH 1 INCREMENT BY 1 CACHE 1;
+CREATE TABLE dbo.observer (
+    observer_id int DEFAULT NEXT VALUE FOR dbo.observer_observer_id_seq NOT NULL,
     first_name nvarchar(45) COLLATE Latin1_General_100_BIN2 NOT NULL,
     rating nvarchar(5) DEFAULT 'G' CHECK (rating IN ('G', 'PG-13')),
     release_year int CHECK (release_year >= 1901 AND release_year <= 2155),
@@ -72,22 +72,22 @@ CREATE TABLE dbo.actor (
     re real,
     na nvarchar(63) COLLATE Latin1_General_100_BIN2,
     arr2 nvarchar(max),
-    gen AS (CAST(actor_id * 2 AS int)) PERSISTED,
+    gen AS (CAST(observer_id * 2 AS int)) PERSISTED,
     CONSTRAINT rate_pos CHECK (rate > 0),
     CONSTRAINT kinds CHECK (first_name IN ('a', 'b'))
 );
-CREATE TABLE dbo.payment (
-    payment_id int NOT NULL,
-    payment_date datetimeoffset(6) NOT NULL
+CREATE TABLE dbo.exposure (
+    exposure_id int NOT NULL,
+    taken_at datetimeoffset(6) NOT NULL
 );
-CREATE TABLE dbo.payment_p2022_01 (
-    payment_id int NOT NULL,
-    payment_date datetimeoffset(6) NOT NULL
+CREATE TABLE dbo.exposure_p2022_01 (
+    exposure_id int NOT NULL,
+    taken_at datetimeoffset(6) NOT NULL
 );
 -- RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
--- ALTER TABLE ONLY public.payment ATTACH PARTITION public.payment_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
+-- ALTER TABLE ONLY public.exposure ATTACH PARTITION public.exposure_p2022_01 FOR VALUES FROM ('2022-01-01 00:00:00+00') TO ('2022-02-01 00:00:00+00')
 CREATE TABLE dbo.kid (
-    actor_id int DEFAULT NEXT VALUE FOR dbo.actor_actor_id_seq NOT NULL,
+    observer_id int DEFAULT NEXT VALUE FOR dbo.observer_observer_id_seq NOT NULL,
     first_name nvarchar(45) COLLATE Latin1_General_100_BIN2 NOT NULL,
     rating nvarchar(5) DEFAULT 'G' CHECK (rating IN ('G', 'PG-13')),
     release_year int CHECK (release_year >= 1901 AND release_year <= 2155),
@@ -122,31 +122,31 @@ CREATE TABLE dbo.kid (
     gen int,
     a int
 );
-CREATE VIEW dbo.actor_info AS
+CREATE VIEW dbo.observer_info AS
 SELECT
-    a.actor_id,
+    a.observer_id,
     a.first_name,
     dbo.group_concat(DISTINCT CAST(c.name AS nvarchar(max)) + ': ' + CAST((
         SELECT dbo.group_concat(CAST(f.title AS nvarchar(max))) AS group_concat
-        FROM dbo.film f
-        JOIN dbo.film_category fc_1 ON f.film_id = fc_1.film_id
-        JOIN dbo.film_actor fa_1 ON f.film_id = fa_1.film_id
-        WHERE fc_1.category_id = c.category_id AND fa_1.actor_id = a.actor_id
-        GROUP BY fa_1.actor_id
-    ) AS nvarchar(max))) AS film_info,
+        FROM dbo.plate f
+        JOIN dbo.plate_band fc_1 ON f.plate_id = fc_1.plate_id
+        JOIN dbo.plate_observer fa_1 ON f.plate_id = fa_1.plate_id
+        WHERE fc_1.band_id = c.band_id AND fa_1.observer_id = a.observer_id
+        GROUP BY fa_1.observer_id
+    ) AS nvarchar(max))) AS plate_info,
     YEAR(a.last_update) AS yr,
     FORMAT(a.last_update, 'yyyy-MM-dd') AS d,
     a.first_name + CHAR(32) AS nm,
     CASE WHEN a.active = 1 THEN 'active' ELSE '' END AS notes
-FROM dbo.actor a
-LEFT JOIN dbo.film_actor fa ON a.actor_id = fa.actor_id
-LEFT JOIN dbo.category c ON fa.film_id = c.category_id
-GROUP BY a.actor_id, a.first_name;
+FROM dbo.observer a
+LEFT JOIN dbo.plate_observer fa ON a.observer_id = fa.observer_id
+LEFT JOIN dbo.band c ON fa.plate_id = c.band_id
+GROUP BY a.observer_id, a.first_name;
 -- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in sqlserver
--- CREATE MATERIALIZED VIEW public.rental_by_category AS
---  SELECT c.name AS category,
+-- CREATE MATERIALIZED VIEW public.exposures_by_band AS
+--  SELECT c.name AS band,
 --     sum(p.amount) AS total_sales
---    FROM public.payment p
+--    FROM public.exposure p
 --   GROUP BY c.name
 --   ORDER BY (sum(p.amount)) DESC
 --   WITH NO DATA
@@ -166,7 +166,7 @@ CREATE TABLE dbo.site (
 --     CACHE 1
 -- )
 ALTER TABLE dbo.site ADD DEFAULT NEXT VALUE FOR dbo.site_id_seq FOR id;
-INSERT INTO dbo.actor (actor_id, first_name, last_update, active, picture, special)
+INSERT INTO dbo.observer (observer_id, first_name, last_update, active, picture, special)
 VALUES 
     (1, 'Pen\elope	', '2022-02-15 09:34:33.123', 1, 0x0a0b, '["a", "b c"]'),
     (2, NULL, '2022-02-15 09:34:33', 0, NULL, NULL);
@@ -181,16 +181,16 @@ SET IDENTITY_INSERT dbo.site OFF;
 SET IDENTITY_INSERT dbo.site ON;
 INSERT INTO dbo.site (id, name) VALUES (3, 'x');
 SET IDENTITY_INSERT dbo.site OFF;
-ALTER SEQUENCE dbo.actor_actor_id_seq RESTART WITH 201;
+ALTER SEQUENCE dbo.observer_observer_id_seq RESTART WITH 201;
 ALTER SEQUENCE dbo.site_id_seq RESTART WITH 4;
-ALTER TABLE dbo.actor ADD CONSTRAINT actor_pkey PRIMARY KEY (actor_id);
-CREATE UNIQUE INDEX idx_unq ON dbo.rental (rental_date, inventory_id, customer_id);
+ALTER TABLE dbo.observer ADD CONSTRAINT observer_pkey PRIMARY KEY (observer_id);
+CREATE UNIQUE INDEX idx_unq ON dbo.night (night_date, plate_id, observer_id);
 -- RC0602 by hand: No counterpart on the target: an index on an expression cannot be said in sqlserver
--- CREATE INDEX low ON public.actor USING btree (lower((first_name)::text) text_pattern_ops, last_update DESC NULLS LAST) WHERE active
+-- CREATE INDEX low ON public.observer USING btree (lower((first_name)::text) text_pattern_ops, last_update DESC NULLS LAST) WHERE active
 -- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER last_updated BEFORE UPDATE ON public.actor FOR EACH ROW EXECUTE FUNCTION public.last_updated()
+-- CREATE TRIGGER last_updated BEFORE UPDATE ON public.observer FOR EACH ROW EXECUTE FUNCTION public.last_updated()
 -- RC0603 by hand: Code is not translated: rule
--- CREATE RULE r AS ON DELETE TO public.actor DO INSTEAD NOTHING
+-- CREATE RULE r AS ON DELETE TO public.observer DO INSTEAD NOTHING
 ALTER TABLE dbo.store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES dbo.address (address_id) ON UPDATE CASCADE;
 ALTER TABLE dbo.store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES dbo.address (address_id);
 -- RC0602 by hand: No counterpart on the target: security of single rows
@@ -199,15 +199,15 @@ ALTER TABLE dbo.store ADD CONSTRAINT fk2 FOREIGN KEY (a) REFERENCES dbo.address 
 -- CREATE POLICY p ON public.store USING (true)
 -- RC0602 by hand: No counterpart on the target: publication
 -- CREATE PUBLICATION pub FOR ALL TABLES
-GRANT SELECT, INSERT ON dbo.actor TO reader;
+GRANT SELECT, INSERT ON dbo.observer TO reader;
 -- RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- GRANT ALL ON FUNCTION public.last_updated() TO reader
 GRANT UPDATE ON dbo.site_id_seq TO reader;
 -- RC0602 by hand: No counterpart on the target: ALTER DEFAULT
 -- ALTER DEFAULT PRIVILEGES FOR ROLE postgres IN SCHEMA public GRANT ALL ON TABLES TO postgres
-EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 'TABLE', 'actor', 'COLUMN', 'first_name';
+EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 'TABLE', 'observer', 'COLUMN', 'first_name';
 -- RC0602 by hand: No counterpart on the target: REFRESH
--- REFRESH MATERIALIZED VIEW public.rental_by_category
+-- REFRESH MATERIALIZED VIEW public.exposures_by_band
 -- RC0602 by hand: No counterpart on the target: another script, which the client runs here
 -- \i more.sql
 
@@ -266,11 +266,11 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 68:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 85:1: RC0502 adapted: Storage clauses left out: ALTER COLUMN first_name SET STATISTICS 100
 -- 86:1: RC0502 adapted: Storage clauses left out: REPLICA IDENTITY FULL
--- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (payment_date)): the target has no partitions of this kind
+-- 87:1: RC0627 check: Said in other words, with a difference: the table is not partitioned (was by RANGE (taken_at)): the target has no partitions of this kind
 -- 87:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 92:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 96:1: RC0602 by hand: No counterpart on the target: a table that becomes a partition of another
--- 97:1: RC0627 check: Said in other words, with a difference: it has the columns of public.actor, of which queries do not read its rows any more, but not its further checks and numbers
+-- 97:1: RC0627 check: Said in other words, with a difference: it has the columns of public.observer, of which queries do not read its rows any more, but not its further checks and numbers
 -- 71:5: RC0120 adapted: Enumeration becomes a text: rating as a text with a check
 -- 74:5: RC0115 check: Array becomes a JSON array: special: array as NVARCHAR(MAX)
 -- 75:5: RC0111 check: Type without counterpart crosses as text or bytes: fulltext: tsvector as NVARCHAR(MAX)
@@ -307,7 +307,7 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 152:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 153:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 154:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 156:1: RC0502 adapted: Storage clauses left out: CLUSTER ON actor_pkey
+-- 156:1: RC0502 adapted: Storage clauses left out: CLUSTER ON observer_pkey
 -- 157:1: RC0627 check: Said in other words, with a difference: an index of the kind GIST is left out
 -- 158:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 158:1: RC0609 adapted: Said in other words: the schema public as dbo

@@ -20,11 +20,11 @@ import raftcart.rewrite.TokenRules;
 /**
  * Routines and triggers that run on their own engine and, translated, on another, and have to do the same there. {@code
  * routines/ENGINE.txt} has cases between lines of hyphens: statements that end with a slash, then what is done: {@code ?} a
- * query whose rows are compared, {@code >} a call whose output parameters are, {@code !} a statement, and {@code x} one that
+ * query whose rows are compared, {@code >} a call whose output parameters are, {@code <} one that gives rows, {@code !} a statement, and {@code x} one that
  * both engines have to refuse.
  */
 class RoutineExecutionTest {
-    private static final Pattern STEP = Pattern.compile("[?>!x] .*");
+    private static final Pattern STEP = Pattern.compile("[?><!x] .*");
 
     private final List<String> failures = new ArrayList<>();
     private int compared;
@@ -111,6 +111,9 @@ class RoutineExecutionTest {
             switch (step.charAt(0)) {
                 case '?':
                     return engines.rows(engine, text, true).toString();
+                case '<':
+                    String rows = engine.equals("postgresql") ? "SELECT * FROM " : "CALL ";
+                    return engines.rows(engine, rows + text, true).toString();
                 case '>':
                     return called(engines, engine, text);
                 default:
