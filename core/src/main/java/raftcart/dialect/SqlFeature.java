@@ -742,6 +742,12 @@ public enum SqlFeature {
     GROUPS_BY_DOLLAR,
     /** A block of a routine may rescue what fails in it, which undoes what the block changed. */
     BLOCKS_RESCUE,
+    /** CREATE OR REPLACE takes routines and triggers. */
+    ROUTINES_ARE_REPLACED,
+    /** A block of a routine has handlers for what fails in it. */
+    BLOCKS_HANDLE,
+    /** A routine may go through the rows of a query, and through whole numbers, with FOR. */
+    LOOPS_OVER_ROWS,
     /** JSON documents are put together over windows. */
     WINDOW_DOCUMENTS,
     /** A truth value that becomes a text is TRUE or FALSE; elsewhere true or false. */

@@ -40,20 +40,27 @@ final class CodeAdapter {
         this.adapter = statements.expressions();
     }
 
-    /** The routine or trigger in the target's terms. */
-    CodeStatement adapt(CodeStatement code) {
-        boolean can = adapter.to.has(SqlFeature.BLOCKS_RESCUE) && !adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+    /** The routine or trigger in the target's terms; may become several, or part of others. */
+    List<Statement> adapt(CodeStatement code) {
+        boolean rescues = adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.BLOCKS_HANDLE);
+        boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
         if (code instanceof CodeStatement.CreateRoutine routine) {
-            refuse(!can, routine.returns().isPresent() ? "function" : "procedure");
+            refuse(!rescues && !handles, routine.returns().isPresent() ? "function" : "procedure");
             sayLanguage(routine.span());
-            return routine(routine);
+            return rescues ? List.of(routine(routine)) : new PlCode(statements, this).routine(routine);
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
-            refuse(!can, "trigger");
+            refuse(!rescues && !handles, "trigger");
             sayLanguage(trigger.span());
-            return trigger(trigger);
+            return rescues ? List.of(trigger(trigger)) : PlTriggers.triggers(trigger, statements, this);
         }
         throw new Untranslatable("block of code");
+    }
+
+    /** Begins a routine that is adapted elsewhere. */
+    CodeFrame open(CodeFrame.Kind kind, Statement whole, Optional<KnownColumn> result) {
+        frame = new CodeFrame(kind, whole, result);
+        return frame;
     }
 
     private void sayLanguage(Span span) {
@@ -416,9 +423,15 @@ final class CodeAdapter {
     TypeName written(Name name, LogicalType type) {
         boolean listed = type instanceof LogicalType.Enumeration || type instanceof LogicalType.Members;
         ColumnUse use = new ColumnUse(new ObjectName("", ""), name.text(), false, false, 0, 0, false, false);
+        boolean exact = KindFinder.kind(type) == ValueKind.TEXT
+                && !adapter.from.has(SqlFeature.IGNORES_CASE)
+                && adapter.to.has(SqlFeature.IGNORES_CASE);
+        String letters =
+                exact ? adapter.to.types().exactTexts(false).map(c -> " " + c).orElse("") : "";
         return adapter.written(adapter.to
-                .types()
-                .choose(listed ? new LogicalType.Text(0) : type, use)
-                .sql());
+                        .types()
+                        .choose(listed ? new LogicalType.Text(0) : type, use)
+                        .sql()
+                + letters);
     }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
 import raftcart.sql.tree.AlterAction;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -26,6 +27,7 @@ public final class Knowledge {
     private final Map<String, List<String>> enumerations;
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
+    private final Map<String, CodeStatement.CreateRoutine> triggerFunctions = new HashMap<>();
     private final Set<String> sequences = new HashSet<>();
     private final Set<String> reordered = new HashSet<>();
     private final Map<String, List<Name>> computed = new HashMap<>();
@@ -434,6 +436,15 @@ public final class Knowledge {
     }
 
     /** Remembers that there is a routine of this name. */
+    /** A function whose body goes into the triggers that call it. */
+    void addTriggerFunction(CodeStatement.CreateRoutine function) {
+        triggerFunctions.put(lastKey(function.name()), function);
+    }
+
+    Optional<CodeStatement.CreateRoutine> triggerFunction(QualifiedName name) {
+        return Optional.ofNullable(triggerFunctions.get(lastKey(name)));
+    }
+
     public void addRoutine(String name) {
         routines.add(name.toLowerCase(Locale.ROOT));
     }

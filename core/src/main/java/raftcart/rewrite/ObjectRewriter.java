@@ -104,7 +104,7 @@ public final class ObjectRewriter {
     private Result written(List<Statement> adapted, ExprAdapter adapter, AdaptNotes notes) {
         SqlWriter writer = to.writer().apply(new WriterContext(to, adapter::kindOf, n -> n, notes::add));
         List<String> texts = new ArrayList<>();
-        adapted.forEach(s -> texts.add(writer.statement(s)));
+        adapted.forEach(s -> texts.add(StatementRewriter.delimited(s, writer.statement(s), to)));
         Optional<String> unknown = notes.all().stream()
                 .filter(n -> n.code() == FindingCode.FUNCTION_UNKNOWN)
                 .map(AdaptNotes.Note::detail)

@@ -49,15 +49,22 @@ final class OperatorAdapter {
             boolean differs = binary.operator() == BinaryOperator.DIFFERENT;
             return new Expr.Is(adapter.expr(value), Truth.NULL, differs, binary.span());
         }
-        if (binary.operator().compares()) {
-            adapter.empties.compared(binary);
-            new ListedValues(adapter).compared(binary);
-            new LostTypes(adapter).compared(binary.operator(), List.of(binary.left(), binary.right()), binary.span());
-            List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
-            return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
-        }
-        numbersOfTexts(binary);
-        binary = new Operands(adapter).ofTexts(binary);
+        return binary.operator().compares() ? comparison(binary) : computed(binary);
+    }
+
+    private Expr comparison(Expr.Binary binary) {
+        BareFunctions.refuseRow(binary.left(), adapter);
+        BareFunctions.refuseRow(binary.right(), adapter);
+        adapter.empties.compared(binary);
+        new ListedValues(adapter).compared(binary);
+        new LostTypes(adapter).compared(binary.operator(), List.of(binary.left(), binary.right()), binary.span());
+        List<Expr> sides = comparable(List.of(binary.left(), binary.right()), binary.span());
+        return new Expr.Binary(binary.operator(), sides.get(0), sides.get(1), binary.span());
+    }
+
+    private Expr computed(Expr.Binary given) {
+        numbersOfTexts(given);
+        Expr.Binary binary = new Operands(adapter).ofTexts(given);
         new LostTypes(adapter).refuseOperator(binary);
         boolean span = binary.left() instanceof Expr.Interval || binary.right() instanceof Expr.Interval;
         boolean sum = binary.operator() == BinaryOperator.ADD || binary.operator() == BinaryOperator.SUBTRACT;

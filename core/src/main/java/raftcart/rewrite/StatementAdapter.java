@@ -74,7 +74,7 @@ final class StatementAdapter {
             return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
         }
         if (statement instanceof CodeStatement code) {
-            return List.of(new CodeAdapter(this).adapt(code));
+            return new CodeAdapter(this).adapt(code);
         }
         if (statement instanceof DdlStatement.CreateTable table) {
             return table(table);

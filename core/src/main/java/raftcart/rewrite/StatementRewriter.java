@@ -20,6 +20,7 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenKind;
 import raftcart.sql.parse.StatementParser;
+import raftcart.sql.script.ScriptFeature;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Statement;
 
@@ -209,9 +210,25 @@ public final class StatementRewriter {
         SqlWriter writer = to.writer().apply(context);
         List<String> texts = new ArrayList<>();
         for (Statement one : adapted) {
-            texts.add(writer.statement(one));
+            texts.add(delimited(one, writer.statement(one), to));
         }
-        return Placeholders.plain(String.join(";\n", texts), notes, statement.span());
+        return Placeholders.plain(joined(texts), notes, statement.span());
+    }
+
+    /** A statement that holds semicolons with a separator of its own, for clients that cut scripts at each of them. */
+    static String delimited(Statement statement, String text, Language to) {
+        boolean cut = statement instanceof CodeStatement && to.scripts().contains(ScriptFeature.DELIMITER_COMMAND);
+        return cut ? "DELIMITER //\n" + text + "//\nDELIMITER ;" : text;
+    }
+
+    /** Statements with separators, but behind one that has brought its own. */
+    private static String joined(List<String> texts) {
+        StringBuilder all = new StringBuilder();
+        for (String text : texts) {
+            boolean ended = all.length() > 0 && all.charAt(all.length() - 1) == ';';
+            all.append(all.isEmpty() ? "" : ended ? "\n" : ";\n").append(text);
+        }
+        return all.toString();
     }
 
     private StatementResult finished(

@@ -1,8 +1,12 @@
 package raftcart.translate;
 
+import java.util.HashSet;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
+import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
@@ -17,6 +21,7 @@ final class RoutineTranslator {
     private final NameMapper names;
     private final Language from;
     private final Notes notes;
+    private final Set<ObjectName> made = new HashSet<>();
 
     RoutineTranslator(CodeTranslator code, NameMapper names, Language from, Notes notes) {
         this.code = code;
@@ -28,7 +33,7 @@ final class RoutineTranslator {
     /** What routines of the source may be called. */
     void know(CodeObject object) {
         if (object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE) {
-            code.knowRoutine(object.name().name());
+            code.knowRoutine(object.name().name().replaceAll("\\(.*", ""));
         }
     }
 
@@ -49,17 +54,23 @@ final class RoutineTranslator {
             if (!result.done()) {
                 return left(object, result.reason());
             }
+            if (object.kind() != ObjectKind.TRIGGER && !result.statements().isEmpty() && !made.add(target(object))) {
+                return left(object, "another routine has this name, and other parameters");
+            }
             result.notes().forEach(n -> notes.find(n.code(), name, n.detail()));
             notes.outcome(object.kind(), name);
-            String text = String.join(";\n\n", result.statements());
-            return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), names.object(object.name()), text)));
+            if (result.statements().isEmpty()) {
+                return Optional.empty(); // the triggers that call it have its body
+            }
+            String text = result.statements().stream().map(ScriptWriter::ended).collect(Collectors.joining("\n\n"));
+            return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), target(object), text)));
         } catch (SqlSyntaxException e) {
             return left(object, e.getMessage());
         }
     }
 
     private Statement named(Statement statement, CodeObject object) {
-        QualifiedName target = TableExpressions.exact(names.object(object.name()));
+        QualifiedName target = TableExpressions.exact(target(object));
         if (statement instanceof CodeStatement.CreateRoutine r) {
             return new CodeStatement.CreateRoutine(
                     target, true, r.parameters(), r.returns(), r.rows(), r.traits(), r.body(), r.span());
@@ -78,6 +89,15 @@ final class RoutineTranslator {
                         t.body(),
                         t.span())
                 : statement;
+    }
+
+    /** What the routine is called on the target; the name of an overloaded one has its parameters behind it. */
+    private ObjectName target(CodeObject object) {
+        String own = object.name().name();
+        int bracket = own.indexOf('(');
+        int table = own.indexOf(" on ");
+        int end = bracket > 0 ? bracket : table > 0 && object.kind() == ObjectKind.TRIGGER ? table : own.length();
+        return names.object(new ObjectName(object.name().schema(), own.substring(0, end)));
     }
 
     private Optional<CodeMapping> left(CodeObject object, String reason) {

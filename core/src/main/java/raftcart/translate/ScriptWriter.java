@@ -173,8 +173,15 @@ public final class ScriptWriter {
                     .append(oneLine(finding.detail()))
                     .append('\n');
         }
-        return text.append(script.statements().stream().collect(Collectors.joining(";\n\n", "", ";\n")))
+        return text.append(script.statements().stream()
+                        .map(ScriptWriter::ended)
+                        .collect(Collectors.joining("\n\n", "", "\n")))
                 .toString();
+    }
+
+    /** A statement with its separator, which one that names another separator brings with it. */
+    static String ended(String statement) {
+        return statement.endsWith(";") ? statement : statement + ";";
     }
 
     private List<TableMapping> created() {

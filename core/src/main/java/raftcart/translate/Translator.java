@@ -281,7 +281,10 @@ public final class Translator {
         RoutineTranslator routines = new RoutineTranslator(code, names, from, notes);
         source.schemas().stream().flatMap(s -> s.codeObjects().stream()).forEach(routines::know);
         for (Schema schema : source.schemas()) {
-            for (CodeObject object : schema.codeObjects()) {
+            List<CodeObject> inOrder = schema.codeObjects().stream()
+                    .sorted(Comparator.comparing(o -> o.kind() == ObjectKind.TRIGGER)) // behind what they call
+                    .toList();
+            for (CodeObject object : inOrder) {
                 switch (object.kind()) {
                     case VIEW, MATERIALIZED_VIEW, SYNONYM -> {
                         // they are done already, in the order in which they read each other

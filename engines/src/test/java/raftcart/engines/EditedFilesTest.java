@@ -44,7 +44,8 @@ class EditedFilesTest {
         source.run(
                 "CREATE TABLE star (id INT PRIMARY KEY, name VARCHAR(20), magnitude DOUBLE, KEY name (name))",
                 "INSERT INTO star VALUES (1, 'Vega', 0.03), (2, 'Mira', 6.5)",
-                "CREATE FUNCTION faint() RETURNS INT READS SQL DATA RETURN (SELECT COUNT(*) FROM star WHERE magnitude > 6)");
+                "CREATE FUNCTION faint() RETURNS INT READS SQL DATA"
+                        + " BEGIN DO 1; RETURN (SELECT COUNT(*) FROM star WHERE magnitude > 6); END");
         Databases target = Databases.postgresql();
         Migration migration = MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "");
         SurveyStage.run(migration);

@@ -32,7 +32,12 @@ public final class MariaDbWriters {
     /** The writers of statements. */
     public static SqlWriter of(WriterContext context) {
         return SqlWriter.of(
-                context, new Expressions(context), new Queries(context), new Changes(context), new Structure(context));
+                context,
+                new Expressions(context),
+                new Queries(context),
+                new Changes(context),
+                new Structure(context),
+                new MariaDbCodeWriter());
     }
 
     /** Expressions. */

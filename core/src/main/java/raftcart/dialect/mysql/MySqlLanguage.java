@@ -29,6 +29,8 @@ public final class MySqlLanguage {
                     SqlFeature.HIDDEN_COLUMNS,
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
+                    SqlFeature.LOOPS_OVER_ROWS,
+                    SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.VALUES_QUERY),
             SqlFeature.ARRAYS_ARE_OF_DOCUMENTS,
             SqlFeature.CHANGED_TABLE_IS_NOT_READ,

@@ -38,6 +38,7 @@ public final class PgLanguage {
                     GrammarFeature.END_COMMITS,
                     GrammarFeature.NUMBER_SIGN_IS_XOR,
                     GrammarFeature.TYPED_TEXTS,
+                    GrammarFeature.BODIES_ARE_TEXTS,
                     GrammarFeature.OPERATORS_OF_SIGNS,
                     GrammarFeature.SELECT_INTO_TABLE),
             OperatorTable.OTHER,

@@ -393,8 +393,13 @@ final class DdlParser {
     }
 
     private Statement routine(String kind, boolean orReplace, Span span) {
-        boolean read = parsing.has(GrammarFeature.PSM_ROUTINES) && kind.matches("FUNCTION|PROCEDURE|TRIGGER");
-        return read ? new RoutineParser(parsing).create(orReplace, span) : other(kind, span);
+        boolean routine = kind.matches("FUNCTION|PROCEDURE|TRIGGER");
+        if (routine && parsing.has(GrammarFeature.PSM_ROUTINES)) {
+            return new RoutineParser(parsing).create(orReplace, span);
+        }
+        return routine && parsing.has(GrammarFeature.BODIES_ARE_TEXTS)
+                ? new DollarRoutineParser(parsing).create(orReplace, span)
+                : other(kind, span);
     }
 
     private Statement index(Span span) {

@@ -10,6 +10,8 @@ public enum GrammarFeature {
     SETS_FROM_LEFT_TO_RIGHT,
     /** SERIAL stands for numbers of 64 bits that are a key; elsewhere for those of 32 bits. */
     SERIAL_IS_A_WIDE_KEY,
+    /** The bodies of routines are texts in a language that is named. */
+    BODIES_ARE_TEXTS,
     /** The bodies of routines are SQL/PSM. */
     PSM_ROUTINES,
     /** {@code ||} joins conditions. */

@@ -7,6 +7,7 @@ import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
@@ -21,17 +22,19 @@ final class IntoParser {
         this.cursor = parsing.cursor;
     }
 
-    Statement select() {
+    Statement select(Expected expected) {
         Span span = cursor.peek().span();
         int mark = cursor.mark();
         List<Token> tokens = new ArrayList<>();
         List<Expr> targets = new ArrayList<>();
         int depth = 0;
+        boolean strict = false;
         while (!cursor.atEnd() && !(depth == 0 && cursor.peek().isSymbol(";"))) {
             Token token = cursor.peek();
             depth += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
             if (depth == 0 && token.isWord("INTO")) {
                 cursor.take();
+                strict = cursor.takeWords("STRICT");
                 targets.addAll(parsing.list(this::target));
             } else {
                 tokens.add(cursor.take());
@@ -53,7 +56,7 @@ final class IntoParser {
         if (!inner.atEnd()) {
             throw inner.unexpected("the end of the query");
         }
-        return new CodeStatement.SelectInto(query, targets, CodeStatement.Expected.AT_MOST_ONE, span);
+        return new CodeStatement.SelectInto(query, targets, strict ? Expected.EXACTLY_ONE : expected, span);
     }
 
     private Expr target() {

@@ -79,7 +79,7 @@ final class PsmParser {
             }
             case "OPEN", "CLOSE", "FETCH" -> cursorStep(span);
             case "SIGNAL", "RESIGNAL" -> signal(span);
-            case "SELECT", "WITH", "(" -> new IntoParser(parsing).select();
+            case "SELECT", "WITH", "(" -> new IntoParser(parsing).select(CodeStatement.Expected.AT_MOST_ONE);
             case "DECLARE" -> throw cursor.unexpected("a statement; declarations stand at the beginning of a block");
             case "GET" -> diagnosis(span);
             case "PREPARE", "EXECUTE", "DEALLOCATE" ->

@@ -292,6 +292,12 @@ public sealed interface CodeStatement extends Statement {
      */
     record Signal(Optional<String> state, Optional<Expr> message, Span span) implements CodeStatement {}
 
+    /** A value that is computed for what that does, and thrown away. */
+    record Evaluate(Expr value, Span span) implements CodeStatement {}
+
+    /** A text for whoever watches. */
+    record Message(Expr text, Span span) implements CodeStatement {}
+
     /** The number of rows that the statement before changed. */
     record RowCount(Expr target, Span span) implements CodeStatement {}
 

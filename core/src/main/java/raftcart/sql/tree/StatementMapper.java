@@ -239,6 +239,12 @@ public class StatementMapper extends QueryMapper {
         if (code instanceof CodeStatement.Signal s) {
             return new CodeStatement.Signal(s.state(), optional(s.message()), s.span());
         }
+        if (code instanceof CodeStatement.Evaluate e) {
+            return new CodeStatement.Evaluate(expr(e.value()), e.span());
+        }
+        if (code instanceof CodeStatement.Message m) {
+            return new CodeStatement.Message(expr(m.text()), m.span());
+        }
         if (code instanceof CodeStatement.ReturnRows r) {
             return new CodeStatement.ReturnRows(query(r.query()), r.span());
         }

@@ -78,14 +78,14 @@ SET IDENTITY_INSERT star ON;
 MERGE INTO star
 USING (SELECT 1 AS id, 'Vega' AS name) new_rows_
 ON star.id = new_rows_.id
-WHEN NOT MATCHED THEN INSERT (id, name) VALUES (new_rows_.id, new_rows_.name);;
+WHEN NOT MATCHED THEN INSERT (id, name) VALUES (new_rows_.id, new_rows_.name);
 SET IDENTITY_INSERT star OFF;
 SET IDENTITY_INSERT star ON;
 MERGE INTO star
 USING (SELECT 1 AS id, 'Vega' AS name) new_rows_
 ON star.id = new_rows_.id
 WHEN MATCHED THEN UPDATE SET name = new_rows_.name
-WHEN NOT MATCHED THEN INSERT (id, name) VALUES (new_rows_.id, new_rows_.name);;
+WHEN NOT MATCHED THEN INSERT (id, name) VALUES (new_rows_.id, new_rows_.name);
 SET IDENTITY_INSERT star OFF;
 UPDATE s SET last = o.taken FROM star s, obs o WHERE o.star_id = s.id AND o.good = 1;
 DELETE s FROM star s LEFT JOIN obs o ON o.star_id = s.id WHERE o.id IS NULL;

@@ -158,7 +158,7 @@ MERGE INTO frame
 USING (SELECT 1 AS id, 'x' AS s) new_rows_
 ON frame.id = new_rows_.id
 WHEN MATCHED THEN UPDATE SET s = new_rows_.s
-WHEN NOT MATCHED THEN INSERT (id, s) VALUES (new_rows_.id, new_rows_.s);;
+WHEN NOT MATCHED THEN INSERT (id, s) VALUES (new_rows_.id, new_rows_.s);
 SET IDENTITY_INSERT frame OFF;
 UPDATE frame SET a = a + 1, b = a + 1 WHERE id = 1;
 -- RC0602 by hand: No counterpart on the target: ORDER BY in a change cannot be said in sqlserver

@@ -81,11 +81,9 @@ WHERE t.name LIKE 'a%'
 WITH LOCAL CHECK OPTION;
 -- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
 -- CREATE MATERIALIZED VIEW mv AS SELECT count(*) AS c FROM telescope WITH NO DATA
--- RC0603 by hand: Code is not translated: function
+-- RC0603 by hand: Code is not translated: function: the language sql (line 31, column 94)
 -- CREATE FUNCTION f(a integer) RETURNS integer LANGUAGE sql IMMUTABLE AS $_$ SELECT $1 + 1; $_$
--- RC0603 by hand: Code is not translated: function
--- CREATE FUNCTION tr() RETURNS trigger AS $$ BEGIN NEW.ts := now(); RETURN NEW; END; $$ LANGUAGE plpgsql
--- RC0603 by hand: Code is not translated: trigger
+-- RC0603 by hand: Code is not translated: an operation on tags (an array), a type that the target does not have
 -- CREATE TRIGGER t1 BEFORE UPDATE ON telescope FOR EACH ROW WHEN (old.* IS DISTINCT FROM new.*) EXECUTE FUNCTION tr()
 -- RC0603 by hand: Code is not translated: rule
 -- CREATE RULE r AS ON INSERT TO v DO INSTEAD NOTHING
@@ -275,9 +273,10 @@ CREATE DATABASE s;
 -- 29:1: RC0627 check: Said in other words, with a difference: functions of a query may see rows that the view does not show: WITH (security_barrier = 'true')
 -- 29:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 30:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
--- 31:1: RC0603 by hand: Code is not translated: function
--- 32:1: RC0603 by hand: Code is not translated: function
--- 33:1: RC0603 by hand: Code is not translated: trigger
+-- 31:1: RC0603 by hand: Code is not translated: function: the language sql (line 31, column 94)
+-- 32:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 32:1: RC0609 adapted: Said in other words: what the function does goes into the triggers that call it
+-- 33:1: RC0603 by hand: Code is not translated: an operation on tags (an array), a type that the target does not have
 -- 34:1: RC0603 by hand: Code is not translated: rule
 -- 35:1: RC0602 by hand: No counterpart on the target: policy
 -- 36:1: RC0609 adapted: Said in other words: the schema public is left out

@@ -201,7 +201,7 @@ MERGE INTO frame
 USING (SELECT 1 AS id, 2 AS a) new_rows_
 ON frame.id = new_rows_.id
 WHEN MATCHED AND frame.a > 0 THEN UPDATE SET a = new_rows_.a + frame.a
-WHEN NOT MATCHED THEN INSERT (id, a) VALUES (new_rows_.id, new_rows_.a);;
+WHEN NOT MATCHED THEN INSERT (id, a) VALUES (new_rows_.id, new_rows_.a);
 SET IDENTITY_INSERT frame OFF;
 -- RC0602 by hand: No counterpart on the target: an upsert whose rows do not bring its key
 -- INSERT INTO frame (a) SELECT a FROM frame ON CONFLICT DO NOTHING

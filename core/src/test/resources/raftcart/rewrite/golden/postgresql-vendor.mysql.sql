@@ -17,7 +17,7 @@ DROP VIEW IF EXISTS staff_list;
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
 -- RC0602 by hand: No counterpart on the target: DROP EXTENSION
 -- DROP EXTENSION IF EXISTS plpgsql
--- RC0603 by hand: Code is not translated: function
+-- RC0603 by hand: Code is not translated: function: a parameter without a name (line 39, column 38)
 -- CREATE FUNCTION public._group_concat(text, text) RETURNS text
 --     LANGUAGE sql IMMUTABLE
 --     AS $_$
@@ -26,14 +26,6 @@ DROP VIEW IF EXISTS staff_list;
 --   ELSE $1 || ', ' || $2
 -- END
 -- $_$
--- RC0603 by hand: Code is not translated: function
--- CREATE FUNCTION public.last_updated() RETURNS trigger
---     LANGUAGE plpgsql
---     AS $$
--- BEGIN
---     NEW.last_update = CURRENT_TIMESTAMP;
---     RETURN NEW;
--- END $$
 -- RC0603 by hand: Code is not translated: aggregate
 -- CREATE AGGREGATE public.group_concat(text) (
 --     SFUNC = public._group_concat,
@@ -175,8 +167,12 @@ ALTER TABLE site AUTO_INCREMENT = 4;
 ALTER TABLE observer ADD CONSTRAINT observer_pkey PRIMARY KEY (observer_id);
 CREATE UNIQUE INDEX idx_unq ON night (night_date, plate_id, observer_id);
 CREATE INDEX low ON observer ((LOWER(first_name)), last_update DESC);
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER last_updated BEFORE UPDATE ON public.observer FOR EACH ROW EXECUTE FUNCTION public.last_updated()
+DELIMITER //
+CREATE TRIGGER last_updated BEFORE UPDATE ON observer FOR EACH ROW
+BEGIN
+    SET NEW.last_update = CURRENT_TIMESTAMP(6);
+END//
+DELIMITER ;
 -- RC0603 by hand: Code is not translated: rule
 -- CREATE RULE r AS ON DELETE TO public.observer DO INSTEAD NOTHING
 ALTER TABLE store ADD CONSTRAINT store_address_id_fkey FOREIGN KEY (address_id) REFERENCES address (address_id) ON DELETE RESTRICT ON UPDATE CASCADE;
@@ -231,8 +227,9 @@ ALTER TABLE observer MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_b
 -- 32:1: RC0105 adapted: Enumeration becomes a named type: public.mpaa_rating: its columns get a check each
 -- 36:1: RC0604 adapted: Client command left out: ALTER TYPE
 -- 37:1: RC0609 adapted: Said in other words: public.year: its columns get the type and the checks themselves
--- 39:1: RC0603 by hand: Code is not translated: function
--- 47:1: RC0603 by hand: Code is not translated: function
+-- 39:1: RC0603 by hand: Code is not translated: function: a parameter without a name (line 39, column 38)
+-- 47:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 47:1: RC0609 adapted: Said in other words: what the function does goes into the triggers that call it
 -- 54:1: RC0603 by hand: Code is not translated: aggregate
 -- 58:1: RC0604 adapted: Client command left out: SET default_tablespace = ''
 -- 59:1: RC0604 adapted: Client command left out: SET default_with_oids = false
@@ -320,7 +317,8 @@ ALTER TABLE observer MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_b
 -- 160:1: RC0502 adapted: Storage clauses left out: NULLS LAST of an index
 -- 160:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 161:1: RC0604 adapted: Client command left out: ALTER INDEX
--- 162:1: RC0603 by hand: Code is not translated: trigger
+-- 162:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 162:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 163:1: RC0603 by hand: Code is not translated: rule
 -- 164:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 165:9: RC0406 check: Foreign key is checked at once: checked at once

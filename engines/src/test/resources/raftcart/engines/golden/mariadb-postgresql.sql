@@ -5,29 +5,6 @@
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE DEFINER=`somebody`@`somewhere` EVENT `forget_old_weather` ON SCHEDULE EVERY 1 DAY STARTS 'then' ON COMPLETION NOT PRESERVE ENABLE DO DELETE FROM weather_readings WHERE read_at < NOW() - INTERVAL 10 YEAR
 
-==== by-hand/function/kestrel_ridge.air_mass.sql
--- function kestrel_ridge.air_mass
--- RC0501 by hand: a function, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` FUNCTION `air_mass`(zenith_angle DOUBLE) RETURNS double
-    DETERMINISTIC
-BEGIN
-  IF zenith_angle >= 90 THEN
-    RETURN NULL;
-  END IF;
-  RETURN 1 / COS(RADIANS(zenith_angle));
-END
-
-==== by-hand/function/kestrel_ridge.night_of.sql
--- function kestrel_ridge.night_of
--- RC0501 by hand: a function, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` FUNCTION `night_of`(moment DATETIME) RETURNS date
-    DETERMINISTIC
-RETURN DATE(moment - INTERVAL 12 HOUR)
-
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_exposures-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on exposures
 -- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
@@ -61,36 +38,6 @@ GRANT SELECT ON "public"."observation_summary" TO observatory_reader;
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 index by_words using fulltext (text)
 
-==== by-hand/procedure/kestrel_ridge.close_night.sql
--- procedure kestrel_ridge.close_night
--- RC0501 by hand: a procedure, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `close_night`(IN closing DATE, OUT frames INT)
-BEGIN
-  DECLARE EXIT HANDLER FOR SQLEXCEPTION
-  BEGIN
-    ROLLBACK;
-    SET frames = -1;
-  END;
-  START TRANSACTION;
-  UPDATE observations SET ended = started + INTERVAL 1 HOUR WHERE night = closing AND ended IS NULL;
-  SELECT COUNT(*) INTO frames FROM exposures e JOIN observations o ON o.id = e.observation_id
-    WHERE o.night = closing;
-  COMMIT;
-END
-
-==== by-hand/procedure/kestrel_ridge.promote.sql
--- procedure kestrel_ridge.promote
--- RC0501 by hand: a procedure, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` PROCEDURE `promote`(IN who INT UNSIGNED)
-BEGIN
-  UPDATE astronomers SET is_staff = 1, hourly_rate = hourly_rate * 1.1 WHERE id = who;
-  INSERT INTO log_entries (astronomer_id, level, `text`) VALUES (who, 1, 'promoted; congratulations');
-END
-
 ==== by-hand/role/observatory_reader.sql
 -- role observatory_reader
 -- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
@@ -99,32 +46,6 @@ END
 -- The source:
 --   CREATE ROLE `observatory_reader`;
 DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'observatory_reader') THEN CREATE ROLE "observatory_reader" NOLOGIN; END IF; END $$;
-
-==== by-hand/trigger/kestrel_ridge.exposures_before_insert.sql
--- trigger kestrel_ridge.exposures_before_insert
--- RC0501 by hand: a trigger, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` TRIGGER exposures_before_insert BEFORE INSERT ON exposures FOR EACH ROW
-BEGIN
-  IF NEW.seconds < 0 THEN
-    SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'an exposure cannot be negative';
-  END IF;
-  SET NEW.file_name = LOWER(NEW.file_name);
-END
-
-==== by-hand/trigger/kestrel_ridge.proposals_after_update.sql
--- trigger kestrel_ridge.proposals_after_update
--- RC0501 by hand: a trigger, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` TRIGGER proposals_after_update AFTER UPDATE ON proposals FOR EACH ROW
-BEGIN
-  IF NEW.state <> OLD.state THEN
-    INSERT INTO log_entries (astronomer_id, level, `text`)
-    VALUES (NEW.leader_id, 0, CONCAT('proposal ', NEW.id, ': ', OLD.state, ' to ', NEW.state));
-  END IF;
-END
 
 ==== target/20-types/0001-exposures_quality.sql
 -- type public.exposures_quality
@@ -770,6 +691,84 @@ ALTER TABLE "public"."log_entries"
 ALTER TABLE "public"."spectrograph_grating_alignment_history_of_the_northern_cd2332f5"
     ADD CONSTRAINT "grating_alignment_instrument" FOREIGN KEY ("instrument_id") REFERENCES "public"."instruments" ("id");
 
+==== target/65-routines/0004-air_mass.sql
+-- function public.air_mass
+-- RC0609 adapted: kestrel_ridge.air_mass: code in the target's own language
+-- RC0615 adapted: kestrel_ridge.air_mass: NULL for a division by zero
+CREATE OR REPLACE FUNCTION "public"."air_mass"(zenith_angle double precision) RETURNS double precision
+LANGUAGE plpgsql
+IMMUTABLE
+SECURITY DEFINER
+SET search_path = "public", pg_temp
+AS $$
+BEGIN
+    IF zenith_angle >= 90 THEN
+        RETURN NULL;
+    END IF;
+    RETURN 1 / NULLIF(COS(RADIANS(zenith_angle)), 0);
+END;
+$$;
+
+==== target/65-routines/0005-night_of.sql
+-- function public.night_of
+-- RC0609 adapted: kestrel_ridge.night_of: code in the target's own language
+CREATE OR REPLACE FUNCTION "public"."night_of"(moment timestamp(0) without time zone) RETURNS date
+LANGUAGE plpgsql
+IMMUTABLE
+SECURITY DEFINER
+SET search_path = "public", pg_temp
+AS $$
+BEGIN
+    RETURN CAST((moment - INTERVAL '12 hour') AS date);
+END;
+$$;
+
+==== target/65-routines/0006-close_night.sql
+-- procedure public.close_night
+-- RC0609 adapted: kestrel_ridge.close_night: code in the target's own language
+-- RC0627 check: kestrel_ridge.close_night: ROLLBACK undoes what the block changed, not what the caller changed before
+-- RC0627 check: kestrel_ridge.close_night: BEGIN is left out: the changes belong to the transaction of the caller
+-- RC0627 check: kestrel_ridge.close_night: COMMIT is left out: the changes belong to the transaction of the caller
+CREATE OR REPLACE PROCEDURE "public"."close_night"(closing date, OUT frames integer)
+LANGUAGE plpgsql
+SECURITY DEFINER
+SET search_path = "public", pg_temp
+AS $$
+#variable_conflict use_variable
+BEGIN
+    UPDATE "public"."observations"
+    SET "ended" = "started" + INTERVAL '1 hour'
+    WHERE "night" = closing AND "ended" IS NULL;
+    SELECT COUNT(*)
+    FROM "public"."exposures" e
+    JOIN "public"."observations" o ON o."id" = e."observation_id"
+    WHERE o."night" = closing
+    INTO frames;
+EXCEPTION
+    WHEN OTHERS THEN
+        frames := -1;
+END;
+$$;
+
+==== target/65-routines/0007-promote.sql
+-- procedure public.promote
+-- RC0609 adapted: kestrel_ridge.promote: code in the target's own language
+-- RC0614 adapted: kestrel_ridge.promote: 1 for a truth value
+CREATE OR REPLACE PROCEDURE "public"."promote"(who bigint)
+LANGUAGE plpgsql
+SECURITY DEFINER
+SET search_path = "public", pg_temp
+AS $$
+#variable_conflict use_variable
+BEGIN
+    UPDATE "public"."astronomers"
+    SET "is_staff" = TRUE, "hourly_rate" = "hourly_rate" * 1.1
+    WHERE "id" = who;
+    INSERT INTO "public"."log_entries" ("astronomer_id", "level", "text")
+    VALUES (who, 1, 'promoted; congratulations');
+END;
+$$;
+
 ==== target/70-views/0001-observation_summary.sql
 -- view public.observation_summary
 -- RC0612 check: kestrel_ridge.observation_summary: GROUP BY
@@ -814,3 +813,41 @@ $$;
 CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON "public"."proposals" FOR EACH ROW
 WHEN (NEW::text IS DISTINCT FROM OLD::text AND NEW."changed_at" IS NOT DISTINCT FROM OLD."changed_at")
 EXECUTE FUNCTION "public".proposals_changed_at_on_update();
+
+==== target/80-triggers/0008-exposures_before_insert.sql
+-- trigger public.exposures_before_insert
+-- RC0609 adapted: kestrel_ridge.exposures_before_insert: code in the target's own language
+CREATE OR REPLACE FUNCTION "public"."exposures_before_insert"() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF NEW."seconds" < 0 THEN
+        RAISE EXCEPTION USING MESSAGE = 'an exposure cannot be negative', ERRCODE = '45000';
+    END IF;
+    NEW."file_name" := LOWER(NEW."file_name");
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER "exposures_before_insert" BEFORE INSERT ON "public"."exposures"
+FOR EACH ROW
+EXECUTE FUNCTION "public"."exposures_before_insert"();
+
+==== target/80-triggers/0009-proposals_after_update.sql
+-- trigger public.proposals_after_update
+-- RC0609 adapted: kestrel_ridge.proposals_after_update: code in the target's own language
+-- RC0612 check: kestrel_ridge.proposals_after_update: NEW.state
+-- RC0612 check: kestrel_ridge.proposals_after_update: OLD.state
+CREATE OR REPLACE FUNCTION "public"."proposals_after_update"() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF NEW."state" <> OLD."state" THEN
+        INSERT INTO "public"."log_entries" ("astronomer_id", "level", "text")
+        VALUES (NEW."leader_id", 0, 'proposal ' || NEW."id" || ': ' || OLD."state" || ' to ' || NEW."state");
+    END IF;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER "proposals_after_update" AFTER UPDATE ON "public"."proposals"
+FOR EACH ROW
+EXECUTE FUNCTION "public"."proposals_after_update"();

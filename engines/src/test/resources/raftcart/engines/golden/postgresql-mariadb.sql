@@ -5,24 +5,9 @@
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 (string_to_array((features)::text, ','::text) <@ ARRAY['tracking'::text, 'autoguider'::text, 'dome'::text, 'robotic'::text])
 
-==== by-hand/function/public.proposals_changed_at_on_update__-HASH.sql
--- function public.proposals_changed_at_on_update()
--- RC0501 by hand: a function, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE OR REPLACE FUNCTION public.proposals_changed_at_on_update()
- RETURNS trigger
- LANGUAGE plpgsql
-AS $function$
-BEGIN
-    NEW."changed_at" := CURRENT_TIMESTAMP;
-    RETURN NEW;
-END
-$function$
-
 ==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
 -- trigger public.proposals_changed_at_on_update on proposals
--- RC0501 by hand: a trigger, which is not translated yet
+-- RC0501 by hand: a whole row as a value
 -- The source is below; nothing of it is on the target. Put the target's statements in its place:
 -- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
 CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON proposals FOR EACH ROW WHEN (new.*::text IS DISTINCT FROM old.*::text AND NOT new.changed_at IS DISTINCT FROM old.changed_at) EXECUTE FUNCTION proposals_changed_at_on_update();
@@ -568,6 +553,69 @@ ALTER TABLE `observatory`.`order`
 ALTER TABLE `observatory`.`spectrograph_grating_alignment_history_of_the_northern_cd2332f5`
     ADD CONSTRAINT `grating_alignment_instrument` FOREIGN KEY (`instrument_id`) REFERENCES `observatory`.`instruments` (`id`);
 
+==== target/65-routines/0003-air_mass.sql
+-- function observatory.air_mass
+-- RC0609 adapted: public.air_mass(zenith_angle double precision): code in the target's own language
+DELIMITER //
+CREATE OR REPLACE FUNCTION `observatory`.`air_mass`(zenith_angle double) RETURNS double
+DETERMINISTIC NO SQL SQL SECURITY DEFINER
+BEGIN
+    IF zenith_angle >= 90 THEN
+        RETURN NULL;
+    END IF;
+    RETURN 1 / NULLIF(COS(RADIANS(zenith_angle)), 0);
+END//
+DELIMITER ;
+
+==== target/65-routines/0004-night_of.sql
+-- function observatory.night_of
+-- RC0609 adapted: public.night_of(moment timestamp without time zone): code in the target's own language
+DELIMITER //
+CREATE OR REPLACE FUNCTION `observatory`.`night_of`(moment datetime(6)) RETURNS date
+DETERMINISTIC NO SQL SQL SECURITY DEFINER
+BEGIN
+    RETURN CAST(moment - INTERVAL 12 HOUR AS date);
+END//
+DELIMITER ;
+
+==== target/65-routines/0005-close_night.sql
+-- procedure observatory.close_night
+-- RC0609 adapted: public.close_night(IN closing date, OUT frames integer): code in the target's own language
+-- RC0627 check: public.close_night(IN closing date, OUT frames integer): what the block changed before an error stays, on the source it is undone
+DELIMITER //
+CREATE OR REPLACE PROCEDURE `observatory`.`close_night`(closing date, OUT frames int)
+SQL SECURITY DEFINER
+BEGIN
+    DECLARE EXIT HANDLER FOR SQLEXCEPTION
+    BEGIN
+        SET frames = -1;
+    END;
+    UPDATE `observatory`.`observations`
+    SET `ended` = `started` + INTERVAL 1 HOUR
+    WHERE `night` = closing AND `ended` IS NULL;
+    SELECT COUNT(*)
+    FROM `observatory`.`exposures` e
+    JOIN `observatory`.`observations` o ON o.`id` = e.`observation_id`
+    WHERE o.`night` = closing
+    INTO frames;
+END//
+DELIMITER ;
+
+==== target/65-routines/0006-promote.sql
+-- procedure observatory.promote
+-- RC0609 adapted: public.promote(IN who bigint): code in the target's own language
+DELIMITER //
+CREATE OR REPLACE PROCEDURE `observatory`.`promote`(who bigint)
+SQL SECURITY DEFINER
+BEGIN
+    UPDATE `observatory`.`astronomers`
+    SET `is_staff` = TRUE, `hourly_rate` = `hourly_rate` * 1.1
+    WHERE `id` = who;
+    INSERT INTO `observatory`.`log_entries` (`astronomer_id`, `level`, `text`)
+    VALUES (who, 1, 'promoted; congratulations');
+END//
+DELIMITER ;
+
 ==== target/70-views/0001-observation_summary.sql
 -- view observatory.observation_summary
 CREATE VIEW `observatory`.`observation_summary` AS
@@ -591,3 +639,29 @@ SELECT `designation`, SUM(`frames`) AS `frames`, SUM(`total_seconds`) AS `total_
 FROM `observatory`.`observation_summary`
 GROUP BY `designation`
 HAVING SUM(`frames`) > 10;
+
+==== target/80-triggers/0007-exposures_before_insert.sql
+-- trigger observatory.exposures_before_insert
+-- RC0609 adapted: public.exposures_before_insert on exposures: code in the target's own language
+DELIMITER //
+CREATE TRIGGER `observatory`.`exposures_before_insert` BEFORE INSERT ON `observatory`.`exposures` FOR EACH ROW
+BEGIN
+    IF NEW.seconds < 0 THEN
+        SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'an exposure cannot be negative';
+    END IF;
+    SET NEW.file_name = LOWER(NEW.file_name);
+END//
+DELIMITER ;
+
+==== target/80-triggers/0008-proposals_after_update.sql
+-- trigger observatory.proposals_after_update
+-- RC0609 adapted: public.proposals_after_update on proposals: code in the target's own language
+DELIMITER //
+CREATE TRIGGER `observatory`.`proposals_after_update` AFTER UPDATE ON `observatory`.`proposals` FOR EACH ROW
+BEGIN
+    IF NEW.state <> OLD.state THEN
+        INSERT INTO `observatory`.`log_entries` (`astronomer_id`, `level`, `text`)
+        VALUES (NEW.leader_id, 0, CONCAT('proposal ', NEW.id, ': ', OLD.state, ' to ', NEW.state));
+    END IF;
+END//
+DELIMITER ;

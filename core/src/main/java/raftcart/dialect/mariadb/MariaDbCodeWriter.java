@@ -1,0 +1,203 @@
+package raftcart.dialect.mariadb;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.dialect.write.CodeWriter;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Access;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Condition;
+import raftcart.sql.tree.CodeStatement.CreateRoutine;
+import raftcart.sql.tree.CodeStatement.CreateTrigger;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+
+/** Writes SQL/PSM ("Stored Routines", "Triggers"). */
+final class MariaDbCodeWriter extends CodeWriter {
+    @Override
+    protected String statement(CodeStatement code) {
+        if (code instanceof CreateRoutine routine) {
+            return routine(routine);
+        }
+        if (code instanceof CreateTrigger trigger) {
+            String word = trigger.replace() ? replacing() : "";
+            return "CREATE " + word + "TRIGGER " + name(trigger.name()) + " " + trigger.timing() + " "
+                    + trigger.events().get(0).kind() + " ON " + name(trigger.table()) + " FOR EACH ROW\n"
+                    + text(trigger.body());
+        }
+        if (code instanceof Block block) {
+            return block(block);
+        }
+        if (code instanceof CodeStatement.If choice) {
+            return choice(choice);
+        }
+        if (code instanceof CodeStatement.CaseOf choice) {
+            return caseOf(choice);
+        }
+        return code instanceof CodeStatement.Loop
+                        || code instanceof CodeStatement.ForRange
+                        || code instanceof CodeStatement.ForRows
+                ? loop(code)
+                : simple(code);
+    }
+
+    private String replacing() {
+        return language().has(SqlFeature.ROUTINES_ARE_REPLACED) ? "OR REPLACE " : "";
+    }
+
+    private String simple(CodeStatement code) {
+        if (code instanceof CodeStatement.Assign a) {
+            return "SET " + text(a.target()) + " = " + text(a.value());
+        }
+        if (code instanceof CodeStatement.Jump j) {
+            return (j.again() ? "ITERATE " : "LEAVE ") + name(j.label().orElseThrow());
+        }
+        if (code instanceof CodeStatement.Return r) {
+            return "RETURN " + r.value().map(this::text).orElse("NULL");
+        }
+        if (code instanceof CodeStatement.SelectInto s) {
+            return text(s.query()) + "\nINTO " + targets(s.targets());
+        }
+        if (code instanceof CodeStatement.Signal s) {
+            return signal(s);
+        }
+        if (code instanceof CodeStatement.RowCount r) {
+            return "SET " + text(r.target()) + " = ROW_COUNT()";
+        }
+        if (code instanceof CodeStatement.Evaluate e) {
+            return "DO " + text(e.value());
+        }
+        if (code instanceof CodeStatement.Nothing) {
+            return "BEGIN\nEND";
+        }
+        if (code instanceof CodeStatement.Diagnosis d) {
+            return "GET DIAGNOSTICS CONDITION 1 "
+                    + IntStream.range(0, d.items().size())
+                            .mapToObj(i ->
+                                    text(d.targets().get(i)) + " = " + d.items().get(i))
+                            .collect(Collectors.joining(", "));
+        }
+        throw new Untranslatable("a statement of a routine");
+    }
+
+    private String targets(List<Expr> targets) {
+        return targets.stream().map(this::text).collect(Collectors.joining(", "));
+    }
+
+    private String routine(CreateRoutine routine) {
+        boolean function = routine.returns().isPresent();
+        String parameters = routine.parameters().stream()
+                .map(p ->
+                        (function || p.mode() == Mode.IN ? "" : p.mode() + " ") + name(p.name()) + " " + type(p.type()))
+                .collect(Collectors.joining(", "));
+        List<String> traits = new ArrayList<>();
+        if (function) {
+            traits.add(routine.traits().deterministic() ? "DETERMINISTIC" : "NOT DETERMINISTIC");
+            traits.add(
+                    routine.traits().access() == Access.NONE
+                            ? "NO SQL"
+                            : routine.traits().access() == Access.READS ? "READS SQL DATA" : "MODIFIES SQL DATA");
+        }
+        traits.add("SQL SECURITY " + (routine.traits().definer() ? "DEFINER" : "INVOKER"));
+        return "CREATE " + (routine.replace() ? replacing() : "") + (function ? "FUNCTION " : "PROCEDURE ")
+                + name(routine.name()) + "(" + parameters + ")"
+                + routine.returns().map(t -> " RETURNS " + type(t)).orElse("") + "\n" + String.join(" ", traits) + "\n"
+                + text(routine.body());
+    }
+
+    private String label(Optional<Name> label) {
+        return label.map(l -> name(l) + ": ").orElse("");
+    }
+
+    private String block(Block block) {
+        StringBuilder text = new StringBuilder(label(block.label())).append("BEGIN\n");
+        block.declarations()
+                .forEach(d -> text.append(indented(declaration(d) + ";")).append("\n"));
+        block.handlers().forEach(h -> text.append(indented(handler(h) + ";")).append("\n"));
+        return text.append(lines(block.body())).append("END").toString();
+    }
+
+    private String declaration(Declaration declaration) {
+        Declaration.Variable variable = (Declaration.Variable) declaration;
+        return "DECLARE " + name(variable.name()) + " " + type(variable.type())
+                + variable.initial().map(i -> " DEFAULT " + text(i)).orElse("");
+    }
+
+    private String handler(Handler handler) {
+        String conditions =
+                handler.conditions().stream().map(MariaDbCodeWriter::condition).collect(Collectors.joining(", "));
+        return "DECLARE " + (handler.leaves() ? "EXIT" : "CONTINUE") + " HANDLER FOR " + conditions + "\n"
+                + text(handler.action());
+    }
+
+    private static String condition(Condition condition) {
+        return switch (condition.kind()) {
+            case ERROR -> "SQLEXCEPTION";
+            case NOT_FOUND -> "NOT FOUND";
+            case STATE -> "SQLSTATE '" + condition.value().replace("'", "") + "'";
+            case NUMBER -> condition.value();
+            default -> throw new Untranslatable("a handler for " + condition.value());
+        };
+    }
+
+    private String choice(CodeStatement.If choice) {
+        StringBuilder text = new StringBuilder();
+        String word = "IF ";
+        for (Choice each : choice.choices()) {
+            text.append(word).append(text(each.condition())).append(" THEN\n").append(body(each.body()));
+            word = "ELSEIF ";
+        }
+        if (!choice.otherwise().isEmpty()) {
+            text.append("ELSE\n").append(lines(choice.otherwise()));
+        }
+        return text.append("END IF").toString();
+    }
+
+    /** Statements, of which there has to be one. */
+    private String body(List<raftcart.sql.tree.Statement> statements) {
+        return statements.isEmpty() ? "    BEGIN\n    END;\n" : lines(statements);
+    }
+
+    private String caseOf(CodeStatement.CaseOf choice) {
+        StringBuilder text = new StringBuilder("CASE\n");
+        for (Choice each : choice.choices()) {
+            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + body(each.body())).stripTrailing()))
+                    .append("\n");
+        }
+        choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + body(o)).stripTrailing()))
+                .append("\n"));
+        return text.append("END CASE").toString();
+    }
+
+    private String loop(CodeStatement code) {
+        if (code instanceof CodeStatement.Loop loop) {
+            return loop.before()
+                    .map(b -> label(loop.label()) + "WHILE " + text(b) + " DO\n" + body(loop.body()) + "END WHILE")
+                    .orElseGet(() -> label(loop.label()) + "LOOP\n" + body(loop.body()) + "END LOOP");
+        }
+        if (code instanceof CodeStatement.ForRange range) {
+            return label(range.label()) + "FOR " + name(range.variable()) + " IN " + (range.reverse() ? "REVERSE " : "")
+                    + text(range.from()) + " .. " + text(range.to()) + " DO\n" + body(range.body()) + "END FOR";
+        }
+        CodeStatement.ForRows rows = (CodeStatement.ForRows) code;
+        return label(rows.label()) + "FOR " + name(rows.row()) + " IN (\n"
+                + indented(text(rows.query().orElseThrow())) + "\n) DO\n" + body(rows.body()) + "END FOR";
+    }
+
+    private String signal(CodeStatement.Signal signal) {
+        if (signal.state().isEmpty() && signal.message().isEmpty()) {
+            return "RESIGNAL";
+        }
+        return "SIGNAL SQLSTATE " + string(signal.state().orElse("45000"))
+                + signal.message().map(m -> " SET MESSAGE_TEXT = " + text(m)).orElse("");
+    }
+}

@@ -1,0 +1,134 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Condition;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.CodeStatement.Rescue;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.type.LogicalType;
+
+/** Blocks of PL/pgSQL, whose rescues become handlers that leave the block, and the errors that code raises. */
+final class PlBlocks {
+    private static final String OWN_ERROR = "45000";
+
+    private final PlCode pl;
+    private final CodeFrame frame;
+    private final QueryAdapter adapter;
+
+    PlBlocks(PlCode pl) {
+        this.pl = pl;
+        this.frame = pl.frame();
+        this.adapter = pl.adapter();
+    }
+
+    Block block(Block block) {
+        Scope before = adapter.scope;
+        adapter.scope = new Scope(Optional.of(before));
+        frame.enter();
+        try {
+            // A record is declared by the loop that goes through its rows; nothing else may fill it.
+            List<Declaration.Variable> variables = block.declarations().stream()
+                    .map(Declaration.Variable.class::cast)
+                    .filter(v -> !v.type().name().equals("record"))
+                    .toList();
+            for (Declaration.Variable v : variables) {
+                frame.declare(pl.code().known(v.name(), pl.resolved(v.type())));
+            }
+            String name = block.label().map(Name::text).orElse("");
+            adapter.scope.add(new Scope.Relation(name, frame.facts(), true));
+            List<Declaration> declarations =
+                    variables.stream().map(this::variable).toList();
+            List<Handler> handlers =
+                    block.rescues().stream().map(r -> handler(r, block)).toList();
+            List<Statement> body = pl.statements(block.body());
+            return new Block(block.label(), declarations, handlers, body, List.of(), block.span());
+        } finally {
+            adapter.scope = before;
+            frame.leave();
+        }
+    }
+
+    private Declaration variable(Declaration.Variable v) {
+        KnownColumn known = pl.code().known(v.name(), pl.resolved(v.type()));
+        return new Declaration.Variable(
+                v.name(),
+                pl.code().written(v.name(), known.type().orElseThrow()),
+                v.initial().map(i -> new ValueAdapter(adapter).forColumn(i, Optional.of(known))),
+                false,
+                v.span());
+    }
+
+    private Handler handler(Rescue rescue, Block block) {
+        Span span =
+                rescue.body().isEmpty() ? block.span() : rescue.body().get(0).span();
+        boolean changes = StatementSearch.anyStatement(block.body(), s -> s instanceof Statement.Dml);
+        if (changes) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "what the block changed before an error stays, on the source it is undone");
+        }
+        boolean asks = StatementSearch.anyExpression(
+                rescue.body(),
+                e -> e instanceof Expr.Column c && c.name().last().text().matches("(?i)sqlerrm|sqlstate"));
+        if (asks) {
+            throw CodeAdapter.at(span, "SQLERRM or SQLSTATE");
+        }
+        List<Condition> conditions = new ArrayList<>();
+        rescue.conditions().forEach(c -> conditions.addAll(caught(c, span)));
+        Block action = Block.of(pl.statements(rescue.body()), span);
+        return new Handler(true, conditions, action, span);
+    }
+
+    private List<Condition> caught(Condition condition, Span span) {
+        if (condition.kind() == Condition.Kind.ERROR) {
+            return List.of(condition);
+        }
+        String state = condition.kind() == Condition.Kind.NAME
+                ? ErrorStates.of(adapter.from.name(), condition.value())
+                        .orElseThrow(() -> CodeAdapter.at(span, "a handler for " + condition.value()))
+                : condition.value();
+        List<String> numbers = ErrorStates.numbers(adapter.to.name(), state);
+        if (!numbers.isEmpty()) {
+            return numbers.stream()
+                    .map(n -> new Condition(Condition.Kind.NUMBER, n))
+                    .toList();
+        }
+        return List.of(new Condition(Condition.Kind.STATE, state.startsWith("P0") ? OWN_ERROR : state));
+    }
+
+    /** An error, whose text has to be a constant or a variable. */
+    List<Statement> signal(CodeStatement.Signal signal) {
+        if (signal.state().isEmpty() && signal.message().isEmpty()) {
+            return List.of(signal);
+        }
+        Optional<String> state = signal.state().map(s -> s.startsWith("P0") ? OWN_ERROR : s);
+        List<Statement> all = new ArrayList<>();
+        Optional<Expr> message = signal.message();
+        if (message.filter(m -> !(m instanceof Expr.Literal)).isPresent()) {
+            Name variable = Name.of("message_");
+            LogicalType text = new LogicalType.Varchar(500);
+            if (pl.added().stream().noneMatch(d -> d.name().equals(variable))) {
+                pl.added()
+                        .add(new Declaration.Variable(
+                                variable, pl.code().written(variable, text), Optional.empty(), false, signal.span()));
+            }
+            Expr target = Expr.Column.of(variable.text());
+            all.add(new CodeStatement.Assign(target, adapter.expr(message.get()), signal.span()));
+            message = Optional.of(target);
+        }
+        all.add(new CodeStatement.Signal(state, message, signal.span()));
+        return all;
+    }
+}

@@ -1,0 +1,342 @@
+package raftcart.rewrite;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Choice;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TypeName;
+
+/**
+ * Routines whose blocks rescue what fails (PL/pgSQL) for a target whose blocks have handlers (SQL/PSM): labels for all that is
+ * left, rescues as handlers, and queries into variables that are NULL where there is no row.
+ */
+final class PlCode {
+    private static final Name ROUTINE = Name.of("routine_");
+    static final Name FOUND = Name.of("found_");
+
+    private final StatementAdapter statements;
+    private final QueryAdapter adapter;
+    private final CodeAdapter code;
+    private final Deque<Name> loops = new ArrayDeque<>();
+    private final List<Declaration> added = new ArrayList<>();
+    private CodeFrame frame;
+    private boolean leaves;
+    private boolean after;
+    private int labels;
+
+    PlCode(StatementAdapter statements, CodeAdapter code) {
+        this.statements = statements;
+        this.adapter = statements.expressions();
+        this.code = code;
+    }
+
+    List<Statement> routine(CodeStatement.CreateRoutine routine) {
+        boolean trigger =
+                routine.returns().filter(t -> t.name().equals("trigger")).isPresent();
+        if (trigger) {
+            adapter.knowledge.addTriggerFunction(routine);
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED,
+                    routine.span(),
+                    "what the function does goes into the triggers that call it");
+            return List.of();
+        }
+        if (routine.parameters().stream().anyMatch(p -> p.initial().isPresent())) {
+            throw CodeAdapter.at(routine.span(), "a parameter with a default value");
+        }
+        Optional<KnownColumn> result =
+                routine.returns().map(t -> code.known(routine.name().last(), resolved(t)));
+        CodeFrame.Kind kind = result.isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
+        frame = code.open(kind, routine.body(), result);
+        Scope before = adapter.scope;
+        adapter.scope = new Scope(Optional.of(before));
+        frame.enter();
+        try {
+            List<CodeStatement.Parameter> parameters = new ArrayList<>();
+            for (CodeStatement.Parameter p : routine.parameters()) {
+                KnownColumn known = code.known(p.name(), resolved(p.type()));
+                frame.declare(known);
+                TypeName type = code.written(p.name(), known.type().orElseThrow());
+                parameters.add(new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty()));
+            }
+            adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            Statement body = whole(routine.body());
+            return List.of(new CodeStatement.CreateRoutine(
+                    routine.name(),
+                    routine.replace(),
+                    parameters,
+                    result.map(r -> code.written(r.name(), r.type().orElseThrow())),
+                    List.of(),
+                    routine.traits(),
+                    body,
+                    routine.span()));
+        } finally {
+            adapter.scope = before;
+            frame.leave();
+        }
+    }
+
+    /** The body of a trigger, whose rows are known. */
+    Block trigger(Statement body, CodeFrame opened, boolean afterChange) {
+        frame = opened;
+        after = afterChange;
+        return whole(body);
+    }
+
+    private Block whole(Statement body) {
+        boolean asks = StatementSearch.anyExpression(List.of(body), PlCode::isFound);
+        if (asks) {
+            added.add(new Declaration.Variable(
+                    FOUND,
+                    code.written(FOUND, new raftcart.type.LogicalType.Int(32, false)),
+                    Optional.of(Expr.Literal.number(0)),
+                    false,
+                    body.span()));
+            frame.declare(
+                    new KnownColumn(FOUND, Optional.of(new raftcart.type.LogicalType.Int(32, false)), true, false));
+            adapter.scope.add(new Scope.Relation("", frame.facts(), true));
+        }
+        Block block = (Block) statement(body).get(0);
+        List<Declaration> declarations = new ArrayList<>(block.declarations());
+        declarations.addAll(added);
+        if (!leaves) {
+            return new Block(block.label(), declarations, block.handlers(), block.body(), List.of(), block.span());
+        }
+        if (block.label().isEmpty()) {
+            return new Block(
+                    Optional.of(ROUTINE), declarations, block.handlers(), block.body(), List.of(), block.span());
+        }
+        return new Block(Optional.of(ROUTINE), added, List.of(), List.of(block), List.of(), block.span());
+    }
+
+    static boolean isFound(Expr e) {
+        return e instanceof Expr.Column c
+                && c.name().parts().size() == 1
+                && c.name().last().text().equalsIgnoreCase("found");
+    }
+
+    /** A type of its own, or that of a column that is named. */
+    TypeName resolved(TypeName type) {
+        if (!type.name().endsWith("%type")) {
+            return type;
+        }
+        String[] parts = type.name()
+                .substring(0, type.name().length() - "%type".length())
+                .split("\\.");
+        if (parts.length == 1) {
+            throw CodeAdapter.at(frame == null ? Span.NONE : frame.whole.span(), "a variable of the type of another");
+        }
+        List<Name> names = new ArrayList<>();
+        for (int i = 0; i < parts.length - 1; i++) {
+            names.add(Name.of(parts[i]));
+        }
+        return adapter.knowledge
+                .table(new QualifiedName(names))
+                .map(t -> t.columns().get(parts[parts.length - 1].toLowerCase(java.util.Locale.ROOT)))
+                .flatMap(KnownColumn::type)
+                .map(adapter::sourceType)
+                .orElseThrow(() -> CodeAdapter.at(Span.NONE, "the type of the column " + type.name()));
+    }
+
+    CodeAdapter code() {
+        return code;
+    }
+
+    CodeFrame frame() {
+        return frame;
+    }
+
+    QueryAdapter adapter() {
+        return adapter;
+    }
+
+    List<Declaration> added() {
+        return added;
+    }
+
+    boolean asksForFound() {
+        return added.stream().anyMatch(d -> d.name().equals(FOUND));
+    }
+
+    Name label(String stem) {
+        return Name.of(stem + "_" + ++labels + "_");
+    }
+
+    List<Statement> statements(List<Statement> all) {
+        return all.stream().flatMap(s -> statement(s).stream()).toList();
+    }
+
+    List<Statement> statement(Statement statement) {
+        if (statement instanceof Block block) {
+            return List.of(new PlBlocks(this).block(block));
+        }
+        if (statement instanceof CodeStatement.Assign assign) {
+            Expr target = assign.target();
+            return List.of(new CodeStatement.Assign(
+                    code.target(target),
+                    new ValueAdapter(adapter).forColumn(meant(assign.value()), code.known(target)),
+                    assign.span()));
+        }
+        if (statement instanceof CodeStatement.If choice) {
+            return List.of(
+                    new CodeStatement.If(choices(choice.choices()), statements(choice.otherwise()), choice.span()));
+        }
+        if (statement instanceof CodeStatement.CaseOf choice) {
+            return List.of(caseOf(choice));
+        }
+        if (statement instanceof CodeStatement.Loop
+                || statement instanceof CodeStatement.ForRange
+                || statement instanceof CodeStatement.ForRows) {
+            return List.of(loop((CodeStatement) statement));
+        }
+        if (statement instanceof CodeStatement.Jump jump) {
+            return List.of(jump(jump));
+        }
+        return statement instanceof CodeStatement simple ? simple(simple) : change(statement);
+    }
+
+    private List<Statement> simple(CodeStatement statement) {
+        if (statement instanceof CodeStatement.Return returned) {
+            return returned(returned);
+        }
+        if (statement instanceof CodeStatement.SelectInto into) {
+            return new PlRows(this).select(into);
+        }
+        if (statement instanceof CodeStatement.Signal signal) {
+            return new PlBlocks(this).signal(signal);
+        }
+        if (statement instanceof CodeStatement.Message message) {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, message.span(), "a text for whoever watches is left out");
+            return List.of();
+        }
+        if (statement instanceof CodeStatement.Evaluate evaluate) {
+            return List.of(new CodeStatement.Evaluate(adapter.expr(meant(evaluate.value())), evaluate.span()));
+        }
+        if (statement instanceof CodeStatement.RowCount count) {
+            return List.of(new CodeStatement.RowCount(code.target(count.target()), count.span()));
+        }
+        if (statement instanceof CodeStatement.Diagnosis d) {
+            return List.of(new CodeStatement.Diagnosis(
+                    d.targets().stream().map(code::target).toList(), d.items(), d.span()));
+        }
+        return List.of(statement);
+    }
+
+    private List<Statement> change(Statement statement) {
+        List<Statement> all = new ArrayList<>(statements.adapt(statement));
+        boolean counts = asksForFound()
+                && (statement instanceof Statement.Update
+                        || statement instanceof Statement.Delete
+                        || statement instanceof Statement.Insert);
+        if (counts) {
+            Expr rows = Expr.Column.of(FOUND.text());
+            all.add(new CodeStatement.RowCount(rows, statement.span()));
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    statement.span(),
+                    "FOUND after an UPDATE: the target counts the rows whose values it changed");
+        }
+        return all;
+    }
+
+    /** An expression with what stands for the last row count. */
+    Expr meant(Expr e) {
+        return new raftcart.sql.tree.StatementMapper() {
+            @Override
+            public Expr expr(Expr inner) {
+                return isFound(inner) && asksForFound()
+                        ? new Expr.Binary(
+                                BinaryOperator.GREATER,
+                                Expr.Column.of(FOUND.text()),
+                                Expr.Literal.number(0),
+                                inner.span())
+                        : super.expr(inner);
+            }
+        }.expr(e);
+    }
+
+    private List<Choice> choices(List<Choice> choices) {
+        return choices.stream()
+                .map(c -> new Choice(adapter.condition(meant(c.condition())), statements(c.body())))
+                .toList();
+    }
+
+    private Statement caseOf(CodeStatement.CaseOf choice) {
+        List<Choice> conditions = choice.choices().stream()
+                .map(c -> choice.operand().isEmpty()
+                        ? c
+                        : new Choice(
+                                new Expr.Binary(
+                                        BinaryOperator.EQUAL,
+                                        choice.operand().get(),
+                                        c.condition(),
+                                        c.condition().span()),
+                                c.body()))
+                .toList();
+        return new CodeStatement.CaseOf(
+                Optional.empty(), choices(conditions), choice.otherwise().map(this::statements), choice.span());
+    }
+
+    private Statement loop(CodeStatement loop) {
+        Optional<Name> given = loop instanceof CodeStatement.Loop l
+                ? l.label()
+                : loop instanceof CodeStatement.ForRange r ? r.label() : ((CodeStatement.ForRows) loop).label();
+        Name label = given.orElseGet(() -> label("loop"));
+        loops.push(label);
+        try {
+            if (loop instanceof CodeStatement.Loop l) {
+                return new CodeStatement.Loop(
+                        Optional.of(label),
+                        l.before().map(b -> adapter.condition(meant(b))),
+                        Optional.empty(),
+                        statements(l.body()),
+                        l.span());
+            }
+            if (!adapter.to.has(SqlFeature.LOOPS_OVER_ROWS)) {
+                throw CodeAdapter.at(loop.span(), "FOR");
+            }
+            return new PlRows(this).loop(loop, label);
+        } finally {
+            loops.pop();
+        }
+    }
+
+    private Statement jump(CodeStatement.Jump jump) {
+        Name label = jump.label()
+                .or(() -> Optional.ofNullable(loops.peek()))
+                .orElseThrow(() -> CodeAdapter.at(jump.span(), "EXIT outside of a loop"));
+        Statement plain = new CodeStatement.Jump(jump.again(), Optional.of(label), Optional.empty(), jump.span());
+        return jump.when()
+                .<Statement>map(w -> new CodeStatement.If(
+                        List.of(new Choice(adapter.condition(meant(w)), List.of(plain))), List.of(), jump.span()))
+                .orElse(plain);
+    }
+
+    private List<Statement> returned(CodeStatement.Return returned) {
+        if (frame.kind == CodeFrame.Kind.FUNCTION) {
+            Expr value = new ValueAdapter(adapter)
+                    .forColumn(meant(returned.value().orElse(Expr.Literal.ofNull())), frame.result);
+            return List.of(new CodeStatement.Return(Optional.of(value), returned.span()));
+        }
+        if (frame.kind == CodeFrame.Kind.TRIGGER && !after) {
+            new PlTriggers(this).sayWhatIsGiven(returned);
+        }
+        leaves = true;
+        return List.of(new CodeStatement.Jump(false, Optional.of(ROUTINE), Optional.empty(), returned.span()));
+    }
+}

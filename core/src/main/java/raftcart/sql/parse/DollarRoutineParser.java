@@ -1,0 +1,271 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import raftcart.error.SqlSyntaxException;
+import raftcart.sql.Lexer;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Access;
+import raftcart.sql.tree.CodeStatement.Event;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.CodeStatement.Timing;
+import raftcart.sql.tree.CodeStatement.Traits;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TypeName;
+
+/**
+ * Reads functions, procedures and triggers whose bodies are texts in a language that is named ("CREATE FUNCTION", "CREATE
+ * TRIGGER", PostgreSQL). One whose body cannot be read is left to a person as a whole, for the reason and at the place where
+ * reading ended.
+ */
+final class DollarRoutineParser {
+    private static final String LANGUAGE = "plpgsql";
+
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private Optional<Token> body = Optional.empty();
+    private String language = "";
+    private boolean immutable;
+    private boolean stable;
+    private boolean strict;
+    private boolean definer;
+
+    DollarRoutineParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** Reads from the word for the kind of object on. */
+    Statement create(boolean replace, Span span) {
+        int mark = cursor.mark();
+        cursor.takeWords("CONSTRAINT");
+        String kind = parsing.word().toLowerCase(Locale.ROOT);
+        try {
+            cursor.take();
+            Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
+            if (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+                throw cursor.unexpected("the end of the " + kind);
+            }
+            return read;
+        } catch (SqlSyntaxException e) {
+            cursor.reset(mark);
+            boolean atomic = false; // statements of the standard, which hold semicolons, end with the text
+            while (!cursor.atEnd() && (atomic || !cursor.peek().isSymbol(";"))) {
+                atomic |= cursor.take().isWord("ATOMIC");
+            }
+            String place = " (line " + e.line() + ", column " + e.column() + ")";
+            return new Statement.NotTranslated(kind + ": " + e.reason() + place, true, span);
+        }
+    }
+
+    private Statement routine(boolean replace, String kind, Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        List<Parameter> parameters = parameters();
+        Optional<TypeName> returns = Optional.empty();
+        if (cursor.takeWords("RETURNS")) {
+            if (cursor.peek().isAnyWord("TABLE", "SETOF")) {
+                throw cursor.byHand("a function that gives rows");
+            }
+            returns = Optional.of(TypeNameParser.parse(cursor));
+        } else if (kind.equals("function")) {
+            throw cursor.byHand("a function with output parameters");
+        }
+        while (trait()) {
+            continue;
+        }
+        if (!language.equals(LANGUAGE)) {
+            throw cursor.byHand("the language " + language);
+        }
+        if (body.isEmpty()) {
+            throw cursor.unexpected("AS and the body");
+        }
+        Statement code = code(body.get());
+        Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
+        Traits traits = new Traits(immutable || stable, access, definer, Optional.empty());
+        if (returns.filter(t -> t.name().equals("void")).isPresent()) {
+            returns = Optional.empty();
+        }
+        Statement guarded = strict ? guarded(code, parameters, span) : code;
+        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, guarded, span);
+    }
+
+    /** A function that is not called with NULL gives NULL. */
+    private static Statement guarded(Statement code, List<Parameter> parameters, Span span) {
+        List<Expr> asked = new ArrayList<>();
+        for (Parameter p : parameters) {
+            Expr column = new Expr.Column(new QualifiedName(List.of(p.name())), false, span);
+            asked.add(new Expr.Is(column, raftcart.sql.tree.Truth.NULL, false, span));
+        }
+        if (asked.isEmpty()) {
+            return code;
+        }
+        Expr none = asked.size() == 1 ? asked.get(0) : new Expr.Junction(false, asked, span);
+        Statement end = new CodeStatement.Return(Optional.of(Expr.Literal.ofNull()), span);
+        Statement guard = new CodeStatement.If(List.of(new CodeStatement.Choice(none, List.of(end))), List.of(), span);
+        CodeStatement.Block block = (CodeStatement.Block) code;
+        List<Statement> all = new ArrayList<>(List.of(guard));
+        all.addAll(block.body());
+        return block.withBody(all);
+    }
+
+    private List<Parameter> parameters() {
+        cursor.expectSymbol("(");
+        if (cursor.takeSymbol(")")) {
+            return List.of();
+        }
+        List<Parameter> parameters = parsing.list(this::parameter);
+        cursor.expectSymbol(")");
+        return parameters;
+    }
+
+    private Parameter parameter() {
+        if (cursor.peek().isWord("VARIADIC")) {
+            throw cursor.byHand("a parameter that takes several values");
+        }
+        Mode mode = cursor.takeWords("INOUT")
+                ? Mode.INOUT
+                : cursor.takeWords("OUT") ? Mode.OUT : cursor.takeWords("IN") ? Mode.IN : Mode.IN;
+        boolean unnamed = cursor.peek(1).isSymbol(",")
+                || cursor.peek(1).isSymbol(")")
+                || cursor.peek(1).isSymbol("(");
+        if (unnamed) {
+            throw cursor.byHand("a parameter without a name");
+        }
+        Name name = parsing.name();
+        TypeName type = PlCodeParser.type(parsing);
+        boolean usual = cursor.takeWords("DEFAULT") || cursor.takeSymbol("=") || cursor.takeSymbol(":=");
+        Optional<Expr> initial = usual ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        return new Parameter(mode, name, type, initial);
+    }
+
+    /** One of the things that a routine says of itself, in any order. */
+    private boolean trait() {
+        if (cursor.takeWords("LANGUAGE")) {
+            language = cursor.take().value().toLowerCase(Locale.ROOT);
+        } else if (cursor.takeWords("IMMUTABLE")) {
+            immutable = true;
+        } else if (cursor.takeWords("STABLE")) {
+            stable = true;
+        } else if (cursor.takeWords("STRICT") || cursor.takeWords("RETURNS", "NULL", "ON", "NULL", "INPUT")) {
+            strict = true;
+        } else if (cursor.takeWords("SECURITY", "DEFINER") || cursor.takeWords("EXTERNAL", "SECURITY", "DEFINER")) {
+            definer = true;
+        } else if (cursor.takeWords("SET")) {
+            setting();
+        } else if (cursor.takeWords("AS")) {
+            body = Optional.of(cursor.take());
+        } else {
+            return plain();
+        }
+        return true;
+    }
+
+    /** What says nothing of the meaning. */
+    private boolean plain() {
+        if (cursor.takeAny("COST", "ROWS", "PARALLEL", "SUPPORT")) {
+            cursor.take();
+            return true;
+        }
+        return cursor.takeWords("VOLATILE")
+                || cursor.takeWords("CALLED", "ON", "NULL", "INPUT")
+                || cursor.takeWords("SECURITY", "INVOKER")
+                || cursor.takeWords("NOT", "LEAKPROOF")
+                || cursor.takeWords("LEAKPROOF");
+    }
+
+    private void setting() {
+        boolean path = cursor.peek().isWord("SEARCH_PATH");
+        if (!path) {
+            throw cursor.byHand("a setting of the routine");
+        }
+        while (!cursor.atEnd() && !cursor.peek().isAnyWord("AS", "LANGUAGE", "SECURITY", "COST")) {
+            cursor.take();
+        }
+    }
+
+    /** The statements of a body, which is a text in the text. */
+    private Statement code(Token text) {
+        if (text.kind() != TokenKind.STRING) {
+            throw cursor.unexpected("the body as a text");
+        }
+        int quote = Math.max(0, text.text().indexOf(text.value()));
+        Lexer lexer = new Lexer(
+                text.value(),
+                parsing.grammar.lexical(),
+                text.span().line(),
+                text.span().column() + quote);
+        List<Token> tokens = new ArrayList<>();
+        for (Token token = lexer.next(); ; token = lexer.next()) {
+            if (token.kind() != TokenKind.COMMENT && token.kind() != TokenKind.HINT) {
+                tokens.add(token);
+            }
+            if (token.kind() == TokenKind.END) {
+                break;
+            }
+        }
+        TokenCursor inner = new TokenCursor(tokens);
+        return new PlCodeParser(new Parsing(inner, parsing.grammar)).body();
+    }
+
+    private Statement trigger(boolean replace, Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        Timing timing = cursor.takeWords("BEFORE")
+                ? Timing.BEFORE
+                : cursor.takeWords("INSTEAD", "OF") ? Timing.INSTEAD : Timing.AFTER;
+        if (timing == Timing.AFTER) {
+            cursor.expectWords("AFTER");
+        }
+        List<Event> events = new ArrayList<>();
+        do {
+            events.add(event());
+        } while (cursor.takeWords("OR"));
+        cursor.expectWords("ON");
+        QualifiedName table = parsing.qualifiedName();
+        if (cursor.peek().isAnyWord("FROM", "DEFERRABLE", "REFERENCING", "NOT", "INITIALLY")) {
+            throw cursor.byHand("a trigger with " + parsing.word());
+        }
+        cursor.expectWords("FOR");
+        cursor.takeWords("EACH");
+        boolean eachRow = cursor.takeWords("ROW");
+        if (!eachRow) {
+            throw cursor.byHand("a trigger for each statement");
+        }
+        Optional<Expr> when = Optional.empty();
+        if (cursor.takeWords("WHEN")) {
+            cursor.expectSymbol("(");
+            when = Optional.of(parsing.expressions.expression());
+            cursor.expectSymbol(")");
+        }
+        cursor.expectWords("EXECUTE");
+        cursor.takeAny("FUNCTION", "PROCEDURE");
+        QualifiedName function = parsing.qualifiedName();
+        cursor.expectSymbol("(");
+        if (!cursor.peek().isSymbol(")")) {
+            throw cursor.byHand("a trigger with arguments");
+        }
+        cursor.expectSymbol(")");
+        Statement body = new Statement.CallProcedure(function, List.of(), span);
+        return new CodeStatement.CreateTrigger(
+                name, replace, timing, events, table, true, when, Optional.empty(), false, body, span);
+    }
+
+    private Event event() {
+        for (Event.Kind kind : Event.Kind.values()) {
+            if (cursor.takeWords(kind.name())) {
+                List<Name> columns = cursor.takeWords("OF") ? parsing.list(parsing::name) : List.of();
+                return new Event(kind, columns);
+            }
+        }
+        throw cursor.byHand("a trigger on " + parsing.word());
+    }
+}
