@@ -742,6 +742,8 @@ public enum SqlFeature {
     GROUPS_BY_DOLLAR,
     /** A block of a routine may rescue what fails in it, which undoes what the block changed. */
     BLOCKS_RESCUE,
+    /** Triggers fire for the rows that a foreign key changes or removes. */
+    TRIGGERS_SEE_CASCADES,
     /** CREATE OR REPLACE takes routines and triggers. */
     ROUTINES_ARE_REPLACED,
     /** A block of a routine has handlers for what fails in it. */

@@ -100,6 +100,15 @@ final class PlCode {
 
     private Block whole(Statement body) {
         boolean asks = StatementSearch.anyExpression(List.of(body), PlCode::isFound);
+        boolean loses = asks
+                && StatementSearch.anyStatement(
+                        List.of(body),
+                        s -> s instanceof CodeStatement.ForRows
+                                || s instanceof CodeStatement.ForRange
+                                || s instanceof CodeStatement.Evaluate);
+        if (loses) {
+            throw CodeAdapter.at(body.span(), "FOUND beside a loop or PERFORM, which change it, too");
+        }
         if (asks) {
             added.add(new Declaration.Variable(
                     FOUND,

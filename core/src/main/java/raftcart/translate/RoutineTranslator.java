@@ -1,13 +1,16 @@
 package raftcart.translate;
 
-import java.util.HashSet;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
+import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
+import raftcart.catalog.ReferentialAction;
 import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.ObjectRewriter;
@@ -19,14 +22,18 @@ import raftcart.sql.tree.Statement;
 final class RoutineTranslator {
     private final CodeTranslator code;
     private final NameMapper names;
+    private final Catalog source;
     private final Language from;
+    private final Language to;
     private final Notes notes;
-    private final Set<ObjectName> made = new HashSet<>();
+    private final Map<ObjectName, Integer> known = new HashMap<>();
 
-    RoutineTranslator(CodeTranslator code, NameMapper names, Language from, Notes notes) {
+    RoutineTranslator(CodeTranslator code, Catalog source, NameMapper names, Language from, Language to, Notes notes) {
         this.code = code;
+        this.source = source;
         this.names = names;
         this.from = from;
+        this.to = to;
         this.notes = notes;
     }
 
@@ -34,6 +41,7 @@ final class RoutineTranslator {
     void know(CodeObject object) {
         if (object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE) {
             code.knowRoutine(object.name().name().replaceAll("\\(.*", ""));
+            known.merge(target(object), 1, Integer::sum);
         }
     }
 
@@ -54,8 +62,14 @@ final class RoutineTranslator {
             if (!result.done()) {
                 return left(object, result.reason());
             }
-            if (object.kind() != ObjectKind.TRIGGER && !result.statements().isEmpty() && !made.add(target(object))) {
-                return left(object, "another routine has this name, and other parameters");
+            boolean overloaded = known.getOrDefault(target(object), 0) > 1
+                    && !result.statements().isEmpty()
+                    && !to.has(SqlFeature.ROUTINES_ARE_OVERLOADED);
+            if (overloaded) {
+                return left(object, "several routines have this name, which differ in their parameters");
+            }
+            if (statement instanceof CodeStatement.CreateTrigger trigger) {
+                sayCascades(trigger, name);
             }
             result.notes().forEach(n -> notes.find(n.code(), name, n.detail()));
             notes.outcome(object.kind(), name);
@@ -98,6 +112,30 @@ final class RoutineTranslator {
         int table = own.indexOf(" on ");
         int end = bracket > 0 ? bracket : table > 0 && object.kind() == ObjectKind.TRIGGER ? table : own.length();
         return names.object(new ObjectName(object.name().schema(), own.substring(0, end)));
+    }
+
+    /** Says where foreign keys change rows of the table, of which the triggers of only one engine know. */
+    private void sayCascades(CodeStatement.CreateTrigger trigger, String name) {
+        boolean before = from.has(SqlFeature.TRIGGERS_SEE_CASCADES);
+        boolean after = to.has(SqlFeature.TRIGGERS_SEE_CASCADES);
+        boolean cascades = source.tables()
+                .filter(t ->
+                        t.name().name().equalsIgnoreCase(trigger.table().last().text()))
+                .flatMap(t -> t.foreignKeys().stream())
+                .anyMatch(k -> changes(k.onDelete()) || changes(k.onUpdate()));
+        boolean watches = trigger.events().stream().anyMatch(e -> e.kind() != CodeStatement.Event.Kind.INSERT);
+        if (before != after && cascades && watches) {
+            notes.find(
+                    FindingCode.SYNTAX_CHECK,
+                    name,
+                    after
+                            ? "it fires for rows that a foreign key changes or removes, too, on the source it does not"
+                            : "it does not fire for rows that a foreign key changes or removes, on the source it does");
+        }
+    }
+
+    private static boolean changes(ReferentialAction action) {
+        return action != ReferentialAction.NO_ACTION && action != ReferentialAction.RESTRICT;
     }
 
     private Optional<CodeMapping> left(CodeObject object, String reason) {

@@ -278,7 +278,7 @@ public final class Translator {
         GrantTranslator grants = new GrantTranslator(code, names, to, plan.grants(), notes);
         ObjectComments comments = new ObjectComments(code, names, notes);
         ViewIndexes indexes = new ViewIndexes(code, names, to, notes);
-        RoutineTranslator routines = new RoutineTranslator(code, names, from, notes);
+        RoutineTranslator routines = new RoutineTranslator(code, source, names, from, to.language(), notes);
         source.schemas().stream().flatMap(s -> s.codeObjects().stream()).forEach(routines::know);
         for (Schema schema : source.schemas()) {
             List<CodeObject> inOrder = schema.codeObjects().stream()

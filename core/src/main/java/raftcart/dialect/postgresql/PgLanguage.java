@@ -99,6 +99,7 @@ public final class PgLanguage {
                     SqlFeature.INSTANTS_LOSE_ZONES,
                     SqlFeature.PARTS_OF_DATES_ARE_DECIMALS,
                     SqlFeature.WINDOW_TEXTS,
+                    SqlFeature.TRIGGERS_SEE_CASCADES,
                     SqlFeature.BLOCKS_RESCUE,
                     SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
