@@ -27,6 +27,7 @@ public final class Knowledge {
     private final Map<String, List<String>> enumerations;
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
+    private final Set<String> triggers = new HashSet<>();
     private final Map<String, CodeStatement.CreateRoutine> triggerFunctions = new HashMap<>();
     private final Set<String> sequences = new HashSet<>();
     private final Set<String> reordered = new HashSet<>();
@@ -439,6 +440,11 @@ public final class Knowledge {
     /** A function whose body goes into the triggers that call it. */
     void addTriggerFunction(CodeStatement.CreateRoutine function) {
         triggerFunctions.put(lastKey(function.name()), function);
+    }
+
+    /** True for a trigger whose name no other has had: some engines have the name once in a schema, others once for a table. */
+    boolean isFirstTrigger(String name) {
+        return triggers.add(name.toLowerCase(Locale.ROOT));
     }
 
     Optional<CodeStatement.CreateRoutine> triggerFunction(QualifiedName name) {

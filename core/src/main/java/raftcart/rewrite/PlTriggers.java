@@ -47,7 +47,10 @@ final class PlTriggers {
             CreateTrigger trigger, Event event, Statement body, StatementAdapter statements, CodeAdapter code) {
         QueryAdapter adapter = statements.expressions();
         if (!event.columns().isEmpty()) {
-            throw CodeAdapter.at(trigger.span(), "a trigger on changes of some columns");
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    trigger.span(),
+                    "it does its work where one of the columns gets another value, on the source wherever one is assigned");
         }
         String word = event.kind().name();
         List<Name> columns = adapter.knowledge
@@ -69,8 +72,7 @@ final class PlTriggers {
             PlCode pl = new PlCode(statements, code);
             boolean after = trigger.timing() == Timing.AFTER;
             Block adapted = pl.trigger(withoutLastReturn(folded, after), frame, after);
-            Block guarded = trigger.when()
-                    .map(known::expr)
+            Block guarded = asked(trigger, event, known)
                     .map(w -> Block.of(
                             List.of(new CodeStatement.If(
                                     List.of(new Choice(adapter.condition(w), List.of(adapted))),
@@ -78,17 +80,37 @@ final class PlTriggers {
                                     trigger.span())),
                             trigger.span()))
                     .orElse(adapted);
-            return made(trigger, event, guarded);
+            return made(trigger, event, guarded, adapter);
         } finally {
             adapter.scope = before;
             frame.leave();
         }
     }
 
-    private static CreateTrigger made(CreateTrigger trigger, Event event, Block body) {
+    /** The condition of the trigger, and that one of the columns which it watches changes. */
+    private static Optional<Expr> asked(CreateTrigger trigger, Event event, Folded known) {
+        List<Expr> changed = event.columns().stream()
+                .<Expr>map(c -> new Expr.Binary(
+                        BinaryOperator.DIFFERENT, known.of("old", c), known.of("new", c), trigger.span()))
+                .toList();
+        List<Expr> all = new ArrayList<>();
+        trigger.when().map(known::expr).ifPresent(all::add);
+        if (!changed.isEmpty()) {
+            all.add(changed.size() == 1 ? changed.get(0) : new Expr.Junction(false, changed, trigger.span()));
+        }
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(all.size() == 1 ? all.get(0) : new Expr.Junction(true, all, trigger.span()));
+    }
+
+    private static CreateTrigger made(CreateTrigger trigger, Event event, Block body, QueryAdapter adapter) {
         Name last = trigger.name().last();
         String suffix = "_" + event.kind().name().toLowerCase(Locale.ROOT);
-        Name name = trigger.events().size() == 1 ? last : new Name(last.text() + suffix, last.exact());
+        String own = trigger.events().size() == 1 ? last.text() : last.text() + suffix;
+        String unique = adapter.knowledge.isFirstTrigger(own)
+                ? own
+                : trigger.table().last().text() + "_" + own;
+        Name name = new Name(unique.substring(0, Math.min(unique.length(), adapter.to.longestName())), last.exact());
         return new CreateTrigger(
                 trigger.name().withLast(name),
                 trigger.replace(),

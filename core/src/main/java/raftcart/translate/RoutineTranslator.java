@@ -26,7 +26,8 @@ final class RoutineTranslator {
     private final Language from;
     private final Language to;
     private final Notes notes;
-    private final Map<ObjectName, Integer> known = new HashMap<>();
+    private final Map<ObjectName, Integer> routines = new HashMap<>();
+    private final Map<ObjectName, Integer> triggers = new HashMap<>();
 
     RoutineTranslator(CodeTranslator code, Catalog source, NameMapper names, Language from, Language to, Notes notes) {
         this.code = code;
@@ -41,7 +42,9 @@ final class RoutineTranslator {
     void know(CodeObject object) {
         if (object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE) {
             code.knowRoutine(object.name().name().replaceAll("\\(.*", ""));
-            known.merge(target(object), 1, Integer::sum);
+            routines.merge(target(object), 1, Integer::sum);
+        } else if (object.kind() == ObjectKind.TRIGGER) {
+            triggers.merge(target(object), 1, Integer::sum);
         }
     }
 
@@ -62,7 +65,8 @@ final class RoutineTranslator {
             if (!result.done()) {
                 return left(object, result.reason());
             }
-            boolean overloaded = known.getOrDefault(target(object), 0) > 1
+            boolean overloaded = object.kind() != ObjectKind.TRIGGER
+                    && routines.getOrDefault(target(object), 0) > 1
                     && !result.statements().isEmpty()
                     && !to.has(SqlFeature.ROUTINES_ARE_OVERLOADED);
             if (overloaded) {
@@ -77,7 +81,7 @@ final class RoutineTranslator {
                 return Optional.empty(); // the triggers that call it have its body
             }
             String text = result.statements().stream().map(ScriptWriter::ended).collect(Collectors.joining("\n\n"));
-            return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), target(object), text)));
+            return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), label(object), text)));
         } catch (SqlSyntaxException e) {
             return left(object, e.getMessage());
         }
@@ -136,6 +140,13 @@ final class RoutineTranslator {
 
     private static boolean changes(ReferentialAction action) {
         return action != ReferentialAction.NO_ACTION && action != ReferentialAction.RESTRICT;
+    }
+
+    /** The name under which it is told of; triggers of one name on several tables are told apart by these. */
+    private ObjectName label(CodeObject object) {
+        ObjectName own = target(object);
+        boolean several = object.kind() == ObjectKind.TRIGGER && triggers.getOrDefault(own, 0) > 1;
+        return several ? new ObjectName(own.schema(), object.name().name()) : own;
     }
 
     private Optional<CodeMapping> left(CodeObject object, String reason) {
