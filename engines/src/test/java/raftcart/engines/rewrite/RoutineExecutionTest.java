@@ -8,7 +8,6 @@ import java.io.StringWriter;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import raftcart.dialect.Languages;
@@ -90,7 +89,8 @@ class RoutineExecutionTest {
                 return;
             }
             try {
-                for (String statement : statements(result.text())) {
+                List<String> written = result.text().isBlank() ? List.of() : ScriptText.statements(result.text());
+                for (String statement : written) {
                     engines.execute(target, statement);
                 }
             } catch (SQLException e) {
@@ -106,17 +106,6 @@ class RoutineExecutionTest {
                 failures.add(step + ": " + wanted + " became " + given);
             }
         }
-    }
-
-    /** The statements of a result, whose separators are named where there are semicolons within them. */
-    private static List<String> statements(String text) {
-        return text.startsWith("DELIMITER")
-                ? Pattern.compile("DELIMITER //\n(.*?)//\nDELIMITER ;", Pattern.DOTALL)
-                        .matcher(text)
-                        .results()
-                        .map((MatchResult r) -> r.group(1))
-                        .toList()
-                : text.isBlank() ? List.of() : ScriptText.statements(text);
     }
 
     /** What a step gives, or that it is refused. */

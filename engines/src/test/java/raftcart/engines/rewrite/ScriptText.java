@@ -2,13 +2,19 @@ package raftcart.engines.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** Cuts what was written for one statement of the source into the statements that it consists of. */
 final class ScriptText {
+    private static final Pattern DELIMITED = Pattern.compile("DELIMITER //\\n(.*?)//\\nDELIMITER ;", Pattern.DOTALL);
+
     private ScriptText() {}
 
     /** The statements of a text; the body of a routine stays whole. */
     static List<String> statements(String text) {
+        if (text.startsWith("DELIMITER")) {
+            return DELIMITED.matcher(text).results().map(r -> r.group(1)).toList();
+        }
         List<String> parts = new ArrayList<>();
         StringBuilder open = new StringBuilder();
         for (String part : text.split(";\n")) {
