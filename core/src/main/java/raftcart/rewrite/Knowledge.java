@@ -455,7 +455,13 @@ public final class Knowledge {
         routines.add(name.toLowerCase(Locale.ROOT));
     }
 
-    boolean isRoutine(QualifiedName name) {
+    /** A routine that is not there after all. */
+    public void removeRoutine(String name) {
+        routines.remove(name.toLowerCase(Locale.ROOT));
+    }
+
+    /** True for a routine that may be called. */
+    public boolean isRoutine(QualifiedName name) {
         return routines.contains(lastKey(name));
     }
 

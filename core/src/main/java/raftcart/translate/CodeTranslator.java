@@ -140,8 +140,16 @@ final class CodeTranslator {
     }
 
     /** A routine of the source that statements may call. */
-    void knowRoutine(String name) {
-        knowledge.addRoutine(name);
+    void knowRoutine(String name, boolean there) {
+        if (there) {
+            knowledge.addRoutine(name);
+        } else {
+            knowledge.removeRoutine(name);
+        }
+    }
+
+    boolean knowsRoutine(QualifiedName name) {
+        return knowledge.isRoutine(name);
     }
 
     Statement parse(String text) {

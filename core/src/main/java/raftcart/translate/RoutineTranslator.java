@@ -1,6 +1,8 @@
 package raftcart.translate;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -17,9 +19,12 @@ import raftcart.rewrite.ObjectRewriter;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 
 /** Translates functions, procedures and triggers; one that cannot be said as a whole is left to a person. */
 final class RoutineTranslator {
+    private static final Tried WAITING = Tried.not("it reads what is not on the target");
+
     private final CodeTranslator code;
     private final NameMapper names;
     private final Catalog source;
@@ -28,6 +33,8 @@ final class RoutineTranslator {
     private final Notes notes;
     private final Map<ObjectName, Integer> routines = new HashMap<>();
     private final Map<ObjectName, Integer> triggers = new HashMap<>();
+    private final List<CodeObject> objects = new ArrayList<>();
+    private final Map<CodeObject, Tried> tried = new HashMap<>();
 
     RoutineTranslator(CodeTranslator code, Catalog source, NameMapper names, Language from, Language to, Notes notes) {
         this.code = code;
@@ -38,53 +45,124 @@ final class RoutineTranslator {
         this.notes = notes;
     }
 
-    /** What routines of the source may be called. */
-    void know(CodeObject object) {
-        if (object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE) {
-            code.knowRoutine(object.name().name().replaceAll("\\(.*", ""));
-            routines.merge(target(object), 1, Integer::sum);
-        } else if (object.kind() == ObjectKind.TRIGGER) {
-            triggers.merge(target(object), 1, Integer::sum);
+    /** What became of an object: what is written, or why nothing is. */
+    private record Tried(Optional<Statement> read, ObjectRewriter.Result result) {
+        static Tried not(String reason) {
+            return new Tried(Optional.empty(), ObjectRewriter.Result.not(reason));
         }
     }
 
-    Optional<CodeMapping> translate(CodeObject object) {
-        String name = object.name().toString();
+    /** What routines of the source there are, which may call each other. */
+    void know(CodeObject object) {
+        if (object.kind() == ObjectKind.TRIGGER) {
+            triggers.merge(target(object), 1, Integer::sum);
+        } else if (isRoutine(object)) {
+            objects.add(object);
+            routines.merge(target(object), 1, Integer::sum);
+            code.knowRoutine(plain(object), true);
+        }
+    }
+
+    private static boolean isRoutine(CodeObject object) {
+        return object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE;
+    }
+
+    private static String plain(CodeObject object) {
+        return object.name().name().replaceAll("\\(.*", "");
+    }
+
+    /**
+     * Translates the routines as far as they can be: one that calls another which is left to a person is so, too.
+     *
+     * @param all false as long as views are missing that they may read
+     */
+    void attempt(boolean all) {
+        boolean changed = true;
+        while (changed) {
+            changed = false;
+            for (CodeObject object : objects) {
+                Tried before = tried.get(object);
+                boolean open = before == null || before.result().done();
+                Tried now = open ? attempt(object) : before;
+                boolean waits = now == WAITING && !all;
+                if (open && !waits) {
+                    tried.put(object, now == WAITING ? Tried.not(missing(object)) : now);
+                    boolean lost = !tried.get(object).result().done();
+                    code.knowRoutine(plain(object), !lost);
+                    changed |= lost;
+                }
+            }
+        }
+    }
+
+    private Tried attempt(CodeObject object) {
         try {
             Statement statement = code.parse(object.source());
             if (statement instanceof Statement.NotTranslated not && !not.what().contains(":")) {
-                return left(object, object.kind().indefinite() + ", which is not translated yet");
+                return Tried.not(object.kind().indefinite() + ", which is not translated yet");
             }
             RoutineRenamer renamer = new RoutineRenamer(from, code::relation, code::sequence);
             Statement renamed = named(renamer.statement(statement), object);
             if (!renamer.missing().isEmpty()) {
-                QualifiedName missing = renamer.missing().iterator().next();
-                return left(object, "it reads " + missing + ", which is not on the target");
+                return WAITING;
+            }
+            Optional<String> called = called(statement);
+            if (called.isPresent()) {
+                return Tried.not("it calls " + called.get() + ", which is not translated");
             }
             ObjectRewriter.Result result = code.rewriter().rewrite(renamed);
-            if (!result.done()) {
-                return left(object, result.reason());
-            }
-            boolean overloaded = object.kind() != ObjectKind.TRIGGER
-                    && routines.getOrDefault(target(object), 0) > 1
+            boolean overloaded = isRoutine(object)
+                    && result.done()
                     && !result.statements().isEmpty()
+                    && routines.getOrDefault(target(object), 0) > 1
                     && !to.has(SqlFeature.ROUTINES_ARE_OVERLOADED);
-            if (overloaded) {
-                return left(object, "several routines have this name, which differ in their parameters");
-            }
-            if (statement instanceof CodeStatement.CreateTrigger trigger) {
-                sayCascades(trigger, name);
-            }
-            result.notes().forEach(n -> notes.find(n.code(), name, n.detail()));
-            notes.outcome(object.kind(), name);
-            if (result.statements().isEmpty()) {
-                return Optional.empty(); // the triggers that call it have its body
-            }
-            String text = result.statements().stream().map(ScriptWriter::ended).collect(Collectors.joining("\n\n"));
-            return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), label(object), text)));
+            return overloaded
+                    ? Tried.not("several routines have this name, which differ in their parameters")
+                    : new Tried(Optional.of(statement), result);
         } catch (SqlSyntaxException e) {
-            return left(object, e.getMessage());
+            return Tried.not(e.getMessage());
         }
+    }
+
+    /** A procedure that is called and that is left to a person. */
+    private Optional<String> called(Statement statement) {
+        List<String> missing = new ArrayList<>();
+        StatementSearch.anyStatement(List.of(statement), s -> {
+            if (s instanceof Statement.CallProcedure call
+                    && !(statement instanceof CodeStatement.CreateTrigger)
+                    && !code.knowsRoutine(call.name())) {
+                missing.add(call.name().toString());
+            }
+            return false;
+        });
+        return missing.stream().findFirst();
+    }
+
+    /** What a routine reads that is not on the target. */
+    private String missing(CodeObject object) {
+        RoutineRenamer renamer = new RoutineRenamer(from, code::relation, code::sequence);
+        renamer.statement(code.parse(object.source()));
+        return "it reads " + renamer.missing().iterator().next() + ", which is not on the target";
+    }
+
+    Optional<CodeMapping> translate(CodeObject object) {
+        Tried done = isRoutine(object) ? tried.get(object) : attempt(object);
+        if (!done.result().done()) {
+            return left(
+                    object, done == WAITING ? missing(object) : done.result().reason());
+        }
+        String name = object.name().toString();
+        if (done.read().orElseThrow() instanceof CodeStatement.CreateTrigger trigger) {
+            sayCascades(trigger, name);
+        }
+        done.result().notes().forEach(n -> notes.find(n.code(), name, n.detail()));
+        notes.outcome(object.kind(), name);
+        if (done.result().statements().isEmpty()) {
+            return Optional.empty(); // the triggers that call it have its body
+        }
+        String text =
+                done.result().statements().stream().map(ScriptWriter::ended).collect(Collectors.joining("\n\n"));
+        return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), label(object), text)));
     }
 
     private Statement named(Statement statement, CodeObject object) {

@@ -271,15 +271,17 @@ public final class Translator {
     /** What are statements of their own; what nobody takes care of is left to a person. */
     private List<CodeMapping> codeObjects() {
         tables.values().forEach(code::add);
+        RoutineTranslator routines = new RoutineTranslator(code, source, names, from, to.language(), notes);
+        source.schemas().stream().flatMap(s -> s.codeObjects().stream()).forEach(routines::know);
+        routines.attempt(false);
         code.translate();
+        routines.attempt(true);
         List<CodeMapping> all = new ArrayList<>(code.done());
         tables.values().forEach(t -> t.assigned()
                 .forEach((column, value) -> assigned(t, column, value).ifPresent(all::add)));
         GrantTranslator grants = new GrantTranslator(code, names, to, plan.grants(), notes);
         ObjectComments comments = new ObjectComments(code, names, notes);
         ViewIndexes indexes = new ViewIndexes(code, names, to, notes);
-        RoutineTranslator routines = new RoutineTranslator(code, source, names, from, to.language(), notes);
-        source.schemas().stream().flatMap(s -> s.codeObjects().stream()).forEach(routines::know);
         for (Schema schema : source.schemas()) {
             List<CodeObject> inOrder = schema.codeObjects().stream()
                     .sorted(Comparator.comparing(o -> o.kind() == ObjectKind.TRIGGER)) // behind what they call
