@@ -149,7 +149,7 @@ final class StatementAdapter {
 
     private List<Statement> other(Statement statement) {
         if (statement instanceof Statement.NotTranslated not) {
-            throw new Untranslatable(not.what());
+            throw not.routine() ? new Untranslatable(not.what(), not.span()) : new Untranslatable(not.what());
         }
         if (statement instanceof Statement.ZerosInKeys zeros) {
             adapter.knowledge.zeros().take(zeros);

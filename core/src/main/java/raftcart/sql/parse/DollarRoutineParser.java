@@ -20,7 +20,10 @@ import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TypeName;
 
 /**
@@ -30,6 +33,7 @@ import raftcart.sql.tree.TypeName;
  */
 final class DollarRoutineParser {
     private static final String LANGUAGE = "plpgsql";
+    private static final String QUERIES = "sql";
 
     private final Parsing parsing;
     private final TokenCursor cursor;
@@ -63,8 +67,8 @@ final class DollarRoutineParser {
             while (!cursor.atEnd() && (atomic || !cursor.peek().isSymbol(";"))) {
                 atomic |= cursor.take().isWord("ATOMIC");
             }
-            String place = " (line " + e.line() + ", column " + e.column() + ")";
-            return new Statement.NotTranslated(kind + ": " + e.reason() + place, true, span);
+            Span place = new Span(span.start(), span.end(), e.line(), e.column());
+            return new Statement.NotTranslated(kind + ": " + e.reason(), true, place);
         }
     }
 
@@ -83,13 +87,15 @@ final class DollarRoutineParser {
         while (trait()) {
             continue;
         }
-        if (!language.equals(LANGUAGE)) {
+        boolean query = language.equals(QUERIES) && returns.isPresent();
+        if (!language.equals(LANGUAGE) && !query) {
             throw cursor.byHand("the language " + language);
         }
         if (body.isEmpty()) {
             throw cursor.unexpected("AS and the body");
         }
-        Statement code = code(body.get());
+        Statement read = query ? value(inner(body.get()), span) : code(body.get());
+        Statement code = named(read, parameters);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
         Traits traits = new Traits(immutable || stable, access, definer, Optional.empty());
         if (returns.filter(t -> t.name().equals("void")).isPresent()) {
@@ -193,8 +199,51 @@ final class DollarRoutineParser {
         }
     }
 
+    /** The body with its parameters called by their names, and not by their places. */
+    private Statement named(Statement code, List<Parameter> parameters) {
+        return new StatementMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (!(e instanceof Expr.Parameter p)) {
+                    return super.expr(e);
+                }
+                int place = p.text().matches("[$][1-9]\\d?")
+                        ? Integer.parseInt(p.text().substring(1))
+                        : 0;
+                if (place < 1 || place > parameters.size()) {
+                    throw cursor.byHand("the value " + p.text());
+                }
+                return new Expr.Column(
+                        new QualifiedName(List.of(parameters.get(place - 1).name())), false, p.span());
+            }
+        }.statement(code);
+    }
+
+    /** A function of one query gives the value of its first row. */
+    private static Statement value(Parsing inner, Span span) {
+        Query query = inner.queries.query();
+        inner.cursor.takeSymbol(";");
+        if (!inner.cursor.atEnd()) {
+            throw inner.cursor.byHand("a function of several statements");
+        }
+        boolean plain = query.body() instanceof QueryBody.Select select
+                && select.from().isEmpty()
+                && select.where().isEmpty()
+                && select.items().size() == 1;
+        Query first = query.paging().isPresent()
+                ? query
+                : query.withPaging(Optional.of(
+                        new Query.Paging(Optional.empty(), Optional.of(Expr.Literal.number(1)), false, false)));
+        Expr value = plain ? ((QueryBody.Select) query.body()).items().get(0).value() : new Expr.Subquery(first, span);
+        return CodeStatement.Block.of(List.of(new CodeStatement.Return(Optional.of(value), span)), span);
+    }
+
     /** The statements of a body, which is a text in the text. */
     private Statement code(Token text) {
+        return new PlCodeParser(inner(text)).body();
+    }
+
+    private Parsing inner(Token text) {
         if (text.kind() != TokenKind.STRING) {
             throw cursor.unexpected("the body as a text");
         }
@@ -213,8 +262,7 @@ final class DollarRoutineParser {
                 break;
             }
         }
-        TokenCursor inner = new TokenCursor(tokens);
-        return new PlCodeParser(new Parsing(inner, parsing.grammar)).body();
+        return new Parsing(new TokenCursor(tokens), parsing.grammar);
     }
 
     private Statement trigger(boolean replace, Span span) {

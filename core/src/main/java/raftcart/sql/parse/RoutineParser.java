@@ -51,8 +51,8 @@ final class RoutineParser {
             while (!cursor.atEnd()) {
                 cursor.take(); // the text was cut at the end of the routine
             }
-            String place = " (line " + e.line() + ", column " + e.column() + ")";
-            return new Statement.NotTranslated(kind + ": " + e.reason() + place, true, span);
+            Span place = new Span(span.start(), span.end(), e.line(), e.column());
+            return new Statement.NotTranslated(kind + ": " + e.reason(), true, place);
         }
     }
 

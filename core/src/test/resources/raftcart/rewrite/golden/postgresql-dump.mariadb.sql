@@ -41,8 +41,13 @@ WHERE row_rank_ = 1
 ORDER BY CASE WHEN kind IS NULL THEN 1 ELSE 0 END, kind, order_4 DESC;
 SELECT COUNT(CASE WHEN active THEN 1 END), GROUP_CONCAT(name ORDER BY name SEPARATOR ', ')
 FROM star;
--- RC0603 by hand: Code is not translated: function: the language sql (line 34, column 64)
--- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
+DELIMITER //
+CREATE FUNCTION f() RETURNS int
+NOT DETERMINISTIC MODIFIES SQL DATA SQL SECURITY INVOKER
+BEGIN
+    RETURN 1;
+END//
+DELIMITER ;
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT name FROM star WHERE id = $1 AND kind = ANY ($2)
 
@@ -71,5 +76,5 @@ FROM star;
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
--- 34:1: RC0603 by hand: Code is not translated: function: the language sql (line 34, column 64)
+-- 34:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array

@@ -81,8 +81,13 @@ WHERE t.name LIKE 'a%'
 WITH LOCAL CHECK OPTION;
 -- RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
 -- CREATE MATERIALIZED VIEW mv AS SELECT count(*) AS c FROM telescope WITH NO DATA
--- RC0603 by hand: Code is not translated: function: the language sql (line 31, column 94)
--- CREATE FUNCTION f(a integer) RETURNS integer LANGUAGE sql IMMUTABLE AS $_$ SELECT $1 + 1; $_$
+DELIMITER //
+CREATE FUNCTION f(a int) RETURNS int
+DETERMINISTIC NO SQL SQL SECURITY INVOKER
+BEGIN
+    RETURN a + 1;
+END//
+DELIMITER ;
 -- RC0603 by hand: Code is not translated: an operation on tags (an array), a type that the target does not have
 -- CREATE TRIGGER t1 BEFORE UPDATE ON telescope FOR EACH ROW WHEN (old.* IS DISTINCT FROM new.*) EXECUTE FUNCTION tr()
 -- RC0603 by hand: Code is not translated: rule
@@ -273,7 +278,7 @@ CREATE DATABASE s;
 -- 29:1: RC0627 check: Said in other words, with a difference: functions of a query may see rows that the view does not show: WITH (security_barrier = 'true')
 -- 29:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 30:1: RC0602 by hand: No counterpart on the target: a materialized view cannot be said in mariadb
--- 31:1: RC0603 by hand: Code is not translated: function: the language sql (line 31, column 94)
+-- 31:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 32:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 32:1: RC0609 adapted: Said in other words: what the function does goes into the triggers that call it
 -- 33:1: RC0603 by hand: Code is not translated: an operation on tags (an array), a type that the target does not have
