@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
@@ -76,7 +77,7 @@ final class CodeFrame {
     Optional<KnownColumn> variable(Name name) {
         return variables.stream()
                 .map(m -> m.get(name.text().toLowerCase(Locale.ROOT)))
-                .filter(java.util.Objects::nonNull)
+                .filter(Objects::nonNull)
                 .findFirst();
     }
 

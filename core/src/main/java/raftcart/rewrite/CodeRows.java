@@ -92,7 +92,9 @@ final class CodeRows {
         if (active == null) {
             return without;
         }
+        frame.notFound().pop(); // a handler does not handle what its own statements meet
         List<Statement> done = new ArrayList<>(code.statement(active.handler().action()));
+        frame.notFound().push(active);
         if (active.handler().leaves()) {
             done.add(new CodeStatement.Jump(
                     false,

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -77,10 +78,10 @@ final class IntervalForms {
     }
 
     private static Optional<DateUnit> unit(String word) {
-        String one = word.toLowerCase(java.util.Locale.ROOT).replaceFirst("s$", "");
+        String one = word.toLowerCase(Locale.ROOT).replaceFirst("s$", "");
         return switch (one) {
             case "year", "month", "week", "day", "hour", "minute", "second" ->
-                Optional.of(DateUnit.valueOf(one.toUpperCase(java.util.Locale.ROOT)));
+                Optional.of(DateUnit.valueOf(one.toUpperCase(Locale.ROOT)));
             case "min" -> Optional.of(DateUnit.MINUTE);
             case "sec" -> Optional.of(DateUnit.SECOND);
             default -> Optional.empty();

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
@@ -18,8 +19,10 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.TypeName;
+import raftcart.type.LogicalType;
 
 /**
  * Routines whose blocks rescue what fails (PL/pgSQL) for a target whose blocks have handlers (SQL/PSM): labels for all that is
@@ -112,12 +115,11 @@ final class PlCode {
         if (asks) {
             added.add(new Declaration.Variable(
                     FOUND,
-                    code.written(FOUND, new raftcart.type.LogicalType.Int(32, false)),
+                    code.written(FOUND, new LogicalType.Int(32, false)),
                     Optional.of(Expr.Literal.number(0)),
                     false,
                     body.span()));
-            frame.declare(
-                    new KnownColumn(FOUND, Optional.of(new raftcart.type.LogicalType.Int(32, false)), true, false));
+            frame.declare(new KnownColumn(FOUND, Optional.of(new LogicalType.Int(32, false)), true, false));
             adapter.scope.add(new Scope.Relation("", frame.facts(), true));
         }
         Block block = (Block) statement(body).get(0);
@@ -156,7 +158,7 @@ final class PlCode {
         }
         return adapter.knowledge
                 .table(new QualifiedName(names))
-                .map(t -> t.columns().get(parts[parts.length - 1].toLowerCase(java.util.Locale.ROOT)))
+                .map(t -> t.columns().get(parts[parts.length - 1].toLowerCase(Locale.ROOT)))
                 .flatMap(KnownColumn::type)
                 .map(adapter::sourceType)
                 .orElseThrow(() -> CodeAdapter.at(Span.NONE, "the type of the column " + type.name()));
@@ -265,7 +267,7 @@ final class PlCode {
 
     /** An expression with what stands for the last row count. */
     Expr meant(Expr e) {
-        return new raftcart.sql.tree.StatementMapper() {
+        return new StatementMapper() {
             @Override
             public Expr expr(Expr inner) {
                 return isFound(inner) && asksForFound()

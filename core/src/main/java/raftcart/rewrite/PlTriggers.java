@@ -13,6 +13,7 @@ import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
@@ -136,7 +137,7 @@ final class PlTriggers {
     }
 
     private static boolean isNull(Expr e) {
-        return e instanceof Expr.Literal l && l.kind() == raftcart.sql.tree.LiteralKind.NULL;
+        return e instanceof Expr.Literal l && l.kind() == LiteralKind.NULL;
     }
 
     /** Says where a trigger passes over a row, of which the target knows nothing, and refuses another row. */

@@ -20,6 +20,7 @@ import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
 
 /** Writes SQL/PSM ("Stored Routines", "Triggers"). */
 final class MariaDbCodeWriter extends CodeWriter {
@@ -163,7 +164,7 @@ final class MariaDbCodeWriter extends CodeWriter {
     }
 
     /** Statements, of which there has to be one. */
-    private String body(List<raftcart.sql.tree.Statement> statements) {
+    private String body(List<Statement> statements) {
         return statements.isEmpty() ? "    BEGIN\n    END;\n" : lines(statements);
     }
 

@@ -24,6 +24,7 @@ import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 
 /**
@@ -110,7 +111,7 @@ final class DollarRoutineParser {
         List<Expr> asked = new ArrayList<>();
         for (Parameter p : parameters) {
             Expr column = new Expr.Column(new QualifiedName(List.of(p.name())), false, span);
-            asked.add(new Expr.Is(column, raftcart.sql.tree.Truth.NULL, false, span));
+            asked.add(new Expr.Is(column, Truth.NULL, false, span));
         }
         if (asked.isEmpty()) {
             return code;

@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -91,7 +92,7 @@ final class PlCodeParser {
         Optional<Name> label = label();
         Token token = cursor.peek();
         Span span = token.span();
-        String word = token.kind() == TokenKind.WORD ? token.value().toUpperCase(java.util.Locale.ROOT) : "";
+        String word = token.kind() == TokenKind.WORD ? token.value().toUpperCase(Locale.ROOT) : "";
         return switch (word) {
             case "BEGIN", "DECLARE" -> block(label, span);
             case "IF" -> choice(span);
