@@ -201,6 +201,10 @@ public enum SqlFeature {
     WHOLE_DIVISION,
     /** A division by zero gives NULL. */
     NULL_FOR_ZERO_DIVISION,
+    /** But an error in INSERT and UPDATE, as the usual mode has it. */
+    ZERO_DIVISION_FAILS_IN_CHANGES,
+    /** But an error where a routine gives a variable its value, or returns it. */
+    ZERO_DIVISION_FAILS_IN_CODE,
     /** The empty text is NULL. */
     EMPTY_TEXT_IS_NULL,
     /** {@code ESCAPE ''}: nothing escapes in a pattern of LIKE. */
@@ -803,6 +807,8 @@ public enum SqlFeature {
     WHOLE_DECIMALS,
     /** A text of a fixed length has blanks at its end up to that length. */
     CHARACTERS_ARE_PADDED,
+    /** Patterns meet those blanks, though functions do not. */
+    PATTERNS_MEET_PADDING,
     /** Parts of dates, and differences of dates, are numbers with a fraction, though it is zero. */
     FRACTIONAL_PARTS,
     /** A quotient has so many digits behind the point that few are left before it. */

@@ -222,7 +222,11 @@ final class CodeAdapter {
                 || statement instanceof CodeStatement.Signal;
         List<Statement> adapted = new ArrayList<>();
         Statement counted = new CodeCounts(this).counted(statement, adapted);
-        adapted.addAll(adapted(counted));
+        boolean assigns = counted instanceof CodeStatement.Assign
+                || counted instanceof CodeStatement.SelectInto
+                || counted instanceof CodeStatement.Return;
+        adapted.addAll(adapter.dividing(
+                assigns && adapter.from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE), () -> adapted(counted)));
         return simple ? new CodeHandlers(this).going(adapted, statement.span()) : adapted;
     }
 

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -83,7 +84,10 @@ final class CodeHandlers {
         return new Declaration.Variable(
                 v.name(),
                 code.written(v.name(), known.type().orElseThrow()),
-                v.initial().map(i -> new ValueAdapter(code.adapter()).forColumn(i, Optional.of(known))),
+                v.initial().map(i -> code.adapter()
+                        .dividing(
+                                code.adapter().from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE),
+                                () -> new ValueAdapter(code.adapter()).forColumn(i, Optional.of(known)))),
                 v.constant(),
                 v.span());
     }

@@ -142,7 +142,7 @@ final class DivisionAdapter {
     }
 
     private Expr divisor(Expr given, Expr adapted, Span span) {
-        if (isNonZero(given) || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
+        if (isNonZero(given) || adapter.zeroFails() || !adapter.lost(SqlFeature.NULL_FOR_ZERO_DIVISION)) {
             return adapted;
         }
         adapter.note(FindingCode.DIVISION, span, "NULL for a division by zero");

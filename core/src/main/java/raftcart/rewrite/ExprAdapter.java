@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -51,6 +52,8 @@ class ExprAdapter extends QueryMapper {
     Scope scope = new Scope(Optional.empty());
     /** False below NOT and where a condition is a value, so that NULL and false are not the same there. */
     boolean askedForTrue = true;
+    /** True where a division by zero ends the statement on the source, though it gives NULL elsewhere. */
+    private boolean zeroFails;
 
     ExprAdapter(Language from, Language to, Knowledge knowledge, AdaptNotes notes) {
         this.from = from;
@@ -82,6 +85,21 @@ class ExprAdapter extends QueryMapper {
     /** True where the target has words of its own for a canonical function. */
     boolean writes(String function) {
         return to.functions().functions().contains(function);
+    }
+
+    /** Does a part of the work in which a division by zero ends the statement on the source, or gives NULL. */
+    <T> T dividing(boolean fails, Supplier<T> work) {
+        boolean before = zeroFails;
+        zeroFails = fails;
+        try {
+            return work.get();
+        } finally {
+            zeroFails = before;
+        }
+    }
+
+    boolean zeroFails() {
+        return zeroFails;
     }
 
     /** True where only the source has a feature, so that something has to be done about it. */

@@ -22,7 +22,14 @@ final class LikeAdapter {
         return adapter.from.name().equals(adapter.to.name());
     }
 
-    Expr like(Expr.Like like) {
+    Expr like(Expr.Like given) {
+        Expr.Like like = new Expr.Like(
+                FilledTexts.matched(given, adapter),
+                given.pattern(),
+                given.escape(),
+                given.ignoreCase(),
+                given.negated(),
+                given.span());
         boolean ranges = adapter.from.has(SqlFeature.LIKE_RANGES) != adapter.to.has(SqlFeature.LIKE_RANGES);
         if (ranges && like.pattern() instanceof Expr.Literal l && l.text().indexOf('[') >= 0) {
             if (adapter.to.has(SqlFeature.LIKE_RANGES) || !adapter.to.has(SqlFeature.REGULAR_EXPRESSIONS)) {

@@ -296,7 +296,7 @@ final class OperatorAdapter {
         if (!matches.ignoreCase()) {
             texts.matched(matches.value(), matches.pattern(), matches.span());
         }
-        Expr value = adapter.expr(matches.value());
+        Expr value = adapter.expr(FilledTexts.matched(matches, adapter));
         boolean number = adapter.kind(matches.value()).isNumber()
                 && !adapter.to.has(SqlFeature.CONVERTS_SILENTLY)
                 && !adapter.to.has(SqlFeature.CONVERTS_OR_FAILS);

@@ -49,14 +49,17 @@ final class StatementAdapter {
             return query(query);
         }
         if (statement instanceof Insert insert) {
-            return inserts(insert);
+            boolean strict = insert.mode() != Insert.Mode.IGNORE && from(SqlFeature.ZERO_DIVISION_FAILS_IN_CHANGES);
+            return adapter.dividing(strict, () -> inserts(insert));
         }
         if (statement instanceof Statement.MultiInsert multi) {
             return multi(multi);
         }
         if (statement instanceof Statement.Update update) {
             ReadTargets.note(update, adapter);
-            return List.of(new ChangeAdapter(adapter).update(update));
+            return adapter.dividing(
+                    from(SqlFeature.ZERO_DIVISION_FAILS_IN_CHANGES),
+                    () -> List.of(new ChangeAdapter(adapter).update(update)));
         }
         if (statement instanceof Statement.Delete delete) {
             ReadTargets.note(delete, adapter);
@@ -83,6 +86,10 @@ final class StatementAdapter {
             return structure(ddl);
         }
         return other(statement);
+    }
+
+    private boolean from(SqlFeature feature) {
+        return adapter.from.has(feature);
     }
 
     private List<Statement> table(DdlStatement.CreateTable table) {

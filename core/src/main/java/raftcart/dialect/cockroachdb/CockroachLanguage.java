@@ -81,6 +81,7 @@ public final class CockroachLanguage {
                     SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.COLUMNS_TAKE_THEIR_KIND,
                     SqlFeature.OCTETS_COUNT_PADDING,
+                    SqlFeature.PATTERNS_MEET_PADDING,
                     SqlFeature.MERGE_CONDITIONS,
                     SqlFeature.DOMAINS,
                     SqlFeature.DEFERRABLE),

@@ -158,6 +158,8 @@ public final class MariaDbLanguage {
                     SqlFeature.DELETE_JOIN,
                     SqlFeature.CHANGE_LIMIT,
                     SqlFeature.NULL_FOR_ZERO_DIVISION,
+                    SqlFeature.ZERO_DIVISION_FAILS_IN_CHANGES,
+                    SqlFeature.ZERO_DIVISION_FAILS_IN_CODE,
                     SqlFeature.IGNORES_CASE,
                     SqlFeature.IGNORES_ACCENTS,
                     SqlFeature.COLUMNS_CHANGE_AS_A_WHOLE,

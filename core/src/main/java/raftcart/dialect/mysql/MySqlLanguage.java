@@ -16,6 +16,7 @@ public final class MySqlLanguage {
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PERCENTILES_WANT_WINDOWS,
                     SqlFeature.FRACTIONS_ARE_CUT,
+                    SqlFeature.ZERO_DIVISION_FAILS_IN_CODE,
                     SqlFeature.SERIES_TABLES,
                     SqlFeature.LIST_PARTITION_FOR_REST,
                     SqlFeature.VIEW_IF_NOT_EXISTS,

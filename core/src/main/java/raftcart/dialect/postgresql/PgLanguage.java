@@ -74,6 +74,7 @@ public final class PgLanguage {
                     SqlFeature.LISTED_VALUES_COMPARE_BY_PLACE,
                     SqlFeature.TYPE_CHANGES_CONVERT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.PATTERNS_MEET_PADDING,
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,

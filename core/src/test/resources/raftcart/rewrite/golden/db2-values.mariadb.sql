@@ -212,6 +212,7 @@ SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
 -- 99:8: RC0607 check: Function with a difference: regexp_replace_all: letters of four bytes become question marks on MariaDB 10
 -- 100:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 101:45: RC0605 adapted: Hint left out: WITH UR
+-- 104:27: RC0617 check: Trailing blanks in comparisons: the pattern meets the blanks at the end of a column of fixed length on the source only
 -- 105:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 113:27: RC0609 adapted: Said in other words: a query for each of the columns that it gives
 -- 114:24: RC0609 adapted: Said in other words: columns in an order in which none is read after it was assigned
