@@ -694,7 +694,6 @@ ALTER TABLE "public"."spectrograph_grating_alignment_history_of_the_northern_cd2
 ==== target/65-routines/0004-air_mass.sql
 -- function public.air_mass
 -- RC0609 adapted: kestrel_ridge.air_mass: code in the target's own language
--- RC0615 adapted: kestrel_ridge.air_mass: NULL for a division by zero
 CREATE OR REPLACE FUNCTION "public"."air_mass"(zenith_angle double precision) RETURNS double precision
 LANGUAGE plpgsql
 IMMUTABLE
@@ -705,7 +704,7 @@ BEGIN
     IF zenith_angle >= 90 THEN
         RETURN NULL;
     END IF;
-    RETURN 1 / NULLIF(COS(RADIANS(zenith_angle)), 0);
+    RETURN 1 / COS(RADIANS(zenith_angle));
 END;
 $$;
 

@@ -563,7 +563,7 @@ BEGIN
     IF zenith_angle >= 90 THEN
         RETURN NULL;
     END IF;
-    RETURN 1 / NULLIF(COS(RADIANS(zenith_angle)), 0);
+    RETURN 1 / COS(RADIANS(zenith_angle));
 END//
 DELIMITER ;
 
