@@ -12,7 +12,6 @@ import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
-import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -253,8 +252,7 @@ final class CodeAdapter {
             return List.of(new CodeResults(this).given(query));
         }
         if (statement instanceof CodeStatement.Diagnosis diagnosis) {
-            return List.of(new CodeStatement.Diagnosis(
-                    diagnosis.targets().stream().map(this::target).toList(), diagnosis.items(), diagnosis.span()));
+            return List.of(diagnosis(diagnosis));
         }
         if (statement instanceof Statement.Insert insert) {
             refuseHiddenKeys(insert);
@@ -307,25 +305,13 @@ final class CodeAdapter {
     }
 
     /** A choice by the value of a variable, as conditions, so that each is compared as the source does. */
-    private Statement caseOf(CodeStatement.CaseOf choice) {
+    private Statement caseOf(CodeStatement.CaseOf given) {
+        boolean variable = given.operand().filter(Expr.Column.class::isInstance).isPresent();
+        CodeStatement.CaseOf choice = variable ? given.searched() : given;
         Optional<List<Statement>> otherwise = choice.otherwise().map(this::statements);
-        boolean variable =
-                choice.operand().filter(Expr.Column.class::isInstance).isPresent();
-        if (choice.operand().isPresent() && !variable) {
-            return valueOf(choice, otherwise);
-        }
-        List<Choice> conditions = choice.choices().stream()
-                .map(c -> variable
-                        ? new Choice(
-                                new Expr.Binary(
-                                        BinaryOperator.EQUAL,
-                                        choice.operand().get(),
-                                        c.condition(),
-                                        c.condition().span()),
-                                c.body())
-                        : c)
-                .toList();
-        return new CodeStatement.CaseOf(Optional.empty(), choices(conditions), otherwise, choice.span());
+        return choice.operand().isPresent()
+                ? valueOf(choice, otherwise)
+                : new CodeStatement.CaseOf(Optional.empty(), choices(choice.choices()), otherwise, choice.span());
     }
 
     /** A choice by the value of an expression, which is computed once. */
@@ -369,7 +355,31 @@ final class CodeAdapter {
         if (warns) {
             throw at(signal.span(), "a warning that is raised");
         }
-        return new CodeStatement.Signal(signal.state(), signal.message().map(adapter::expr), signal.span());
+        return new CodeStatement.Signal(
+                signal.state(), signal.message().map(adapter::expr), sayMore(signal), signal.span());
+    }
+
+    /** What is asked of the error at hand. */
+    Statement diagnosis(CodeStatement.Diagnosis diagnosis) {
+        if (diagnosis.items().contains("RETURNED_SQLSTATE")) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    diagnosis.span(),
+                    "the same error may have another SQLSTATE on the target");
+        }
+        return new CodeStatement.Diagnosis(
+                diagnosis.targets().stream().map(this::target).toList(), diagnosis.items(), diagnosis.span());
+    }
+
+    /** Says what an error tells besides its text, for which the target has no room. */
+    List<String> sayMore(CodeStatement.Signal signal) {
+        if (!signal.more().isEmpty()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    signal.span(),
+                    String.join(", ", signal.more()) + " of an error left out");
+        }
+        return List.of();
     }
 
     /** What a function gives, with the digits of its type, which the target's functions do not see to. */

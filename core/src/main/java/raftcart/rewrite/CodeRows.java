@@ -119,7 +119,10 @@ final class CodeRows {
                     "after the last row the variables are NULL, on the source they keep their values");
         }
         Statement missing = new CodeStatement.Signal(
-                Optional.of("02000"), Optional.of(Expr.Literal.string("there is no row to fetch")), fetch.span());
+                Optional.of("02000"),
+                Optional.of(Expr.Literal.string("there is no row to fetch")),
+                List.of(),
+                fetch.span());
         Expr none = new Expr.Unary(UnaryOperator.NOT, Expr.Column.of("found"), fetch.span());
         return List.of(
                 new CodeStatement.Fetch(fetch.cursor(), targets, fetch.span()),

@@ -14,14 +14,13 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Query.CommonTable;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.Statement.Assignment;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TableRef.Alias;
 
 /** Writes common tables as queries in FROM, for targets that do not have them, or not before a change. */
-final class InlinedTables extends QueryMapper {
+final class InlinedTables extends StatementMapper {
     private static final Set<String> VOLATILE = Set.of(
             "random",
             "rand",
@@ -79,9 +78,9 @@ final class InlinedTables extends QueryMapper {
                         m.assignments(update.assignments()),
                         update.from().stream().map(m::table).toList(),
                         m.optional(update.where()),
-                        update.order(),
-                        update.limit(),
-                        update.returning(),
+                        m.order(update.order()),
+                        m.optional(update.limit()),
+                        m.items(update.returning()),
                         update.span()))
                 .orElse(update);
     }
@@ -94,9 +93,9 @@ final class InlinedTables extends QueryMapper {
                         delete.targets().isEmpty() ? delete.table() : m.table(delete.table()),
                         delete.using().stream().map(m::table).toList(),
                         m.optional(delete.where()),
-                        delete.order(),
-                        delete.limit(),
-                        delete.returning(),
+                        m.order(delete.order()),
+                        m.optional(delete.limit()),
+                        m.items(delete.returning()),
                         delete.span()))
                 .orElse(delete);
     }
@@ -109,25 +108,9 @@ final class InlinedTables extends QueryMapper {
                         m.table(merge.source()),
                         m.expr(merge.on()),
                         merge.actions().stream().map(m::action).toList(),
-                        merge.returning(),
+                        m.items(merge.returning()),
                         merge.span()))
                 .orElse(merge);
-    }
-
-    private Statement.MergeAction action(Statement.MergeAction a) {
-        return new Statement.MergeAction(
-                a.matched(),
-                a.bySource(),
-                optional(a.condition()),
-                a.kind(),
-                assignments(a.assignments()),
-                a.columns(),
-                exprs(a.values()),
-                optional(a.deleteWhere()));
-    }
-
-    private List<Assignment> assignments(List<Assignment> assignments) {
-        return assignments.stream().map(a -> a.withValue(expr(a.value()))).toList();
     }
 
     private Query without(Query query, QueryAdapter adapter) {

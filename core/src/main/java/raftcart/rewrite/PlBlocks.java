@@ -99,13 +99,13 @@ final class PlBlocks {
                 ? ErrorStates.of(adapter.from.name(), condition.value())
                         .orElseThrow(() -> CodeAdapter.at(span, "a handler for " + condition.value()))
                 : condition.value();
-        List<String> numbers = ErrorStates.numbers(adapter.to.name(), state);
-        if (!numbers.isEmpty()) {
-            return numbers.stream()
-                    .map(n -> new Condition(Condition.Kind.NUMBER, n))
-                    .toList();
+        List<Condition> all = new ArrayList<>();
+        ErrorStates.numbers(adapter.to.name(), state).forEach(n -> all.add(new Condition(Condition.Kind.NUMBER, n)));
+        if (all.isEmpty() || !state.startsWith("P0")) {
+            // Code may raise the state, too, which has none of these numbers then.
+            all.add(new Condition(Condition.Kind.STATE, state.startsWith("P0") ? OWN_ERROR : state));
         }
-        return List.of(new Condition(Condition.Kind.STATE, state.startsWith("P0") ? OWN_ERROR : state));
+        return all;
     }
 
     /** An error, whose text has to be a constant or a variable. */
@@ -113,7 +113,7 @@ final class PlBlocks {
         if (signal.state().isEmpty() && signal.message().isEmpty()) {
             return List.of(signal);
         }
-        Optional<String> state = signal.state().map(s -> s.startsWith("P0") ? OWN_ERROR : s);
+        Optional<String> state = signal.state().map(s -> state(s, signal.span()));
         List<Statement> all = new ArrayList<>();
         Optional<Expr> message = signal.message();
         if (message.filter(m -> !(m instanceof Expr.Literal)).isPresent()) {
@@ -128,7 +128,17 @@ final class PlBlocks {
             all.add(new CodeStatement.Assign(target, adapter.expr(message.get()), signal.span()));
             message = Optional.of(target);
         }
-        all.add(new CodeStatement.Signal(state, message, signal.span()));
+        all.add(new CodeStatement.Signal(state, message, pl.code().sayMore(signal), signal.span()));
         return all;
+    }
+
+    /** The state of an error that is raised, which may be given by its name. */
+    private String state(String given, Span span) {
+        boolean plain = given.matches("[0-9A-Z]{5}");
+        String state = plain
+                ? given
+                : ErrorStates.of(adapter.from.name(), given)
+                        .orElseThrow(() -> CodeAdapter.at(span, "an error by the name " + given));
+        return state.startsWith("P0") ? OWN_ERROR : state;
     }
 }

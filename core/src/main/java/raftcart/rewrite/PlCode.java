@@ -10,12 +10,14 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
@@ -31,6 +33,8 @@ import raftcart.type.LogicalType;
 final class PlCode {
     private static final Name ROUTINE = Name.of("routine_");
     static final Name FOUND = Name.of("found_");
+    /** What a function of no value gives NULL of. */
+    private static final LogicalType NOTHING = new LogicalType.Int(32, false);
 
     private final StatementAdapter statements;
     private final QueryAdapter adapter;
@@ -62,23 +66,21 @@ final class PlCode {
         if (routine.parameters().stream().anyMatch(p -> p.initial().isPresent())) {
             throw CodeAdapter.at(routine.span(), "a parameter with a default value");
         }
-        Optional<KnownColumn> result =
-                routine.returns().map(t -> code.known(routine.name().last(), resolved(t)));
+        boolean nothing = routine.returns().filter(t -> t.name().equals("void")).isPresent();
+        Optional<KnownColumn> result = routine.returns()
+                .map(t -> nothing
+                        ? new KnownColumn(routine.name().last(), Optional.of(NOTHING), false, false)
+                        : code.known(routine.name().last(), resolved(t)));
         CodeFrame.Kind kind = result.isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
         frame = code.open(kind, routine.body(), result);
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
         try {
-            List<CodeStatement.Parameter> parameters = new ArrayList<>();
-            for (CodeStatement.Parameter p : routine.parameters()) {
-                KnownColumn known = code.known(p.name(), resolved(p.type()));
-                frame.declare(known);
-                TypeName type = code.written(p.name(), known.type().orElseThrow());
-                parameters.add(new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty()));
-            }
+            List<CodeStatement.Parameter> parameters =
+                    routine.parameters().stream().map(this::parameter).toList();
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
-            Statement body = whole(routine.body());
+            Block body = nothing ? givingNull(routine) : whole(routine.body());
             return List.of(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
@@ -92,6 +94,22 @@ final class PlCode {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
+        KnownColumn known = code.known(p.name(), resolved(p.type()));
+        frame.declare(known);
+        TypeName type = code.written(p.name(), known.type().orElseThrow());
+        return new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty());
+    }
+
+    /** The body of a function of no value, which stays a function, as it is called by SELECT. */
+    private Block givingNull(CodeStatement.CreateRoutine routine) {
+        adapter.note(FindingCode.SYNTAX_ADAPTED, routine.span(), "a function of no value gives NULL");
+        Block body = whole(routine.body());
+        List<Statement> all = new ArrayList<>(body.body());
+        all.add(new CodeStatement.Return(Optional.of(Expr.Literal.ofNull()), routine.span()));
+        return body.withBody(all);
     }
 
     /** The body of a trigger, whose rows are known. */
@@ -241,9 +259,8 @@ final class PlCode {
         if (statement instanceof CodeStatement.RowCount count) {
             return List.of(new CodeStatement.RowCount(code.target(count.target()), count.span()));
         }
-        if (statement instanceof CodeStatement.Diagnosis d) {
-            return List.of(new CodeStatement.Diagnosis(
-                    d.targets().stream().map(code::target).toList(), d.items(), d.span()));
+        if (statement instanceof CodeStatement.Diagnosis diagnosis) {
+            return List.of(code.diagnosis(diagnosis));
         }
         return List.of(statement);
     }
@@ -287,20 +304,34 @@ final class PlCode {
                 .toList();
     }
 
-    private Statement caseOf(CodeStatement.CaseOf choice) {
-        List<Choice> conditions = choice.choices().stream()
-                .map(c -> choice.operand().isEmpty()
-                        ? c
-                        : new Choice(
-                                new Expr.Binary(
-                                        BinaryOperator.EQUAL,
-                                        choice.operand().get(),
-                                        c.condition(),
-                                        c.condition().span()),
-                                c.body()))
+    private Statement caseOf(CodeStatement.CaseOf given) {
+        boolean number =
+                given.operand().map(adapter::kind).filter(ValueKind::isNumber).isPresent();
+        CodeStatement.CaseOf choice =
+                number ? given : given.searched(); // texts are compared as the target has to be told
+        boolean again = !number
+                && given.operand().map(adapter::expr).filter(PlCode::mayChange).isPresent();
+        if (again) {
+            throw CodeAdapter.at(given.span(), "CASE of a text that may be another when it is computed again");
+        }
+        Optional<List<Statement>> otherwise = choice.otherwise().map(this::statements);
+        if (choice.operand().isEmpty()) {
+            return new CodeStatement.CaseOf(Optional.empty(), choices(choice.choices()), otherwise, choice.span());
+        }
+        List<Choice> values = choice.choices().stream()
+                .map(c -> new Choice(adapter.expr(meant(c.condition())), statements(c.body())))
                 .toList();
-        return new CodeStatement.CaseOf(
-                Optional.empty(), choices(conditions), choice.otherwise().map(this::statements), choice.span());
+        Expr operand = adapter.expr(meant(choice.operand().get()));
+        return new CodeStatement.CaseOf(Optional.of(operand), values, otherwise, choice.span());
+    }
+
+    /** True for what does not give the same when it is computed again. */
+    private static boolean mayChange(Expr e) {
+        return ExprSearch.any(
+                e,
+                part -> part instanceof Expr.Call call && !call.canonical()
+                        || part instanceof Expr.Subquery
+                        || SteadyValues.isFleeting(part));
     }
 
     private Statement loop(CodeStatement loop) {

@@ -98,7 +98,7 @@ final class SteadyValues extends QueryMapper {
 
     @Override
     public Expr expr(Expr e) {
-        if (e instanceof Expr.CurrentTime || e instanceof Expr.Call now && FLEETING.contains(now.function())) {
+        if (isFleeting(e)) {
             throw new Untranslatable("a value that hangs on who reads it and when, which the target refuses here");
         }
         if (e instanceof Expr.Call call) {
@@ -139,5 +139,10 @@ final class SteadyValues extends QueryMapper {
         if (hangs) {
             throw new Untranslatable(what + " hangs on the session's settings, which the target refuses here");
         }
+    }
+
+    /** True for what may be another when it is asked for again. */
+    static boolean isFleeting(Expr e) {
+        return e instanceof Expr.CurrentTime || e instanceof Expr.Call now && FLEETING.contains(now.function());
     }
 }

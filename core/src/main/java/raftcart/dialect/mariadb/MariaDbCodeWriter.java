@@ -4,21 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
-import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Mode;
-import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 
@@ -39,7 +36,7 @@ final class MariaDbCodeWriter extends CodeWriter {
             return block(block);
         }
         if (code instanceof CodeStatement.If choice) {
-            return choice(choice);
+            return choice(choice, "ELSEIF ");
         }
         if (code instanceof CodeStatement.CaseOf choice) {
             return caseOf(choice);
@@ -81,17 +78,9 @@ final class MariaDbCodeWriter extends CodeWriter {
             return "BEGIN\nEND";
         }
         if (code instanceof CodeStatement.Diagnosis d) {
-            return "GET DIAGNOSTICS CONDITION 1 "
-                    + IntStream.range(0, d.items().size())
-                            .mapToObj(i ->
-                                    text(d.targets().get(i)) + " = " + d.items().get(i))
-                            .collect(Collectors.joining(", "));
+            return "GET DIAGNOSTICS CONDITION 1 " + items(d);
         }
         throw new Untranslatable("a statement of a routine");
-    }
-
-    private String targets(List<Expr> targets) {
-        return targets.stream().map(this::text).collect(Collectors.joining(", "));
     }
 
     private String routine(CreateRoutine routine) {
@@ -134,49 +123,25 @@ final class MariaDbCodeWriter extends CodeWriter {
     }
 
     private String handler(Handler handler) {
-        String conditions =
-                handler.conditions().stream().map(MariaDbCodeWriter::condition).collect(Collectors.joining(", "));
+        String conditions = handler.conditions().stream().map(this::condition).collect(Collectors.joining(", "));
         return "DECLARE " + (handler.leaves() ? "EXIT" : "CONTINUE") + " HANDLER FOR " + conditions + "\n"
                 + text(handler.action());
     }
 
-    private static String condition(Condition condition) {
+    private String condition(Condition condition) {
         return switch (condition.kind()) {
             case ERROR -> "SQLEXCEPTION";
             case NOT_FOUND -> "NOT FOUND";
-            case STATE -> "SQLSTATE '" + condition.value().replace("'", "") + "'";
+            case STATE -> "SQLSTATE " + string(condition.value());
             case NUMBER -> condition.value();
             default -> throw new Untranslatable("a handler for " + condition.value());
         };
     }
 
-    private String choice(CodeStatement.If choice) {
-        StringBuilder text = new StringBuilder();
-        String word = "IF ";
-        for (Choice each : choice.choices()) {
-            text.append(word).append(text(each.condition())).append(" THEN\n").append(body(each.body()));
-            word = "ELSEIF ";
-        }
-        if (!choice.otherwise().isEmpty()) {
-            text.append("ELSE\n").append(lines(choice.otherwise()));
-        }
-        return text.append("END IF").toString();
-    }
-
     /** Statements, of which there has to be one. */
-    private String body(List<Statement> statements) {
+    @Override
+    protected String body(List<Statement> statements) {
         return statements.isEmpty() ? "    BEGIN\n    END;\n" : lines(statements);
-    }
-
-    private String caseOf(CodeStatement.CaseOf choice) {
-        StringBuilder text = new StringBuilder("CASE\n");
-        for (Choice each : choice.choices()) {
-            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + body(each.body())).stripTrailing()))
-                    .append("\n");
-        }
-        choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + body(o)).stripTrailing()))
-                .append("\n"));
-        return text.append("END CASE").toString();
     }
 
     private String loop(CodeStatement code) {

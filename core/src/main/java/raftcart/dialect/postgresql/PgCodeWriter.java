@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
-import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
@@ -38,7 +36,7 @@ final class PgCodeWriter extends CodeWriter {
             return block(block);
         }
         if (code instanceof CodeStatement.If choice) {
-            return choice(choice);
+            return choice(choice, "ELSIF ");
         }
         if (code instanceof CodeStatement.CaseOf choice) {
             return caseOf(choice);
@@ -85,11 +83,7 @@ final class PgCodeWriter extends CodeWriter {
             return "RETURN QUERY\n" + indented(text(r.query()));
         }
         if (code instanceof CodeStatement.Diagnosis d) {
-            return "GET STACKED DIAGNOSTICS "
-                    + IntStream.range(0, d.items().size())
-                            .mapToObj(i ->
-                                    text(d.targets().get(i)) + " = " + d.items().get(i))
-                            .collect(Collectors.joining(", "));
+            return "GET STACKED DIAGNOSTICS " + items(d);
         }
         if (code instanceof CodeStatement.RowCount r) {
             return "GET DIAGNOSTICS " + text(r.target()) + " = ROW_COUNT";
@@ -98,10 +92,6 @@ final class PgCodeWriter extends CodeWriter {
             return "NULL";
         }
         throw new Untranslatable("a statement of a routine");
-    }
-
-    private String targets(List<Expr> targets) {
-        return targets.stream().map(this::text).collect(Collectors.joining(", "));
     }
 
     private String routine(CreateRoutine routine) {
@@ -211,7 +201,10 @@ final class PgCodeWriter extends CodeWriter {
                         List.of(block), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists)
                 || block.declarations().stream().anyMatch(Declaration.Cursor.class::isInstance);
         String text = (variables && queries ? "#variable_conflict use_variable\n" : "") + block(block) + ";\n";
-        String quote = text.contains("$$") ? "$body$" : "$$";
+        String quote = "$$";
+        for (int i = 0; text.contains(quote); i++) {
+            quote = "$body" + (i == 0 ? "" : i) + "$";
+        }
         return "AS " + quote + "\n" + text + quote;
     }
 
@@ -268,44 +261,17 @@ final class PgCodeWriter extends CodeWriter {
     }
 
     private String rescue(Rescue rescue) {
-        String conditions =
-                rescue.conditions().stream().map(PgCodeWriter::condition).collect(Collectors.joining(" OR "));
+        String conditions = rescue.conditions().stream().map(this::condition).collect(Collectors.joining(" OR "));
         String body = rescue.body().isEmpty() ? "    NULL;\n" : lines(rescue.body());
         return ("WHEN " + conditions + " THEN\n" + body).stripTrailing();
     }
 
-    private static String condition(Condition condition) {
+    private String condition(Condition condition) {
         return switch (condition.kind()) {
             case ERROR -> "OTHERS";
-            case STATE -> "SQLSTATE '" + condition.value().replace("'", "") + "'";
+            case STATE -> "SQLSTATE " + string(condition.value());
             default -> throw new Untranslatable("a handler for " + condition.value());
         };
-    }
-
-    private String choice(CodeStatement.If choice) {
-        StringBuilder text = new StringBuilder();
-        String word = "IF ";
-        for (Choice each : choice.choices()) {
-            text.append(word).append(text(each.condition())).append(" THEN\n").append(lines(each.body()));
-            word = "ELSIF ";
-        }
-        if (!choice.otherwise().isEmpty()) {
-            text.append("ELSE\n").append(lines(choice.otherwise()));
-        }
-        return text.append("END IF").toString();
-    }
-
-    private String caseOf(CodeStatement.CaseOf choice) {
-        StringBuilder text = new StringBuilder("CASE");
-        choice.operand().ifPresent(o -> text.append(" ").append(text(o)));
-        text.append("\n");
-        for (Choice each : choice.choices()) {
-            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + lines(each.body())).stripTrailing()))
-                    .append("\n");
-        }
-        choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + lines(o)).stripTrailing()))
-                .append("\n"));
-        return text.append("END CASE").toString();
     }
 
     private String loop(CodeStatement.Loop loop) {

@@ -2,6 +2,7 @@ package raftcart.dialect.write;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
 import raftcart.sql.tree.CodeStatement;
@@ -65,6 +66,55 @@ public class CodeWriter {
     /** Lines one step further to the right, the first one too. */
     protected static String indented(String text) {
         return "    " + Layout.indent(text);
+    }
+
+    /** What a statement of a routine holds between its words; a dialect that wants a statement there writes one that does nothing. */
+    protected String body(List<Statement> statements) {
+        return lines(statements);
+    }
+
+    protected final String targets(List<Expr> targets) {
+        return targets.stream().map(this::text).collect(Collectors.joining(", "));
+    }
+
+    /** What is asked of the error at hand, behind GET DIAGNOSTICS. */
+    protected final String items(CodeStatement.Diagnosis diagnosis) {
+        return IntStream.range(0, diagnosis.items().size())
+                .mapToObj(i -> text(diagnosis.targets().get(i)) + " = "
+                        + diagnosis.items().get(i))
+                .collect(Collectors.joining(", "));
+    }
+
+    /**
+     * IF.
+     *
+     * @param again the dialect's word before each condition after the first
+     */
+    protected final String choice(CodeStatement.If choice, String again) {
+        StringBuilder text = new StringBuilder();
+        String word = "IF ";
+        for (CodeStatement.Choice each : choice.choices()) {
+            text.append(word).append(text(each.condition())).append(" THEN\n").append(body(each.body()));
+            word = again;
+        }
+        if (!choice.otherwise().isEmpty()) {
+            text.append("ELSE\n").append(lines(choice.otherwise()));
+        }
+        return text.append("END IF").toString();
+    }
+
+    /** CASE as a statement. */
+    protected final String caseOf(CodeStatement.CaseOf choice) {
+        StringBuilder text = new StringBuilder("CASE");
+        choice.operand().ifPresent(o -> text.append(" ").append(text(o)));
+        text.append("\n");
+        for (CodeStatement.Choice each : choice.choices()) {
+            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + body(each.body())).stripTrailing()))
+                    .append("\n");
+        }
+        choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + body(o)).stripTrailing()))
+                .append("\n"));
+        return text.append("END CASE").toString();
     }
 
     /** Statements below each other, each with its semicolon, one step to the right. */

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
@@ -35,9 +37,16 @@ import raftcart.sql.tree.TypeName;
 final class DollarRoutineParser {
     private static final String LANGUAGE = "plpgsql";
     private static final String QUERIES = "sql";
+    /** Where names without a schema are looked up if nothing is said. */
+    private static final String USUAL = "public";
+
+    /** What a search_path may name besides schemas with tables of one's own. */
+    private static final Set<String> BESIDE = Set.of("pg_catalog", "pg_temp", "$user", "");
 
     private final Parsing parsing;
     private final TokenCursor cursor;
+    private final RoutineHeads heads;
+    private final Set<String> path = new TreeSet<>();
     private Optional<Token> body = Optional.empty();
     private String language = "";
     private boolean immutable;
@@ -48,6 +57,7 @@ final class DollarRoutineParser {
     DollarRoutineParser(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
+        this.heads = new RoutineHeads(parsing);
     }
 
     /** Reads from the word for the kind of object on. */
@@ -68,14 +78,13 @@ final class DollarRoutineParser {
             while (!cursor.atEnd() && (atomic || !cursor.peek().isSymbol(";"))) {
                 atomic |= cursor.take().isWord("ATOMIC");
             }
-            Span place = new Span(span.start(), span.end(), e.line(), e.column());
-            return new Statement.NotTranslated(kind + ": " + e.reason(), true, place);
+            return RoutineHeads.left(kind, e, span);
         }
     }
 
     private Statement routine(boolean replace, String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
-        List<Parameter> parameters = parameters();
+        List<Parameter> parameters = heads.parameters(this::parameter);
         Optional<TypeName> returns = Optional.empty();
         if (cursor.takeWords("RETURNS")) {
             if (cursor.peek().isAnyWord("TABLE", "SETOF")) {
@@ -88,6 +97,9 @@ final class DollarRoutineParser {
         while (trait()) {
             continue;
         }
+        if (!path.isEmpty() && !path.equals(Set.of(USUAL))) {
+            throw cursor.byHand("names that are looked up in " + String.join(", ", path));
+        }
         boolean query = language.equals(QUERIES) && returns.isPresent();
         if (!language.equals(LANGUAGE) && !query) {
             throw cursor.byHand("the language " + language);
@@ -99,9 +111,6 @@ final class DollarRoutineParser {
         Statement code = named(read, parameters);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
         Traits traits = new Traits(immutable || stable, access, definer, Optional.empty());
-        if (returns.filter(t -> t.name().equals("void")).isPresent()) {
-            returns = Optional.empty();
-        }
         Statement guarded = strict ? guarded(code, parameters, span) : code;
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, guarded, span);
     }
@@ -125,23 +134,11 @@ final class DollarRoutineParser {
         return block.withBody(all);
     }
 
-    private List<Parameter> parameters() {
-        cursor.expectSymbol("(");
-        if (cursor.takeSymbol(")")) {
-            return List.of();
-        }
-        List<Parameter> parameters = parsing.list(this::parameter);
-        cursor.expectSymbol(")");
-        return parameters;
-    }
-
     private Parameter parameter() {
         if (cursor.peek().isWord("VARIADIC")) {
             throw cursor.byHand("a parameter that takes several values");
         }
-        Mode mode = cursor.takeWords("INOUT")
-                ? Mode.INOUT
-                : cursor.takeWords("OUT") ? Mode.OUT : cursor.takeWords("IN") ? Mode.IN : Mode.IN;
+        Mode mode = heads.mode();
         boolean unnamed = cursor.peek(1).isSymbol(",")
                 || cursor.peek(1).isSymbol(")")
                 || cursor.peek(1).isSymbol("(");
@@ -191,13 +188,19 @@ final class DollarRoutineParser {
     }
 
     private void setting() {
-        boolean path = cursor.peek().isWord("SEARCH_PATH");
-        if (!path) {
+        if (!cursor.takeWords("SEARCH_PATH")) {
             throw cursor.byHand("a setting of the routine");
         }
-        while (!cursor.atEnd() && !cursor.peek().isAnyWord("AS", "LANGUAGE", "SECURITY", "COST")) {
-            cursor.take();
+        if (!cursor.takeSymbol("=")) {
+            cursor.expectWords("TO");
         }
+        do {
+            String schema =
+                    cursor.peek().isString() ? parsing.string() : parsing.name().key();
+            if (!BESIDE.contains(schema)) {
+                path.add(schema);
+            }
+        } while (cursor.takeSymbol(","));
     }
 
     /** The body with its parameters called by their names, and not by their places. */
@@ -274,10 +277,7 @@ final class DollarRoutineParser {
         if (timing == Timing.AFTER) {
             cursor.expectWords("AFTER");
         }
-        List<Event> events = new ArrayList<>();
-        do {
-            events.add(event());
-        } while (cursor.takeWords("OR"));
+        List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
         if (cursor.peek().isAnyWord("FROM", "DEFERRABLE", "REFERENCING", "NOT", "INITIALLY")) {
@@ -306,15 +306,5 @@ final class DollarRoutineParser {
         Statement body = new Statement.CallProcedure(function, List.of(), span);
         return new CodeStatement.CreateTrigger(
                 name, replace, timing, events, table, true, when, Optional.empty(), false, body, span);
-    }
-
-    private Event event() {
-        for (Event.Kind kind : Event.Kind.values()) {
-            if (cursor.takeWords(kind.name())) {
-                List<Name> columns = cursor.takeWords("OF") ? parsing.list(parsing::name) : List.of();
-                return new Event(kind, columns);
-            }
-        }
-        throw cursor.byHand("a trigger on " + parsing.word());
     }
 }

@@ -9,7 +9,6 @@ import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Expected;
@@ -25,10 +24,12 @@ import raftcart.sql.tree.TypeName;
 final class PlCodeParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
+    private final ChoiceParser choices;
 
     PlCodeParser(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
+        this.choices = new ChoiceParser(parsing, this::statements, "ELSIF", "ELSEIF");
     }
 
     /** The one block of which a routine consists. */
@@ -38,7 +39,9 @@ final class PlCodeParser {
             if (!cursor.takeWords("VARIABLE_CONFLICT")) {
                 throw cursor.unexpected("variable_conflict");
             }
-            cursor.take();
+            if (!cursor.takeAny("USE_VARIABLE", "ERROR")) {
+                throw cursor.byHand("names that mean columns where they could mean variables");
+            }
         }
         Optional<Name> label = label();
         Statement block = block(label, cursor.peek().span());
@@ -95,8 +98,8 @@ final class PlCodeParser {
         String word = token.kind() == TokenKind.WORD ? token.value().toUpperCase(Locale.ROOT) : "";
         return switch (word) {
             case "BEGIN", "DECLARE" -> block(label, span);
-            case "IF" -> choice(span);
-            case "CASE" -> caseOf(span);
+            case "IF" -> choices.choice(span);
+            case "CASE" -> choices.caseOf(span);
             case "LOOP", "WHILE" -> loop(label, span);
             case "FOR" -> forLoop(label, span);
             case "EXIT", "CONTINUE" -> jump(span);
@@ -107,7 +110,7 @@ final class PlCodeParser {
             }
             case "PERFORM" -> perform(span);
             case "SELECT", "WITH" -> new IntoParser(parsing).select(Expected.FIRST);
-            case "RAISE" -> raise(span);
+            case "RAISE" -> new RaiseParser(parsing).raise(span);
             case "GET" -> diagnosis(span);
             case "OPEN", "CLOSE", "FETCH", "MOVE", "EXECUTE", "FOREACH", "ASSERT" ->
                 throw cursor.byHand(word + " in a routine");
@@ -191,38 +194,6 @@ final class PlCodeParser {
         return new Rescue(conditions, statements("WHEN", "END"));
     }
 
-    private Statement choice(Span span) {
-        List<Choice> choices = new ArrayList<>();
-        do {
-            cursor.take();
-            Expr condition = parsing.expressions.expression();
-            cursor.expectWords("THEN");
-            choices.add(new Choice(condition, statements("ELSIF", "ELSEIF", "ELSE", "END")));
-        } while (cursor.peek().isAnyWord("ELSIF", "ELSEIF"));
-        List<Statement> otherwise = cursor.takeWords("ELSE") ? statements("END") : List.of();
-        cursor.expectWords("END", "IF");
-        return new CodeStatement.If(choices, otherwise, span);
-    }
-
-    private Statement caseOf(Span span) {
-        cursor.take();
-        Optional<Expr> operand =
-                cursor.peek().isWord("WHEN") ? Optional.empty() : Optional.of(parsing.expressions.expression());
-        List<Choice> choices = new ArrayList<>();
-        while (cursor.takeWords("WHEN")) {
-            Expr condition = parsing.expressions.expression();
-            if (cursor.peek().isSymbol(",")) {
-                throw cursor.byHand("CASE with several values for a choice");
-            }
-            cursor.expectWords("THEN");
-            choices.add(new Choice(condition, statements("WHEN", "ELSE", "END")));
-        }
-        Optional<List<Statement>> otherwise =
-                cursor.takeWords("ELSE") ? Optional.of(statements("END")) : Optional.empty();
-        cursor.expectWords("END", "CASE");
-        return new CodeStatement.CaseOf(operand, choices, otherwise, span);
-    }
-
     private Statement loop(Optional<Name> label, Span span) {
         Optional<Expr> before =
                 cursor.takeWords("WHILE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
@@ -291,77 +262,6 @@ final class PlCodeParser {
             throw cursor.byHand("PERFORM of a query");
         }
         return new CodeStatement.Evaluate(value, span);
-    }
-
-    private Statement raise(Span span) {
-        cursor.take();
-        if (cursor.peek().isSymbol(";")) {
-            return new CodeStatement.Signal(Optional.empty(), Optional.empty(), span);
-        }
-        boolean tells = cursor.takeAny("NOTICE", "INFO", "LOG", "DEBUG", "WARNING");
-        boolean error = tells || cursor.takeWords("EXCEPTION");
-        Optional<String> state = Optional.empty();
-        Optional<Expr> message = Optional.empty();
-        if (cursor.peek().isString()) {
-            String format = parsing.string();
-            List<Expr> arguments = new ArrayList<>();
-            while (cursor.takeSymbol(",")) {
-                arguments.add(parsing.expressions.expression());
-            }
-            message = Optional.of(formatted(format, arguments, span));
-        } else if (!cursor.peek().isWord("USING")) {
-            throw cursor.byHand("a condition that is raised by its name");
-        }
-        if (cursor.takeWords("USING")) {
-            do {
-                String option = parsing.word();
-                cursor.take();
-                cursor.take();
-                if (option.equals("ERRCODE") && cursor.peek().isString()) {
-                    state = Optional.of(parsing.string());
-                } else if (option.equals("MESSAGE")) {
-                    message = Optional.of(parsing.expressions.expression());
-                } else if (option.matches("HINT|DETAIL")) {
-                    parsing.expressions.expression(); // it says more of the same error
-                } else {
-                    throw cursor.byHand("RAISE with " + option);
-                }
-            } while (cursor.takeSymbol(","));
-        }
-        if (tells) {
-            return new CodeStatement.Message(message.orElse(Expr.Literal.string("")), span);
-        }
-        return new CodeStatement.Signal(state.or(() -> Optional.of("P0001")), message, span);
-    }
-
-    /** A format with a percent sign for each argument; two stand for the sign. */
-    private Expr formatted(String format, List<Expr> arguments, Span span) {
-        List<Expr> parts = new ArrayList<>();
-        StringBuilder text = new StringBuilder();
-        int next = 0;
-        for (int i = 0; i < format.length(); i++) {
-            char c = format.charAt(i);
-            boolean twice = c == '%' && i + 1 < format.length() && format.charAt(i + 1) == '%';
-            if (c != '%' || twice) {
-                text.append(c);
-                i += twice ? 1 : 0;
-                continue;
-            }
-            if (next == arguments.size()) {
-                throw cursor.error("there are fewer arguments than percent signs");
-            }
-            if (!text.isEmpty()) {
-                parts.add(Expr.Literal.string(text.toString()));
-                text.setLength(0);
-            }
-            Expr argument = new Expr.Cast(arguments.get(next++), TypeName.of("text"), false, span);
-            parts.add(Expr.Call.of("coalesce", argument, Expr.Literal.string("<NULL>"))
-                    .at(span));
-        }
-        if (!text.isEmpty() || parts.isEmpty()) {
-            parts.add(Expr.Literal.string(text.toString()));
-        }
-        return parts.size() == 1 ? parts.get(0) : new Expr.Concat(parts, false, span);
     }
 
     private Statement diagnosis(Span span) {

@@ -8,7 +8,6 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.Expr;
@@ -19,10 +18,12 @@ import raftcart.sql.tree.Statement;
 final class PsmParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
+    private final ChoiceParser choices;
 
     PsmParser(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
+        this.choices = new ChoiceParser(parsing, this::statements, "ELSEIF");
     }
 
     /** The one statement of which a routine consists. */
@@ -65,8 +66,8 @@ final class PsmParser {
         Span span = token.span();
         return switch (token.isName() ? token.value().toUpperCase(Locale.ROOT) : token.text()) {
             case "BEGIN" -> block(label, span);
-            case "IF" -> choice(span);
-            case "CASE" -> caseOf(span);
+            case "IF" -> choices.choice(span);
+            case "CASE" -> choices.caseOf(span);
             case "LOOP", "WHILE", "REPEAT" -> loop(label, span);
             case "FOR" -> new PsmLoops(parsing).rows(label, span, () -> statements("END"));
             case "LEAVE", "ITERATE" -> {
@@ -197,35 +198,6 @@ final class PsmParser {
         } while (cursor.takeSymbol(","));
     }
 
-    private Statement choice(Span span) {
-        List<Choice> choices = new ArrayList<>();
-        do {
-            cursor.take();
-            Expr condition = parsing.expressions.expression();
-            cursor.expectWords("THEN");
-            choices.add(new Choice(condition, statements("ELSEIF", "ELSE", "END")));
-        } while (cursor.peek().isWord("ELSEIF"));
-        List<Statement> otherwise = cursor.takeWords("ELSE") ? statements("END") : List.of();
-        cursor.expectWords("END", "IF");
-        return new CodeStatement.If(choices, otherwise, span);
-    }
-
-    private Statement caseOf(Span span) {
-        cursor.take();
-        Optional<Expr> operand =
-                cursor.peek().isWord("WHEN") ? Optional.empty() : Optional.of(parsing.expressions.expression());
-        List<Choice> choices = new ArrayList<>();
-        while (cursor.takeWords("WHEN")) {
-            Expr condition = parsing.expressions.expression();
-            cursor.expectWords("THEN");
-            choices.add(new Choice(condition, statements("WHEN", "ELSE", "END")));
-        }
-        Optional<List<Statement>> otherwise =
-                cursor.takeWords("ELSE") ? Optional.of(statements("END")) : Optional.empty();
-        cursor.expectWords("END", "CASE");
-        return new CodeStatement.CaseOf(operand, choices, otherwise, span);
-    }
-
     private Statement loop(Optional<Name> label, Span span) {
         Token kind = cursor.take();
         Optional<Expr> before = Optional.empty();
@@ -304,22 +276,23 @@ final class PsmParser {
             throw cursor.byHand("a condition that is raised by its name");
         }
         Optional<Expr> message = Optional.empty();
+        List<String> more = new ArrayList<>();
         if (cursor.takeWords("SET")) {
             do {
-                boolean text = cursor.peek().isWord("MESSAGE_TEXT");
                 String item = parsing.word();
                 cursor.take();
                 cursor.expectSymbol("=");
                 Expr value = parsing.expressions.expression();
-                if (!text && !item.endsWith("_ERRNO")) {
-                    throw cursor.byHand("SIGNAL with " + item);
+                if (item.equals("MESSAGE_TEXT")) {
+                    message = Optional.of(value);
+                } else {
+                    more.add(item);
                 }
-                message = text ? Optional.of(value) : message;
             } while (cursor.takeSymbol(","));
         }
-        if (again && state.isEmpty() && message.isPresent()) {
+        if (again && state.isEmpty() && (message.isPresent() || !more.isEmpty())) {
             throw cursor.byHand("RESIGNAL with another message");
         }
-        return new CodeStatement.Signal(state, message, span);
+        return new CodeStatement.Signal(state, message, more, span);
     }
 }

@@ -1,6 +1,5 @@
 package raftcart.sql.parse;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -27,10 +26,12 @@ import raftcart.sql.tree.TypeName;
 final class RoutineParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
+    private final RoutineHeads heads;
 
     RoutineParser(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
+        this.heads = new RoutineHeads(parsing);
     }
 
     /** Reads from the word for the kind of object on. */
@@ -51,14 +52,13 @@ final class RoutineParser {
             while (!cursor.atEnd()) {
                 cursor.take(); // the text was cut at the end of the routine
             }
-            Span place = new Span(span.start(), span.end(), e.line(), e.column());
-            return new Statement.NotTranslated(kind + ": " + e.reason(), true, place);
+            return RoutineHeads.left(kind, e, span);
         }
     }
 
     private Statement routine(boolean replace, String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
-        List<Parameter> parameters = parameters();
+        List<Parameter> parameters = heads.parameters(this::parameter);
         Optional<TypeName> returns = Optional.empty();
         if (kind.equals("function")) {
             cursor.expectWords("RETURNS");
@@ -69,20 +69,8 @@ final class RoutineParser {
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
     }
 
-    private List<Parameter> parameters() {
-        cursor.expectSymbol("(");
-        if (cursor.takeSymbol(")")) {
-            return List.of();
-        }
-        List<Parameter> parameters = parsing.list(this::parameter);
-        cursor.expectSymbol(")");
-        return parameters;
-    }
-
     private Parameter parameter() {
-        Mode mode = cursor.takeWords("INOUT")
-                ? Mode.INOUT
-                : cursor.takeWords("OUT") ? Mode.OUT : cursor.takeWords("IN") ? Mode.IN : Mode.IN;
+        Mode mode = heads.mode();
         Name name = parsing.name();
         TypeName type = type();
         Optional<Expr> initial =
@@ -142,10 +130,7 @@ final class RoutineParser {
         if (timing == Timing.AFTER) {
             cursor.expectWords("AFTER");
         }
-        List<Event> events = new ArrayList<>();
-        do {
-            events.add(new Event(event(), List.of()));
-        } while (cursor.takeWords("OR"));
+        List<Event> events = heads.events(false);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
         cursor.expectWords("FOR", "EACH", "ROW");
@@ -154,14 +139,5 @@ final class RoutineParser {
         Statement body = new PsmParser(parsing).body();
         return new CodeStatement.CreateTrigger(
                 name, replace, timing, events, table, true, Optional.empty(), other, precedes, body, span);
-    }
-
-    private Event.Kind event() {
-        for (Event.Kind kind : Event.Kind.values()) {
-            if (cursor.takeWords(kind.name())) {
-                return kind;
-            }
-        }
-        throw cursor.unexpected("INSERT, UPDATE or DELETE");
     }
 }

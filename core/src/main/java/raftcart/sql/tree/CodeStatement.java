@@ -200,6 +200,23 @@ public sealed interface CodeStatement extends Statement {
         public CaseOf {
             choices = List.copyOf(choices);
         }
+
+        /** The same with conditions, each of which asks for the operand again. */
+        public CaseOf searched() {
+            if (operand.isEmpty()) {
+                return this;
+            }
+            List<Choice> conditions = choices.stream()
+                    .map(c -> new Choice(
+                            new Expr.Binary(
+                                    BinaryOperator.EQUAL,
+                                    operand.get(),
+                                    c.condition(),
+                                    c.condition().span()),
+                            c.body()))
+                    .toList();
+            return new CaseOf(Optional.empty(), conditions, otherwise, span);
+        }
     }
 
     /**
@@ -289,8 +306,14 @@ public sealed interface CodeStatement extends Statement {
      *
      * @param state its SQLSTATE; empty where the error at hand is passed on
      * @param message what it says
+     * @param more what else it tells, by the names of these items, which another engine has no room for
      */
-    record Signal(Optional<String> state, Optional<Expr> message, Span span) implements CodeStatement {}
+    record Signal(Optional<String> state, Optional<Expr> message, List<String> more, Span span)
+            implements CodeStatement {
+        public Signal {
+            more = List.copyOf(more);
+        }
+    }
 
     /** A value that is computed for what that does, and thrown away. */
     record Evaluate(Expr value, Span span) implements CodeStatement {}

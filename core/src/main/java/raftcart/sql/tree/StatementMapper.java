@@ -75,7 +75,7 @@ public class StatementMapper extends QueryMapper {
                 .toList();
     }
 
-    private List<Statement.Assignment> assignments(List<Statement.Assignment> all) {
+    protected final List<Statement.Assignment> assignments(List<Statement.Assignment> all) {
         return all.stream()
                 .map(a -> new Statement.Assignment(exprs(a.columns()), expr(a.value())))
                 .toList();
@@ -102,25 +102,27 @@ public class StatementMapper extends QueryMapper {
     }
 
     private Statement merge(Statement.Merge m) {
-        List<Statement.MergeAction> actions = m.actions().stream()
-                .map(a -> new Statement.MergeAction(
-                        a.matched(),
-                        a.bySource(),
-                        optional(a.condition()),
-                        a.kind(),
-                        assignments(a.assignments()),
-                        a.columns(),
-                        exprs(a.values()),
-                        optional(a.deleteWhere())))
-                .toList();
         return new Statement.Merge(
                 tables(m.with()),
                 table(m.target()),
                 table(m.source()),
                 expr(m.on()),
-                actions,
+                m.actions().stream().map(this::action).toList(),
                 items(m.returning()),
                 m.span());
+    }
+
+    /** What a MERGE does with the rows of one kind. */
+    protected final Statement.MergeAction action(Statement.MergeAction a) {
+        return new Statement.MergeAction(
+                a.matched(),
+                a.bySource(),
+                optional(a.condition()),
+                a.kind(),
+                assignments(a.assignments()),
+                a.columns(),
+                exprs(a.values()),
+                optional(a.deleteWhere()));
     }
 
     private Statement code(CodeStatement code) {
@@ -237,7 +239,7 @@ public class StatementMapper extends QueryMapper {
             return new CodeStatement.Fetch(f.cursor(), exprs(f.targets()), f.span());
         }
         if (code instanceof CodeStatement.Signal s) {
-            return new CodeStatement.Signal(s.state(), optional(s.message()), s.span());
+            return new CodeStatement.Signal(s.state(), optional(s.message()), s.more(), s.span());
         }
         if (code instanceof CodeStatement.Evaluate e) {
             return new CodeStatement.Evaluate(expr(e.value()), e.span());

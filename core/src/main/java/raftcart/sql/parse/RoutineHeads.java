@@ -1,0 +1,72 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import raftcart.error.SqlSyntaxException;
+import raftcart.sql.Span;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.tree.CodeStatement.Event;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.Statement;
+
+/** What routines and triggers begin with in the engines' languages alike. */
+final class RoutineHeads {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+
+    RoutineHeads(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+    }
+
+    /** Parameters in their parentheses. */
+    List<Parameter> parameters(Supplier<Parameter> parameter) {
+        cursor.expectSymbol("(");
+        if (cursor.takeSymbol(")")) {
+            return List.of();
+        }
+        List<Parameter> parameters = parsing.list(parameter);
+        cursor.expectSymbol(")");
+        return parameters;
+    }
+
+    /** The way of a parameter, which goes in where it is not said. */
+    Mode mode() {
+        if (cursor.takeWords("INOUT")) {
+            return Mode.INOUT;
+        }
+        if (cursor.takeWords("OUT")) {
+            return Mode.OUT;
+        }
+        cursor.takeWords("IN");
+        return Mode.IN;
+    }
+
+    /** The changes that a trigger is about. */
+    List<Event> events(boolean ofColumns) {
+        List<Event> events = new ArrayList<>();
+        do {
+            Event.Kind kind = event();
+            boolean columns = ofColumns && cursor.takeWords("OF");
+            events.add(new Event(kind, columns ? parsing.list(parsing::name) : List.of()));
+        } while (cursor.takeWords("OR"));
+        return events;
+    }
+
+    private Event.Kind event() {
+        for (Event.Kind kind : Event.Kind.values()) {
+            if (cursor.takeWords(kind.name())) {
+                return kind;
+            }
+        }
+        throw cursor.byHand("a trigger on " + parsing.word());
+    }
+
+    /** What is left to a person as a whole, for the reason and at the place where reading ended. */
+    static Statement left(String kind, SqlSyntaxException why, Span span) {
+        Span place = new Span(span.start(), span.end(), why.line(), why.column());
+        return new Statement.NotTranslated(kind + ": " + why.reason(), true, place);
+    }
+}
