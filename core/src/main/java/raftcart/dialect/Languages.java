@@ -66,4 +66,13 @@ public final class Languages {
                     default -> null;
                 });
     }
+
+    /**
+     * The dialect as it is read while a mode of its engine is set.
+     *
+     * @param mode one that its grammar tells; empty for the usual one
+     */
+    public static Language inMode(Language usual, String mode) {
+        return mode.isEmpty() || !usual.name().equals("mariadb") ? usual : MariaDbLanguage.inMode(mode);
+    }
 }

@@ -752,6 +752,12 @@ public enum SqlFeature {
     ROUTINES_ARE_REPLACED,
     /** A block of a routine has handlers for what fails in it. */
     BLOCKS_HANDLE,
+    /** What a block changed before an error stays when that is handled. */
+    HANDLERS_KEEP_CHANGES,
+    /** A FETCH behind the last row is no error, and no condition that a handler handles. */
+    FETCH_ENDS_QUIETLY,
+    /** The number of rows that an UPDATE changed has those alone whose values are others now. */
+    COUNTS_CHANGED_ROWS,
     /** A routine may go through the rows of a query, and through whole numbers, with FOR. */
     LOOPS_OVER_ROWS,
     /** JSON documents are put together over windows. */

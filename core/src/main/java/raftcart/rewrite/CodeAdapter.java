@@ -16,8 +16,6 @@ import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Declaration;
-import raftcart.sql.tree.CodeStatement.Event;
-import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
@@ -32,7 +30,10 @@ import raftcart.type.LogicalType;
 final class CodeAdapter {
     private final StatementAdapter statements;
     private final QueryAdapter adapter;
+    private final CodeTypes types = new CodeTypes(this);
     private CodeFrame frame;
+    private CodeCursors cursors;
+    private CodeErrors errors;
 
     CodeAdapter(StatementAdapter statements) {
         this.statements = statements;
@@ -41,7 +42,8 @@ final class CodeAdapter {
 
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
-        boolean rescues = adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.BLOCKS_HANDLE);
+        boolean rescues =
+                adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
         boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
         if (code instanceof CodeStatement.CreateRoutine routine) {
             refuse(!rescues && !handles, routine.returns().isPresent() ? "function" : "procedure");
@@ -51,7 +53,9 @@ final class CodeAdapter {
         if (code instanceof CodeStatement.CreateTrigger trigger) {
             refuse(!rescues && !handles, "trigger");
             sayLanguage(trigger.span());
-            return rescues ? List.of(trigger(trigger)) : PlTriggers.triggers(trigger, statements, this);
+            return rescues
+                    ? List.of(new CodeTriggers(this).trigger(trigger))
+                    : PlTriggers.triggers(trigger, statements, this);
         }
         throw new Untranslatable("block of code");
     }
@@ -81,17 +85,24 @@ final class CodeAdapter {
         return frame;
     }
 
+    CodeCursors cursors() {
+        return cursors;
+    }
+
     QueryAdapter adapter() {
         return adapter;
     }
 
     private CodeStatement routine(CodeStatement.CreateRoutine routine) {
+        boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
+        if (gives && routine.returns().isPresent()) {
+            throw at(routine.span(), "a function with output parameters");
+        }
         Optional<KnownColumn> result =
                 routine.returns().map(t -> known(routine.name().last(), t));
         CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
-        boolean gives = kind == CodeFrame.Kind.PROCEDURE
-                && routine.parameters().stream().allMatch(p -> p.mode() == CodeStatement.Mode.IN);
-        frame = new CodeFrame(gives ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
+        boolean rows = kind == CodeFrame.Kind.PROCEDURE && !gives;
+        frame = new CodeFrame(rows ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
@@ -102,7 +113,7 @@ final class CodeAdapter {
                     .map(p -> new CodeStatement.Parameter(
                             p.mode(),
                             p.name(),
-                            written(p.name(), adapter.finder.type(p.type())),
+                            written(p.name(), types.type(p.type())),
                             p.initial().map(adapter::expr)))
                     .toList();
             Block body = whole(routine.body(), rounded(routine.parameters(), parameters));
@@ -110,7 +121,7 @@ final class CodeAdapter {
                     routine.name(),
                     routine.replace(),
                     parameters,
-                    routine.returns().map(t -> written(routine.name().last(), adapter.finder.type(t))),
+                    routine.returns().map(t -> written(routine.name().last(), types.type(t))),
                     frame.rows(),
                     routine.traits(),
                     body,
@@ -125,7 +136,7 @@ final class CodeAdapter {
     private List<Statement> rounded(List<CodeStatement.Parameter> given, List<CodeStatement.Parameter> written) {
         List<Statement> first = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
-            boolean digits = adapter.finder.type(given.get(i).type()) instanceof LogicalType.Decimal d
+            boolean digits = types.type(given.get(i).type()) instanceof LogicalType.Decimal d
                     && d.precision() > 0
                     && given.get(i).mode() != CodeStatement.Mode.OUT;
             if (digits) {
@@ -138,56 +149,15 @@ final class CodeAdapter {
         return first;
     }
 
-    private CodeStatement trigger(CodeStatement.CreateTrigger trigger) {
-        frame = new CodeFrame(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
-        if (trigger.follows().isPresent()) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    trigger.span(),
-                    "triggers of one table fire in the order of their names on the target");
-        }
-        Scope before = adapter.scope;
-        adapter.scope = new Scope(Optional.of(before));
-        frame.enter();
-        try {
-            for (String row : List.of("NEW", "OLD")) {
-                Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
-            }
-            Block body = whole(trigger.body(), List.of());
-            return new CodeStatement.CreateTrigger(
-                    trigger.name(),
-                    trigger.replace(),
-                    trigger.timing(),
-                    trigger.events(),
-                    trigger.table(),
-                    trigger.eachRow(),
-                    trigger.when().map(adapter::condition),
-                    Optional.empty(),
-                    false,
-                    returning(body, trigger),
-                    trigger.span());
-        } finally {
-            adapter.scope = before;
-            frame.leave();
-        }
-    }
-
-    /** A trigger's function gives the row that is to be written; what it gives after the change does not matter. */
-    private static Block returning(Block body, CodeStatement.CreateTrigger trigger) {
-        boolean removes = trigger.events().stream().allMatch(e -> e.kind() == Event.Kind.DELETE);
-        Expr row = trigger.timing() == Timing.BEFORE ? Expr.Column.of(removes ? "old" : "new") : Expr.Literal.ofNull();
-        Statement end = new CodeStatement.Return(Optional.of(row), trigger.span());
-        if (body.label().isPresent() || !body.rescues().isEmpty()) {
-            return Block.of(List.of(body, end), trigger.span());
-        }
-        List<Statement> all = new ArrayList<>(body.body());
-        all.add(end);
-        return body.withBody(all);
-    }
-
     /** The body as one block, which declares what had to be added. */
-    private Block whole(Statement body, List<Statement> first) {
+    Block whole(Statement body, List<Statement> first) {
+        cursors = new CodeCursors(this, body);
+        errors = new CodeErrors(this);
+        frame.enter();
+        cursors.declare(body.span());
+        adapter.scope.add(new Scope.Relation("", frame.facts(), true));
         List<Statement> adapted = statement(body);
+        frame.leave();
         Block block = adapted.size() == 1 && adapted.get(0) instanceof Block b ? b : Block.of(adapted, body.span());
         List<Declaration> declarations = new ArrayList<>(block.declarations());
         declarations.addAll(frame.added());
@@ -220,12 +190,14 @@ final class CodeAdapter {
                         && !(a.value() instanceof Expr.Literal || a.value() instanceof Expr.Column)
                 || statement instanceof CodeStatement.Signal;
         List<Statement> adapted = new ArrayList<>();
-        Statement counted = new CodeCounts(this).counted(statement, adapted);
+        Statement asked = statement instanceof Block ? statement : errors.answered(cursors.answered(statement));
+        Statement counted = new CodeCounts(this).counted(asked, adapted);
         boolean assigns = counted instanceof CodeStatement.Assign
                 || counted instanceof CodeStatement.SelectInto
                 || counted instanceof CodeStatement.Return;
         adapted.addAll(adapter.dividing(
                 assigns && adapter.from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE), () -> adapted(counted)));
+        adapted.addAll(Math.min(1, adapted.size()), cursors.after(statement));
         return simple ? new CodeHandlers(this).going(adapted, statement.span()) : adapted;
     }
 
@@ -241,6 +213,18 @@ final class CodeAdapter {
         }
         if (statement instanceof CodeStatement.Fetch fetch) {
             return new CodeRows(this).fetch(fetch);
+        }
+        if (statement instanceof CodeStatement.CursorStep step) {
+            return List.of(cursors.step(step));
+        }
+        if (statement instanceof CodeStatement.ChangeInto into) {
+            return List.of(new CodeRows(this).changed(into, statements));
+        }
+        if (statement instanceof CodeStatement.Dynamic dynamic) {
+            return new DynamicCode(this).made(dynamic);
+        }
+        if (statement instanceof CodeStatement.Message message) {
+            return List.of(new CodeStatement.Message(adapter.expr(message.text()), message.span()));
         }
         if (statement instanceof CodeStatement.Signal signal) {
             return List.of(signal(signal));
@@ -327,6 +311,11 @@ final class CodeAdapter {
     }
 
     private Statement assign(CodeStatement.Assign assign) {
+        CodeRecords records = new CodeRecords(this);
+        Optional<List<Scope.ColumnFacts>> row = records.target(List.of(assign.target()));
+        if (row.filter(r -> records.copies(assign, r)).isPresent()) {
+            return assign;
+        }
         Optional<KnownColumn> known = known(assign.target());
         Expr value = new ValueAdapter(adapter).forColumn(assign.value(), known);
         return new CodeStatement.Assign(target(assign.target()), value, assign.span());
@@ -351,12 +340,12 @@ final class CodeAdapter {
     }
 
     private Statement signal(CodeStatement.Signal signal) {
-        boolean warns = signal.state().filter(s -> s.startsWith("01")).isPresent();
+        Optional<String> state = signal.state().map(s -> frame.state(s, adapter.from.name(), signal.span()));
+        boolean warns = state.filter(s -> s.startsWith("01")).isPresent();
         if (warns) {
             throw at(signal.span(), "a warning that is raised");
         }
-        return new CodeStatement.Signal(
-                signal.state(), signal.message().map(adapter::expr), sayMore(signal), signal.span());
+        return new CodeStatement.Signal(state, signal.message().map(adapter::expr), sayMore(signal), signal.span());
     }
 
     /** What is asked of the error at hand. */
@@ -429,8 +418,7 @@ final class CodeAdapter {
     }
 
     KnownColumn known(Name name, TypeName type) {
-        LogicalType read = adapter.finder.type(type);
-        return new KnownColumn(name, Optional.of(read), false, adapter.from.has(SqlFeature.IGNORES_CASE));
+        return new KnownColumn(name, Optional.of(types.type(type)), false, adapter.from.has(SqlFeature.IGNORES_CASE));
     }
 
     /** The type of a variable as the target writes it. */

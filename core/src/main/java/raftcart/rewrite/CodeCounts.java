@@ -72,6 +72,10 @@ final class CodeCounts {
     }
 
     private void note(Span span) {
+        note(code, span);
+    }
+
+    static void note(CodeAdapter code, Span span) {
         code.adapter()
                 .note(
                         FindingCode.SYNTAX_CHECK,

@@ -43,6 +43,8 @@ final class CodeFrame {
     final Optional<KnownColumn> result;
     private final Deque<Map<String, KnownColumn>> variables = new ArrayDeque<>();
     private final Map<String, Condition> conditions = new HashMap<>();
+    private final Map<String, List<Scope.ColumnFacts>> cursors = new HashMap<>();
+    private final Map<String, List<Scope.ColumnFacts>> held = new HashMap<>();
     private final Deque<Active> notFound = new ArrayDeque<>();
     private final Deque<Active> continuing = new ArrayDeque<>();
     private final Deque<CodeStatement.Loop> loops = new ArrayDeque<>();
@@ -89,6 +91,42 @@ final class CodeFrame {
         return condition.kind() == Condition.Kind.NAME
                 ? conditions.getOrDefault(condition.value().toLowerCase(Locale.ROOT), condition)
                 : condition;
+    }
+
+    /** The state of an error that is raised, which may be given by the name of a condition. */
+    String state(String given, String dialect, Span span) {
+        if (given.matches("[0-9A-Z]{5}")) {
+            return given;
+        }
+        Condition named = resolved(new Condition(Condition.Kind.NAME, given));
+        return named.kind() == Condition.Kind.STATE
+                ? named.value()
+                : ErrorStates.of(dialect, named.value())
+                        .orElseThrow(() -> CodeAdapter.at(span, "an error by the name " + given));
+    }
+
+    /** Says what rows a cursor goes through. */
+    void goes(Name cursor, List<Scope.ColumnFacts> columns) {
+        cursors.put(cursor.text().toLowerCase(Locale.ROOT), columns);
+    }
+
+    /** The columns of a cursor; none where it has none that are known, or is none. */
+    List<Scope.ColumnFacts> cursor(Name name) {
+        return cursors.getOrDefault(name.text().toLowerCase(Locale.ROOT), List.of());
+    }
+
+    boolean isCursor(Name name) {
+        return cursors.containsKey(name.text().toLowerCase(Locale.ROOT));
+    }
+
+    /** Says what a variable for a row holds. */
+    void hold(Name row, List<Scope.ColumnFacts> columns) {
+        held.put(row.text().toLowerCase(Locale.ROOT), columns);
+    }
+
+    /** The columns of a variable for a row. */
+    Optional<List<Scope.ColumnFacts>> row(Name name) {
+        return Optional.ofNullable(held.get(name.text().toLowerCase(Locale.ROOT)));
     }
 
     /** A variable of the routine's own that takes a row. */

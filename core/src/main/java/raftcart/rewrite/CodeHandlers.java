@@ -6,6 +6,7 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
@@ -35,16 +36,17 @@ final class CodeHandlers {
         int ends = frame.notFound().size();
         int goes = frame.continuing().size();
         try {
-            List<Declaration> declarations = declarations(block);
-            boolean left = block.handlers().stream()
-                    .anyMatch(h -> h.leaves() && h.conditions().stream().anyMatch(this::isEnd));
+            List<Statement> first = new ArrayList<>();
+            List<Declaration> declarations = declarations(block, first);
+            boolean left = block.handlers().stream().anyMatch(Handler::leaves);
             Optional<Name> label = block.label().isPresent() || !left
                     ? block.label()
                     : Optional.of(Name.of("block_" + (ends + 1) + "_"));
             List<Rescue> rescues = new ArrayList<>();
-            block.handlers().forEach(h -> take(h, label, block, rescues));
-            List<Statement> body = code.statements(block.body());
-            return new Block(label, declarations, List.of(), body, rescues, block.span());
+            block.handlers().forEach(h -> take(h, label, rescues));
+            List<Statement> body = new ArrayList<>(first);
+            body.addAll(code.statements(block.body()));
+            return rescued(new Block(label, declarations, List.of(), body, rescues, block.span()), block);
         } finally {
             code.adapter().scope = before;
             frame.leave();
@@ -57,7 +59,47 @@ final class CodeHandlers {
         }
     }
 
-    private List<Declaration> declarations(Block block) {
+    /** The block, whose rescues undo no more than its handlers do. */
+    private Block rescued(Block made, Block given) {
+        Name label = made.label().orElse(Name.of(""));
+        boolean undone = given.handlers().stream().anyMatch(h -> h.leaves() && !undoes(h));
+        boolean needed = undone && !made.rescues().isEmpty() && KeptChanges.needed(made.body());
+        Optional<List<Statement>> kept = needed && given.handlers().stream().noneMatch(CodeHandlers::undoes)
+                ? new KeptChanges(made.rescues(), label).guarded(made.body())
+                : Optional.empty();
+        if (kept.isPresent()) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_ADAPTED,
+                            given.span(),
+                            "changes in blocks of their own, so that they stay when a later statement fails");
+            return new Block(made.label(), made.declarations(), List.of(), kept.get(), List.of(), made.span());
+        }
+        if (needed) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            given.span(),
+                            "what the block changed before an error is undone, on the source it stays");
+        }
+        boolean unused = given.label().isEmpty()
+                && !StatementSearch.anyStatement(
+                        made.body(),
+                        s -> s instanceof CodeStatement.Jump j
+                                && j.label().filter(label::equals).isPresent());
+        return unused
+                ? new Block(Optional.empty(), made.declarations(), List.of(), made.body(), made.rescues(), made.span())
+                : made;
+    }
+
+    private static boolean undoes(Handler handler) {
+        List<Statement> action = handler.action() instanceof Block b ? b.body() : List.of(handler.action());
+        return !action.isEmpty()
+                && action.get(0) instanceof Statement.Transaction t
+                && t.kind() == Statement.Transaction.Kind.ROLLBACK;
+    }
+
+    private List<Declaration> declarations(Block block, List<Statement> first) {
         for (Declaration declaration : block.declarations()) {
             if (declaration instanceof Declaration.Variable v) {
                 frame.declare(code.known(v.name(), v.type()));
@@ -72,8 +114,9 @@ final class CodeHandlers {
             if (declaration instanceof Declaration.Variable v) {
                 declared.add(variable(v));
             } else if (declaration instanceof Declaration.Cursor c) {
-                declared.add(new Declaration.Cursor(
-                        c.name(), c.parameters(), code.adapter().query(c.query()), c.span()));
+                declared.add(code.cursors().declared(c));
+            } else if (declaration instanceof Declaration.Row r) {
+                declared.add(new CodeRecords(code).declared(r, first));
             }
         }
         return declared;
@@ -100,7 +143,7 @@ final class CodeHandlers {
                         && condition.value().equals("1329");
     }
 
-    private void take(Handler handler, Optional<Name> label, Block block, List<Rescue> rescues) {
+    private void take(Handler handler, Optional<Name> label, List<Rescue> rescues) {
         List<Condition> errors = handler.conditions().stream()
                 .filter(c -> !isEnd(c))
                 .map(frame::resolved)
@@ -112,59 +155,47 @@ final class CodeHandlers {
             return;
         }
         List<Condition> caught =
-                errors.stream().map(c -> caught(c, handler.span())).toList();
+                errors.stream().flatMap(c -> caught(c, handler.span()).stream()).toList();
         if (!handler.leaves()) {
             Handler going = new Handler(false, caught, handler.action(), handler.span());
             frame.continuing().push(new CodeFrame.Active(going, label.orElse(Name.of(""))));
             return;
         }
-        rescues.add(new Rescue(caught, rescue(handler, block)));
+        rescues.add(new Rescue(caught, rescue(handler)));
     }
 
-    private Condition caught(Condition condition, Span span) {
+    private List<Condition> caught(Condition condition, Span span) {
         return switch (condition.kind()) {
-            case ERROR -> condition;
-            case STATE -> condition;
-            case NUMBER ->
-                new Condition(
-                        Condition.Kind.STATE,
-                        ErrorStates.of(code.adapter().from.name(), condition.value())
-                                .orElseThrow(
-                                        () -> CodeAdapter.at(span, "a handler for the error " + condition.value())));
-            default ->
-                throw CodeAdapter.at(
-                        span,
-                        condition.kind() == Condition.Kind.WARNING
-                                ? "a handler for warnings"
-                                : "a handler for " + condition.value());
+            case ERROR, STATE -> List.of(condition);
+            case NUMBER, NAME -> {
+                List<String> states = ErrorStates.all(code.adapter().from.name(), condition.value());
+                if (states.isEmpty()) {
+                    String error = condition.kind() == Condition.Kind.NUMBER ? "the error " : "";
+                    throw CodeAdapter.at(span, "a handler for " + error + condition.value());
+                }
+                yield states.stream()
+                        .map(s -> new Condition(Condition.Kind.STATE, s))
+                        .toList();
+            }
+            default -> throw CodeAdapter.at(span, "a handler for warnings");
         };
     }
 
     /** What a handler does; the ROLLBACK at its beginning is what a rescue does by itself. */
-    private List<Statement> rescue(Handler handler, Block block) {
+    private List<Statement> rescue(Handler handler) {
         List<Statement> action = handler.action() instanceof Block b
                         && b.declarations().isEmpty()
                         && b.handlers().isEmpty()
                         && b.label().isEmpty()
                 ? b.body()
                 : List.of(handler.action());
-        boolean undoes = !action.isEmpty()
-                && action.get(0) instanceof Statement.Transaction t
-                && t.kind() == Statement.Transaction.Kind.ROLLBACK;
-        boolean changes = StatementSearch.anyStatement(
-                block.body(), s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
+        boolean undoes = undoes(handler);
         if (undoes) {
             code.adapter()
                     .note(
                             FindingCode.SYNTAX_CHECK,
                             handler.span(),
                             "ROLLBACK undoes what the block changed, not what the caller changed before");
-        } else if (changes) {
-            code.adapter()
-                    .note(
-                            FindingCode.SYNTAX_CHECK,
-                            handler.span(),
-                            "what the block changed before an error is undone, on the source it stays");
         }
         return code.statements(undoes ? action.subList(1, action.size()) : action);
     }

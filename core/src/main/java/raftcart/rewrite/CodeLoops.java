@@ -11,6 +11,7 @@ import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.ForRange;
 import raftcart.sql.tree.CodeStatement.ForRows;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TypeName;
@@ -56,7 +57,7 @@ final class CodeLoops {
 
     private Statement rows(ForRows rows) {
         if (rows.query().isEmpty()) {
-            throw CodeAdapter.at(rows.span(), "FOR over a cursor");
+            return ofCursor(rows);
         }
         Query query = rows.query().get();
         List<Scope.ColumnFacts> columns = adapter.finder.columns(query, adapter.scope);
@@ -76,5 +77,25 @@ final class CodeLoops {
         Declaration row =
                 new Declaration.Variable(rows.row(), TypeName.of("record"), Optional.empty(), false, rows.span());
         return new Block(Optional.empty(), List.of(row), List.of(), List.of(loop), List.of(), rows.span());
+    }
+
+    /** A loop over the rows of a cursor, which opens and closes it and declares its row by itself. */
+    private Statement ofCursor(ForRows rows) {
+        Name cursor = rows.cursor().orElseThrow();
+        if (!code.frame().isCursor(cursor)) {
+            throw CodeAdapter.at(rows.span(), "FOR over " + cursor.text() + ", which is no cursor that is known");
+        }
+        var arguments = rows.arguments().stream().map(adapter::expr).toList();
+        Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
+        code.frame().cursor(cursor).forEach(c -> facts.put(c.name().toLowerCase(Locale.ROOT), c));
+        adapter.scope.add(new Scope.Relation(rows.row().text(), facts, !facts.isEmpty()));
+        return new ForRows(
+                rows.label(),
+                rows.row(),
+                Optional.empty(),
+                rows.cursor(),
+                arguments,
+                code.statements(rows.body()),
+                rows.span());
     }
 }

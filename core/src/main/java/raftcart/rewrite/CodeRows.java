@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
@@ -32,6 +33,12 @@ final class CodeRows {
     }
 
     List<Statement> select(CodeStatement.SelectInto into) {
+        CodeRecords records = new CodeRecords(code);
+        Optional<List<Scope.ColumnFacts>> held = records.target(into.targets());
+        if (held.isPresent()) {
+            CodeStatement.SelectInto read = records.select(into, held.get());
+            return into.expected() == Expected.AT_MOST_ONE ? held(read) : List.of(read);
+        }
         if (!(into.query().body() instanceof QueryBody.Select select)
                 || select.items().stream().anyMatch(i -> i.value() instanceof Expr.Star)) {
             throw CodeAdapter.at(into.span(), "a query into variables whose columns are not listed");
@@ -52,6 +59,9 @@ final class CodeRows {
         if (total && (select.where().isEmpty() || !select.from().isEmpty())) {
             return List.of(new CodeStatement.SelectInto(adapter.query(fitted), targets, Expected.FIRST, into.span()));
         }
+        if (into.expected() == Expected.EXACTLY_ONE) {
+            return List.of(new CodeStatement.SelectInto(adapter.query(fitted), targets, into.expected(), into.span()));
+        }
         boolean first = into.query()
                 .paging()
                 .flatMap(Query.Paging::limit)
@@ -62,6 +72,16 @@ final class CodeRows {
         Statement read = new CodeStatement.SelectInto(
                 named, List.of(Expr.Column.of(row.text())), first ? Expected.FIRST : Expected.AT_MOST_ONE, into.span());
         return List.of(read, taken(row, targets, into.span()));
+    }
+
+    /** A query into a row that stays as it is where there is none. */
+    private List<Statement> held(CodeStatement.SelectInto into) {
+        Expr row = Expr.Column.of(frame.row(into.span()).text());
+        Statement taken = new CodeStatement.Assign(into.targets().get(0), row, into.span());
+        return List.of(
+                new CodeStatement.SelectInto(into.query(), List.of(row), into.expected(), into.span()),
+                new CodeStatement.If(
+                        List.of(new Choice(Expr.Column.of("found"), List.of(taken))), ended(List.of()), into.span()));
     }
 
     private static Name value(int index) {
@@ -105,18 +125,34 @@ final class CodeRows {
         return done;
     }
 
+    /** A change of which the values of its row go into variables. */
+    Statement changed(CodeStatement.ChangeInto into, StatementAdapter statements) {
+        List<Statement> adapted = statements.adapt(into.change());
+        if (adapted.size() != 1 || !adapter.to.has(SqlFeature.RETURNING)) {
+            throw CodeAdapter.at(into.span(), "a change whose values go into variables");
+        }
+        into.targets().forEach(code::known);
+        List<Expr> targets = into.targets().stream().map(code::target).toList();
+        return new CodeStatement.ChangeInto(adapted.get(0), targets, into.span());
+    }
+
     List<Statement> fetch(CodeStatement.Fetch fetch) {
+        CodeRecords records = new CodeRecords(code);
+        Optional<List<Scope.ColumnFacts>> held = records.target(fetch.targets());
+        if (held.isPresent()) {
+            records.checkFetch(fetch, held.get());
+            sayWhatIsLost(fetch);
+            return List.of(fetch);
+        }
         List<Expr> targets = fetch.targets().stream()
                 .map(t -> {
                     code.known(t);
                     return code.target(t);
                 })
                 .toList();
-        if (isReadElsewhere(fetch)) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    fetch.span(),
-                    "after the last row the variables are NULL, on the source they keep their values");
+        sayWhatIsLost(fetch);
+        if (adapter.from.has(SqlFeature.FETCH_ENDS_QUIETLY)) {
+            return List.of(new CodeStatement.Fetch(fetch.cursor(), targets, fetch.span()));
         }
         Statement missing = new CodeStatement.Signal(
                 Optional.of("02000"),
@@ -127,6 +163,15 @@ final class CodeRows {
         return List.of(
                 new CodeStatement.Fetch(fetch.cursor(), targets, fetch.span()),
                 new CodeStatement.If(List.of(new Choice(none, ended(List.of(missing)))), List.of(), fetch.span()));
+    }
+
+    private void sayWhatIsLost(CodeStatement.Fetch fetch) {
+        if (isReadElsewhere(fetch)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    fetch.span(),
+                    "after the last row the variables are NULL, on the source they keep their values");
+        }
     }
 
     /** True where a variable is mentioned outside of the loop that fetches into it. */
@@ -145,6 +190,8 @@ final class CodeRows {
                 .map(t -> ((Expr.Column) t).name().last())
                 .anyMatch(n -> StatementSearch.anyExpression(
                         List.of(rest),
-                        e -> e instanceof Expr.Column c && c.name().last().matches(n)));
+                        e -> e instanceof Expr.Column c
+                                && (c.name().last().matches(n)
+                                        || c.name().parts().get(0).matches(n))));
     }
 }

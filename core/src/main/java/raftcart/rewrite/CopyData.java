@@ -101,7 +101,7 @@ final class CopyData {
         Outcome outcome = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.ADAPTED, Outcome::worse);
         StatementResult result = new StatementResult(line, 1, outcome, "COPY " + target, text, findings);
         listener.accept(result);
-        output.statement(result, true);
+        output.statement(result, ";");
     }
 
     private String written(List<List<Expr>> rows, AdaptNotes notes) {

@@ -4,12 +4,16 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.resource.ShippedTable;
 
 /** The states of the errors that engines number. */
 final class ErrorStates {
+    private static final Pattern NUMBER = Pattern.compile("-?\\d+");
     private static final JsonNode TABLE = read();
 
     private ErrorStates() {}
@@ -26,14 +30,42 @@ final class ErrorStates {
     static List<String> numbers(String dialect, String state) {
         List<String> numbers = new ArrayList<>();
         TABLE.path(dialect).properties().forEach(e -> {
-            if (e.getValue().asText().equals(state)) {
+            if (NUMBER.matcher(e.getKey()).matches() && e.getValue().asText().equals(state)) {
                 numbers.add(e.getKey());
             }
         });
         return numbers;
     }
 
+    /** The state for a number or name; the first where it stands for several. */
     static Optional<String> of(String dialect, String number) {
-        return Optional.ofNullable(TABLE.path(dialect).get(number)).map(JsonNode::asText);
+        return all(dialect, number).stream().findFirst();
+    }
+
+    /** All states for which a number or name stands; none where it is not known. */
+    static List<String> all(String dialect, String number) {
+        JsonNode states = TABLE.path(dialect).path(number);
+        List<String> all = new ArrayList<>();
+        if (states.isTextual()) {
+            all.add(states.asText());
+        }
+        states.forEach(s -> all.add(s.asText()));
+        return all;
+    }
+
+    /** The numbers that a dialect has for states; the first where it has several for one. */
+    static Map<String, String> numbered(String dialect) {
+        Map<String, String> numbers = new LinkedHashMap<>();
+        TABLE.path(dialect).properties().forEach(e -> {
+            if (NUMBER.matcher(e.getKey()).matches() && e.getValue().isTextual()) {
+                numbers.putIfAbsent(e.getValue().asText(), e.getKey());
+            }
+        });
+        return numbers;
+    }
+
+    /** The number that a dialect has for all errors that code declares or signals. */
+    static Optional<Integer> ofRaised(String dialect) {
+        return Optional.ofNullable(TABLE.path(dialect).get("raised")).map(JsonNode::asInt);
     }
 }

@@ -35,6 +35,11 @@ public final class ObjectRewriter {
         this.knowledge = knowledge;
     }
 
+    /** The same for objects in another mode of the source's engine. */
+    public ObjectRewriter in(Language other) {
+        return new ObjectRewriter(other, to, knowledge);
+    }
+
     /**
      * What came of an object.
      *

@@ -14,6 +14,8 @@ final class Output {
     private String gap = "";
     /** True behind a statement that was laid out in several lines. */
     private boolean behindLines;
+    /** True behind a statement that has no separator yet. */
+    private boolean unended;
 
     Output(Writer out) {
         this.out = out;
@@ -43,7 +45,8 @@ final class Output {
         write(rest);
     }
 
-    void statement(StatementResult result, boolean separated) throws IOException {
+    /** A statement with what separates it from the next one; nothing where that is not known. */
+    void statement(StatementResult result, String separator) throws IOException {
         if (result.text().isEmpty()) {
             dropLine();
             return;
@@ -58,12 +61,21 @@ final class Output {
         write(result.text());
         if (comment) {
             write("\n");
-        } else if (separated && !result.text().endsWith(";")) {
-            write(";");
+        } else if (!separator.equals(";") || !result.text().endsWith(";")) {
+            write(separator);
         }
+        unended = !comment && separator.isEmpty() && !result.text().endsWith(";");
         dropBreak = comment;
         needsBreak = !comment;
         behindLines = lines && !comment;
+    }
+
+    /** The end of a statement that a line for the client says. */
+    void end() throws IOException {
+        if (unended) {
+            write(";");
+            unended = false;
+        }
     }
 
     void verbatim(String text) throws IOException {

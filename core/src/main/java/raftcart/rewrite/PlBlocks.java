@@ -15,6 +15,7 @@ import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Transaction;
 import raftcart.sql.tree.StatementSearch;
 import raftcart.type.LogicalType;
 
@@ -43,15 +44,18 @@ final class PlBlocks {
                     .filter(v -> !v.type().name().equals("record"))
                     .toList();
             for (Declaration.Variable v : variables) {
-                frame.declare(pl.code().known(v.name(), pl.resolved(v.type())));
+                frame.declare(pl.code().known(v.name(), v.type()));
             }
             String name = block.label().map(Name::text).orElse("");
             adapter.scope.add(new Scope.Relation(name, frame.facts(), true));
             List<Declaration> declarations =
                     variables.stream().map(this::variable).toList();
+            Optional<Name> undoes = undoes(block);
             List<Handler> handlers =
-                    block.rescues().stream().map(r -> handler(r, block)).toList();
-            List<Statement> body = pl.statements(block.body());
+                    block.rescues().stream().map(r -> handler(r, block, undoes)).toList();
+            List<Statement> body = new ArrayList<>();
+            undoes.ifPresent(u -> body.add(new Transaction(Transaction.Kind.SAVEPOINT, undoes, block.span())));
+            body.addAll(pl.statements(block.body()));
             return new Block(block.label(), declarations, handlers, body, List.of(), block.span());
         } finally {
             adapter.scope = before;
@@ -60,7 +64,7 @@ final class PlBlocks {
     }
 
     private Declaration variable(Declaration.Variable v) {
-        KnownColumn known = pl.code().known(v.name(), pl.resolved(v.type()));
+        KnownColumn known = pl.code().known(v.name(), v.type());
         return new Declaration.Variable(
                 v.name(),
                 pl.code().written(v.name(), known.type().orElseThrow()),
@@ -69,16 +73,29 @@ final class PlBlocks {
                 v.span());
     }
 
-    private Handler handler(Rescue rescue, Block block) {
+    /**
+     * The savepoint to which a block goes back when something in it fails. A procedure may run outside of a transaction, where
+     * there is none; a function and a trigger are part of a statement, and have one of their own.
+     */
+    private Optional<Name> undoes(Block block) {
+        boolean changes = !block.rescues().isEmpty()
+                && StatementSearch.anyStatement(block.body(), s -> s instanceof Statement.Dml);
+        if (!changes || !KeptChanges.needed(block.body())) {
+            return Optional.empty();
+        }
+        if (!frame.kind.isProcedure()) {
+            return Optional.of(pl.label("block"));
+        }
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                block.span(),
+                "what the block changed before an error stays, on the source it is undone");
+        return Optional.empty();
+    }
+
+    private Handler handler(Rescue rescue, Block block, Optional<Name> undoes) {
         Span span =
                 rescue.body().isEmpty() ? block.span() : rescue.body().get(0).span();
-        boolean changes = StatementSearch.anyStatement(block.body(), s -> s instanceof Statement.Dml);
-        if (changes) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    span,
-                    "what the block changed before an error stays, on the source it is undone");
-        }
         boolean asks = StatementSearch.anyExpression(
                 rescue.body(),
                 e -> e instanceof Expr.Column c && c.name().last().text().matches("(?i)sqlerrm|sqlstate"));
@@ -87,7 +104,10 @@ final class PlBlocks {
         }
         List<Condition> conditions = new ArrayList<>();
         rescue.conditions().forEach(c -> conditions.addAll(caught(c, span)));
-        Block action = Block.of(pl.statements(rescue.body()), span);
+        List<Statement> all = new ArrayList<>();
+        undoes.ifPresent(u -> all.add(new Transaction(Transaction.Kind.ROLLBACK_TO, undoes, span)));
+        all.addAll(pl.statements(rescue.body()));
+        Block action = Block.of(all, span);
         return new Handler(true, conditions, action, span);
     }
 

@@ -4,12 +4,10 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
-import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
@@ -19,7 +17,6 @@ import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
@@ -70,7 +67,7 @@ final class PlCode {
         Optional<KnownColumn> result = routine.returns()
                 .map(t -> nothing
                         ? new KnownColumn(routine.name().last(), Optional.of(NOTHING), false, false)
-                        : code.known(routine.name().last(), resolved(t)));
+                        : code.known(routine.name().last(), t));
         CodeFrame.Kind kind = result.isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
         frame = code.open(kind, routine.body(), result);
         Scope before = adapter.scope;
@@ -97,7 +94,7 @@ final class PlCode {
     }
 
     private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
-        KnownColumn known = code.known(p.name(), resolved(p.type()));
+        KnownColumn known = code.known(p.name(), p.type());
         frame.declare(known);
         TypeName type = code.written(p.name(), known.type().orElseThrow());
         return new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty());
@@ -157,29 +154,6 @@ final class PlCode {
         return e instanceof Expr.Column c
                 && c.name().parts().size() == 1
                 && c.name().last().text().equalsIgnoreCase("found");
-    }
-
-    /** A type of its own, or that of a column that is named. */
-    TypeName resolved(TypeName type) {
-        if (!type.name().endsWith("%type")) {
-            return type;
-        }
-        String[] parts = type.name()
-                .substring(0, type.name().length() - "%type".length())
-                .split("\\.");
-        if (parts.length == 1) {
-            throw CodeAdapter.at(frame == null ? Span.NONE : frame.whole.span(), "a variable of the type of another");
-        }
-        List<Name> names = new ArrayList<>();
-        for (int i = 0; i < parts.length - 1; i++) {
-            names.add(Name.of(parts[i]));
-        }
-        return adapter.knowledge
-                .table(new QualifiedName(names))
-                .map(t -> t.columns().get(parts[parts.length - 1].toLowerCase(Locale.ROOT)))
-                .flatMap(KnownColumn::type)
-                .map(adapter::sourceType)
-                .orElseThrow(() -> CodeAdapter.at(Span.NONE, "the type of the column " + type.name()));
     }
 
     CodeAdapter code() {

@@ -32,6 +32,9 @@ final class PlTriggers {
         if (trigger.timing() == Timing.INSTEAD) {
             throw CodeAdapter.at(trigger.span(), "a trigger in the place of a change");
         }
+        if (!trigger.eachRow()) {
+            throw CodeAdapter.at(trigger.span(), "a trigger for each statement");
+        }
         Statement.CallProcedure call = (Statement.CallProcedure) trigger.body();
         CodeStatement.CreateRoutine function = adapter.knowledge
                 .triggerFunction(call.name())
@@ -121,6 +124,7 @@ final class PlTriggers {
                 true,
                 Optional.empty(),
                 Optional.empty(),
+                false,
                 false,
                 body,
                 trigger.span());

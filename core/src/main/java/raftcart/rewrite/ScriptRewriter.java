@@ -64,7 +64,7 @@ public final class ScriptRewriter {
         for (StatementResult result : statements.counters(reader.line())) {
             listener.accept(result);
             output.blank("\n");
-            output.statement(result, true);
+            output.statement(result, ";");
         }
     }
 
@@ -76,7 +76,9 @@ public final class ScriptRewriter {
 
     private void statement(Piece piece, Output output, Consumer<StatementResult> listener) throws IOException {
         List<StatementResult> results = statements.rewrite(piece.text(), piece.line(), piece.column());
-        boolean separated = !piece.separator().isEmpty();
+        boolean same = from.name().equals(to.name());
+        boolean separated = !piece.separator().isEmpty() || from.scripts().contains(ScriptFeature.GO_LINES);
+        String end = same && !piece.separator().isEmpty() ? piece.separator() : separated ? ";" : "";
         for (int i = 0; i < results.size(); i++) {
             StatementResult result = results.get(i);
             if (piece.kind() == Piece.Kind.ROWS && i == 0) {
@@ -84,7 +86,7 @@ public final class ScriptRewriter {
             }
             listener.accept(result);
             boolean last = i == results.size() - 1;
-            output.statement(result, separated || !last || from.scripts().contains(ScriptFeature.GO_LINES));
+            output.statement(result, last ? end : ";");
             if (piece.kind() == Piece.Kind.ROWS) {
                 output.blank("\n");
             }
@@ -113,6 +115,7 @@ public final class ScriptRewriter {
             return;
         }
         if (separator) {
+            output.end();
             output.dropLine();
             return;
         }
@@ -124,7 +127,7 @@ public final class ScriptRewriter {
             StatementResult result =
                     new StatementResult(piece.line(), piece.column(), Outcome.BY_HAND, text, commented, List.of(left));
             listener.accept(result);
-            output.statement(result, false);
+            output.statement(result, "");
             return;
         }
         PlacedFinding finding = new PlacedFinding(FindingCode.CLIENT_COMMAND, piece.line(), piece.column(), text);

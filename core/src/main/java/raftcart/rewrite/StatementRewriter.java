@@ -30,12 +30,14 @@ public final class StatementRewriter {
     private static final Pattern VERSION_START = Pattern.compile("/\\*M?!\\d*\\s*$");
     private static final Pattern VERSION_END = Pattern.compile("\\s*\\*/");
 
-    private final Language from;
+    private final ReadingModes modes;
     private final Language to;
     private final Knowledge knowledge;
     private final TokenRules rules;
+    private Language from;
 
     public StatementRewriter(Language from, Language to, Knowledge knowledge, TokenRules rules) {
+        this.modes = new ReadingModes(from);
         this.from = from;
         this.to = to;
         this.knowledge = knowledge;
@@ -57,8 +59,11 @@ public final class StatementRewriter {
                 && !parsed.statements().isEmpty()
                 && parsed.statements().stream().allMatch(StatementRewriter::isUnderstood);
         if (stays) {
-            return List.of(kept(parsed, text, ruled, line, column));
+            StatementResult kept = kept(parsed, text, ruled, line, column);
+            from = modes.language();
+            return List.of(kept);
         }
+        parsed.statements().forEach(s -> s.statement().ifPresent(modes::take));
         List<StatementResult> results = new ArrayList<>();
         int passed = 0;
         for (StatementParser.Parsed one : parsed.statements()) {
@@ -82,6 +87,7 @@ public final class StatementRewriter {
             results.add(plain ? result : result.withText(around + result.text()));
             passed = one.end();
         }
+        from = modes.language();
         return results;
     }
 
@@ -190,6 +196,7 @@ public final class StatementRewriter {
         int[] place = place(text, parsed.statements().get(0).start(), line, column);
         try {
             parsed.statements().forEach(s -> s.statement().ifPresent(this::remember));
+            parsed.statements().forEach(s -> s.statement().ifPresent(modes::take));
         } catch (RuntimeException | StackOverflowError e) {
             return defect(e, text, place);
         }
@@ -197,8 +204,7 @@ public final class StatementRewriter {
                 .map(n -> new PlacedFinding(n.code(), n.line(), n.column(), n.detail()))
                 .toList();
         Outcome outcome = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.AS_IS, Outcome::worse);
-        String bare = text.stripTrailing(); // the separator is put behind it
-        String kept = bare.endsWith(";") ? bare.substring(0, bare.length() - 1) : bare;
+        String kept = text.stripTrailing(); // the separator is put behind it
         return new StatementResult(place[0], place[1], outcome, kept, kept, findings);
     }
 

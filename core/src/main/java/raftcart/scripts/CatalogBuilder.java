@@ -21,8 +21,8 @@ import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.rewrite.CopyRows;
+import raftcart.rewrite.ReadingModes;
 import raftcart.rewrite.SequencePositions;
-import raftcart.sql.Passwords;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.script.ClientLines;
 import raftcart.sql.script.Piece;
@@ -45,13 +45,8 @@ final class CatalogBuilder {
     /** What only asks, and leaves nothing behind. */
     private static final Pattern QUESTION = Pattern.compile("(?is)\\s*(select|show|explain|values)\\b.*");
 
-    /** The changes of rows that are kept for a person one by one. */
-    private static final int MOST_CHANGES = 200;
-
-    /** The characters of such a change that are kept. */
-    private static final int LONGEST_CHANGE = 100_000;
-
     private final Language language;
+    private final ReadingModes modes;
     private final ObjectNames names;
     private final Definitions definitions;
     private final Map<ObjectName, TableDraft> tables = new LinkedHashMap<>();
@@ -59,13 +54,15 @@ final class CatalogBuilder {
     private final Map<ObjectName, Sequence> sequences = new LinkedHashMap<>();
     private final Map<ObjectName, EnumeratedType> types = new LinkedHashMap<>();
     private final List<CodeObject> code = new ArrayList<>();
+    private final LeftStatements left;
     private Optional<TableDraft> copied = Optional.empty();
-    private int changesLeft;
     private int tablesMade;
 
     CatalogBuilder(Language language) {
         this.language = language;
+        this.modes = new ReadingModes(language);
         this.names = new ObjectNames(language);
+        this.left = new LeftStatements(code, names);
         this.definitions = new Definitions(language, names);
     }
 
@@ -76,8 +73,8 @@ final class CatalogBuilder {
             case DATA -> copied.ifPresent(t -> t.rows += piece.text().lines().count());
             case CLIENT ->
                 ClientLines.effect(piece.text())
-                        .ifPresent(e -> leaveChange(e, piece.text().strip(), file, piece.line()));
-            case TOO_LONG -> leave("a statement that is too long", "", file, piece.line());
+                        .ifPresent(e -> left.change(e, piece.text().strip(), file, piece.line()));
+            case TOO_LONG -> left.keep("a statement that is too long", "", file, piece.line());
             default -> {
                 // blanks and comments leave nothing behind
             }
@@ -92,8 +89,9 @@ final class CatalogBuilder {
             return;
         }
         StatementParser.Result parsed =
-                StatementParser.parse(piece.text(), language.grammar(), piece.line(), piece.column());
+                StatementParser.parse(piece.text(), modes.language().grammar(), piece.line(), piece.column());
         for (StatementParser.Parsed one : parsed.statements()) {
+            one.statement().ifPresent(modes::take);
             String text = VersionedText.of(piece.text(), one.start(), one.end(), language);
             int line = piece.line()
                     + (int) piece.text()
@@ -105,30 +103,11 @@ final class CatalogBuilder {
                     ? applied(one.statement().get(), text)
                     : Optional.of(one.failure().orElseThrow().reason());
             if (reason.isPresent() && STRUCTURAL.matcher(text).matches()) {
-                leave(reason.get(), text, file, line);
+                left.keep(reason.get(), text, file, line);
             } else if (reason.isPresent() && !QUESTION.matcher(text).matches()) {
-                leaveChange(reason.get(), text, file, line);
+                left.change(reason.get(), text, file, line);
             }
         }
-    }
-
-    /** Keeps what may change rows for a person; of very many the first ones, with a word on the rest. */
-    private void leaveChange(String reason, String text, String file, int line) {
-        changesLeft++;
-        String more =
-                changesLeft == MOST_CHANGES ? "; what follows of this kind is not listed, `raftcart rewrite` does" : "";
-        if (changesLeft <= MOST_CHANGES) {
-            boolean all = text.length() <= LONGEST_CHANGE;
-            leave(reason + more, all ? text : text.substring(0, LONGEST_CHANGE) + " ...", file, line);
-        }
-    }
-
-    /** Keeps a statement that could not be taken into account, for a person. */
-    private void leave(String reason, String text, String file, int line) {
-        code.add(new CodeObject(
-                ObjectKind.STATEMENT,
-                new ObjectName(names.defaultSchema(), file + ":" + line),
-                "-- " + reason.replaceAll("\\s+", " ") + "\n" + Passwords.hidden(text)));
     }
 
     /** Applies what a statement consists of; the reason where it could not be. */
@@ -279,7 +258,7 @@ final class CatalogBuilder {
         boolean repeats = kind != ObjectKind.GRANT;
         code.removeIf(
                 c -> repeats && c.kind() == kind && c.name().equals(name) && !Routines.isBodyOf(c.source(), text));
-        code.add(new CodeObject(kind, name, text));
+        code.add(new CodeObject(kind, name, text, modes.mode()));
     }
 
     /** Adds a constraint to a table; one that nothing else can say is kept as it is. */

@@ -18,6 +18,7 @@ import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
+import raftcart.dialect.Languages;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
@@ -152,8 +153,8 @@ final class CodeTranslator {
         return knowledge.isRoutine(name);
     }
 
-    Statement parse(String text) {
-        return ObjectRewriter.parse(text, from);
+    Statement parse(CodeObject object) {
+        return ObjectRewriter.parse(object.source(), Languages.inMode(from, object.mode()));
     }
 
     /** A statement in the source's SQL. */
@@ -163,6 +164,11 @@ final class CodeTranslator {
 
     ObjectRewriter rewriter() {
         return rewriter;
+    }
+
+    /** What translates objects of this mode. */
+    ObjectRewriter rewriter(String mode) {
+        return mode.isEmpty() ? rewriter : rewriter.in(Languages.inMode(from, mode));
     }
 
     /** What was translated, in an order in which it can be made. */
@@ -206,7 +212,7 @@ final class CodeTranslator {
             return Optional.of("it reads " + missing.get() + ", which the plan leaves out");
         }
         try {
-            Statement statement = ObjectRewriter.parse(object.source(), from);
+            Statement statement = parse(object);
             ObjectRenamer renamer = new ObjectRenamer(from, this::relation, this::sequence);
             Optional<Statement> renamed = renamed(statement, object, renamer);
             if (renamed.isEmpty()) {

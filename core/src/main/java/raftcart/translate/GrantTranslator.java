@@ -84,7 +84,7 @@ final class GrantTranslator {
 
     private ObjectRewriter.Result grant(CodeObject object) {
         try {
-            Statement statement = code.parse(object.source());
+            Statement statement = code.parse(object);
             if (statement instanceof DdlStatement.RoleMembers members) {
                 return members(members, object);
             }

@@ -49,7 +49,7 @@ final class ObjectComments {
 
     private List<Comment> renamed(CodeObject object) {
         try {
-            Statement statement = code.parse(object.source());
+            Statement statement = code.parse(object);
             if (statement instanceof ColumnComments columns) {
                 return columns.texts().entrySet().stream()
                         .flatMap(e -> ofColumn(new Comment(

@@ -12,6 +12,7 @@ import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.ReferentialAction;
 import raftcart.dialect.Language;
+import raftcart.dialect.Languages;
 import raftcart.dialect.SqlFeature;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
@@ -97,11 +98,12 @@ final class RoutineTranslator {
 
     private Tried attempt(CodeObject object) {
         try {
-            Statement statement = code.parse(object.source());
+            Statement statement = code.parse(object);
             if (statement instanceof Statement.NotTranslated not && !not.what().contains(":")) {
                 return Tried.not(object.kind().indefinite() + ", which is not translated yet");
             }
-            RoutineRenamer renamer = new RoutineRenamer(from, code::relation, code::sequence);
+            RoutineRenamer renamer =
+                    new RoutineRenamer(Languages.inMode(from, object.mode()), code::relation, code::sequence);
             Statement renamed = named(renamer.statement(statement), object);
             if (!renamer.missing().isEmpty()) {
                 return WAITING;
@@ -110,7 +112,7 @@ final class RoutineTranslator {
             if (called.isPresent()) {
                 return Tried.not("it calls " + called.get() + ", which is not translated");
             }
-            ObjectRewriter.Result result = code.rewriter().rewrite(renamed);
+            ObjectRewriter.Result result = code.rewriter(object.mode()).rewrite(renamed);
             boolean overloaded = isRoutine(object)
                     && result.done()
                     && !result.statements().isEmpty()
@@ -140,8 +142,9 @@ final class RoutineTranslator {
 
     /** What a routine reads that is not on the target. */
     private String missing(CodeObject object) {
-        RoutineRenamer renamer = new RoutineRenamer(from, code::relation, code::sequence);
-        renamer.statement(code.parse(object.source()));
+        RoutineRenamer renamer =
+                new RoutineRenamer(Languages.inMode(from, object.mode()), code::relation, code::sequence);
+        renamer.statement(code.parse(object));
         return "it reads " + renamer.missing().iterator().next() + ", which is not on the target";
     }
 
@@ -182,6 +185,7 @@ final class RoutineTranslator {
                         t.when(),
                         t.follows(),
                         t.precedes(),
+                        t.columnsFirst(),
                         t.body(),
                         t.span())
                 : statement;

@@ -339,7 +339,7 @@ public final class Translator {
 
     private boolean isDomain(CodeObject object) {
         try {
-            return code.parse(object.source()) instanceof DdlStatement.CreateDomain;
+            return code.parse(object) instanceof DdlStatement.CreateDomain;
         } catch (SqlSyntaxException e) {
             return false; // it is left to a person with its text
         }

@@ -55,7 +55,7 @@ final class ViewIndexes {
 
     private ObjectRewriter.Result translated(CodeObject object) {
         try {
-            if (code.parse(object.source()) instanceof CreateIndex index) {
+            if (code.parse(object) instanceof CreateIndex index) {
                 return code.relation(index.table())
                         .map(r -> renamed(index, r))
                         .map(code.rewriter()::rewrite)

@@ -136,6 +136,8 @@ public final class MariaDbLanguage {
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.COUNTS_CHANGED_ROWS,
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.FOUR_DIGITS_OF_DIVISION,
                     SqlFeature.CAST_KEEPS_LENGTH,
@@ -219,17 +221,7 @@ public final class MariaDbLanguage {
             lexical.add(LexicalFeature.M_VERSION_COMMENTS);
             features.add(GrammarFeature.CHECKED_TEXTS_ARE_JSON);
         }
-        return new Grammar(
-                new LexicalRules(List.of("``"), lexical),
-                NameCase.IGNORED,
-                features,
-                OperatorTable.OR,
-                Map.of(
-                        BinaryOperator.JSON_GET,
-                        OperatorTable.POSTFIX,
-                        BinaryOperator.JSON_GET_TEXT,
-                        OperatorTable.POSTFIX),
-                MariaDbCalls::meaning);
+        return grammar(new LexicalRules(List.of("``"), lexical), features, OperatorTable.OR);
     }
 
     /** The dialect. */
@@ -250,5 +242,70 @@ public final class MariaDbLanguage {
                 LanguageResources.functions("mariadb"),
                 LanguageResources.types("mariadb", MariaDbDialect::types),
                 MariaDbWriters::of);
+    }
+
+    /** The dialect in a mode that its grammar tells; empty for the usual one. */
+    public static Language inMode(String mode) {
+        return mode.isEmpty() ? create() : oracleMode(mode.equals(MariaDbReading.EMPTY_IS_NULL));
+    }
+
+    /**
+     * The dialect where its mode is Oracle's ("sql_mode=ORACLE"): other routines, quotes and joined texts.
+     *
+     * @param emptyIsNull true where an empty text is NULL, too (EMPTY_STRING_IS_NULL)
+     */
+    private static Language oracleMode(boolean emptyIsNull) {
+        Language usual = create();
+        Set<SqlFeature> features = FeatureSets.and(
+                FeatureSets.without(
+                        FEATURES,
+                        SqlFeature.PLACE_0_IS_NONE,
+                        SqlFeature.ZERO_DIVISION_FAILS_IN_CHANGES,
+                        SqlFeature.ZERO_DIVISION_FAILS_IN_CODE),
+                SqlFeature.FETCH_ENDS_QUIETLY,
+                SqlFeature.PLACE_0_IS_FIRST);
+        return new Language(
+                usual.name(),
+                oracleGrammar(),
+                usual.quotes(),
+                usual.longestName(),
+                usual.reserved(),
+                emptyIsNull ? FeatureSets.and(features, SqlFeature.EMPTY_TEXT_IS_NULL) : features,
+                usual.nulls(),
+                usual.paging(),
+                usual.dummyTable(),
+                usual.defaultSchema(),
+                usual.masks(),
+                usual.scripts(),
+                LanguageResources.functions("mariadb-oracle"),
+                LanguageResources.types("mariadb-oracle", usual.typeTable()),
+                usual.writer());
+    }
+
+    private static Grammar oracleGrammar() {
+        Set<LexicalFeature> lexical = new HashSet<>(LEXICAL);
+        lexical.remove(LexicalFeature.DOUBLE_QUOTED_STRINGS);
+        lexical.add(LexicalFeature.M_VERSION_COMMENTS);
+        Set<GrammarFeature> features = new HashSet<>(GRAMMAR);
+        features.removeAll(Set.of(GrammarFeature.PSM_ROUTINES, GrammarFeature.PIPES_ARE_OR));
+        features.addAll(Set.of(
+                GrammarFeature.PLSQL_ROUTINES,
+                GrammarFeature.NULL_CONCATENATES_AS_EMPTY,
+                GrammarFeature.CHECKED_TEXTS_ARE_JSON));
+        return grammar(new LexicalRules(List.of("``", "\"\""), lexical), features, OperatorTable.ADDITIVE);
+    }
+
+    private static Grammar grammar(LexicalRules lexical, Set<GrammarFeature> features, int joining) {
+        return new Grammar(
+                lexical,
+                NameCase.IGNORED,
+                features,
+                joining,
+                Map.of(
+                        BinaryOperator.JSON_GET,
+                        OperatorTable.POSTFIX,
+                        BinaryOperator.JSON_GET_TEXT,
+                        OperatorTable.POSTFIX),
+                new MariaDbReading());
     }
 }

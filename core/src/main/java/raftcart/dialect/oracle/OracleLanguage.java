@@ -30,6 +30,8 @@ public final class OracleLanguage {
                             LexicalFeature.NUMBER_SIGNS_IN_NAMES)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.PLSQL_ROUTINES,
+                    GrammarFeature.INTO_WANTS_A_ROW,
                     GrammarFeature.CURRENT_DATE_HAS_TIME,
                     GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.SHOW_IS_FOR_CLIENT,
@@ -40,6 +42,8 @@ public final class OracleLanguage {
             OracleCalls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.FETCH_ENDS_QUIETLY,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.GENERATED_READS_NO_GENERATED,

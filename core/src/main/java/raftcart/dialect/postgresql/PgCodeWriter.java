@@ -48,16 +48,48 @@ final class PgCodeWriter extends CodeWriter {
             return range(range);
         }
         if (code instanceof CodeStatement.ForRows rows) {
-            return label(rows.label()) + "FOR " + name(rows.row()) + " IN\n"
-                    + indented(text(rows.query().orElseThrow())) + "\nLOOP\n" + lines(rows.body()) + "END LOOP";
+            return label(rows.label()) + "FOR " + name(rows.row()) + " IN" + source(rows) + "LOOP\n"
+                    + lines(rows.body()) + "END LOOP";
         }
         return simple(code);
+    }
+
+    /** What a loop goes through. */
+    private String source(CodeStatement.ForRows rows) {
+        return rows.query()
+                .map(q -> "\n" + indented(text(q)) + "\n")
+                .orElseGet(() -> " " + name(rows.cursor().orElseThrow()) + arguments(rows.arguments()) + " ");
+    }
+
+    private String arguments(List<Expr> arguments) {
+        return arguments.isEmpty() ? "" : "(" + targets(arguments) + ")";
     }
 
     private String simple(CodeStatement code) {
         if (code instanceof CodeStatement.Assign a) {
             return text(a.target()) + " := " + text(a.value());
         }
+        if (code instanceof CodeStatement.CursorStep c) {
+            return (c.opens() ? "OPEN " : "CLOSE ")
+                    + name(c.cursor())
+                    + arguments(c.arguments())
+                    + c.query().map(q -> " FOR\n" + indented(text(q))).orElse("");
+        }
+        if (code instanceof CodeStatement.Fetch f) {
+            return "FETCH " + name(f.cursor()) + " INTO " + targets(f.targets());
+        }
+        return code instanceof CodeStatement.ChangeInto c
+                ? text(c.change()) + "\nINTO " + targets(c.targets())
+                : code instanceof CodeStatement.Dynamic d ? dynamic(d) : plain(code);
+    }
+
+    private String dynamic(CodeStatement.Dynamic dynamic) {
+        return "EXECUTE " + text(dynamic.text())
+                + (dynamic.targets().isEmpty() ? "" : " INTO STRICT " + targets(dynamic.targets()))
+                + (dynamic.values().isEmpty() ? "" : " USING " + targets(dynamic.values()));
+    }
+
+    private String plain(CodeStatement code) {
         if (code instanceof CodeStatement.Jump j) {
             return (j.again() ? "CONTINUE" : "EXIT")
                     + j.label().map(l -> " " + name(l)).orElse("")
@@ -70,11 +102,8 @@ final class PgCodeWriter extends CodeWriter {
             return text(s.query()) + "\nINTO " + (s.expected() == Expected.EXACTLY_ONE ? "STRICT " : "")
                     + targets(s.targets());
         }
-        if (code instanceof CodeStatement.CursorStep c) {
-            return (c.opens() ? "OPEN " : "CLOSE ") + name(c.cursor());
-        }
-        if (code instanceof CodeStatement.Fetch f) {
-            return "FETCH " + name(f.cursor()) + " INTO " + targets(f.targets());
+        if (code instanceof CodeStatement.Message m) {
+            return "RAISE NOTICE '%', " + text(m.text());
         }
         if (code instanceof CodeStatement.Signal s) {
             return signal(s);
@@ -102,7 +131,11 @@ final class PgCodeWriter extends CodeWriter {
                 : " RETURNS SETOF " + row;
         return rows(routine, row) + "CREATE " + (routine.replace() ? "OR REPLACE " : "") + kind(routine)
                 + name(routine.name()) + "(" + parameters + ")" + returns + "\n"
-                + String.join("\n", traits(routine)) + "\n" + body((Block) routine.body(), variables(routine))
+                + String.join("\n", traits(routine)) + "\n"
+                + body(
+                        (Block) routine.body(),
+                        variables(routine),
+                        routine.traits().columnsFirst())
                 + comment(routine);
     }
 
@@ -194,18 +227,22 @@ final class PgCodeWriter extends CodeWriter {
                 || !((Block) routine.body()).declarations().isEmpty();
     }
 
-    /** The body with its quotes; a name that means a variable and a column means the variable, as on the source. */
-    private String body(Block block, boolean variables) {
+    /** The body with its quotes; a name that could mean a variable or a column means what it does on the source. */
+    private String body(Block block, boolean variables, boolean columnsFirst) {
         boolean queries = StatementSearch.anyStatement(List.of(block), PgCodeWriter::isQuery)
                 || StatementSearch.anyExpression(
                         List.of(block), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists)
                 || block.declarations().stream().anyMatch(Declaration.Cursor.class::isInstance);
-        String text = (variables && queries ? "#variable_conflict use_variable\n" : "") + block(block) + ";\n";
+        String text = conflict(variables && queries, columnsFirst) + block(block) + ";\n";
         String quote = "$$";
         for (int i = 0; text.contains(quote); i++) {
             quote = "$body" + (i == 0 ? "" : i) + "$";
         }
         return "AS " + quote + "\n" + text + quote;
+    }
+
+    private static String conflict(boolean possible, boolean columnsFirst) {
+        return possible ? "#variable_conflict use_" + (columnsFirst ? "column" : "variable") + "\n" : "";
     }
 
     private static boolean isQuery(Statement statement) {
@@ -226,7 +263,7 @@ final class PgCodeWriter extends CodeWriter {
         String one = wantsOneRow(body) ? "\nSET plpgsql.extra_errors = 'too_many_rows'" : "";
         return "CREATE OR REPLACE FUNCTION " + name(trigger.name()) + "() RETURNS trigger\nLANGUAGE plpgsql" + one
                 + "\n"
-                + body(body, !body.declarations().isEmpty()) + ";\nCREATE TRIGGER "
+                + body(body, !body.declarations().isEmpty(), trigger.columnsFirst()) + ";\nCREATE TRIGGER "
                 + name(trigger.name().last()) + " " + trigger.timing() + " " + events + " ON "
                 + name(trigger.table()) + "\nFOR EACH " + (trigger.eachRow() ? "ROW" : "STATEMENT")
                 + trigger.when().map(w -> "\nWHEN (" + text(w) + ")").orElse("") + "\nEXECUTE FUNCTION "
@@ -251,7 +288,12 @@ final class PgCodeWriter extends CodeWriter {
 
     private String declaration(Declaration declaration) {
         if (declaration instanceof Declaration.Cursor cursor) {
-            return name(cursor.name()) + " CURSOR FOR\n" + indented(text(cursor.query()));
+            String parameters = cursor.parameters().isEmpty()
+                    ? ""
+                    : cursor.parameters().stream()
+                            .map(p -> name(p.name()) + " " + type(p.type()))
+                            .collect(Collectors.joining(", ", "(", ") "));
+            return name(cursor.name()) + " CURSOR " + parameters + "FOR\n" + indented(text(cursor.query()));
         }
         Declaration.Variable variable = (Declaration.Variable) declaration;
         return name(variable.name())

@@ -33,6 +33,7 @@ public final class SnowflakeLanguage {
                             LexicalFeature.DOLLAR_QUOTES)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.EMPTY_NAME_PARTS,
                     GrammarFeature.LIKE_COPIES_ALL,
                     GrammarFeature.SECONDS_ARE_WHOLE,
                     GrammarFeature.COLON_PATHS,

@@ -31,6 +31,7 @@ public final class SqlServerLanguage {
                             LexicalFeature.HEX_NUMBERS_ARE_BYTES)),
             NameCase.IGNORED,
             Set.of(
+                    GrammarFeature.EMPTY_NAME_PARTS,
                     GrammarFeature.PLUS_CONCATENATES,
                     GrammarFeature.SELECT_INTO_TABLE,
                     GrammarFeature.ALIAS_BY_EQUALS,

@@ -1,5 +1,6 @@
 package raftcart.sql.parse;
 
+import java.util.List;
 import java.util.Optional;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Statement;
@@ -20,6 +21,16 @@ public interface CallReading {
     /** A change of rows as what it is for, where the engine keeps tables of its own that dumps fill. */
     default Statement change(Statement change) {
         return change;
+    }
+
+    /** The mode in which statements are read where the engine is set to all of these; empty for the usual one. */
+    default String mode(List<String> settings) {
+        return "";
+    }
+
+    /** One of these settings by which statements mean what we cannot read; empty where there is none. */
+    default Optional<String> unreadable(List<String> settings) {
+        return Optional.empty();
     }
 
     /**

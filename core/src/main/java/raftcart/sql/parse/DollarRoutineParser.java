@@ -110,7 +110,7 @@ final class DollarRoutineParser {
         Statement read = query ? value(inner(body.get()), span) : code(body.get());
         Statement code = named(read, parameters);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
-        Traits traits = new Traits(immutable || stable, access, definer, Optional.empty());
+        Traits traits = new Traits(immutable || stable, access, definer, false, Optional.empty());
         Statement guarded = strict ? guarded(code, parameters, span) : code;
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, guarded, span);
     }
@@ -146,7 +146,7 @@ final class DollarRoutineParser {
             throw cursor.byHand("a parameter without a name");
         }
         Name name = parsing.name();
-        TypeName type = PlCodeParser.type(parsing);
+        TypeName type = AnchoredTypes.read(parsing);
         boolean usual = cursor.takeWords("DEFAULT") || cursor.takeSymbol("=") || cursor.takeSymbol(":=");
         Optional<Expr> initial = usual ? Optional.of(parsing.expressions.expression()) : Optional.empty();
         return new Parameter(mode, name, type, initial);
@@ -283,11 +283,11 @@ final class DollarRoutineParser {
         if (cursor.peek().isAnyWord("FROM", "DEFERRABLE", "REFERENCING", "NOT", "INITIALLY")) {
             throw cursor.byHand("a trigger with " + parsing.word());
         }
-        cursor.expectWords("FOR");
+        boolean said = cursor.takeWords("FOR");
         cursor.takeWords("EACH");
-        boolean eachRow = cursor.takeWords("ROW");
-        if (!eachRow) {
-            throw cursor.byHand("a trigger for each statement");
+        boolean eachRow = said && cursor.takeWords("ROW");
+        if (said && !eachRow) {
+            cursor.expectWords("STATEMENT");
         }
         Optional<Expr> when = Optional.empty();
         if (cursor.takeWords("WHEN")) {
@@ -305,6 +305,6 @@ final class DollarRoutineParser {
         cursor.expectSymbol(")");
         Statement body = new Statement.CallProcedure(function, List.of(), span);
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, true, when, Optional.empty(), false, body, span);
+                name, replace, timing, events, table, eachRow, when, Optional.empty(), false, false, body, span);
     }
 }

@@ -213,7 +213,7 @@ final class FurnitureParser {
     private Statement set(Span span) {
         cursor.take();
         Optional<Statement> mode =
-                parsing.has(GrammarFeature.SQL_MODES) ? new SqlMode(cursor).set(span) : Optional.empty();
+                parsing.has(GrammarFeature.SQL_MODES) ? new SqlMode(parsing).set(span) : Optional.empty();
         if (mode.isPresent()) {
             return mode.get();
         }

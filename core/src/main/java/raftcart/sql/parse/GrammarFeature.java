@@ -14,6 +14,12 @@ public enum GrammarFeature {
     BODIES_ARE_TEXTS,
     /** The bodies of routines are SQL/PSM. */
     PSM_ROUTINES,
+    /** The bodies of routines are PL/SQL. */
+    PLSQL_ROUTINES,
+    /** SELECT INTO fails where there is no row; elsewhere the variables keep what they have, unless that is handled. */
+    INTO_WANTS_A_ROW,
+    /** {@code database..table} leaves out the schema; elsewhere two points stand between the ends of a range. */
+    EMPTY_NAME_PARTS,
     /** {@code ||} joins conditions. */
     PIPES_ARE_OR,
     /** {@code ISNULL(x)} asks whether x is NULL. */

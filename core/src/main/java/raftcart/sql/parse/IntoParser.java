@@ -32,6 +32,9 @@ final class IntoParser {
         while (!cursor.atEnd() && !(depth == 0 && cursor.peek().isSymbol(";"))) {
             Token token = cursor.peek();
             depth += token.isSymbol("(") ? 1 : token.isSymbol(")") ? -1 : 0;
+            if (depth == 0 && token.isWord("BULK") && cursor.peek(1).isWord("COLLECT")) {
+                throw cursor.byHand("BULK COLLECT");
+            }
             if (depth == 0 && token.isWord("INTO")) {
                 cursor.take();
                 strict = cursor.takeWords("STRICT");

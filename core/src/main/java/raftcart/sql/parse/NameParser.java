@@ -47,7 +47,7 @@ final class NameParser {
         }
         Span span = first.span();
         List<Name> names = new ArrayList<>(List.of(parsing.nameOf(cursor.take())));
-        while (cursor.peek().isSymbol(".") || cursor.peek().isSymbol("..")) {
+        while (parsing.atPoint()) {
             if (cursor.peek(1).isSymbol("*")) {
                 cursor.take();
                 cursor.take();

@@ -92,16 +92,19 @@ final class Parsing {
         return grammar.names().quoted(padded ? token.value().stripTrailing() : token.value());
     }
 
+    /** True where the parts of a name go on. */
+    boolean atPoint() {
+        return cursor.peek().isSymbol(".") || cursor.peek().isSymbol("..") && has(GrammarFeature.EMPTY_NAME_PARTS);
+    }
+
     /** A name with points in it. An empty part between two points is the default schema. */
     QualifiedName qualifiedName() {
         Name first = name();
-        if (!cursor.peek().isSymbol(".")
-                && !cursor.peek().isSymbol("..")
-                && !cursor.peek().isSymbol("@")) {
+        if (!atPoint() && !cursor.peek().isSymbol("@")) {
             return new QualifiedName(List.of(first)); // most names
         }
         List<Name> parts = new ArrayList<>(List.of(first));
-        while (cursor.peek().isSymbol(".") || cursor.peek().isSymbol("..")) {
+        while (atPoint()) {
             cursor.take();
             parts.add(name());
         }

@@ -2,34 +2,24 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
-import raftcart.sql.TokenCursor;
-import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Expected;
+import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
-import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TypeName;
 
 /** Reads the statements of PL/pgSQL ("PL/pgSQL - SQL Procedural Language", PostgreSQL). */
-final class PlCodeParser {
-    private final Parsing parsing;
-    private final TokenCursor cursor;
-    private final ChoiceParser choices;
-
+final class PlCodeParser extends PlParser {
     PlCodeParser(Parsing parsing) {
-        this.parsing = parsing;
-        this.cursor = parsing.cursor;
-        this.choices = new ChoiceParser(parsing, this::statements, "ELSIF", "ELSEIF");
+        super(parsing);
     }
 
     /** The one block of which a routine consists. */
@@ -52,62 +42,20 @@ final class PlCodeParser {
         return block;
     }
 
-    /** The name of a type; that of a column is kept with its sign, as in {@code star.mag%type}. */
-    static TypeName type(Parsing parsing) {
-        TokenCursor cursor = parsing.cursor;
-        int mark = cursor.mark();
-        if (cursor.peek().isName()) {
-            QualifiedName name = parsing.qualifiedName();
-            if (cursor.takeSymbol("%")) {
-                if (!cursor.takeWords("TYPE")) {
-                    throw cursor.byHand("a variable of the type of a row");
-                }
-                return TypeName.of(
-                        String.join(".", name.parts().stream().map(Name::text).toList()) + "%type");
-            }
-        }
-        cursor.reset(mark);
-        return TypeNameParser.parse(cursor);
+    @Override
+    CodeStatement.Block block(
+            Optional<Name> label,
+            List<Declaration> declarations,
+            List<Statement> body,
+            List<Rescue> rescues,
+            Span span) {
+        return new CodeStatement.Block(label, declarations, List.of(), body, rescues, span);
     }
 
-    private Optional<Name> label() {
-        if (!cursor.takeSymbol("<<")) {
-            return Optional.empty();
-        }
-        Name name = parsing.name();
-        cursor.expectSymbol(">>");
-        return Optional.of(name);
-    }
-
-    private List<Statement> statements(String... ends) {
-        List<Statement> all = new ArrayList<>();
-        while (!cursor.peek().isAnyWord(ends)) {
-            if (cursor.atEnd()) {
-                throw cursor.unexpected(String.join(" or ", ends));
-            }
-            all.add(parsing.nested(this::statement));
-            cursor.expectSymbol(";");
-        }
-        return all;
-    }
-
-    private Statement statement() {
-        Optional<Name> label = label();
-        Token token = cursor.peek();
-        Span span = token.span();
-        String word = token.kind() == TokenKind.WORD ? token.value().toUpperCase(Locale.ROOT) : "";
+    @Override
+    Statement own(String word, Span span) {
         return switch (word) {
-            case "BEGIN", "DECLARE" -> block(label, span);
-            case "IF" -> choices.choice(span);
-            case "CASE" -> choices.caseOf(span);
-            case "LOOP", "WHILE" -> loop(label, span);
-            case "FOR" -> forLoop(label, span);
-            case "EXIT", "CONTINUE" -> jump(span);
             case "RETURN" -> returned(span);
-            case "NULL" -> {
-                cursor.take();
-                yield new CodeStatement.Nothing(span);
-            }
             case "PERFORM" -> perform(span);
             case "SELECT", "WITH" -> new IntoParser(parsing).select(Expected.FIRST);
             case "RAISE" -> new RaiseParser(parsing).raise(span);
@@ -136,113 +84,53 @@ final class PlCodeParser {
         return token.isSymbol(":=") || token.isSymbol("=");
     }
 
-    private Statement block(Optional<Name> label, Span span) {
-        List<Declaration> declarations = new ArrayList<>();
-        while (cursor.takeWords("DECLARE")) {
-            while (!cursor.peek().isAnyWord("BEGIN", "DECLARE")) {
-                declarations.add(declaration());
-                cursor.expectSymbol(";");
-            }
-        }
-        cursor.expectWords("BEGIN");
-        List<Statement> body = statements("END", "EXCEPTION");
-        List<Rescue> rescues = new ArrayList<>();
-        if (cursor.takeWords("EXCEPTION")) {
-            while (cursor.takeWords("WHEN")) {
-                rescues.add(rescue());
-            }
-        }
-        cursor.expectWords("END");
-        if (cursor.peek().isName()) {
-            parsing.name();
-        }
-        return new CodeStatement.Block(label, declarations, List.of(), body, rescues, span);
-    }
-
-    private Declaration declaration() {
+    @Override
+    List<Declaration> declaration() {
         Span span = cursor.peek().span();
         Name name = parsing.name();
         if (cursor.peek().isWord("ALIAS")) {
             throw cursor.byHand("another name for a parameter");
         }
-        if (cursor.peek().isAnyWord("CURSOR", "SCROLL", "REFCURSOR")
-                || cursor.peek().isWord("NO") && cursor.peek(1).isWord("SCROLL")) {
-            throw cursor.byHand("a cursor");
+        if (cursor.takeWords("NO", "SCROLL") || cursor.peek().isWord("CURSOR")) {
+            return List.of(cursor(name, span));
+        }
+        if (cursor.peek().isAnyWord("SCROLL", "REFCURSOR")) {
+            throw cursor.byHand("a cursor that goes back, or one without a query of its own");
         }
         boolean constant = cursor.takeWords("CONSTANT");
-        TypeName type = type(parsing);
+        TypeName type = AnchoredTypes.read(parsing);
+        if (type.name().endsWith(TypeName.OF_ROW)) {
+            throw cursor.byHand("a variable of the type of a row");
+        }
         if (cursor.takeWords("NOT", "NULL")) {
             throw cursor.byHand("a variable that takes no NULL");
         }
-        boolean given = cursor.takeWords("DEFAULT") || cursor.takeSymbol(":=") || cursor.takeSymbol("=");
-        Optional<Expr> initial = given ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-        return new Declaration.Variable(name, type, initial, constant, span);
+        return List.of(new Declaration.Variable(name, type, initial(), constant, span));
     }
 
-    private Rescue rescue() {
-        List<Condition> conditions = new ArrayList<>();
-        do {
-            if (cursor.takeWords("SQLSTATE")) {
-                conditions.add(new Condition(Condition.Kind.STATE, parsing.string()));
-            } else if (cursor.takeWords("OTHERS")) {
-                conditions.add(new Condition(Condition.Kind.ERROR, ""));
-            } else {
-                conditions.add(new Condition(Condition.Kind.NAME, parsing.name().key()));
-            }
-        } while (cursor.takeWords("OR"));
-        cursor.expectWords("THEN");
-        return new Rescue(conditions, statements("WHEN", "END"));
-    }
-
-    private Statement loop(Optional<Name> label, Span span) {
-        Optional<Expr> before =
-                cursor.takeWords("WHILE") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-        return new CodeStatement.Loop(label, before, Optional.empty(), rounds(), span);
-    }
-
-    private List<Statement> rounds() {
-        cursor.expectWords("LOOP");
-        List<Statement> body = statements("END");
-        cursor.expectWords("END", "LOOP");
-        if (cursor.peek().isName()) {
-            parsing.name();
+    private Declaration cursor(Name name, Span span) {
+        cursor.expectWords("CURSOR");
+        List<Parameter> parameters = cursorParameters();
+        if (!cursor.takeAny("FOR", "IS")) {
+            throw cursor.unexpected("FOR");
         }
-        return body;
+        return new Declaration.Cursor(name, parameters, parsing.queries.query(), span);
     }
 
-    private Statement forLoop(Optional<Name> label, Span span) {
-        cursor.take();
-        Name variable = parsing.name();
-        cursor.expectWords("IN");
-        boolean query = cursor.peek().isAnyWord("SELECT", "WITH", "VALUES")
-                || cursor.peek().isSymbol("(") && cursor.peek(1).isAnyWord("SELECT", "WITH");
-        if (query) {
-            Query rows = parsing.queries.query();
-            return new CodeStatement.ForRows(
-                    label, variable, Optional.of(rows), Optional.empty(), List.of(), rounds(), span);
+    @Override
+    List<Condition> conditions() {
+        if (cursor.takeWords("SQLSTATE")) {
+            return List.of(new Condition(Condition.Kind.STATE, parsing.string()));
         }
-        if (cursor.peek().isWord("EXECUTE")) {
-            throw cursor.byHand("a loop over the rows of a computed statement");
-        }
-        boolean reverse = cursor.takeWords("REVERSE");
-        Expr from = parsing.expressions.expression();
-        cursor.expectSymbol("..");
-        Expr to = parsing.expressions.expression();
-        if (cursor.peek().isWord("BY")) {
-            throw cursor.byHand("a loop with steps");
-        }
-        return new CodeStatement.ForRange(
-                label, variable, reverse, reverse ? to : from, reverse ? from : to, rounds(), span);
+        return List.of(
+                cursor.takeWords("OTHERS")
+                        ? new Condition(Condition.Kind.ERROR, "")
+                        : new Condition(Condition.Kind.NAME, parsing.name().key()));
     }
 
-    private Statement jump(Span span) {
-        boolean again = cursor.take().isWord("CONTINUE");
-        Optional<Name> label = cursor.peek().isName() && !cursor.peek().isWord("WHEN")
-                ? Optional.of(parsing.name())
-                : Optional.empty();
-        Optional<Expr> when =
-                cursor.takeWords("WHEN") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
-        return new CodeStatement.Jump(again, label, when, span);
+    @Override
+    Statement range(Optional<Name> label, Name variable, boolean reverse, Expr from, Expr to, Span span) {
+        return super.range(label, variable, reverse, reverse ? to : from, reverse ? from : to, span);
     }
 
     private Statement returned(Span span) {

@@ -1,16 +1,19 @@
 package raftcart.sql.parse;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
 
 /** Reads what follows a value and belongs to it: casts, subscripts, paths, collations, zones and units. */
@@ -39,6 +42,7 @@ final class PostfixParser {
                 case "(" -> attributes.at() ? attributes.read(operand) : null;
                 case ":" -> parsing.has(GrammarFeature.COLON_PATHS) ? path(operand, token.span()) : null;
                 case "." -> operand instanceof Expr.Literal ? null : field(operand);
+                case "%" -> parsing.has(GrammarFeature.PLSQL_ROUTINES) ? ofCursor(operand) : null;
                 default -> null;
             };
         }
@@ -72,6 +76,19 @@ final class PostfixParser {
             return new Expr.Interval(List.of(new Expr.IntervalPart(operand, unit)), token.span());
         }
         return null;
+    }
+
+    /** What is asked of a cursor, as in {@code c%NOTFOUND}. */
+    private Expr ofCursor(Expr operand) {
+        boolean asked =
+                operand instanceof Expr.Column && cursor.peek(1).isAnyWord("FOUND", "NOTFOUND", "ROWCOUNT", "ISOPEN");
+        if (!asked) {
+            return null;
+        }
+        cursor.take();
+        String what = "%" + parsing.word().toLowerCase(Locale.ROOT);
+        Span span = cursor.take().span();
+        return new Expr.Call(QualifiedName.of(what), false, List.of(operand), CallSuffix.NONE, span);
     }
 
     /** Of several zones in a row each applies to what the zones before it made. */

@@ -79,7 +79,7 @@ final class PsmParser {
                 yield new CodeStatement.Return(Optional.of(parsing.expressions.expression()), span);
             }
             case "OPEN", "CLOSE", "FETCH" -> cursorStep(span);
-            case "SIGNAL", "RESIGNAL" -> signal(span);
+            case "SIGNAL", "RESIGNAL" -> SignalParser.read(parsing, span);
             case "SELECT", "WITH", "(" -> new IntoParser(parsing).select(CodeStatement.Expected.AT_MOST_ONE);
             case "DECLARE" -> throw cursor.unexpected("a statement; declarations stand at the beginning of a block");
             case "GET" -> diagnosis(span);
@@ -223,7 +223,7 @@ final class PsmParser {
             if (cursor.peek().isSymbol("(")) {
                 throw cursor.byHand("a cursor with parameters");
             }
-            return new CodeStatement.CursorStep(step.isWord("OPEN"), name, List.of(), span);
+            return new CodeStatement.CursorStep(step.isWord("OPEN"), name, List.of(), Optional.empty(), span);
         }
         cursor.takeWords("NEXT");
         cursor.takeWords("FROM");
@@ -264,35 +264,5 @@ final class PsmParser {
             items.add(item);
         } while (cursor.takeSymbol(","));
         return new CodeStatement.Diagnosis(targets, items, span);
-    }
-
-    private Statement signal(Span span) {
-        boolean again = cursor.take().isWord("RESIGNAL");
-        Optional<String> state = Optional.empty();
-        if (cursor.takeWords("SQLSTATE")) {
-            cursor.takeWords("VALUE");
-            state = Optional.of(parsing.string());
-        } else if (cursor.peek().isName() && !cursor.peek().isWord("SET")) {
-            throw cursor.byHand("a condition that is raised by its name");
-        }
-        Optional<Expr> message = Optional.empty();
-        List<String> more = new ArrayList<>();
-        if (cursor.takeWords("SET")) {
-            do {
-                String item = parsing.word();
-                cursor.take();
-                cursor.expectSymbol("=");
-                Expr value = parsing.expressions.expression();
-                if (item.equals("MESSAGE_TEXT")) {
-                    message = Optional.of(value);
-                } else {
-                    more.add(item);
-                }
-            } while (cursor.takeSymbol(","));
-        }
-        if (again && state.isEmpty() && (message.isPresent() || !more.isEmpty())) {
-            throw cursor.byHand("RESIGNAL with another message");
-        }
-        return new CodeStatement.Signal(state, message, more, span);
     }
 }

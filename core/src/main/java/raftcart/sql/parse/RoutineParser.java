@@ -119,7 +119,7 @@ final class RoutineParser {
             } else if (cursor.takeWords("COMMENT")) {
                 comment = Optional.of(parsing.string());
             } else {
-                return new Traits(deterministic, access, definer, comment);
+                return new Traits(deterministic, access, definer, false, comment);
             }
         }
     }
@@ -138,6 +138,6 @@ final class RoutineParser {
         Optional<Name> other = precedes || cursor.takeWords("FOLLOWS") ? Optional.of(parsing.name()) : Optional.empty();
         Statement body = new PsmParser(parsing).body();
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, true, Optional.empty(), other, precedes, body, span);
+                name, replace, timing, events, table, true, Optional.empty(), other, precedes, false, body, span);
     }
 }

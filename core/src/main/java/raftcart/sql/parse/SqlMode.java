@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.sql.Span;
@@ -22,36 +21,16 @@ import raftcart.sql.tree.Statement.ZerosInKeys.Step;
 final class SqlMode {
     private static final String ZEROS_KEPT = "NO_AUTO_VALUE_ON_ZERO";
 
-    /** The modes by which no statement is read otherwise; they say what is refused, or what SHOW shows. */
-    private static final Set<String> OF_NO_MEANING = Set.of(
-            ZEROS_KEPT,
-            "",
-            "DEFAULT",
-            "ALLOW_INVALID_DATES",
-            "ERROR_FOR_DIVISION_BY_ZERO",
-            "IGNORE_SPACE",
-            "NO_AUTO_CREATE_USER",
-            "NO_DIR_IN_CREATE",
-            "NO_ENGINE_SUBSTITUTION",
-            "NO_FIELD_OPTIONS",
-            "NO_KEY_OPTIONS",
-            "NO_TABLE_OPTIONS",
-            "NO_ZERO_DATE",
-            "NO_ZERO_IN_DATE",
-            "ONLY_FULL_GROUP_BY",
-            "STRICT_ALL_TABLES",
-            "STRICT_TRANS_TABLES",
-            "TIME_ROUND_FRACTIONAL",
-            "TRADITIONAL");
-
     private static final Pattern MODE = Pattern.compile("(?i)(@@)?((session|local)\\.)?sql_mode");
 
     private final TokenCursor cursor;
+    private final CallReading reading;
     private final List<Step> steps = new ArrayList<>();
     private Optional<String> otherwise = Optional.empty();
 
-    SqlMode(TokenCursor cursor) {
-        this.cursor = cursor;
+    SqlMode(Parsing parsing) {
+        this.cursor = parsing.cursor;
+        this.reading = parsing.grammar.calls();
     }
 
     /** What follows SET; empty, with nothing read, where it is not about the mode of this session. */
@@ -94,22 +73,20 @@ final class SqlMode {
         Token first = value.get(0);
         boolean single = value.size() == 1;
         if (single && isVariable(to) && isMode(first)) {
-            steps.add(new Step(Kind.SAVED, key(to)));
+            steps.add(new Step(Kind.SAVED, key(to), ""));
         } else if (single && isMode(to) && isVariable(first)) {
-            steps.add(new Step(Kind.RESTORED, key(first)));
+            steps.add(new Step(Kind.RESTORED, key(first), ""));
         } else if (isMode(to)) {
             List<String> modes = value.stream()
                     .filter(t -> t.isString() || single)
                     .flatMap(t -> Arrays.stream(t.value().split(",")))
                     .map(m -> m.strip().toUpperCase(Locale.ROOT))
                     .toList();
-            modes.stream()
-                    .filter(m -> !OF_NO_MEANING.contains(m))
-                    .findFirst()
-                    .ifPresent(m -> otherwise = Optional.of(m));
+            Optional<String> unread = reading.unreadable(modes);
+            otherwise = otherwise.or(() -> unread);
             boolean keeps = modes.contains(ZEROS_KEPT);
             if (keeps || value.stream().noneMatch(SqlMode::isMode)) {
-                steps.add(new Step(keeps ? Kind.KEPT : Kind.NUMBERED, ""));
+                steps.add(new Step(keeps ? Kind.KEPT : Kind.NUMBERED, "", reading.mode(modes)));
             }
         }
     }

@@ -31,8 +31,10 @@ public sealed interface CodeStatement extends Statement {
      * What a routine says of itself.
      *
      * @param definer true where it runs with the rights of the one who made it
+     * @param columnsFirst true where a name that could mean a column or a variable of the routine means the column
      */
-    record Traits(boolean deterministic, Access access, boolean definer, Optional<String> comment) {}
+    record Traits(
+            boolean deterministic, Access access, boolean definer, boolean columnsFirst, Optional<String> comment) {}
 
     /**
      * A function, or a procedure where it returns nothing.
@@ -78,6 +80,7 @@ public sealed interface CodeStatement extends Statement {
      *
      * @param eachRow true where it fires for each row, false for each statement
      * @param follows the trigger after which it fires; before which if {@code precedes}
+     * @param columnsFirst true where a name that could mean a column or a variable of the trigger means the column
      */
     record CreateTrigger(
             QualifiedName name,
@@ -89,6 +92,7 @@ public sealed interface CodeStatement extends Statement {
             Optional<Expr> when,
             Optional<Name> follows,
             boolean precedes,
+            boolean columnsFirst,
             Statement body,
             Span span)
             implements CodeStatement {
@@ -108,6 +112,18 @@ public sealed interface CodeStatement extends Statement {
 
         /** A cursor over a query. */
         record Cursor(Name name, List<Parameter> parameters, Query query, Span span) implements Declaration {}
+
+        /**
+         * A row.
+         *
+         * @param of the table or cursor whose rows it is like; empty where its columns are said
+         * @param fields the columns
+         */
+        record Row(Name name, Optional<QualifiedName> of, List<Parameter> fields, Span span) implements Declaration {
+            public Row {
+                fields = List.copyOf(fields);
+            }
+        }
 
         /** A name for a condition. */
         record NamedCondition(Name name, Condition condition) implements Declaration {}
@@ -291,8 +307,33 @@ public sealed interface CodeStatement extends Statement {
         }
     }
 
-    /** Opens, or closes, a cursor. */
-    record CursorStep(boolean opens, Name cursor, List<Expr> arguments, Span span) implements CodeStatement {}
+    /** A change of which the values that it gives of its one row go into variables. */
+    record ChangeInto(Statement change, List<Expr> targets, Span span) implements CodeStatement {
+        public ChangeInto {
+            targets = List.copyOf(targets);
+        }
+    }
+
+    /**
+     * A statement that is put together as a text.
+     *
+     * @param targets the variables for the values of its one row
+     * @param values what takes the places of its parameters
+     */
+    record Dynamic(Expr text, List<Expr> targets, List<Expr> values, Span span) implements CodeStatement {
+        public Dynamic {
+            targets = List.copyOf(targets);
+            values = List.copyOf(values);
+        }
+    }
+
+    /**
+     * Opens, or closes, a cursor.
+     *
+     * @param query what it goes through, where the cursor has no query of its own
+     */
+    record CursorStep(boolean opens, Name cursor, List<Expr> arguments, Optional<Query> query, Span span)
+            implements CodeStatement {}
 
     /** The next row of a cursor into variables. */
     record Fetch(Name cursor, List<Expr> targets, Span span) implements CodeStatement {
@@ -304,7 +345,7 @@ public sealed interface CodeStatement extends Statement {
     /**
      * An error or warning made by the code.
      *
-     * @param state its SQLSTATE; empty where the error at hand is passed on
+     * @param state its SQLSTATE, or the name of a condition; empty where the error at hand is passed on
      * @param message what it says
      * @param more what else it tells, by the names of these items, which another engine has no room for
      */

@@ -239,10 +239,15 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
     /** Whether rows may bring numbers with them for the numbered column of a table. */
     record AllowKeys(QualifiedName table, boolean allowed, Span span) implements Other {}
 
-    /** What 0 stands for in the numbered column of a table from here on. */
+    /** What 0 stands for in the numbered column of a table from here on, and how statements are read. */
     record ZerosInKeys(List<Step> steps, String text, Span span) implements Other {
-        /** One assignment; the variable is where what holds is kept, or comes from. */
-        public record Step(Kind kind, String variable) {}
+        /**
+         * One assignment.
+         *
+         * @param variable where what holds is kept, or comes from
+         * @param mode the mode in which statements are read from here on; empty for the usual one
+         */
+        public record Step(Kind kind, String variable, String mode) {}
 
         /** What an assignment does. */
         public enum Kind {

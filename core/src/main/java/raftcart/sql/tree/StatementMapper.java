@@ -148,6 +148,7 @@ public class StatementMapper extends QueryMapper {
                     optional(t.when()),
                     t.follows(),
                     t.precedes(),
+                    t.columnsFirst(),
                     statement(t.body()),
                     t.span());
         }
@@ -233,10 +234,17 @@ public class StatementMapper extends QueryMapper {
             return new CodeStatement.SelectInto(query(s.query()), exprs(s.targets()), s.expected(), s.span());
         }
         if (code instanceof CodeStatement.CursorStep c) {
-            return new CodeStatement.CursorStep(c.opens(), c.cursor(), exprs(c.arguments()), c.span());
+            return new CodeStatement.CursorStep(
+                    c.opens(), c.cursor(), exprs(c.arguments()), c.query().map(this::query), c.span());
         }
         if (code instanceof CodeStatement.Fetch f) {
             return new CodeStatement.Fetch(f.cursor(), exprs(f.targets()), f.span());
+        }
+        if (code instanceof CodeStatement.ChangeInto c) {
+            return new CodeStatement.ChangeInto(statement(c.change()), exprs(c.targets()), c.span());
+        }
+        if (code instanceof CodeStatement.Dynamic d) {
+            return new CodeStatement.Dynamic(expr(d.text()), exprs(d.targets()), exprs(d.values()), d.span());
         }
         if (code instanceof CodeStatement.Signal s) {
             return new CodeStatement.Signal(s.state(), optional(s.message()), s.more(), s.span());

@@ -14,6 +14,12 @@ public record TypeName(String name, List<Integer> parameters, List<String> value
     /** The parameter that stands for {@code MAX} or {@code *}. */
     public static final int MAX = -1;
 
+    /** The end of the name of a column whose type is meant. */
+    public static final String OF_COLUMN = "%type";
+
+    /** The end of the name of a table or cursor whose rows are meant. */
+    public static final String OF_ROW = "%rowtype";
+
     public TypeName {
         name = Objects.requireNonNull(name, "name").toLowerCase(Locale.ROOT);
         parameters = List.copyOf(parameters);

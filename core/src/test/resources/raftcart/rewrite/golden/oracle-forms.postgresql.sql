@@ -67,11 +67,20 @@ GRANT SELECT, INSERT, UPDATE, DELETE ON telescope TO app_user WITH GRANT OPTION;
 REVOKE ALL ON telescope FROM app_user;
 -- RC0602 by hand: No counterpart on the target: a type of this kind
 -- CREATE OR REPLACE TYPE t_list AS TABLE OF VARCHAR2(100)
--- RC0603 by hand: Code is not translated: trigger
--- CREATE OR REPLACE TRIGGER trg_t BEFORE INSERT ON telescope FOR EACH ROW
--- BEGIN
---   IF :NEW.telescope_id IS NULL THEN SELECT seq_ev.NEXTVAL INTO :NEW.telescope_id FROM dual; END IF;
--- END;
+CREATE OR REPLACE FUNCTION trg_t() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF new.telescope_id IS NULL THEN
+        SELECT NEXTVAL('seq_ev')
+        INTO STRICT new.telescope_id;
+    END IF;
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER trg_t BEFORE INSERT ON telescope
+FOR EACH ROW
+EXECUTE FUNCTION trg_t();
 INSERT INTO telescope (telescope_id, name, created, updated)
 VALUES (NEXTVAL('seq_ev'), 'it''s', TIMESTAMP '2020-01-02 03:04:05.678000', DATE '2020-01-02');
 INSERT INTO a (x) VALUES (1);
@@ -299,7 +308,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 57:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 59:1: RC0602 by hand: No counterpart on the target: the right EXECUTE
 -- 61:34: RC0602 by hand: No counterpart on the target: a type of this kind
--- 63:1: RC0603 by hand: Code is not translated: trigger
+-- 63:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 68:97: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02 03:04:05.678000
 -- 68:166: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-02
 -- 69:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table

@@ -48,11 +48,17 @@ SELECT LOCALTIMESTAMP, CURRENT_TIMESTAMP, CURRENT_USER;
 SELECT a FROM t1
 EXCEPT
 SELECT b FROM t2;
--- RC0603 by hand: Code is not translated: trigger
--- CREATE OR REPLACE TRIGGER trg BEFORE INSERT ON obs_log FOR EACH ROW
--- BEGIN
---   :NEW.id := obs_seq.NEXTVAL;
--- END;
+CREATE OR REPLACE FUNCTION trg() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    new.id := NEXTVAL('obs_seq');
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER trg BEFORE INSERT ON obs_log
+FOR EACH ROW
+EXECUTE FUNCTION trg();
 SELECT 'it''s' FROM a FOR UPDATE NOWAIT;
 SELECT *
 FROM (
@@ -99,7 +105,7 @@ ALTER TABLE plate DROP CONSTRAINT pk_plate;
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
 -- 20:8: RC0609 adapted: Said in other words: values put together as texts
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
--- 25:1: RC0603 by hand: Code is not translated: trigger
+-- 25:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM

@@ -116,22 +116,28 @@ FROM observer e
 CROSS JOIN site d
 LEFT JOIN region r ON d.region_id = r.region_id
 WHERE e.site_id = d.site_id;
--- RC0603 by hand: Code is not translated: procedure
--- CREATE OR REPLACE PROCEDURE secure_dml
--- IS
--- BEGIN
---   IF TO_CHAR (SYSDATE, 'HH24:MI') NOT BETWEEN '08:00' AND '18:00'
---         OR TO_CHAR (SYSDATE, 'DY') IN ('SAT', 'SUN') THEN
--- 	RAISE_APPLICATION_ERROR (-20205, 
--- 		'You may only make changes during normal office hours');
---   END IF;
--- END secure_dml;
--- RC0603 by hand: Code is not translated: trigger
--- CREATE OR REPLACE TRIGGER secure_obs
---   BEFORE INSERT OR UPDATE OR DELETE ON observer
--- BEGIN
---   secure_dml;
--- END secure_obs;
+CREATE OR REPLACE PROCEDURE secure_dml()
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+BEGIN
+    IF TO_CHAR(LOCALTIMESTAMP, 'HH24:MI') NOT BETWEEN '08:00' AND '18:00'
+        OR TO_CHAR(LOCALTIMESTAMP, 'DY') IN ('SAT', 'SUN') THEN
+        RAISE EXCEPTION USING MESSAGE = 'You may only make changes during normal office hours', ERRCODE = 'U0205';
+    END IF;
+END;
+$$;
+CREATE OR REPLACE FUNCTION secure_obs() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    CALL secure_dml();
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER secure_obs BEFORE INSERT OR UPDATE OR DELETE ON observer
+FOR EACH STATEMENT
+EXECUTE FUNCTION secure_obs();
 -- RC0602 by hand: No counterpart on the target: ALTER TRIGGER
 -- ALTER TRIGGER secure_obs DISABLE
 -- RC0602 by hand: No counterpart on the target: a type of this kind
@@ -291,8 +297,8 @@ INSERT INTO region VALUES (6, 'b');
 -- 150:45: RC0602 by hand: No counterpart on the target: an index of another type
 -- 158:4: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 155:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
--- 169:1: RC0603 by hand: Code is not translated: procedure
--- 179:1: RC0603 by hand: Code is not translated: trigger
+-- 169:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 179:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 185:1: RC0602 by hand: No counterpart on the target: ALTER TRIGGER
 -- 187:6: RC0602 by hand: No counterpart on the target: a type of this kind
 -- 193:6: RC0602 by hand: No counterpart on the target: a type of this kind

@@ -104,11 +104,18 @@ final class MariaDbCodeReader {
     private void show(ObjectKind kind, String names, String show, String column) throws SQLException {
         for (String name : Query.list(connection, names, row -> row.getString(1), schema)) {
             ObjectName qualified = new ObjectName(schema, name);
-            List<String> source = Query.list(
-                    connection, show + dialect.identifiers().quote(qualified), row -> Query.orEmpty(row, column));
-            String text = source.isEmpty() || source.get(0).isEmpty() ? unread(kind) : source.get(0);
-            objects.add(new CodeObject(kind, qualified, text));
+            List<CodeObject> shown = Query.list(
+                    connection,
+                    show + dialect.identifiers().quote(qualified),
+                    row -> new CodeObject(
+                            kind, qualified, Query.orEmpty(row, column), mode(Query.orEmpty(row, "sql_mode"))));
+            boolean read = !shown.isEmpty() && !shown.get(0).source().isEmpty();
+            objects.add(read ? shown.get(0) : new CodeObject(kind, qualified, unread(kind)));
         }
+    }
+
+    private String mode(String settings) {
+        return dialect.language().grammar().calls().mode(List.of(settings.split(",")));
     }
 
     /** Grants on the database and its tables; those on everything belong to the server, not to the database. */

@@ -39,22 +39,35 @@ class RoutineExecutionTest {
     @Test
     void routinesDoTheSameOnBothEngines() throws IOException, SQLException {
         try (SqlEngines engines = new SqlEngines()) {
-            run(engines, "mariadb", "postgresql");
-            run(engines, "postgresql", "mariadb");
+            run(engines, "mariadb", "mariadb", "mariadb", "postgresql", "");
+            run(engines, "postgresql", "postgresql", "postgresql", "mariadb", "");
+            run(engines, "oracle", "oracle", "mariadb", "postgresql", "ORACLE,EMPTY_STRING_IS_NULL");
+            run(engines, "oracle", "mariadb", "mariadb", "postgresql", "ORACLE");
         }
         assertThat(failures).isEmpty();
         assertThat(compared).as("results compared").isGreaterThan(90);
         assertThat(left).as("left to a person").isZero();
     }
 
-    private void run(SqlEngines engines, String source, String target) throws IOException {
+    /**
+     * Runs the cases of a file.
+     *
+     * @param dialect as which they are read
+     * @param source where they run; one engine stands in for another in a mode in which it reads what that reads
+     */
+    private void run(SqlEngines engines, String file, String dialect, String source, String target, String mode)
+            throws IOException, SQLException {
+        if (!mode.isEmpty()) {
+            engines.execute(source, "SET @usual = @@sql_mode, sql_mode = '" + mode + "'");
+        }
         String[] cases =
-                SampleSchema.resource("routines/" + source + ".txt").strip().split("\n----\n");
+                SampleSchema.resource("routines/" + file + ".txt").strip().split("\n----\n");
         for (int i = 0; i < cases.length; i++) {
             List<String> statements = new ArrayList<>();
             List<String> steps = new ArrayList<>();
             StringBuilder open = new StringBuilder();
-            for (String line : cases[i].replace("~", "_" + source.charAt(0) + i).split("\n")) {
+            for (String line : cases[i].replace("~", "_" + file.charAt(0) + dialect.charAt(0) + i)
+                    .split("\n")) {
                 if (line.equals("/")) {
                     statements.add(open.toString().strip());
                     open.setLength(0);
@@ -64,11 +77,21 @@ class RoutineExecutionTest {
                     open.append(line).append('\n');
                 }
             }
-            compare(engines, source, target, statements, steps);
+            compare(engines, dialect, source, target, statements, steps, mode);
+        }
+        if (!mode.isEmpty()) {
+            engines.execute(source, "SET sql_mode = @usual");
         }
     }
 
-    private void compare(SqlEngines engines, String source, String target, List<String> statements, List<String> steps)
+    private void compare(
+            SqlEngines engines,
+            String dialect,
+            String source,
+            String target,
+            List<String> statements,
+            List<String> steps,
+            String mode)
             throws IOException {
         try {
             for (String statement : statements) {
@@ -79,11 +102,16 @@ class RoutineExecutionTest {
             return;
         }
         List<StatementResult> results = new ArrayList<>();
-        String script = source.equals("postgresql")
-                ? String.join(";\n", statements) + ";\n"
-                : "DELIMITER //\n" + String.join("//\n", statements) + "//\nDELIMITER ;\n";
+        String script =
+                switch (dialect) {
+                    case "postgresql" -> String.join(";\n", statements) + ";\n";
+                    case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
+                    default ->
+                        (mode.isEmpty() ? "" : "SET sql_mode = '" + mode + "';\n") + "DELIMITER //\n"
+                                + String.join("//\n", statements) + "//\nDELIMITER ;\n";
+                };
         new ScriptRewriter(
-                        Languages.named(source).orElseThrow(),
+                        Languages.named(dialect).orElseThrow(),
                         Languages.named(target).orElseThrow(),
                         new Knowledge(),
                         TokenRules.NONE)

@@ -1,0 +1,274 @@
+package raftcart.sql.parse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import raftcart.error.SqlSyntaxException;
+import raftcart.sql.Span;
+import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Access;
+import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.CodeStatement.Event;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.CodeStatement.Timing;
+import raftcart.sql.tree.CodeStatement.Traits;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.TypeName;
+
+/**
+ * Reads functions, procedures and triggers whose bodies are PL/SQL ("CREATE FUNCTION", "CREATE PROCEDURE", "CREATE TRIGGER",
+ * Oracle). One whose body cannot be read is left to a person as a whole, for the reason and at the place where reading ended.
+ */
+final class PlSqlRoutineParser {
+    private final Parsing parsing;
+    private final TokenCursor cursor;
+    private final RoutineHeads heads;
+    private boolean deterministic;
+    private boolean definer = true; // unless it says otherwise
+    private Access access = Access.UNSAID;
+    private Optional<String> comment = Optional.empty();
+
+    PlSqlRoutineParser(Parsing parsing) {
+        this.parsing = parsing;
+        this.cursor = parsing.cursor;
+        this.heads = new RoutineHeads(parsing);
+    }
+
+    /** Reads from the word for the kind of object on. */
+    Statement create(boolean replace, Span span) {
+        int mark = cursor.mark();
+        String kind = parsing.word().toLowerCase(java.util.Locale.ROOT);
+        try {
+            cursor.take();
+            cursor.takeWords("IF", "NOT", "EXISTS");
+            Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
+            cursor.takeSymbol(";");
+            if (!cursor.atEnd()) {
+                throw cursor.unexpected("the end of the " + kind);
+            }
+            return read;
+        } catch (SqlSyntaxException e) {
+            cursor.reset(mark);
+            while (!cursor.atEnd()) {
+                cursor.take(); // the text was cut at the end of the routine
+            }
+            return RoutineHeads.left(kind, e, span);
+        }
+    }
+
+    private Statement routine(boolean replace, String kind, Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        PlSqlDeclarations declarations =
+                new PlSqlDeclarations(parsing, name.last().text());
+        PlSqlParser code = new PlSqlParser(parsing, declarations);
+        List<Parameter> parameters =
+                cursor.peek().isSymbol("(") ? heads.parameters(() -> parameter(declarations, code)) : List.of();
+        Optional<TypeName> returns = Optional.empty();
+        if (kind.equals("function")) {
+            cursor.expectWords("RETURN");
+            returns = Optional.of(declarations.type());
+        }
+        while (trait()) {
+            continue;
+        }
+        if (!cursor.takeAny("IS", "AS")) {
+            throw cursor.unexpected("IS");
+        }
+        if (cursor.peek().isAnyWord("LANGUAGE", "EXTERNAL")) {
+            throw cursor.byHand("code in another language");
+        }
+        Block body = code.body(Optional.empty(), cursor.peek().span());
+        Traits traits = new Traits(deterministic, access, definer, true, comment);
+        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
+    }
+
+    private Parameter parameter(PlSqlDeclarations declarations, PlSqlParser code) {
+        Name name = parsing.name();
+        Mode mode = Mode.IN;
+        if (cursor.takeWords("IN", "OUT") || cursor.takeWords("INOUT")) {
+            mode = Mode.INOUT;
+        } else if (cursor.takeWords("OUT")) {
+            mode = Mode.OUT;
+        } else {
+            cursor.takeWords("IN");
+        }
+        cursor.takeWords("NOCOPY");
+        TypeName type = declarations.type();
+        if (type.name().endsWith(TypeName.OF_ROW)) {
+            throw cursor.byHand("a parameter of the type of a row");
+        }
+        return new Parameter(mode, name, type, code.initial());
+    }
+
+    /** One of the things that a routine says of itself, in any order. */
+    private boolean trait() {
+        if (cursor.takeWords("DETERMINISTIC")) {
+            deterministic = true;
+        } else if (cursor.takeWords("AUTHID")) {
+            definer = cursor.takeWords("DEFINER");
+            if (!definer) {
+                cursor.expectWords("CURRENT_USER");
+            }
+        } else if (cursor.takeWords("SQL", "SECURITY")) {
+            definer = cursor.takeWords("DEFINER");
+            if (!definer) {
+                cursor.expectWords("INVOKER");
+            }
+        } else if (cursor.takeWords("COMMENT")) {
+            comment = Optional.of(parsing.string());
+        } else if (cursor.takeWords("READS", "SQL", "DATA")) {
+            access = Access.READS;
+        } else if (cursor.takeWords("NO", "SQL")) {
+            access = Access.NONE;
+        } else {
+            return plain();
+        }
+        return true;
+    }
+
+    /** What says nothing of the meaning. */
+    private boolean plain() {
+        if (cursor.peek().isAnyWord("PIPELINED", "AGGREGATE")) {
+            throw cursor.byHand("a function that is " + parsing.word());
+        }
+        if (cursor.takeWords("PARALLEL_ENABLE") || cursor.takeWords("RESULT_CACHE")) {
+            if (cursor.peek().isSymbol("(")) {
+                parsing.skipParentheses();
+            }
+            return true;
+        }
+        return cursor.takeWords("NOT", "DETERMINISTIC")
+                || cursor.takeWords("CONTAINS", "SQL")
+                || cursor.takeWords("MODIFIES", "SQL", "DATA");
+    }
+
+    private Statement trigger(boolean replace, Span span) {
+        QualifiedName name = parsing.qualifiedName();
+        Timing timing = cursor.takeWords("BEFORE")
+                ? Timing.BEFORE
+                : cursor.takeWords("INSTEAD", "OF") ? Timing.INSTEAD : Timing.AFTER;
+        if (timing == Timing.AFTER) {
+            if (cursor.peek().isWord("FOR")) {
+                throw cursor.byHand("a trigger of several moments");
+            }
+            cursor.expectWords("AFTER");
+        }
+        List<Event> events = heads.events(true);
+        cursor.expectWords("ON");
+        QualifiedName table = parsing.qualifiedName();
+        Set<String> news = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
+        Set<String> olds = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
+        news.add("new");
+        olds.add("old");
+        referencing(news, olds);
+        boolean eachRow = cursor.takeWords("FOR", "EACH", "ROW") || timing == Timing.INSTEAD;
+        Optional<Name> follows = cursor.takeWords("FOLLOWS") ? Optional.of(parsing.name()) : Optional.empty();
+        if (cursor.takeWords("DISABLE")) {
+            throw cursor.byHand("a trigger that is switched off");
+        }
+        cursor.takeWords("ENABLE");
+        Parsing inner = ofRows(news, olds);
+        Optional<Expr> when = Optional.empty();
+        if (inner.cursor.takeWords("WHEN")) {
+            inner.cursor.expectSymbol("(");
+            when = Optional.of(inner.expressions.expression());
+            inner.cursor.expectSymbol(")");
+        }
+        Block body = body(inner, name);
+        return new CodeStatement.CreateTrigger(
+                name, replace, timing, events, table, eachRow, when, follows, false, true, asked(body), span);
+    }
+
+    private Block body(Parsing inner, QualifiedName name) {
+        Optional<Name> label = Optional.empty();
+        if (inner.cursor.takeSymbol("<<")) {
+            label = Optional.of(inner.name());
+            inner.cursor.expectSymbol(">>");
+        }
+        if (inner.cursor.peek().isAnyWord("CALL", "COMPOUND", "FOLLOWS")) {
+            throw inner.cursor.byHand("a trigger with " + inner.word());
+        }
+        inner.cursor.takeWords("DECLARE");
+        PlSqlDeclarations declarations =
+                new PlSqlDeclarations(inner, name.last().text());
+        Block body = new PlSqlParser(inner, declarations)
+                .body(label, inner.cursor.peek().span());
+        inner.cursor.takeSymbol(";");
+        if (!inner.cursor.atEnd()) {
+            throw inner.cursor.unexpected("the end of the trigger");
+        }
+        return body;
+    }
+
+    private void referencing(Set<String> news, Set<String> olds) {
+        if (!cursor.takeWords("REFERENCING")) {
+            return;
+        }
+        while (cursor.peek().isAnyWord("NEW", "OLD", "PARENT")) {
+            Token which = cursor.take();
+            cursor.takeWords("AS");
+            String alias = parsing.name().text();
+            if (which.isWord("PARENT")) {
+                throw cursor.byHand("rows of nested tables");
+            }
+            (which.isWord("NEW") ? news : olds).add(alias);
+        }
+    }
+
+    /** The rest of the text, in which the rows of the trigger are called new and old without a colon. */
+    private Parsing ofRows(Set<String> news, Set<String> olds) {
+        List<Token> tokens = new ArrayList<>();
+        while (!cursor.atEnd()) {
+            Token token = cursor.take();
+            boolean row = cursor.peek().isSymbol(".")
+                    && (token.kind() == TokenKind.PARAMETER || token.kind() == TokenKind.WORD);
+            String name = token.text().replaceFirst("^:", "");
+            boolean isNew = row && news.contains(name);
+            boolean isOld = row && olds.contains(name);
+            String plain = isNew ? "new" : "old";
+            tokens.add(isNew || isOld ? new Token(TokenKind.WORD, plain, plain, token.span()) : token);
+        }
+        tokens.add(new Token(TokenKind.END, "", "", cursor.peek().span()));
+        return new Parsing(new TokenCursor(tokens), parsing.grammar);
+    }
+
+    /** The body with what it asks of the change that fired it. */
+    private Block asked(Block body) {
+        return (Block)
+                new StatementMapper() {
+                    @Override
+                    public Expr expr(Expr e) {
+                        if (e instanceof Expr.Call call && call.function().equals("updating")) {
+                            throw cursor.byHand("UPDATING with the name of a column");
+                        }
+                        if (e instanceof Expr.Column c && c.name().parts().size() == 1) {
+                            String word = c.name().last().text().toUpperCase(java.util.Locale.ROOT);
+                            String event = word.matches("INSERTING|UPDATING|DELETING")
+                                    ? word.replace("ING", "")
+                                            .replace("UPDAT", "UPDATE")
+                                            .replace("DELET", "DELETE")
+                                    : "";
+                            return event.isEmpty()
+                                    ? e
+                                    : new Expr.Binary(
+                                            BinaryOperator.EQUAL,
+                                            Expr.Column.of("tg_op"),
+                                            Expr.Literal.string(event),
+                                            c.span());
+                        }
+                        return super.expr(e);
+                    }
+                }.statement(body);
+    }
+}
