@@ -754,6 +754,8 @@ public enum SqlFeature {
     BLOCKS_HANDLE,
     /** What a block changed before an error stays when that is handled. */
     HANDLERS_KEEP_CHANGES,
+    /** Variables of routines hold rows, and cursors have parameters. */
+    ROW_VARIABLES,
     /** A FETCH behind the last row is no error, and no condition that a handler handles. */
     FETCH_ENDS_QUIETLY,
     /** The number of rows that an UPDATE changed has those alone whose values are others now. */

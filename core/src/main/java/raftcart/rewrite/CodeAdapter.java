@@ -10,6 +10,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.rewrite.KnownPackages.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement;
@@ -45,10 +46,16 @@ final class CodeAdapter {
         boolean rescues =
                 adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
         boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+        if (code instanceof CodeStatement.CreatePackage made) {
+            refuse(!rescues, "package");
+            return new CodePackages(this).adapt(made);
+        }
         if (code instanceof CodeStatement.CreateRoutine routine) {
             refuse(!rescues && !handles, routine.returns().isPresent() ? "function" : "procedure");
             sayLanguage(routine.span());
-            return rescues ? List.of(routine(routine)) : new PlCode(statements, this).routine(routine);
+            return rescues
+                    ? List.of(routine(routine, Optional.empty()))
+                    : new PlCode(statements, this).routine(routine);
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
             refuse(!rescues && !handles, "trigger");
@@ -93,7 +100,10 @@ final class CodeAdapter {
         return adapter;
     }
 
-    private CodeStatement routine(CodeStatement.CreateRoutine routine) {
+    /** A routine, perhaps of a package. */
+    Statement routine(CodeStatement.CreateRoutine given, Optional<KnownPackage> of) {
+        CodeStatement.CreateRoutine routine =
+                (CodeStatement.CreateRoutine) PackageNames.inFull(given, of, adapter.knowledge);
         boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
         if (gives && routine.returns().isPresent()) {
             throw at(routine.span(), "a function with output parameters");
@@ -106,6 +116,8 @@ final class CodeAdapter {
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
+        CodePackages packages = new CodePackages(this);
+        packages.see();
         try {
             routine.parameters().forEach(p -> frame.declare(known(p.name(), p.type())));
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
@@ -117,19 +129,27 @@ final class CodeAdapter {
                             p.initial().map(adapter::expr)))
                     .toList();
             Block body = whole(routine.body(), rounded(routine.parameters(), parameters));
-            return new CodeStatement.CreateRoutine(
+            return packages.kept(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
                     parameters,
                     routine.returns().map(t -> written(routine.name().last(), types.type(t))),
                     frame.rows(),
-                    routine.traits(),
+                    routine.traits().lookingUp(lookup(routine, of)),
                     body,
-                    routine.span());
+                    routine.span()));
         } finally {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    /** The schema in which the names in a routine are looked up. */
+    private static Optional<Name> lookup(CodeStatement.CreateRoutine routine, Optional<KnownPackage> of) {
+        List<Name> qualifier = routine.name().qualifier();
+        return of.isPresent()
+                ? of.get().schema()
+                : qualifier.isEmpty() ? Optional.empty() : Optional.of(qualifier.get(qualifier.size() - 1));
     }
 
     /** A parameter has no digits after the point but those of its type, which the target's parameters do not see to. */
@@ -205,6 +225,20 @@ final class CodeAdapter {
         if (statement instanceof Block block) {
             return List.of(new CodeHandlers(this).block(block));
         }
+        if (statement instanceof Statement.QueryStatement query) {
+            return List.of(new CodeResults(this).given(query));
+        }
+        if (statement instanceof Statement.Insert insert) {
+            refuseHiddenKeys(insert);
+        }
+        if (statement instanceof Statement.Transaction transaction) {
+            return transaction(transaction);
+        }
+        return statement instanceof CodeStatement code ? moving(code) : statements.adapt(statement);
+    }
+
+    /** Statements that move values between rows and variables. */
+    private List<Statement> moving(CodeStatement statement) {
         if (statement instanceof CodeStatement.Assign assign) {
             return List.of(assign(assign));
         }
@@ -220,31 +254,25 @@ final class CodeAdapter {
         if (statement instanceof CodeStatement.ChangeInto into) {
             return List.of(new CodeRows(this).changed(into, statements));
         }
-        if (statement instanceof CodeStatement.Dynamic dynamic) {
-            return new DynamicCode(this).made(dynamic);
+        return statement instanceof CodeStatement.Dynamic dynamic
+                ? new DynamicCode(adapter, this::statement, this::variable).made(dynamic)
+                : List.of(simple(statement));
+    }
+
+    private Statement simple(CodeStatement statement) {
+        if (statement instanceof CodeStatement.Evaluate evaluate) {
+            return new CodeStatement.Evaluate(adapter.expr(evaluate.value()), evaluate.span());
         }
         if (statement instanceof CodeStatement.Message message) {
-            return List.of(new CodeStatement.Message(adapter.expr(message.text()), message.span()));
+            return new CodeStatement.Message(adapter.expr(message.text()), message.span());
         }
         if (statement instanceof CodeStatement.Signal signal) {
-            return List.of(signal(signal));
+            return signal(signal);
         }
         if (statement instanceof CodeStatement.Return returned) {
-            return List.of(returned(returned));
+            return returned(returned);
         }
-        if (statement instanceof Statement.QueryStatement query) {
-            return List.of(new CodeResults(this).given(query));
-        }
-        if (statement instanceof CodeStatement.Diagnosis diagnosis) {
-            return List.of(diagnosis(diagnosis));
-        }
-        if (statement instanceof Statement.Insert insert) {
-            refuseHiddenKeys(insert);
-        }
-        if (statement instanceof Statement.Transaction transaction) {
-            return transaction(transaction);
-        }
-        return statement instanceof CodeStatement code ? List.of(nested(code)) : statements.adapt(statement);
+        return statement instanceof CodeStatement.Diagnosis diagnosis ? diagnosis(diagnosis) : nested(statement);
     }
 
     /** What names the key of an INSERT that may meet a row is taken for a variable of that name on the target. */
@@ -337,6 +365,12 @@ final class CodeAdapter {
     Expr target(Expr target) {
         Expr.Column column = (Expr.Column) target;
         return adapter.expr(column);
+    }
+
+    /** A variable of the routine by its name. */
+    private Expr variable(Expr target) {
+        known(target);
+        return target(target);
     }
 
     private Statement signal(CodeStatement.Signal signal) {

@@ -51,6 +51,7 @@ final class CodeLoops {
                 range.reverse(),
                 from,
                 to,
+                range.step().map(adapter::expr),
                 code.statements(range.body()),
                 range.span());
     }

@@ -44,7 +44,7 @@ final class CodeRecords {
                 Name name = Name.of(c.name());
                 TypeName type = code.written(
                         name,
-                        c.type()
+                        CodeResults.type(c)
                                 .orElseThrow(() -> CodeAdapter.at(
                                         row.span(), "a row, of which the type of " + c.name() + " is not known")));
                 items.add(new Item(new Expr.Cast(Expr.Literal.ofNull(), type, false, row.span()), Optional.of(name)));

@@ -90,14 +90,18 @@ final class CodeResults {
         List<Parameter> columns = new ArrayList<>();
         for (Scope.ColumnFacts fact : facts) {
             Name name = Name.of(fact.name().isEmpty() ? "column_" + (columns.size() + 1) : fact.name());
-            LogicalType type = fact.type()
-                    .or(() -> ofKind(fact.kind()))
+            LogicalType type = type(fact)
                     .orElseThrow(() -> CodeAdapter.at(
                             span,
                             "a result set for the caller, of which the type of " + name.text() + " is not known"));
             columns.add(new Parameter(Mode.OUT, name, code.written(name, type), Optional.empty()));
         }
         return columns;
+    }
+
+    /** The type of a column of a query, or one for its kind of value. */
+    static Optional<LogicalType> type(Scope.ColumnFacts fact) {
+        return fact.type().or(() -> ofKind(fact.kind()));
     }
 
     private static Optional<LogicalType> ofKind(ValueKind kind) {

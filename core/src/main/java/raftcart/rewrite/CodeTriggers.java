@@ -23,7 +23,9 @@ final class CodeTriggers {
         this.adapter = code.adapter();
     }
 
-    CodeStatement trigger(CodeStatement.CreateTrigger trigger) {
+    Statement trigger(CodeStatement.CreateTrigger source) {
+        CodeStatement.CreateTrigger trigger =
+                (CodeStatement.CreateTrigger) PackageNames.inFull(source, Optional.empty(), adapter.knowledge);
         CodeFrame frame = code.open(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
         if (trigger.follows().isPresent()) {
             adapter.note(
@@ -34,6 +36,8 @@ final class CodeTriggers {
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
+        CodePackages packages = new CodePackages(code);
+        packages.see();
         try {
             for (String row : List.of("NEW", "OLD")) {
                 Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
@@ -42,7 +46,7 @@ final class CodeTriggers {
             boolean inside = when.isPresent() && asksForNoRow(trigger);
             Block given = code.whole(trigger.body(), List.of());
             Block body = inside ? guarded(given, when.get()) : given;
-            return new CodeStatement.CreateTrigger(
+            return packages.kept(new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
                     trigger.timing(),
@@ -54,7 +58,7 @@ final class CodeTriggers {
                     false,
                     trigger.columnsFirst(),
                     returning(body, trigger),
-                    trigger.span());
+                    trigger.span()));
         } finally {
             adapter.scope = before;
             frame.leave();

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -28,12 +30,20 @@ import raftcart.sql.tree.StatementSearch;
 final class DynamicCode {
     private static final Pattern PART = Pattern.compile("q_(\\d+)_q");
 
-    private final CodeAdapter code;
     private final QueryAdapter adapter;
+    private final Function<Statement, List<Statement>> statements;
+    private final UnaryOperator<Expr> targets;
 
-    DynamicCode(CodeAdapter code) {
-        this.code = code;
-        this.adapter = code.adapter();
+    /**
+     * Makes statements of texts.
+     *
+     * @param statements adapts a statement that is no longer computed
+     * @param targets a variable as the target calls it
+     */
+    DynamicCode(QueryAdapter adapter, Function<Statement, List<Statement>> statements, UnaryOperator<Expr> targets) {
+        this.adapter = adapter;
+        this.statements = statements;
+        this.targets = targets;
     }
 
     List<Statement> made(CodeStatement.Dynamic dynamic) {
@@ -99,12 +109,12 @@ final class DynamicCode {
             throw CodeAdapter.at(dynamic.span(), not.what());
         }
         if (dynamic.targets().isEmpty()) {
-            return code.statement(statement);
+            return statements.apply(statement);
         }
         if (!(statement instanceof Statement.QueryStatement query)) {
             throw CodeAdapter.at(dynamic.span(), "a computed statement that gives values and is no query");
         }
-        return code.statement(
+        return statements.apply(
                 new CodeStatement.SelectInto(query.query(), dynamic.targets(), Expected.EXACTLY_ONE, dynamic.span()));
     }
 
@@ -128,12 +138,7 @@ final class DynamicCode {
                 "a computed statement: what its variables bring has to be SQL of the target");
         return new CodeStatement.Dynamic(
                 adapter.expr(pieces(text, parts, dynamic.span())),
-                dynamic.targets().stream()
-                        .map(t -> {
-                            code.known(t);
-                            return code.target(t);
-                        })
-                        .toList(),
+                dynamic.targets().stream().map(targets).toList(),
                 dynamic.values().stream().map(adapter::expr).toList(),
                 dynamic.span());
     }

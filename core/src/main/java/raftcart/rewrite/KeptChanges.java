@@ -150,6 +150,7 @@ final class KeptChanges {
                     range.reverse(),
                     range.from(),
                     range.to(),
+                    range.step(),
                     statements(range.body()),
                     range.span());
         }

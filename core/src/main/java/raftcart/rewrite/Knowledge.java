@@ -28,6 +28,7 @@ public final class Knowledge {
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Set<String> triggers = new HashSet<>();
+    private final KnownPackages packages = new KnownPackages();
     private final Map<String, CodeStatement.CreateRoutine> triggerFunctions = new HashMap<>();
     private final Set<String> sequences = new HashSet<>();
     private final Set<String> reordered = new HashSet<>();
@@ -436,7 +437,10 @@ public final class Knowledge {
         return sequences.contains(lastKey(name));
     }
 
-    /** Remembers that there is a routine of this name. */
+    KnownPackages packages() {
+        return packages;
+    }
+
     /** A function whose body goes into the triggers that call it. */
     void addTriggerFunction(CodeStatement.CreateRoutine function) {
         triggerFunctions.put(lastKey(function.name()), function);
@@ -451,6 +455,7 @@ public final class Knowledge {
         return Optional.ofNullable(triggerFunctions.get(lastKey(name)));
     }
 
+    /** Remembers that there is a routine of this name. */
     public void addRoutine(String name) {
         routines.add(name.toLowerCase(Locale.ROOT));
     }

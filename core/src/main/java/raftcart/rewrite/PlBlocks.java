@@ -21,7 +21,10 @@ import raftcart.type.LogicalType;
 
 /** Blocks of PL/pgSQL, whose rescues become handlers that leave the block, and the errors that code raises. */
 final class PlBlocks {
-    private static final String OWN_ERROR = "45000";
+    static final String OWN_ERROR = "45000";
+
+    /** The state of an error that is raised without one. */
+    private static final String RAISED = "P0001";
 
     private final PlCode pl;
     private final CodeFrame frame;
@@ -38,18 +41,17 @@ final class PlBlocks {
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
         try {
-            // A record is declared by the loop that goes through its rows; nothing else may fill it.
-            List<Declaration.Variable> variables = block.declarations().stream()
-                    .map(Declaration.Variable.class::cast)
-                    .filter(v -> !v.type().name().equals("record"))
-                    .toList();
-            for (Declaration.Variable v : variables) {
-                frame.declare(pl.code().known(v.name(), v.type()));
+            for (Declaration d : block.declarations()) {
+                if (d instanceof Declaration.Variable v) {
+                    frame.declare(pl.code().known(v.name(), v.type()));
+                }
             }
             String name = block.label().map(Name::text).orElse("");
             adapter.scope.add(new Scope.Relation(name, frame.facts(), true));
-            List<Declaration> declarations =
-                    variables.stream().map(this::variable).toList();
+            List<Declaration> declarations = new ArrayList<>();
+            for (Declaration d : block.declarations()) {
+                declared(d, block).ifPresent(declarations::add);
+            }
             Optional<Name> undoes = undoes(block);
             List<Handler> handlers =
                     block.rescues().stream().map(r -> handler(r, block, undoes)).toList();
@@ -61,6 +63,15 @@ final class PlBlocks {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    private Optional<Declaration> declared(Declaration declaration, Block block) {
+        if (declaration instanceof Declaration.Cursor cursor) {
+            return Optional.of(new PlCursors(pl).declared(cursor));
+        }
+        return declaration instanceof Declaration.Row row
+                ? new PlRecords(pl).declared(row, List.of(block))
+                : Optional.of(variable((Declaration.Variable) declaration));
     }
 
     private Declaration variable(Declaration.Variable v) {
@@ -96,16 +107,11 @@ final class PlBlocks {
     private Handler handler(Rescue rescue, Block block, Optional<Name> undoes) {
         Span span =
                 rescue.body().isEmpty() ? block.span() : rescue.body().get(0).span();
-        boolean asks = StatementSearch.anyExpression(
-                rescue.body(),
-                e -> e instanceof Expr.Column c && c.name().last().text().matches("(?i)sqlerrm|sqlstate"));
-        if (asks) {
-            throw CodeAdapter.at(span, "SQLERRM or SQLSTATE");
-        }
         List<Condition> conditions = new ArrayList<>();
         rescue.conditions().forEach(c -> conditions.addAll(caught(c, span)));
         List<Statement> all = new ArrayList<>();
         undoes.ifPresent(u -> all.add(new Transaction(Transaction.Kind.ROLLBACK_TO, undoes, span)));
+        all.addAll(pl.errors().noted(rescue.body(), span));
         all.addAll(pl.statements(rescue.body()));
         Block action = Block.of(all, span);
         return new Handler(true, conditions, action, span);
@@ -121,10 +127,8 @@ final class PlBlocks {
                 : condition.value();
         List<Condition> all = new ArrayList<>();
         ErrorStates.numbers(adapter.to.name(), state).forEach(n -> all.add(new Condition(Condition.Kind.NUMBER, n)));
-        if (all.isEmpty() || !state.startsWith("P0")) {
-            // Code may raise the state, too, which has none of these numbers then.
-            all.add(new Condition(Condition.Kind.STATE, state.startsWith("P0") ? OWN_ERROR : state));
-        }
+        // Code may raise the state, too, which has none of these numbers then.
+        all.add(new Condition(Condition.Kind.STATE, state.equals(RAISED) ? OWN_ERROR : state));
         return all;
     }
 
@@ -159,6 +163,6 @@ final class PlBlocks {
                 ? given
                 : ErrorStates.of(adapter.from.name(), given)
                         .orElseThrow(() -> CodeAdapter.at(span, "an error by the name " + given));
-        return state.startsWith("P0") ? OWN_ERROR : state;
+        return state.equals(RAISED) ? OWN_ERROR : state;
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
@@ -39,6 +40,10 @@ final class PlCode {
     private final Deque<Name> loops = new ArrayDeque<>();
     private final List<Declaration> added = new ArrayList<>();
     private CodeFrame frame;
+    private List<CodeStatement.Parameter> columns = List.of();
+    private Name collected = Name.of("rows_");
+    private boolean direct;
+    private PlErrors errors;
     private boolean leaves;
     private boolean after;
     private int labels;
@@ -60,9 +65,7 @@ final class PlCode {
                     "what the function does goes into the triggers that call it");
             return List.of();
         }
-        if (routine.parameters().stream().anyMatch(p -> p.initial().isPresent())) {
-            throw CodeAdapter.at(routine.span(), "a parameter with a default value");
-        }
+        routine.parameters().forEach(this::sayDefault);
         boolean nothing = routine.returns().filter(t -> t.name().equals("void")).isPresent();
         Optional<KnownColumn> result = routine.returns()
                 .map(t -> nothing
@@ -77,7 +80,9 @@ final class PlCode {
             List<CodeStatement.Parameter> parameters =
                     routine.parameters().stream().map(this::parameter).toList();
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
-            Block body = nothing ? givingNull(routine) : whole(routine.body());
+            Block body = !routine.rows().isEmpty()
+                    ? givingRows(routine)
+                    : nothing ? givingNull(routine) : whole(routine.body());
             return List.of(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
@@ -93,11 +98,33 @@ final class PlCode {
         }
     }
 
+    /** Says what a caller has to pass where the source had a default. */
+    private void sayDefault(CodeStatement.Parameter parameter) {
+        parameter
+                .initial()
+                .ifPresent(i -> adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        i.span(),
+                        "the parameter " + parameter.name().text() + " has no default: a call has to pass its value"));
+    }
+
     private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
         KnownColumn known = code.known(p.name(), p.type());
         frame.declare(known);
         TypeName type = code.written(p.name(), known.type().orElseThrow());
         return new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty());
+    }
+
+    /** The body of a function that gives rows, which becomes a procedure. */
+    private Block givingRows(CodeStatement.CreateRoutine routine) {
+        PlGiven given = new PlGiven(this);
+        columns = given.columns(routine);
+        direct = PlGiven.isOfOneQuery(routine.body());
+        collected = Name.of(routine.name().last().text() + "_rows_");
+        added.addAll(given.variables(routine));
+        adapter.scope.add(new Scope.Relation("", frame.facts(), true));
+        Block body = whole(routine.body());
+        return direct ? body : PlGiven.collecting(body, columns, collected, routine.span());
     }
 
     /** The body of a function of no value, which stays a function, as it is called by SELECT. */
@@ -117,16 +144,8 @@ final class PlCode {
     }
 
     private Block whole(Statement body) {
-        boolean asks = StatementSearch.anyExpression(List.of(body), PlCode::isFound);
-        boolean loses = asks
-                && StatementSearch.anyStatement(
-                        List.of(body),
-                        s -> s instanceof CodeStatement.ForRows
-                                || s instanceof CodeStatement.ForRange
-                                || s instanceof CodeStatement.Evaluate);
-        if (loses) {
-            throw CodeAdapter.at(body.span(), "FOUND beside a loop or PERFORM, which change it, too");
-        }
+        boolean asks = StatementSearch.anyExpression(List.of(body), PlCode::isFound)
+                || StatementSearch.anyStatement(List.of(body), s -> s instanceof CodeStatement.Fetch);
         if (asks) {
             added.add(new Declaration.Variable(
                     FOUND,
@@ -137,7 +156,9 @@ final class PlCode {
             frame.declare(new KnownColumn(FOUND, Optional.of(new LogicalType.Int(32, false)), true, false));
             adapter.scope.add(new Scope.Relation("", frame.facts(), true));
         }
+        errors = new PlErrors(this, body);
         Block block = (Block) statement(body).get(0);
+        added.addAll(errors.variables());
         List<Declaration> declarations = new ArrayList<>(block.declarations());
         declarations.addAll(added);
         if (!leaves) {
@@ -172,6 +193,10 @@ final class PlCode {
         return added;
     }
 
+    PlErrors errors() {
+        return errors;
+    }
+
     boolean asksForFound() {
         return added.stream().anyMatch(d -> d.name().equals(FOUND));
     }
@@ -190,6 +215,9 @@ final class PlCode {
         }
         if (statement instanceof CodeStatement.Assign assign) {
             Expr target = assign.target();
+            if (new PlRecords(this).held(List.of(target)).isPresent()) {
+                throw CodeAdapter.at(assign.span(), "a row that is assigned");
+            }
             return List.of(new CodeStatement.Assign(
                     code.target(target),
                     new ValueAdapter(adapter).forColumn(meant(assign.value()), code.known(target)),
@@ -205,7 +233,7 @@ final class PlCode {
         if (statement instanceof CodeStatement.Loop
                 || statement instanceof CodeStatement.ForRange
                 || statement instanceof CodeStatement.ForRows) {
-            return List.of(loop((CodeStatement) statement));
+            return looped((CodeStatement) statement);
         }
         if (statement instanceof CodeStatement.Jump jump) {
             return List.of(jump(jump));
@@ -228,7 +256,25 @@ final class PlCode {
             return List.of();
         }
         if (statement instanceof CodeStatement.Evaluate evaluate) {
-            return List.of(new CodeStatement.Evaluate(adapter.expr(meant(evaluate.value())), evaluate.span()));
+            return evaluated(evaluate);
+        }
+        if (statement instanceof CodeStatement.ReturnRows rows) {
+            return List.of(new PlGiven(this).given(rows, columns, collected, direct));
+        }
+        if (statement instanceof CodeStatement.CursorStep step) {
+            return List.of(new PlCursors(this).step(step));
+        }
+        if (statement instanceof CodeStatement.Fetch fetch) {
+            return new PlCursors(this).fetch(fetch);
+        }
+        if (statement instanceof CodeStatement.ChangeInto into) {
+            return new PlRows(this).changed(into);
+        }
+        if (statement instanceof CodeStatement.Dynamic dynamic) {
+            return new DynamicCode(adapter, this::statement, t -> new PlRecords(this)
+                            .targets(List.of(t))
+                            .get(0))
+                    .made(dynamic);
         }
         if (statement instanceof CodeStatement.RowCount count) {
             return List.of(new CodeStatement.RowCount(code.target(count.target()), count.span()));
@@ -237,6 +283,22 @@ final class PlCode {
             return List.of(code.diagnosis(diagnosis));
         }
         return List.of(statement);
+    }
+
+    /** What is computed for what it does; of a query for each of its rows. */
+    private List<Statement> evaluated(CodeStatement.Evaluate evaluate) {
+        Span span = evaluate.span();
+        Expr value = evaluate.value() instanceof Expr.Subquery query ? PlRows.counted(query) : evaluate.value();
+        Expr adapted = adapter.expr(meant(value));
+        if (!asksForFound()) {
+            return List.of(new CodeStatement.Evaluate(adapted, span));
+        }
+        Expr found = Expr.Column.of(FOUND.text());
+        return value == evaluate.value()
+                ? List.of(
+                        new CodeStatement.Evaluate(adapted, span),
+                        new CodeStatement.Assign(found, Expr.Literal.number(1), span))
+                : List.of(new CodeStatement.Assign(found, adapted, span));
     }
 
     private List<Statement> change(Statement statement) {
@@ -256,11 +318,15 @@ final class PlCode {
         return all;
     }
 
-    /** An expression with what stands for the last row count. */
+    /** An expression with what stands for the last row count, and for the error at hand. */
     Expr meant(Expr e) {
         return new StatementMapper() {
             @Override
             public Expr expr(Expr inner) {
+                Optional<Expr> error = errors.variable(inner);
+                if (error.isPresent()) {
+                    return error.get();
+                }
                 return isFound(inner) && asksForFound()
                         ? new Expr.Binary(
                                 BinaryOperator.GREATER,
@@ -306,6 +372,27 @@ final class PlCode {
                 part -> part instanceof Expr.Call call && !call.canonical()
                         || part instanceof Expr.Subquery
                         || SteadyValues.isFleeting(part));
+    }
+
+    /** A loop; what goes through rows or numbers says afterwards whether there were any. */
+    private List<Statement> looped(CodeStatement loop) {
+        if (loop instanceof CodeStatement.Loop || !asksForFound()) {
+            return List.of(loop(loop));
+        }
+        Span span = loop.span();
+        Name any = Name.of("any_" + ++labels + "_");
+        added.add(new Declaration.Variable(
+                any,
+                code.written(any, new LogicalType.Int(32, false)),
+                Optional.of(Expr.Literal.number(0)),
+                false,
+                span));
+        Expr variable = Expr.Column.of(any.text());
+        Statement one = new CodeStatement.Assign(variable, Expr.Literal.number(1), span);
+        return List.of(
+                new CodeStatement.Assign(variable, Expr.Literal.number(0), span),
+                PlRows.beginning(loop(loop), one),
+                new CodeStatement.Assign(Expr.Column.of(FOUND.text()), variable, span));
     }
 
     private Statement loop(CodeStatement loop) {

@@ -8,8 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.CodeStatement.ForRange;
 import raftcart.sql.tree.CodeStatement.ForRows;
@@ -19,6 +21,8 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.Truth;
 import raftcart.type.LogicalType;
 
 /** Rows of PL/pgSQL whose values go into variables, which are NULL where there is none, and loops over rows. */
@@ -33,18 +37,19 @@ final class PlRows {
 
     List<Statement> select(CodeStatement.SelectInto into) {
         Span span = into.span();
-        boolean listed = into.query().body() instanceof QueryBody.Select s
-                && s.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
-                && s.items().size() == into.targets().size();
+        PlRecords records = new PlRecords(pl);
+        boolean held = records.held(into.targets()).isPresent();
+        boolean listed = held
+                || into.query().body() instanceof QueryBody.Select s
+                        && s.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
+                        && s.items().size() == into.targets().size();
         if (!listed) {
             throw CodeAdapter.at(span, "a query into a row, or into variables whose columns are not listed");
         }
-        if (into.expected() == Expected.EXACTLY_ONE) {
-            throw CodeAdapter.at(span, "INTO STRICT");
-        }
         List<Optional<KnownColumn>> known =
-                into.targets().stream().map(pl.code()::known).toList();
-        List<Expr> targets = into.targets().stream().map(pl.code()::target).toList();
+                held ? List.of() : into.targets().stream().map(pl.code()::known).toList();
+        List<Expr> targets = records.targets(into.targets());
+        boolean strict = into.expected() == Expected.EXACTLY_ONE;
         QueryBody.Select select = (QueryBody.Select) into.query().body();
         boolean total = select.groupBy().isEmpty()
                 && select.having().isEmpty()
@@ -52,16 +57,17 @@ final class PlRows {
                 && select.items().stream().allMatch(i -> Aggregates.ofRows(i.value(), adapter.from));
         List<Optional<LogicalType>> types =
                 known.stream().map(k -> k.flatMap(KnownColumn::type)).toList();
-        Query fitted = new ValueAdapter(adapter).fitted(into.query(), types);
-        Query one = total || into.query().paging().isPresent()
+        Query fitted = held ? into.query() : new ValueAdapter(adapter).fitted(into.query(), types);
+        Query one = total || strict || into.query().paging().isPresent()
                 ? fitted
                 : fitted.withPaging(Optional.of(
                         new Query.Paging(Optional.empty(), Optional.of(Expr.Literal.number(1)), false, false)));
         List<Statement> all = new ArrayList<>();
-        if (!total) {
-            targets.forEach(t -> all.add(new CodeStatement.Assign(t, Expr.Literal.ofNull(), span)));
+        CodeStatement.SelectInto read = new CodeStatement.SelectInto(adapter.query(one), targets, Expected.FIRST, span);
+        if (!total && !strict) {
+            all.addAll(records.cleared(into.targets(), span));
         }
-        all.add(new CodeStatement.SelectInto(adapter.query(one), targets, Expected.FIRST, span));
+        all.add(strict && !total ? new PlCursors(pl).strict(read) : read);
         if (pl.asksForFound()) {
             Expr rows = new Expr.Call(QualifiedName.of("FOUND_ROWS"), false, List.of(), CallSuffix.NONE, span);
             all.add(new CodeStatement.Assign(Expr.Column.of(PlCode.FOUND.text()), rows, span));
@@ -82,22 +88,80 @@ final class PlRows {
     }
 
     private Statement range(ForRange range, Name label) {
+        if (range.step().isPresent()) {
+            return stepping(range, label);
+        }
         Expr from = adapter.expr(pl.meant(range.from()));
         Expr to = adapter.expr(pl.meant(range.to()));
-        Optional<LogicalType> whole = Optional.of(new LogicalType.Int(32, false));
-        pl.frame().declare(new KnownColumn(range.variable(), whole, true, false));
-        adapter.scope.add(new Scope.Relation("", pl.frame().facts(), true));
+        declare(range);
         return new ForRange(
                 Optional.of(label),
                 range.variable(),
                 range.reverse(),
                 from,
                 to,
+                Optional.empty(),
                 pl.statements(range.body()),
                 range.span());
     }
 
+    private void declare(ForRange range) {
+        Optional<LogicalType> whole = Optional.of(new LogicalType.Int(32, false));
+        pl.frame().declare(new KnownColumn(range.variable(), whole, true, false));
+        adapter.scope.add(new Scope.Relation("", pl.frame().facts(), true));
+    }
+
+    /** A loop with steps, as one over the numbers of its steps, in each of which the variable is computed. */
+    private Statement stepping(ForRange range, Name label) {
+        Span span = range.span();
+        Expr step = adapter.expr(pl.meant(range.step().orElseThrow()));
+        Expr first = adapter.expr(pl.meant(range.reverse() ? range.to() : range.from()));
+        Expr last = adapter.expr(pl.meant(range.reverse() ? range.from() : range.to()));
+        if (!(step instanceof Expr.Literal) || !isSteady(first, range.body()) || !isSteady(last, range.body())) {
+            throw CodeAdapter.at(span, "a loop with computed steps");
+        }
+        Name count = Name.of(label.text() + "steps_");
+        Expr distance = new Expr.Binary(
+                BinaryOperator.SUBTRACT, range.reverse() ? first : last, range.reverse() ? last : first, span);
+        Expr rounds = new Expr.Binary(BinaryOperator.DIVIDE_WHOLE, distance, step, span);
+        Expr none = new Expr.Binary(BinaryOperator.LESS, distance, Expr.Literal.number(0), span);
+        Expr done = Expr.Case.of(none, Expr.Literal.number(-1), rounds);
+        Expr moved = new Expr.Binary(BinaryOperator.MULTIPLY, Expr.Column.of(count.text()), step, span);
+        Expr value =
+                new Expr.Binary(range.reverse() ? BinaryOperator.SUBTRACT : BinaryOperator.ADD, first, moved, span);
+        declare(range);
+        Declaration variable = new Declaration.Variable(
+                range.variable(),
+                pl.code().written(range.variable(), new LogicalType.Int(32, false)),
+                Optional.of(value),
+                false,
+                span);
+        Statement body = new CodeStatement.Block(
+                Optional.empty(), List.of(variable), List.of(), pl.statements(range.body()), List.of(), span);
+        return new ForRange(
+                Optional.of(label), count, false, Expr.Literal.number(0), done, Optional.empty(), List.of(body), span);
+    }
+
+    /** True for what is the same in each round: a constant, or a variable that nothing there may change. */
+    private static boolean isSteady(Expr e, List<Statement> body) {
+        return e instanceof Expr.Literal
+                || e instanceof Expr.Column c
+                        && !StatementSearch.anyStatement(
+                                body,
+                                s -> s instanceof CodeStatement.Assign a
+                                                && a.target() instanceof Expr.Column t
+                                                && t.name()
+                                                        .last()
+                                                        .matches(c.name().last())
+                                        || s instanceof CodeStatement.SelectInto
+                                        || s instanceof CodeStatement.Fetch
+                                        || s instanceof Statement.CallProcedure);
+    }
+
     private Statement rows(ForRows rows, Name label) {
+        if (rows.cursor().isPresent()) {
+            return ofCursor(rows, label);
+        }
         Query query = rows.query().orElseThrow();
         List<Scope.ColumnFacts> columns = adapter.finder.columns(query, adapter.scope);
         Query adapted = adapter.query(query);
@@ -112,5 +176,112 @@ final class PlRows {
                 List.of(),
                 pl.statements(rows.body()),
                 rows.span());
+    }
+
+    private Statement ofCursor(ForRows rows, Name label) {
+        Name cursor = rows.cursor().orElseThrow();
+        if (!pl.frame().isCursor(cursor)) {
+            throw CodeAdapter.at(rows.span(), "FOR over " + cursor.text() + ", which is no cursor that is known");
+        }
+        List<Expr> arguments =
+                rows.arguments().stream().map(a -> adapter.expr(pl.meant(a))).toList();
+        Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
+        pl.frame().cursor(cursor).forEach(c -> facts.put(c.name().toLowerCase(Locale.ROOT), c));
+        adapter.scope.add(new Scope.Relation(rows.row().text(), facts, !facts.isEmpty()));
+        return new ForRows(
+                Optional.of(label),
+                rows.row(),
+                Optional.empty(),
+                rows.cursor(),
+                arguments,
+                pl.statements(rows.body()),
+                rows.span());
+    }
+
+    /** How many rows a query has, for each of which its value is computed. */
+    static Expr counted(Expr.Subquery query) {
+        boolean plain = query.query().body() instanceof QueryBody.Select select
+                && select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && !select.distinct()
+                && query.query().paging().isEmpty()
+                && select.items().size() == 1
+                && !(select.items().get(0).value() instanceof Expr.Star);
+        if (!plain) {
+            throw CodeAdapter.at(query.span(), "PERFORM of a query of this kind");
+        }
+        QueryBody.Select select = (QueryBody.Select) query.query().body();
+        if (select.from().isEmpty() && select.where().isEmpty()) {
+            return query;
+        }
+        // COUNT does not compute what cannot be NULL, so that the rows are summed up by what the value is.
+        Expr missing = new Expr.Is(select.items().get(0).value(), Truth.NULL, false, query.span());
+        Expr each = Expr.Case.of(missing, Expr.Literal.number(1), Expr.Literal.number(1));
+        Expr count = Expr.Call.of("coalesce", Expr.Call.of("sum", each), Expr.Literal.number(0));
+        Query all = query.query()
+                .withBody(select.withItems(List.of(QueryBody.Item.of(count))))
+                .withOrder(List.of());
+        return new Expr.Subquery(all, query.span());
+    }
+
+    /** A loop with one more statement at its beginning. */
+    static Statement beginning(Statement loop, Statement first) {
+        if (loop instanceof ForRange range) {
+            return new ForRange(
+                    range.label(),
+                    range.variable(),
+                    range.reverse(),
+                    range.from(),
+                    range.to(),
+                    range.step(),
+                    with(first, range.body()),
+                    range.span());
+        }
+        ForRows rows = (ForRows) loop;
+        return new ForRows(
+                rows.label(),
+                rows.row(),
+                rows.query(),
+                rows.cursor(),
+                rows.arguments(),
+                with(first, rows.body()),
+                rows.span());
+    }
+
+    private static List<Statement> with(Statement first, List<Statement> rest) {
+        List<Statement> all = new ArrayList<>(List.of(first));
+        all.addAll(rest);
+        return all;
+    }
+
+    /** A new row whose number goes into a variable: the engine says of the last row alone what it numbered it with. */
+    List<Statement> changed(CodeStatement.ChangeInto into) {
+        boolean one = into.change() instanceof Statement.Insert insert
+                && insert.returning().size() == 1
+                && into.targets().size() == 1
+                && insert.upsert().isEmpty()
+                && insert.source()
+                        .filter(q -> q.body() instanceof QueryBody.Values v
+                                && v.rows().size() == 1)
+                        .isPresent();
+        if (!one) {
+            throw CodeAdapter.at(into.span(), "a change whose values go into variables");
+        }
+        Statement.Insert insert = (Statement.Insert) into.change();
+        boolean numbered = insert.returning().get(0).value() instanceof Expr.Column c
+                && adapter.knowledge
+                        .numbered(insert.table())
+                        .filter(n -> n.column().matches(c.name().last())
+                                && insert.columns().stream().noneMatch(n.column()::matches)
+                                && !insert.columns().isEmpty())
+                        .isPresent();
+        if (!numbered) {
+            throw CodeAdapter.at(into.span(), "a change whose values go into variables");
+        }
+        pl.code().known(into.targets().get(0));
+        List<Statement> all = new ArrayList<>(pl.statement(insert.withoutReturning()));
+        Expr last = new Expr.Call(QualifiedName.of("LAST_INSERT_ID"), false, List.of(), CallSuffix.NONE, into.span());
+        all.add(new CodeStatement.Assign(pl.code().target(into.targets().get(0)), last, into.span()));
+        return all;
     }
 }

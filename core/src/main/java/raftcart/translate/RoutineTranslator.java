@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
@@ -18,6 +19,7 @@ import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.ObjectRewriter;
 import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
@@ -59,13 +61,34 @@ final class RoutineTranslator {
             triggers.merge(target(object), 1, Integer::sum);
         } else if (isRoutine(object)) {
             objects.add(object);
-            routines.merge(target(object), 1, Integer::sum);
+            routines.merge(target(object), object.kind() == ObjectKind.PACKAGE ? 0 : 1, Integer::sum);
             code.knowRoutine(plain(object), true);
+            ofPackage(object).forEach(n -> code.knowRoutine(n, true));
         }
     }
 
     private static boolean isRoutine(CodeObject object) {
-        return object.kind() == ObjectKind.FUNCTION || object.kind() == ObjectKind.PROCEDURE;
+        return object.kind() == ObjectKind.FUNCTION
+                || object.kind() == ObjectKind.PROCEDURE
+                || object.kind() == ObjectKind.PACKAGE;
+    }
+
+    /** The routines of a package; none where it cannot be read. */
+    private List<String> ofPackage(CodeObject object) {
+        if (object.kind() != ObjectKind.PACKAGE) {
+            return List.of();
+        }
+        try {
+            return code.parse(object) instanceof CodeStatement.CreatePackage made
+                    ? Stream.concat(
+                                    made.shown().stream(),
+                                    made.routines().stream().map(r -> r.name().last()))
+                            .map(Name::text)
+                            .toList()
+                    : List.of();
+        } catch (SqlSyntaxException e) {
+            return List.of(); // it is told of where it is translated
+        }
     }
 
     private static String plain(CodeObject object) {
@@ -173,6 +196,10 @@ final class RoutineTranslator {
         if (statement instanceof CodeStatement.CreateRoutine r) {
             return new CodeStatement.CreateRoutine(
                     target, true, r.parameters(), r.returns(), r.rows(), r.traits(), r.body(), r.span());
+        }
+        if (statement instanceof CodeStatement.CreatePackage p) {
+            return new CodeStatement.CreatePackage(
+                    target, true, p.body(), p.declarations(), p.routines(), p.shown(), p.first(), p.span());
         }
         return statement instanceof CodeStatement.CreateTrigger t
                 ? new CodeStatement.CreateTrigger(

@@ -143,6 +143,7 @@ public final class ScriptWriter {
         Map<ObjectKind, String> folders = Map.of(
                 ObjectKind.FUNCTION, "target/65-routines/",
                 ObjectKind.PROCEDURE, "target/65-routines/",
+                ObjectKind.PACKAGE, "target/65-routines/",
                 ObjectKind.TRIGGER, "target/80-triggers/",
                 ObjectKind.GRANT, "target/90-grants/");
         number = 0;

@@ -294,7 +294,7 @@ public final class Translator {
                     case GRANT, ROLE -> grants.translate(object).ifPresent(all::add);
                     case COMMENT -> comments.translate(object).ifPresent(all::add);
                     case INDEX -> indexes.translate(object).ifPresent(all::add);
-                    case FUNCTION, PROCEDURE, TRIGGER ->
+                    case FUNCTION, PROCEDURE, PACKAGE, TRIGGER ->
                         routines.translate(object).ifPresent(all::add);
                     default -> leave(object);
                 }

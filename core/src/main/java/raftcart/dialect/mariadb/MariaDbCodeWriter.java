@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
@@ -16,6 +17,7 @@ import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 
@@ -54,7 +56,8 @@ final class MariaDbCodeWriter extends CodeWriter {
 
     private String simple(CodeStatement code) {
         if (code instanceof CodeStatement.Assign a) {
-            return "SET " + text(a.target()) + " = " + text(a.value());
+            String row = a.value() instanceof Expr.Row ? "ROW" : "";
+            return "SET " + text(a.target()) + " = " + row + text(a.value());
         }
         if (code instanceof CodeStatement.Jump j) {
             return (j.again() ? "ITERATE " : "LEAVE ") + name(j.label().orElseThrow());
@@ -74,6 +77,19 @@ final class MariaDbCodeWriter extends CodeWriter {
         if (code instanceof CodeStatement.Evaluate e) {
             return "DO " + text(e.value());
         }
+        if (code instanceof CodeStatement.CursorStep c) {
+            return (c.opens() ? "OPEN " : "CLOSE ") + name(c.cursor()) + arguments(c.arguments());
+        }
+        if (code instanceof CodeStatement.Fetch f) {
+            return "FETCH " + name(f.cursor()) + " INTO " + targets(f.targets());
+        }
+        if (code instanceof CodeStatement.CollectRows r) {
+            return collect(r);
+        }
+        if (code instanceof CodeStatement.Dynamic d && d.targets().isEmpty()) {
+            return "EXECUTE IMMEDIATE " + text(d.text())
+                    + (d.values().isEmpty() ? "" : " USING " + targets(d.values()));
+        }
         if (code instanceof CodeStatement.Nothing) {
             return "BEGIN\nEND";
         }
@@ -81,6 +97,25 @@ final class MariaDbCodeWriter extends CodeWriter {
             return "GET DIAGNOSTICS CONDITION 1 " + items(d);
         }
         throw new Untranslatable("a statement of a routine");
+    }
+
+    private String arguments(List<Expr> arguments) {
+        return arguments.isEmpty() ? "" : "(" + targets(arguments) + ")";
+    }
+
+    /** A table of the session in which rows wait in their order. */
+    private String collect(CodeStatement.CollectRows rows) {
+        String table = name(rows.table());
+        String drop = "DROP TEMPORARY TABLE IF EXISTS " + table;
+        if (rows.begins()) {
+            String columns = rows.columns().stream()
+                    .map(c -> ", " + name(c.name()) + " " + type(c.type()))
+                    .collect(Collectors.joining());
+            return drop + ";\nCREATE TEMPORARY TABLE " + table + " (row_number_ BIGINT AUTO_INCREMENT PRIMARY KEY"
+                    + columns + ")";
+        }
+        String columns = rows.columns().stream().map(c -> name(c.name())).collect(Collectors.joining(", "));
+        return "SELECT " + columns + " FROM " + table + " ORDER BY row_number_;\n" + drop;
     }
 
     private String routine(CreateRoutine routine) {
@@ -110,16 +145,30 @@ final class MariaDbCodeWriter extends CodeWriter {
 
     private String block(Block block) {
         StringBuilder text = new StringBuilder(label(block.label())).append("BEGIN\n");
-        block.declarations()
+        Stream.concat(
+                        block.declarations().stream().filter(d -> !(d instanceof Declaration.Cursor)),
+                        block.declarations().stream().filter(Declaration.Cursor.class::isInstance))
                 .forEach(d -> text.append(indented(declaration(d) + ";")).append("\n"));
         block.handlers().forEach(h -> text.append(indented(handler(h) + ";")).append("\n"));
         return text.append(lines(block.body())).append("END").toString();
     }
 
     private String declaration(Declaration declaration) {
+        if (declaration instanceof Declaration.Cursor cursor) {
+            String parameters = cursor.parameters().isEmpty() ? "" : "(" + fields(cursor.parameters()) + ") ";
+            return "DECLARE " + name(cursor.name()) + " CURSOR " + parameters + "FOR\n"
+                    + indented(text(cursor.query()));
+        }
+        if (declaration instanceof Declaration.Row row) {
+            return "DECLARE " + name(row.name()) + " ROW(" + fields(row.fields()) + ")";
+        }
         Declaration.Variable variable = (Declaration.Variable) declaration;
         return "DECLARE " + name(variable.name()) + " " + type(variable.type())
                 + variable.initial().map(i -> " DEFAULT " + text(i)).orElse("");
+    }
+
+    private String fields(List<CodeStatement.Parameter> fields) {
+        return fields.stream().map(f -> name(f.name()) + " " + type(f.type())).collect(Collectors.joining(", "));
     }
 
     private String handler(Handler handler) {
@@ -155,8 +204,11 @@ final class MariaDbCodeWriter extends CodeWriter {
                     + text(range.from()) + " .. " + text(range.to()) + " DO\n" + body(range.body()) + "END FOR";
         }
         CodeStatement.ForRows rows = (CodeStatement.ForRows) code;
-        return label(rows.label()) + "FOR " + name(rows.row()) + " IN (\n"
-                + indented(text(rows.query().orElseThrow())) + "\n) DO\n" + body(rows.body()) + "END FOR";
+        String source = rows.query()
+                .map(q -> "(\n" + indented(text(q)) + "\n)")
+                .orElseGet(() -> name(rows.cursor().orElseThrow()) + arguments(rows.arguments()));
+        return label(rows.label()) + "FOR " + name(rows.row()) + " IN " + source + " DO\n" + body(rows.body())
+                + "END FOR";
     }
 
     private String signal(CodeStatement.Signal signal) {

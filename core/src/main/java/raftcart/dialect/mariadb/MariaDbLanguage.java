@@ -136,6 +136,7 @@ public final class MariaDbLanguage {
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.ROW_VARIABLES,
                     SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.COUNTS_CHANGED_ROWS,
                     SqlFeature.LOOPS_OVER_ROWS,

@@ -31,6 +31,7 @@ public final class MySqlLanguage {
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
                     SqlFeature.LOOPS_OVER_ROWS,
+                    SqlFeature.ROW_VARIABLES,
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.VALUES_QUERY),
             SqlFeature.ARRAYS_ARE_OF_DOCUMENTS,

@@ -2,6 +2,7 @@ package raftcart.dialect.postgresql;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
@@ -31,6 +32,9 @@ final class PgCodeWriter extends CodeWriter {
         }
         if (code instanceof CreateTrigger trigger) {
             return trigger(trigger);
+        }
+        if (code instanceof CodeStatement.SessionState state) {
+            return state(state);
         }
         if (code instanceof Block block) {
             return block(block);
@@ -102,6 +106,9 @@ final class PgCodeWriter extends CodeWriter {
             return text(s.query()) + "\nINTO " + (s.expected() == Expected.EXACTLY_ONE ? "STRICT " : "")
                     + targets(s.targets());
         }
+        if (code instanceof CodeStatement.Evaluate e) {
+            return "PERFORM " + text(e.value());
+        }
         if (code instanceof CodeStatement.Message m) {
             return "RAISE NOTICE '%', " + text(m.text());
         }
@@ -155,10 +162,7 @@ final class PgCodeWriter extends CodeWriter {
         if (wantsOneRow(routine.body())) {
             traits.add("SET plpgsql.extra_errors = 'too_many_rows'");
         }
-        List<Name> parts = routine.name().parts();
-        if (parts.size() > 1) {
-            traits.add("SET search_path = " + name(parts.get(parts.size() - 2)) + ", pg_temp");
-        }
+        routine.traits().lookup().ifPresent(l -> traits.add("SET search_path = " + name(l) + ", pg_temp"));
         return traits;
     }
 
@@ -270,6 +274,25 @@ final class PgCodeWriter extends CodeWriter {
                 + name(trigger.name()) + "()";
     }
 
+    /** The variables of a package as settings of the session ("Customized Options"), NULL as an empty text. */
+    private String state(CodeStatement.SessionState state) {
+        String schema = name(state.name());
+        String setting = state.name().text().toLowerCase(Locale.ROOT) + ".";
+        String ready = string(setting + "ready_");
+        return "CREATE OR REPLACE FUNCTION " + schema
+                + ".state_(variable text) RETURNS text\nLANGUAGE plpgsql\nAS $$\n"
+                + "BEGIN\n    IF COALESCE(current_setting(" + ready + ", true), '') = '' THEN\n"
+                + "        PERFORM set_config(" + ready + ", 'yes', false);\n"
+                + (state.first().body().isEmpty() ? "" : indented(indented(block(state.first()) + ";")) + "\n")
+                + "    END IF;\n    IF current_setting(" + string(setting) + " || variable, true) <> '' THEN\n"
+                + "        RETURN substr(current_setting(" + string(setting) + " || variable), 2);\n"
+                + "    END IF;\n    RETURN NULL;\nEND;\n$$;\n"
+                + "CREATE OR REPLACE FUNCTION " + schema
+                + ".keep_(variable text, value text) RETURNS void\nLANGUAGE plpgsql\nAS $$\n"
+                + "BEGIN\n    PERFORM " + schema + ".state_('');\n    PERFORM set_config(" + string(setting)
+                + " || variable, COALESCE('=' || value, ''), false);\nEND;\n$$";
+    }
+
     private String block(Block block) {
         StringBuilder text = new StringBuilder();
         text.append(label(block.label()));
@@ -330,8 +353,8 @@ final class PgCodeWriter extends CodeWriter {
         String ends = range.reverse()
                 ? "REVERSE " + text(range.to()) + ".." + text(range.from())
                 : text(range.from()) + ".." + text(range.to());
-        return label(range.label()) + "FOR " + name(range.variable()) + " IN " + ends + " LOOP\n" + lines(range.body())
-                + "END LOOP";
+        return label(range.label()) + "FOR " + name(range.variable()) + " IN " + ends
+                + range.step().map(b -> " BY " + text(b)).orElse("") + " LOOP\n" + lines(range.body()) + "END LOOP";
     }
 
     private String label(Optional<Name> label) {

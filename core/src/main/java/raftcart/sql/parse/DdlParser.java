@@ -400,6 +400,9 @@ final class DdlParser {
         if (routine && parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
             return new PlSqlRoutineParser(parsing).create(orReplace, span);
         }
+        if (kind.equals("PACKAGE") && parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
+            return new PackageParser(parsing).create(orReplace, span);
+        }
         return routine && parsing.has(GrammarFeature.BODIES_ARE_TEXTS)
                 ? new DollarRoutineParser(parsing).create(orReplace, span)
                 : other(kind, span);

@@ -1,8 +1,10 @@
 package raftcart.sql.parse;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -22,8 +24,6 @@ import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
-import raftcart.sql.tree.Query;
-import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.Truth;
@@ -53,6 +53,8 @@ final class DollarRoutineParser {
     private boolean stable;
     private boolean strict;
     private boolean definer;
+    private final Map<String, Expr> aliases = new HashMap<>();
+    private int places;
 
     DollarRoutineParser(Parsing parsing) {
         this.parsing = parsing;
@@ -84,35 +86,29 @@ final class DollarRoutineParser {
 
     private Statement routine(boolean replace, String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
-        List<Parameter> parameters = heads.parameters(this::parameter);
-        Optional<TypeName> returns = Optional.empty();
-        if (cursor.takeWords("RETURNS")) {
-            if (cursor.peek().isAnyWord("TABLE", "SETOF")) {
-                throw cursor.byHand("a function that gives rows");
-            }
-            returns = Optional.of(TypeNameParser.parse(cursor));
-        } else if (kind.equals("function")) {
-            throw cursor.byHand("a function with output parameters");
-        }
+        List<Parameter> given = heads.parameters(this::parameter);
+        RoutineResult result = RoutineResult.read(parsing, kind.equals("function"), given);
+        List<Parameter> parameters = result.parameters();
         while (trait()) {
             continue;
         }
         if (!path.isEmpty() && !path.equals(Set.of(USUAL))) {
             throw cursor.byHand("names that are looked up in " + String.join(", ", path));
         }
-        boolean query = language.equals(QUERIES) && returns.isPresent();
-        if (!language.equals(LANGUAGE) && !query) {
+        boolean queries = language.equals(QUERIES);
+        if (!language.equals(LANGUAGE) && !queries) {
             throw cursor.byHand("the language " + language);
         }
         if (body.isEmpty()) {
             throw cursor.unexpected("AS and the body");
         }
-        Statement read = query ? value(inner(body.get()), span) : code(body.get());
-        Statement code = named(read, parameters);
+        Statement read = queries ? new QueryRoutine(inner(body.get())).body(result, span) : code(body.get());
+        Statement code = named(result.giving(read), given);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
         Traits traits = new Traits(immutable || stable, access, definer, false, Optional.empty());
         Statement guarded = strict ? guarded(code, parameters, span) : code;
-        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, guarded, span);
+        return new CodeStatement.CreateRoutine(
+                name, replace, parameters, result.returns(), result.rows(), traits, guarded, span);
     }
 
     /** A function that is not called with NULL gives NULL. */
@@ -139,17 +135,26 @@ final class DollarRoutineParser {
             throw cursor.byHand("a parameter that takes several values");
         }
         Mode mode = heads.mode();
-        boolean unnamed = cursor.peek(1).isSymbol(",")
+        boolean unnamed = isTypeOfWords()
+                || cursor.peek(1).isSymbol("[")
+                || cursor.peek(1).isSymbol(",")
                 || cursor.peek(1).isSymbol(")")
                 || cursor.peek(1).isSymbol("(");
-        if (unnamed) {
-            throw cursor.byHand("a parameter without a name");
-        }
-        Name name = parsing.name();
+        places++;
+        Name name = unnamed ? Name.of("p" + places + "_") : parsing.name();
         TypeName type = AnchoredTypes.read(parsing);
         boolean usual = cursor.takeWords("DEFAULT") || cursor.takeSymbol("=") || cursor.takeSymbol(":=");
         Optional<Expr> initial = usual ? Optional.of(parsing.expressions.expression()) : Optional.empty();
         return new Parameter(mode, name, type, initial);
+    }
+
+    /** True where the name of a type of several words stands next. */
+    private boolean isTypeOfWords() {
+        return cursor.atWords("DOUBLE", "PRECISION")
+                || cursor.peek().isAnyWord("CHARACTER", "CHAR", "BIT")
+                        && cursor.peek(1).isWord("VARYING")
+                || cursor.peek().isAnyWord("TIMESTAMP", "TIME")
+                        && cursor.peek(1).isAnyWord("WITH", "WITHOUT");
     }
 
     /** One of the things that a routine says of itself, in any order. */
@@ -208,6 +213,12 @@ final class DollarRoutineParser {
         return new StatementMapper() {
             @Override
             public Expr expr(Expr e) {
+                boolean alias = e instanceof Expr.Column c
+                        && c.name().parts().size() == 1
+                        && aliases.containsKey(c.name().last().key());
+                if (alias) {
+                    return expr(aliases.get(((Expr.Column) e).name().last().key()));
+                }
                 if (!(e instanceof Expr.Parameter p)) {
                     return super.expr(e);
                 }
@@ -223,28 +234,12 @@ final class DollarRoutineParser {
         }.statement(code);
     }
 
-    /** A function of one query gives the value of its first row. */
-    private static Statement value(Parsing inner, Span span) {
-        Query query = inner.queries.query();
-        inner.cursor.takeSymbol(";");
-        if (!inner.cursor.atEnd()) {
-            throw inner.cursor.byHand("a function of several statements");
-        }
-        boolean plain = query.body() instanceof QueryBody.Select select
-                && select.from().isEmpty()
-                && select.where().isEmpty()
-                && select.items().size() == 1;
-        Query first = query.paging().isPresent()
-                ? query
-                : query.withPaging(Optional.of(
-                        new Query.Paging(Optional.empty(), Optional.of(Expr.Literal.number(1)), false, false)));
-        Expr value = plain ? ((QueryBody.Select) query.body()).items().get(0).value() : new Expr.Subquery(first, span);
-        return CodeStatement.Block.of(List.of(new CodeStatement.Return(Optional.of(value), span)), span);
-    }
-
     /** The statements of a body, which is a text in the text. */
     private Statement code(Token text) {
-        return new PlCodeParser(inner(text)).body();
+        PlCodeParser parser = new PlCodeParser(inner(text));
+        Statement body = parser.body();
+        aliases.putAll(parser.aliases());
+        return body;
     }
 
     private Parsing inner(Token text) {

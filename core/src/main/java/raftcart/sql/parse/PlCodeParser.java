@@ -1,10 +1,15 @@
 package raftcart.sql.parse;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
+import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
@@ -13,13 +18,24 @@ import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 
 /** Reads the statements of PL/pgSQL ("PL/pgSQL - SQL Procedural Language", PostgreSQL). */
 final class PlCodeParser extends PlParser {
+    private final Map<String, Expr> aliases = new HashMap<>();
+
     PlCodeParser(Parsing parsing) {
         super(parsing);
+    }
+
+    /** Other names that the code declares for its parameters. */
+    Map<String, Expr> aliases() {
+        return aliases;
     }
 
     /** The one block of which a routine consists. */
@@ -60,8 +76,11 @@ final class PlCodeParser extends PlParser {
             case "SELECT", "WITH" -> new IntoParser(parsing).select(Expected.FIRST);
             case "RAISE" -> new RaiseParser(parsing).raise(span);
             case "GET" -> diagnosis(span);
-            case "OPEN", "CLOSE", "FETCH", "MOVE", "EXECUTE", "FOREACH", "ASSERT" ->
-                throw cursor.byHand(word + " in a routine");
+            case "OPEN", "CLOSE", "FETCH" -> cursorStep(word, span);
+            case "EXECUTE" -> dynamic(span);
+            case "ASSERT" -> asserted(span);
+            case "INSERT", "UPDATE", "DELETE" -> new ChangeIntoParser(parsing).change(span);
+            case "MOVE", "FOREACH" -> throw cursor.byHand(word + " in a routine");
             default -> assignmentOrChange(span);
         };
     }
@@ -88,8 +107,9 @@ final class PlCodeParser extends PlParser {
     List<Declaration> declaration() {
         Span span = cursor.peek().span();
         Name name = parsing.name();
-        if (cursor.peek().isWord("ALIAS")) {
-            throw cursor.byHand("another name for a parameter");
+        if (cursor.takeWords("ALIAS", "FOR")) {
+            aliases.put(name.key(), parsing.expressions.expression());
+            return List.of();
         }
         if (cursor.takeWords("NO", "SCROLL") || cursor.peek().isWord("CURSOR")) {
             return List.of(cursor(name, span));
@@ -99,10 +119,16 @@ final class PlCodeParser extends PlParser {
         }
         boolean constant = cursor.takeWords("CONSTANT");
         TypeName type = AnchoredTypes.read(parsing);
+        boolean full = cursor.takeWords("NOT", "NULL");
         if (type.name().endsWith(TypeName.OF_ROW)) {
-            throw cursor.byHand("a variable of the type of a row");
+            String of = type.name().substring(0, type.name().length() - TypeName.OF_ROW.length());
+            List<Name> parts = Stream.of(of.split("\\.")).map(Name::of).toList();
+            return List.of(new Declaration.Row(name, Optional.of(new QualifiedName(parts)), List.of(), span));
         }
-        if (cursor.takeWords("NOT", "NULL")) {
+        if (type.name().equals("record")) {
+            return List.of(new Declaration.Row(name, Optional.empty(), List.of(), span));
+        }
+        if (full) {
             throw cursor.byHand("a variable that takes no NULL");
         }
         return List.of(new Declaration.Variable(name, type, initial(), constant, span));
@@ -129,14 +155,24 @@ final class PlCodeParser extends PlParser {
     }
 
     @Override
-    Statement range(Optional<Name> label, Name variable, boolean reverse, Expr from, Expr to, Span span) {
-        return super.range(label, variable, reverse, reverse ? to : from, reverse ? from : to, span);
+    boolean countsDownFromFirst() {
+        return true;
     }
 
     private Statement returned(Span span) {
         cursor.take();
-        if (cursor.peek().isAnyWord("NEXT", "QUERY")) {
-            throw cursor.byHand("RETURN " + parsing.word());
+        if (cursor.takeWords("QUERY")) {
+            if (cursor.peek().isWord("EXECUTE")) {
+                throw cursor.byHand("the rows of a computed statement");
+            }
+            return new CodeStatement.ReturnRows(parsing.queries.query(), span);
+        }
+        if (cursor.takeWords("NEXT")) {
+            List<QueryBody.Item> items = cursor.peek().isSymbol(";")
+                    ? List.of()
+                    : List.of(QueryBody.Item.of(parsing.expressions.expression()));
+            return new CodeStatement.ReturnRows(
+                    Query.of(QueryBody.Select.of(items, List.of(), Optional.empty())), span);
         }
         return new CodeStatement.Return(
                 cursor.peek().isSymbol(";") ? Optional.empty() : Optional.of(parsing.expressions.expression()), span);
@@ -144,12 +180,83 @@ final class PlCodeParser extends PlParser {
 
     /** What is computed for what it does, and whose value nobody wants. */
     private Statement perform(Span span) {
-        cursor.take();
+        Token verb = cursor.take();
+        int mark = cursor.mark();
         Expr value = parsing.expressions.expression();
-        if (!cursor.peek().isSymbol(";")) {
-            throw cursor.byHand("PERFORM of a query");
+        if (cursor.peek().isSymbol(";")) {
+            return new CodeStatement.Evaluate(value, span);
         }
-        return new CodeStatement.Evaluate(value, span);
+        // PERFORM stands in the place of SELECT.
+        cursor.reset(mark);
+        List<Token> tokens = new ArrayList<>();
+        tokens.add(new Token(TokenKind.WORD, "SELECT", "SELECT", verb.span()));
+        int depth = 0;
+        while (!cursor.atEnd() && !(depth == 0 && cursor.peek().isSymbol(";"))) {
+            depth += cursor.peek().isSymbol("(") ? 1 : cursor.peek().isSymbol(")") ? -1 : 0;
+            tokens.add(cursor.take());
+        }
+        tokens.add(new Token(TokenKind.END, "", "", cursor.peek().span()));
+        TokenCursor inner = new TokenCursor(tokens);
+        Query query = new Parsing(inner, parsing.grammar).queries.query();
+        if (!inner.atEnd()) {
+            throw inner.unexpected("the end of the query");
+        }
+        return new CodeStatement.Evaluate(new Expr.Subquery(query, span), span);
+    }
+
+    private Statement cursorStep(String word, Span span) {
+        cursor.take();
+        if (!word.equals("FETCH")) {
+            Name name = parsing.name();
+            if (cursor.peek().isAnyWord("FOR", "NO", "SCROLL")) {
+                throw cursor.byHand("a cursor without a query of its own");
+            }
+            return new CodeStatement.CursorStep(word.equals("OPEN"), name, arguments(), Optional.empty(), span);
+        }
+        if (cursor.peek().isAnyWord("PRIOR", "FIRST", "LAST", "ABSOLUTE", "RELATIVE", "FORWARD", "BACKWARD")) {
+            throw cursor.byHand("FETCH " + parsing.word());
+        }
+        if (cursor.peek().isWord("NEXT") && !cursor.peek(1).isWord("INTO")) {
+            cursor.take();
+        }
+        cursor.takeAny("FROM", "IN");
+        Name name = parsing.name();
+        cursor.expectWords("INTO");
+        return new CodeStatement.Fetch(name, targets(), span);
+    }
+
+    private List<Expr> targets() {
+        return parsing.list(() -> {
+            Span span = cursor.peek().span();
+            return new Expr.Column(parsing.qualifiedName(), false, span);
+        });
+    }
+
+    private Statement dynamic(Span span) {
+        cursor.take();
+        Expr text = parsing.expressions.expression();
+        List<Expr> into = List.of();
+        List<Expr> values = List.of();
+        while (cursor.peek().isAnyWord("INTO", "USING")) {
+            if (cursor.takeWords("USING")) {
+                values = parsing.expressions.list();
+            } else {
+                cursor.take();
+                cursor.takeWords("STRICT");
+                into = targets();
+            }
+        }
+        return new CodeStatement.Dynamic(text, into, values, span);
+    }
+
+    private Statement asserted(Span span) {
+        cursor.take();
+        Expr condition = parsing.expressions.expression();
+        Expr message =
+                cursor.takeSymbol(",") ? parsing.expressions.expression() : Expr.Literal.string("assertion failed");
+        Statement fails = new CodeStatement.Signal(Optional.of("P0004"), Optional.of(message), List.of(), span);
+        Expr not = new Expr.Is(condition, Truth.TRUE, true, span);
+        return new CodeStatement.If(List.of(new CodeStatement.Choice(not, List.of(fails))), List.of(), span);
     }
 
     private Statement diagnosis(Span span) {

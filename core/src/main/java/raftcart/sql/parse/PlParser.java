@@ -177,16 +177,14 @@ abstract class PlParser {
         Expr from = parsing.expressions.expression();
         cursor.expectSymbol("..");
         Expr to = parsing.expressions.expression();
-        if (cursor.peek().isWord("BY")) {
-            throw cursor.byHand("a loop with steps");
-        }
-        return range(label, variable, reverse, from, to, span);
+        Optional<Expr> step = cursor.takeWords("BY") ? Optional.of(parsing.expressions.expression()) : Optional.empty();
+        boolean swapped = reverse && countsDownFromFirst();
+        return new CodeStatement.ForRange(
+                label, variable, reverse, swapped ? to : from, swapped ? from : to, step, rounds(), span);
     }
 
-    /** The bounds as they stand; a language that counts down from the first overrides this. */
-    Statement range(Optional<Name> label, Name variable, boolean reverse, Expr from, Expr to, Span span) {
-        return new CodeStatement.ForRange(label, variable, reverse, from, to, rounds(), span);
-    }
+    /** True where the first of two bounds is the greater one if a loop counts down. */
+    abstract boolean countsDownFromFirst();
 
     /** Arguments in parentheses, if any. */
     final List<Expr> arguments() {

@@ -31,6 +31,13 @@ final class PlSqlDeclarations {
         this.routine = routine;
     }
 
+    /** Reads what a routine of a package declares, which sees the types that the package declares. */
+    PlSqlDeclarations(Parsing parsing, PlSqlDeclarations outer) {
+        this(parsing, outer.routine);
+        subtypes.putAll(outer.subtypes);
+        records.putAll(outer.records);
+    }
+
     /** What reads the parts that are not declarations. */
     void within(PlParser parser) {
         within = parser;

@@ -103,6 +103,11 @@ final class PlSqlParser extends PlParser {
     }
 
     @Override
+    boolean countsDownFromFirst() {
+        return false;
+    }
+
+    @Override
     Statement own(String word, Span span) {
         return switch (word) {
             case "RETURN" -> returned(span);

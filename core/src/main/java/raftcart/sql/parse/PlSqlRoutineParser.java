@@ -2,6 +2,7 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -48,7 +49,7 @@ final class PlSqlRoutineParser {
     /** Reads from the word for the kind of object on. */
     Statement create(boolean replace, Span span) {
         int mark = cursor.mark();
-        String kind = parsing.word().toLowerCase(java.util.Locale.ROOT);
+        String kind = parsing.word().toLowerCase(Locale.ROOT);
         try {
             cursor.take();
             cursor.takeWords("IF", "NOT", "EXISTS");
@@ -71,6 +72,21 @@ final class PlSqlRoutineParser {
         QualifiedName name = parsing.qualifiedName();
         PlSqlDeclarations declarations =
                 new PlSqlDeclarations(parsing, name.last().text());
+        return routine(name, replace, kind, declarations, span).orElseThrow(() -> cursor.unexpected("IS"));
+    }
+
+    /** A routine of a package, from its kind on without the semicolon; nothing where only its head is said. */
+    Optional<CodeStatement.CreateRoutine> inPackage(
+            QualifiedName of, boolean definersRights, PlSqlDeclarations declarations) {
+        Span span = cursor.peek().span();
+        String kind = cursor.take().value().toLowerCase(Locale.ROOT);
+        definer = definersRights;
+        QualifiedName name = new QualifiedName(List.of(of.last(), parsing.name()));
+        return routine(name, true, kind, declarations, span);
+    }
+
+    private Optional<CodeStatement.CreateRoutine> routine(
+            QualifiedName name, boolean replace, String kind, PlSqlDeclarations declarations, Span span) {
         PlSqlParser code = new PlSqlParser(parsing, declarations);
         List<Parameter> parameters =
                 cursor.peek().isSymbol("(") ? heads.parameters(() -> parameter(declarations, code)) : List.of();
@@ -82,6 +98,9 @@ final class PlSqlRoutineParser {
         while (trait()) {
             continue;
         }
+        if (cursor.peek().isSymbol(";")) {
+            return Optional.empty();
+        }
         if (!cursor.takeAny("IS", "AS")) {
             throw cursor.unexpected("IS");
         }
@@ -90,7 +109,20 @@ final class PlSqlRoutineParser {
         }
         Block body = code.body(Optional.empty(), cursor.peek().span());
         Traits traits = new Traits(deterministic, access, definer, true, comment);
-        return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
+        return Optional.of(
+                new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span));
+    }
+
+    /** With whose rights code runs; with those of its owner unless it says otherwise. */
+    static boolean definer(TokenCursor cursor) {
+        boolean said = cursor.takeWords("AUTHID") || cursor.takeWords("SQL", "SECURITY");
+        if (!said || cursor.takeWords("DEFINER")) {
+            return true;
+        }
+        if (!cursor.takeAny("CURRENT_USER", "INVOKER")) {
+            throw cursor.unexpected("DEFINER or the rights of the caller");
+        }
+        return false;
     }
 
     private Parameter parameter(PlSqlDeclarations declarations, PlSqlParser code) {
@@ -115,16 +147,8 @@ final class PlSqlRoutineParser {
     private boolean trait() {
         if (cursor.takeWords("DETERMINISTIC")) {
             deterministic = true;
-        } else if (cursor.takeWords("AUTHID")) {
-            definer = cursor.takeWords("DEFINER");
-            if (!definer) {
-                cursor.expectWords("CURRENT_USER");
-            }
-        } else if (cursor.takeWords("SQL", "SECURITY")) {
-            definer = cursor.takeWords("DEFINER");
-            if (!definer) {
-                cursor.expectWords("INVOKER");
-            }
+        } else if (cursor.peek().isWord("AUTHID") || cursor.atWords("SQL", "SECURITY")) {
+            definer = definer(cursor);
         } else if (cursor.takeWords("COMMENT")) {
             comment = Optional.of(parsing.string());
         } else if (cursor.takeWords("READS", "SQL", "DATA")) {
@@ -253,7 +277,7 @@ final class PlSqlRoutineParser {
                             throw cursor.byHand("UPDATING with the name of a column");
                         }
                         if (e instanceof Expr.Column c && c.name().parts().size() == 1) {
-                            String word = c.name().last().text().toUpperCase(java.util.Locale.ROOT);
+                            String word = c.name().last().text().toUpperCase(Locale.ROOT);
                             String event = word.matches("INSERTING|UPDATING|DELETING")
                                     ? word.replace("ING", "")
                                             .replace("UPDAT", "UPDATE")

@@ -46,7 +46,7 @@ final class PsmLoops {
         cursor.expectSymbol("..");
         Expr to = parsing.expressions.expression();
         List<Statement> body = body(label, statements);
-        return new CodeStatement.ForRange(label, variable, reverse, from, to, body, span);
+        return new CodeStatement.ForRange(label, variable, reverse, from, to, Optional.empty(), body, span);
     }
 
     private List<Statement> body(Optional<Name> label, Supplier<List<Statement>> statements) {

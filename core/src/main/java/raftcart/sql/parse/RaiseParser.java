@@ -42,8 +42,12 @@ final class RaiseParser {
                 arguments.add(parsing.expressions.expression());
             }
             message = Optional.of(formatted(format, arguments, span));
+        } else if (cursor.takeWords("SQLSTATE")) {
+            state = Optional.of(parsing.string());
+            message = Optional.of(Expr.Literal.string(state.get()));
         } else if (!cursor.peek().isWord("USING")) {
-            throw cursor.byHand("a condition that is raised by its name");
+            state = Optional.of(parsing.name().key());
+            message = Optional.of(Expr.Literal.string(state.get()));
         }
         if (cursor.takeWords("USING")) {
             do {

@@ -32,9 +32,26 @@ public sealed interface CodeStatement extends Statement {
      *
      * @param definer true where it runs with the rights of the one who made it
      * @param columnsFirst true where a name that could mean a column or a variable of the routine means the column
+     * @param lookup the schema in which names without one are looked up, where that is not left to the caller
      */
     record Traits(
-            boolean deterministic, Access access, boolean definer, boolean columnsFirst, Optional<String> comment) {}
+            boolean deterministic,
+            Access access,
+            boolean definer,
+            boolean columnsFirst,
+            Optional<String> comment,
+            Optional<Name> lookup) {
+        /** Names are looked up as the caller has it. */
+        public Traits(
+                boolean deterministic, Access access, boolean definer, boolean columnsFirst, Optional<String> comment) {
+            this(deterministic, access, definer, columnsFirst, comment, Optional.empty());
+        }
+
+        /** The same with another schema for names without one. */
+        public Traits lookingUp(Optional<Name> schema) {
+            return new Traits(deterministic, access, definer, columnsFirst, comment, schema);
+        }
+    }
 
     /**
      * A function, or a procedure where it returns nothing.
@@ -57,6 +74,38 @@ public sealed interface CodeStatement extends Statement {
             rows = List.copyOf(rows);
         }
     }
+
+    /**
+     * A package: variables and routines of which others see those that it shows.
+     *
+     * @param body false for what it shows
+     * @param routines those that have a body here
+     * @param shown the names of those that are only said to be there
+     * @param first what is done before anything of it is used in a session
+     */
+    record CreatePackage(
+            QualifiedName name,
+            boolean replace,
+            boolean body,
+            List<Declaration> declarations,
+            List<CreateRoutine> routines,
+            List<Name> shown,
+            Optional<Block> first,
+            Span span)
+            implements CodeStatement {
+        public CreatePackage {
+            declarations = List.copyOf(declarations);
+            routines = List.copyOf(routines);
+            shown = List.copyOf(shown);
+        }
+    }
+
+    /**
+     * What gives and takes the variables of a package that a session keeps.
+     *
+     * @param first what fills them
+     */
+    record SessionState(Name name, Block first, Span span) implements CodeStatement {}
 
     /** What a trigger watches: one kind of change, of some columns where an UPDATE is meant that names them. */
     record Event(Kind kind, List<Name> columns) {
@@ -248,9 +297,20 @@ public sealed interface CodeStatement extends Statement {
         }
     }
 
-    /** Statements for each whole number of a range. */
+    /**
+     * Statements for each whole number of a range.
+     *
+     * @param step how far from one to the next; 1 where it is not said
+     */
     record ForRange(
-            Optional<Name> label, Name variable, boolean reverse, Expr from, Expr to, List<Statement> body, Span span)
+            Optional<Name> label,
+            Name variable,
+            boolean reverse,
+            Expr from,
+            Expr to,
+            Optional<Expr> step,
+            List<Statement> body,
+            Span span)
             implements CodeStatement {
         public ForRange {
             body = List.copyOf(body);
@@ -291,6 +351,13 @@ public sealed interface CodeStatement extends Statement {
 
     /** More rows for what a function gives; the statement after goes on. */
     record ReturnRows(Query query, Span span) implements CodeStatement {}
+
+    /** Begins or ends to collect the rows that a routine gives one after the other; at the end they are given to the caller. */
+    record CollectRows(Name table, List<Parameter> columns, boolean begins, Span span) implements CodeStatement {
+        public CollectRows {
+            columns = List.copyOf(columns);
+        }
+    }
 
     /** What is known of the error at hand, into variables: of each one of MESSAGE_TEXT and RETURNED_SQLSTATE. */
     record Diagnosis(List<Expr> targets, List<String> items, Span span) implements CodeStatement {

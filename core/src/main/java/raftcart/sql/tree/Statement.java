@@ -71,6 +71,11 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
             REPLACE
         }
 
+        /** The same, which gives nothing of its rows. */
+        public Insert withoutReturning() {
+            return new Insert(with, mode, table, alias, columns, source, overriding, upsert, List.of(), span);
+        }
+
         /** The same with another source. */
         public Insert withSource(Query other) {
             return new Insert(

@@ -152,6 +152,9 @@ public class StatementMapper extends QueryMapper {
                     statement(t.body()),
                     t.span());
         }
+        if (code instanceof CodeStatement.CreatePackage p) {
+            return made(p);
+        }
         if (code instanceof Block b) {
             return block(b);
         }
@@ -162,6 +165,20 @@ public class StatementMapper extends QueryMapper {
                         || code instanceof CodeStatement.ForRows
                 ? nested(code)
                 : simple(code);
+    }
+
+    private Statement made(CodeStatement.CreatePackage p) {
+        return new CodeStatement.CreatePackage(
+                p.name(),
+                p.replace(),
+                p.body(),
+                p.declarations().stream().map(this::declaration).toList(),
+                p.routines().stream()
+                        .map(r -> (CodeStatement.CreateRoutine) statement(r))
+                        .toList(),
+                p.shown(),
+                p.first().map(b -> (Block) statement(b)),
+                p.span());
     }
 
     private Statement block(Block b) {
@@ -207,7 +224,14 @@ public class StatementMapper extends QueryMapper {
         }
         if (code instanceof CodeStatement.ForRange f) {
             return new CodeStatement.ForRange(
-                    f.label(), f.variable(), f.reverse(), expr(f.from()), expr(f.to()), statements(f.body()), f.span());
+                    f.label(),
+                    f.variable(),
+                    f.reverse(),
+                    expr(f.from()),
+                    expr(f.to()),
+                    optional(f.step()),
+                    statements(f.body()),
+                    f.span());
         }
         CodeStatement.ForRows f = (CodeStatement.ForRows) code;
         return new CodeStatement.ForRows(

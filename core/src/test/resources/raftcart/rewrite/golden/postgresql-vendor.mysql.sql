@@ -17,15 +17,13 @@ DROP VIEW IF EXISTS staff_list;
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
 -- RC0602 by hand: No counterpart on the target: DROP EXTENSION
 -- DROP EXTENSION IF EXISTS plpgsql
--- RC0603 by hand: Code is not translated: function: a parameter without a name
--- CREATE FUNCTION public._group_concat(text, text) RETURNS text
---     LANGUAGE sql IMMUTABLE
---     AS $_$
--- SELECT CASE
---   WHEN $2 IS NULL THEN $1
---   ELSE $1 || ', ' || $2
--- END
--- $_$
+DELIMITER //
+CREATE FUNCTION _group_concat(p1_ longtext collate utf8mb4_0900_bin, p2_ longtext collate utf8mb4_0900_bin) RETURNS longtext collate utf8mb4_0900_bin
+DETERMINISTIC NO SQL SQL SECURITY INVOKER
+BEGIN
+    RETURN CASE WHEN p2_ IS NULL THEN p1_ ELSE CONCAT(p1_, ', ', p2_) END;
+END//
+DELIMITER ;
 -- RC0603 by hand: Code is not translated: aggregate
 -- CREATE AGGREGATE public.group_concat(text) (
 --     SFUNC = public._group_concat,
@@ -227,7 +225,8 @@ ALTER TABLE observer MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_b
 -- 32:1: RC0105 adapted: Enumeration becomes a named type: public.mpaa_rating: its columns get a check each
 -- 36:1: RC0604 adapted: Client command left out: ALTER TYPE
 -- 37:1: RC0609 adapted: Said in other words: public.year: its columns get the type and the checks themselves
--- 39:38: RC0603 by hand: Code is not translated: function: a parameter without a name
+-- 39:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 39:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 47:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 47:1: RC0609 adapted: Said in other words: what the function does goes into the triggers that call it
 -- 54:1: RC0603 by hand: Code is not translated: aggregate

@@ -16,7 +16,7 @@ DROP SEQUENCE IF EXISTS dbo.store_store_id_seq;
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
 -- RC0602 by hand: No counterpart on the target: DROP EXTENSION
 -- DROP EXTENSION IF EXISTS plpgsql
--- RC0603 by hand: Code is not translated: function: a parameter without a name
+-- RC0603 by hand: Code is not translated: function
 -- CREATE FUNCTION public._group_concat(text, text) RETURNS text
 --     LANGUAGE sql IMMUTABLE
 --     AS $_$
@@ -242,7 +242,7 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 32:1: RC0105 adapted: Enumeration becomes a named type: public.mpaa_rating: its columns get a check each
 -- 36:1: RC0604 adapted: Client command left out: ALTER TYPE
 -- 37:1: RC0609 adapted: Said in other words: public.year: its columns get the type and the checks themselves
--- 39:38: RC0603 by hand: Code is not translated: function: a parameter without a name
+-- 39:1: RC0603 by hand: Code is not translated: function
 -- 47:1: RC0603 by hand: Code is not translated: function
 -- 54:1: RC0603 by hand: Code is not translated: aggregate
 -- 58:1: RC0604 adapted: Client command left out: SET default_tablespace = ''

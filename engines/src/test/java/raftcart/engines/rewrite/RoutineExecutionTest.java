@@ -102,25 +102,34 @@ class RoutineExecutionTest {
             return;
         }
         List<StatementResult> results = new ArrayList<>();
-        String script =
-                switch (dialect) {
-                    case "postgresql" -> String.join(";\n", statements) + ";\n";
-                    case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
-                    default ->
-                        (mode.isEmpty() ? "" : "SET sql_mode = '" + mode + "';\n") + "DELIMITER //\n"
-                                + String.join("//\n", statements) + "//\nDELIMITER ;\n";
-                };
         new ScriptRewriter(
                         Languages.named(dialect).orElseThrow(),
                         Languages.named(target).orElseThrow(),
                         new Knowledge(),
                         TokenRules.NONE)
-                .rewrite(new StringReader(script), new StringWriter(), results::add);
+                .rewrite(new StringReader(script(dialect, mode, statements)), new StringWriter(), results::add);
+        if (made(engines, target, results)) {
+            steps.forEach(step -> compare(engines, source, target, step));
+        }
+    }
+
+    private static String script(String dialect, String mode, List<String> statements) {
+        return switch (dialect) {
+            case "postgresql" -> String.join(";\n", statements) + ";\n";
+            case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
+            default ->
+                (mode.isEmpty() ? "" : "SET sql_mode = '" + mode + "';\n") + "DELIMITER //\n"
+                        + String.join("//\n", statements) + "//\nDELIMITER ;\n";
+        };
+    }
+
+    /** Runs what was written; false where a part of it is left to a person, or refused. */
+    private boolean made(SqlEngines engines, String target, List<StatementResult> results) {
         for (StatementResult result : results) {
             if (result.outcome() == Outcome.BY_HAND) {
                 left++;
                 failures.add(result.findings() + " " + result.source());
-                return;
+                return false;
             }
             try {
                 List<String> written = result.text().isBlank() ? List.of() : ScriptText.statements(result.text());
@@ -129,17 +138,19 @@ class RoutineExecutionTest {
                 }
             } catch (SQLException e) {
                 failures.add(result.source() + " as " + result.text() + ": " + e.getMessage());
-                return;
+                return false;
             }
         }
-        for (String step : steps) {
-            String wanted = outcome(engines, source, step);
-            String given = outcome(engines, target, step);
-            compared++;
-            boolean unrefused = step.charAt(0) == 'x' && !wanted.equals(REFUSED);
-            if (!wanted.equals(given) || unrefused) {
-                failures.add(step + ": " + wanted + " became " + given);
-            }
+        return true;
+    }
+
+    private void compare(SqlEngines engines, String source, String target, String step) {
+        String wanted = outcome(engines, source, step);
+        String given = outcome(engines, target, step);
+        compared++;
+        boolean unrefused = step.charAt(0) == 'x' && !wanted.equals(REFUSED);
+        if (!wanted.equals(given) || unrefused) {
+            failures.add(step + ": " + wanted + " became " + given);
         }
     }
 
