@@ -76,11 +76,13 @@ final class CodeErrors {
                 Expr.Literal.number(Long.parseLong(number)))));
         Expr own = new Expr.Binary(
                 BinaryOperator.EQUAL,
-                Expr.Call.of("substring", state, Expr.Literal.number(1), Expr.Literal.number(2)),
+                Expr.Call.of("substring", state, Expr.Literal.number(1), Expr.Literal.number(2))
+                        .at(span),
                 Expr.Literal.string(OWN),
                 span);
         Expr digits = new Expr.Cast(
-                Expr.Call.of("substring", state, Expr.Literal.number(3), Expr.Literal.number(3)),
+                Expr.Call.of("substring", state, Expr.Literal.number(3), Expr.Literal.number(3))
+                        .at(span),
                 TypeName.of("integer"),
                 false,
                 span);

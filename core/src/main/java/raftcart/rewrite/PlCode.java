@@ -55,6 +55,12 @@ final class PlCode {
     }
 
     List<Statement> routine(CodeStatement.CreateRoutine routine) {
+        if (routine.traits().columnsFirst()) {
+            throw CodeAdapter.at(routine.span(), "names that mean columns where they could mean variables");
+        }
+        routine.traits().lookup().ifPresent(l -> {
+            throw CodeAdapter.at(routine.span(), "names that are looked up in " + l.text());
+        });
         boolean trigger =
                 routine.returns().filter(t -> t.name().equals("trigger")).isPresent();
         if (trigger) {

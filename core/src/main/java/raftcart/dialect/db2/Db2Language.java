@@ -24,6 +24,8 @@ public final class Db2Language {
                     List.of("\"\""), Set.of(LexicalFeature.NUMBER_SIGNS_IN_NAMES, LexicalFeature.GRAPHIC_STRINGS)),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.PSM_ROUTINES,
+                    GrammarFeature.COLUMNS_HIDE_VARIABLES,
                     GrammarFeature.LABELLED_DURATIONS,
                     GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.CONCAT_OPERATOR,
@@ -34,6 +36,7 @@ public final class Db2Language {
             Db2Calls::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,

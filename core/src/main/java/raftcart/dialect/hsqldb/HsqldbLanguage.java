@@ -23,6 +23,8 @@ public final class HsqldbLanguage {
             new LexicalRules(List.of("\"\""), Set.of()),
             NameCase.UPPER,
             Set.of(
+                    GrammarFeature.PSM_ROUTINES,
+                    GrammarFeature.COLUMNS_HIDE_VARIABLES,
                     GrammarFeature.IDENTITY_TYPE_IS_A_KEY,
                     GrammarFeature.IDENTITIES_ARE_INTEGERS,
                     GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT),
@@ -30,6 +32,7 @@ public final class HsqldbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,

@@ -52,6 +52,7 @@ final class DollarRoutineParser {
     private boolean immutable;
     private boolean stable;
     private boolean strict;
+    private boolean columnsFirst;
     private boolean definer;
     private final Map<String, Expr> aliases = new HashMap<>();
     private int places;
@@ -92,9 +93,11 @@ final class DollarRoutineParser {
         while (trait()) {
             continue;
         }
-        if (!path.isEmpty() && !path.equals(Set.of(USUAL))) {
+        if (path.size() > 1) {
             throw cursor.byHand("names that are looked up in " + String.join(", ", path));
         }
+        Optional<Name> lookup =
+                path.stream().filter(n -> !n.equals(USUAL)).map(Name::of).findFirst();
         boolean queries = language.equals(QUERIES);
         if (!language.equals(LANGUAGE) && !queries) {
             throw cursor.byHand("the language " + language);
@@ -105,7 +108,7 @@ final class DollarRoutineParser {
         Statement read = queries ? new QueryRoutine(inner(body.get())).body(result, span) : code(body.get());
         Statement code = named(result.giving(read), given);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
-        Traits traits = new Traits(immutable || stable, access, definer, false, Optional.empty());
+        Traits traits = new Traits(immutable || stable, access, definer, columnsFirst, Optional.empty(), lookup);
         Statement guarded = strict ? guarded(code, parameters, span) : code;
         return new CodeStatement.CreateRoutine(
                 name, replace, parameters, result.returns(), result.rows(), traits, guarded, span);
@@ -239,6 +242,7 @@ final class DollarRoutineParser {
         PlCodeParser parser = new PlCodeParser(inner(text));
         Statement body = parser.body();
         aliases.putAll(parser.aliases());
+        columnsFirst = parser.columnsFirst();
         return body;
     }
 

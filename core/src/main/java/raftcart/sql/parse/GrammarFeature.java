@@ -14,6 +14,8 @@ public enum GrammarFeature {
     BODIES_ARE_TEXTS,
     /** The bodies of routines are SQL/PSM. */
     PSM_ROUTINES,
+    /** A name that could mean a column or a variable of a routine means the column. */
+    COLUMNS_HIDE_VARIABLES,
     /** The bodies of routines are PL/SQL. */
     PLSQL_ROUTINES,
     /** SELECT INTO fails where there is no row; elsewhere the variables keep what they have, unless that is handled. */

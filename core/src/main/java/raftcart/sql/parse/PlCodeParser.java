@@ -28,9 +28,15 @@ import raftcart.sql.tree.TypeName;
 /** Reads the statements of PL/pgSQL ("PL/pgSQL - SQL Procedural Language", PostgreSQL). */
 final class PlCodeParser extends PlParser {
     private final Map<String, Expr> aliases = new HashMap<>();
+    private boolean columnsFirst;
 
     PlCodeParser(Parsing parsing) {
         super(parsing);
+    }
+
+    /** True where a name that could mean a column or a variable means the column. */
+    boolean columnsFirst() {
+        return columnsFirst;
     }
 
     /** Other names that the code declares for its parameters. */
@@ -45,8 +51,9 @@ final class PlCodeParser extends PlParser {
             if (!cursor.takeWords("VARIABLE_CONFLICT")) {
                 throw cursor.unexpected("variable_conflict");
             }
-            if (!cursor.takeAny("USE_VARIABLE", "ERROR")) {
-                throw cursor.byHand("names that mean columns where they could mean variables");
+            columnsFirst = cursor.takeWords("USE_COLUMN");
+            if (!columnsFirst && !cursor.takeAny("USE_VARIABLE", "ERROR")) {
+                throw cursor.unexpected("use_column, use_variable or error");
             }
         }
         Optional<Name> label = label();

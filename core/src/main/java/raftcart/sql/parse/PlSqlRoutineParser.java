@@ -1,16 +1,11 @@
 package raftcart.sql.parse;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
-import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
-import raftcart.sql.TokenKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Access;
@@ -191,18 +186,15 @@ final class PlSqlRoutineParser {
         List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
-        Set<String> news = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
-        Set<String> olds = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
-        news.add("new");
-        olds.add("old");
-        referencing(news, olds);
+        TriggerRows rows = new TriggerRows(parsing);
+        rows.referencing();
         boolean eachRow = cursor.takeWords("FOR", "EACH", "ROW") || timing == Timing.INSTEAD;
         Optional<Name> follows = cursor.takeWords("FOLLOWS") ? Optional.of(parsing.name()) : Optional.empty();
         if (cursor.takeWords("DISABLE")) {
             throw cursor.byHand("a trigger that is switched off");
         }
         cursor.takeWords("ENABLE");
-        Parsing inner = ofRows(news, olds);
+        Parsing inner = rows.rest();
         Optional<Expr> when = Optional.empty();
         if (inner.cursor.takeWords("WHEN")) {
             inner.cursor.expectSymbol("(");
@@ -233,38 +225,6 @@ final class PlSqlRoutineParser {
             throw inner.cursor.unexpected("the end of the trigger");
         }
         return body;
-    }
-
-    private void referencing(Set<String> news, Set<String> olds) {
-        if (!cursor.takeWords("REFERENCING")) {
-            return;
-        }
-        while (cursor.peek().isAnyWord("NEW", "OLD", "PARENT")) {
-            Token which = cursor.take();
-            cursor.takeWords("AS");
-            String alias = parsing.name().text();
-            if (which.isWord("PARENT")) {
-                throw cursor.byHand("rows of nested tables");
-            }
-            (which.isWord("NEW") ? news : olds).add(alias);
-        }
-    }
-
-    /** The rest of the text, in which the rows of the trigger are called new and old without a colon. */
-    private Parsing ofRows(Set<String> news, Set<String> olds) {
-        List<Token> tokens = new ArrayList<>();
-        while (!cursor.atEnd()) {
-            Token token = cursor.take();
-            boolean row = cursor.peek().isSymbol(".")
-                    && (token.kind() == TokenKind.PARAMETER || token.kind() == TokenKind.WORD);
-            String name = token.text().replaceFirst("^:", "");
-            boolean isNew = row && news.contains(name);
-            boolean isOld = row && olds.contains(name);
-            String plain = isNew ? "new" : "old";
-            tokens.add(isNew || isOld ? new Token(TokenKind.WORD, plain, plain, token.span()) : token);
-        }
-        tokens.add(new Token(TokenKind.END, "", "", cursor.peek().span()));
-        return new Parsing(new TokenCursor(tokens), parsing.grammar);
     }
 
     /** The body with what it asks of the change that fired it. */

@@ -1,15 +1,20 @@
 package raftcart.sql.parse;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 
 /** Reads FOR over the rows of a query or over whole numbers ("FOR", MariaDB). */
 final class PsmLoops {
@@ -23,6 +28,9 @@ final class PsmLoops {
 
     Statement rows(Optional<Name> label, Span span, Supplier<List<Statement>> statements) {
         cursor.take();
+        if (cursor.peek().isAnyWord("SELECT", "WITH") || cursor.peek(1).isWord("AS")) {
+            return ofColumns(label, span, statements);
+        }
         Name variable = parsing.name();
         cursor.expectWords("IN");
         boolean reverse = cursor.takeWords("REVERSE");
@@ -35,12 +43,20 @@ final class PsmLoops {
             return new CodeStatement.ForRows(
                     label, variable, Optional.of(rows), Optional.empty(), List.of(), body, span);
         }
-        boolean cursorName = cursor.peek().isName() && cursor.peek(1).isWord("DO");
+        boolean cursorName = cursor.peek().isName()
+                && (cursor.peek(1).isWord("DO")
+                        || cursor.peek(1).isSymbol("(")
+                                && cursor.peek(cursor.closing(1) + 1).isWord("DO"));
         if (cursorName) {
             Name name = parsing.name();
+            List<Expr> arguments = List.of();
+            if (cursor.takeSymbol("(")) {
+                arguments = parsing.expressions.list();
+                cursor.expectSymbol(")");
+            }
             List<Statement> body = body(label, statements);
             return new CodeStatement.ForRows(
-                    label, variable, Optional.empty(), Optional.of(name), List.of(), body, span);
+                    label, variable, Optional.empty(), Optional.of(name), arguments, body, span);
         }
         Expr from = parsing.expressions.expression();
         cursor.expectSymbol("..");
@@ -57,5 +73,55 @@ final class PsmLoops {
             parsing.name();
         }
         return body;
+    }
+
+    /** A loop in which the columns of the query are variables by themselves (ISO 9075-4, "for statement"). */
+    private Statement ofColumns(Optional<Name> label, Span span, Supplier<List<Statement>> statements) {
+        Name row = Name.of("row_");
+        if (cursor.peek(1).isWord("AS")) {
+            row = parsing.name();
+            cursor.take();
+            boolean named = cursor.peek(1).isWord("CURSOR") || cursor.peek(2).isWord("CURSOR");
+            while (named && !cursor.peek().isWord("FOR")) {
+                cursor.take();
+            }
+            cursor.takeWords("FOR");
+        }
+        Query query = parsing.queries.query();
+        Set<String> columns = columns(query);
+        List<Statement> body = body(label, statements);
+        Name of = row;
+        List<Statement> named = new StatementMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                boolean column = e instanceof Expr.Column c
+                        && c.name().parts().size() == 1
+                        && columns.contains(c.name().last().key());
+                return column
+                        ? new Expr.Column(
+                                new QualifiedName(
+                                        List.of(of, ((Expr.Column) e).name().last())),
+                                false,
+                                e.span())
+                        : super.expr(e);
+            }
+        }.statements(body);
+        return new CodeStatement.ForRows(label, row, Optional.of(query), Optional.empty(), List.of(), named, span);
+    }
+
+    private Set<String> columns(Query query) {
+        if (!(query.body() instanceof QueryBody.Select select)) {
+            throw cursor.byHand("a loop over several queries");
+        }
+        Set<String> columns = new HashSet<>();
+        for (QueryBody.Item item : select.items()) {
+            Optional<Name> name = item.alias()
+                    .or(() -> item.value() instanceof Expr.Column c
+                            ? Optional.of(c.name().last())
+                            : Optional.empty());
+            columns.add(name.orElseThrow(() -> cursor.byHand("a loop over columns without names"))
+                    .key());
+        }
+        return columns;
     }
 }

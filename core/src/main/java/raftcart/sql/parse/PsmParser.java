@@ -1,24 +1,34 @@
 package raftcart.sql.parse;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
+import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 
 /** Reads the statements of SQL/PSM (ISO 9075-4; "Programmatic and Compound Statements", MariaDB). */
 final class PsmParser {
+    /** Variables that one engine sets behind each statement, where they are declared. */
+    private static final Set<String> OF_STATEMENTS = Set.of("sqlcode", "sqlstate");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ChoiceParser choices;
+    /** The queries whose rows the caller gets when their cursors are opened. */
+    private final Map<String, Query> results = new HashMap<>();
 
     PsmParser(Parsing parsing) {
         this.parsing = parsing;
@@ -76,14 +86,18 @@ final class PsmParser {
             }
             case "RETURN" -> {
                 cursor.take();
-                yield new CodeStatement.Return(Optional.of(parsing.expressions.expression()), span);
+                boolean plain = cursor.peek().isSymbol(";") || cursor.peek().isWord("END");
+                yield new CodeStatement.Return(
+                        plain ? Optional.empty() : Optional.of(parsing.expressions.expression()), span);
             }
             case "OPEN", "CLOSE", "FETCH" -> cursorStep(span);
             case "SIGNAL", "RESIGNAL" -> SignalParser.read(parsing, span);
             case "SELECT", "WITH", "(" -> new IntoParser(parsing).select(CodeStatement.Expected.AT_MOST_ONE);
             case "DECLARE" -> throw cursor.unexpected("a statement; declarations stand at the beginning of a block");
             case "GET" -> diagnosis(span);
-            case "PREPARE", "EXECUTE", "DEALLOCATE" ->
+            case "VALUES" -> valuesInto(span);
+            case "EXECUTE" -> dynamic(span);
+            case "PREPARE", "DEALLOCATE" ->
                 throw cursor.byHand(token.text().toUpperCase(Locale.ROOT) + " in a routine");
             case "DO" -> {
                 cursor.take();
@@ -95,7 +109,9 @@ final class PsmParser {
 
     private Statement block(Optional<Name> label, Span span) {
         cursor.take();
-        cursor.takeWords("NOT", "ATOMIC");
+        if (!cursor.takeWords("ATOMIC")) {
+            cursor.takeWords("NOT", "ATOMIC");
+        }
         List<Declaration> declarations = new ArrayList<>();
         List<Handler> handlers = new ArrayList<>();
         while (cursor.peek().isWord("DECLARE")) {
@@ -124,8 +140,12 @@ final class PsmParser {
             return;
         }
         List<Name> names = parsing.list(parsing::name);
+        boolean updated = names.stream().anyMatch(n -> OF_STATEMENTS.contains(n.key()));
+        if (updated) {
+            throw cursor.byHand("a variable that each statement sets");
+        }
         if (cursor.takeWords("CURSOR")) {
-            declarations.add(cursor(names.get(0), span));
+            cursor(names.get(0), span).ifPresent(declarations::add);
             return;
         }
         if (cursor.takeWords("CONDITION")) {
@@ -139,12 +159,33 @@ final class PsmParser {
         names.forEach(n -> declarations.add(new Declaration.Variable(n, type, initial, false, span)));
     }
 
-    private Declaration cursor(Name name, Span span) {
-        if (cursor.peek().isSymbol("(")) {
-            throw cursor.byHand("a cursor with parameters");
+    /** A cursor; nothing where it is there to be given to the caller when it is opened. */
+    private Optional<Declaration> cursor(Name name, Span span) {
+        List<Parameter> parameters = cursor.peek().isSymbol("(") ? cursorParameters() : List.of();
+        cursor.takeWords("WITH", "HOLD");
+        cursor.takeWords("WITHOUT", "HOLD");
+        boolean given = cursor.takeWords("WITH", "RETURN");
+        if (given && cursor.takeWords("TO")) {
+            cursor.expectWords("CALLER");
         }
         cursor.expectWords("FOR");
-        return new Declaration.Cursor(name, List.of(), parsing.queries.query(), span);
+        Query query = parsing.queries.query();
+        if (given) {
+            results.put(name.key(), query);
+            return Optional.empty();
+        }
+        return Optional.of(new Declaration.Cursor(name, parameters, query, span));
+    }
+
+    private List<Parameter> cursorParameters() {
+        cursor.expectSymbol("(");
+        List<Parameter> all = parsing.list(() -> {
+            cursor.takeWords("IN");
+            Name name = parsing.name();
+            return new Parameter(CodeStatement.Mode.IN, name, new RoutineParser(parsing).type(), Optional.empty());
+        });
+        cursor.expectSymbol(")");
+        return all;
     }
 
     private Handler handler(Span span) {
@@ -216,14 +257,53 @@ final class PsmParser {
         return new CodeStatement.Loop(label, before, after, body, span);
     }
 
+    /** {@code VALUES a, b INTO x, y}, as one engine has assignments. */
+    private Statement valuesInto(Span span) {
+        cursor.take();
+        boolean row = cursor.takeSymbol("(");
+        List<Expr> values = parsing.expressions.list();
+        if (row) {
+            cursor.expectSymbol(")");
+        }
+        cursor.expectWords("INTO");
+        List<Expr> targets = parsing.list(this::target);
+        if (targets.size() != values.size()) {
+            throw cursor.error("there are other than " + values.size() + " variables for as many values");
+        }
+        List<Statement> all = new ArrayList<>();
+        for (int i = 0; i < values.size(); i++) {
+            all.add(new CodeStatement.Assign(targets.get(i), values.get(i), span));
+        }
+        if (all.size() > 1) {
+            throw cursor.byHand("several values assigned at once");
+        }
+        return all.get(0);
+    }
+
+    private Statement dynamic(Span span) {
+        cursor.take();
+        if (!cursor.takeWords("IMMEDIATE")) {
+            throw cursor.byHand("EXECUTE of a prepared statement");
+        }
+        Expr text = parsing.expressions.expression();
+        List<Expr> values = cursor.takeWords("USING") ? parsing.expressions.list() : List.of();
+        return new CodeStatement.Dynamic(text, List.of(), values, span);
+    }
+
     private Statement cursorStep(Span span) {
         Token step = cursor.take();
         if (!step.isWord("FETCH")) {
             Name name = parsing.name();
-            if (cursor.peek().isSymbol("(")) {
-                throw cursor.byHand("a cursor with parameters");
+            Query given = results.get(name.key());
+            if (given != null && step.isWord("OPEN")) {
+                return new Statement.QueryStatement(given, Optional.empty(), false, span);
             }
-            return new CodeStatement.CursorStep(step.isWord("OPEN"), name, List.of(), Optional.empty(), span);
+            List<Expr> arguments = List.of();
+            if (cursor.takeSymbol("(")) {
+                arguments = parsing.expressions.list();
+                cursor.expectSymbol(")");
+            }
+            return new CodeStatement.CursorStep(step.isWord("OPEN"), name, arguments, Optional.empty(), span);
         }
         cursor.takeWords("NEXT");
         cursor.takeWords("FROM");

@@ -42,7 +42,9 @@ final class RoutineParser {
             cursor.take();
             cursor.takeWords("IF", "NOT", "EXISTS");
             Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
-            cursor.takeSymbol(";");
+            if (!cursor.takeSymbol(";")) {
+                cursor.takeSymbol("@"); // as clients have it where semicolons stand inside
+            }
             if (!cursor.atEnd()) {
                 throw cursor.unexpected("the end of the " + kind);
             }
@@ -56,12 +58,19 @@ final class RoutineParser {
         }
     }
 
+    private boolean columnsFirst() {
+        return parsing.has(GrammarFeature.COLUMNS_HIDE_VARIABLES);
+    }
+
     private Statement routine(boolean replace, String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
         List<Parameter> parameters = heads.parameters(this::parameter);
         Optional<TypeName> returns = Optional.empty();
         if (kind.equals("function")) {
             cursor.expectWords("RETURNS");
+            if (cursor.peek().isWord("TABLE")) {
+                throw cursor.byHand("a function that gives rows");
+            }
             returns = Optional.of(type());
         }
         Traits traits = traits();
@@ -103,7 +112,7 @@ final class RoutineParser {
                 deterministic = false;
             } else if (cursor.takeWords("DETERMINISTIC")) {
                 deterministic = true;
-            } else if (cursor.takeWords("CONTAINS", "SQL") || cursor.takeWords("LANGUAGE", "SQL")) {
+            } else if (plain()) {
                 continue;
             } else if (cursor.takeWords("NO", "SQL")) {
                 access = Access.NONE;
@@ -119,25 +128,73 @@ final class RoutineParser {
             } else if (cursor.takeWords("COMMENT")) {
                 comment = Optional.of(parsing.string());
             } else {
-                return new Traits(deterministic, access, definer, false, comment);
+                return new Traits(deterministic, access, definer, columnsFirst(), comment);
             }
         }
     }
 
+    /** What says nothing of the meaning ("SQL-invoked routine", ISO 9075-2). */
+    private boolean plain() {
+        if (cursor.atWords("LANGUAGE") && !cursor.peek(1).isWord("SQL")
+                || cursor.peek().isWord("EXTERNAL") && cursor.peek(1).isWord("NAME")) {
+            throw cursor.byHand("code in another language");
+        }
+        if (cursor.peek().isAnyWord("AUTONOMOUS") || cursor.atWords("RETURNS", "NULL")) {
+            throw cursor.byHand("a routine that is " + parsing.word());
+        }
+        if (cursor.takeWords("SPECIFIC")) {
+            parsing.qualifiedName();
+            return true;
+        }
+        if (cursor.takeWords("DYNAMIC", "RESULT", "SETS") || cursor.takeWords("RESULT", "SETS")) {
+            cursor.take();
+            return true;
+        }
+        return cursor.takeWords("CONTAINS", "SQL")
+                || cursor.takeWords("LANGUAGE", "SQL")
+                || cursor.takeWords("CALLED", "ON", "NULL", "INPUT")
+                || cursor.takeWords("NO", "EXTERNAL", "ACTION")
+                || cursor.takeWords("EXTERNAL", "ACTION")
+                || cursor.takeWords("INHERIT", "SPECIAL", "REGISTERS")
+                || cursor.takeWords("OLD", "SAVEPOINT", "LEVEL")
+                || cursor.takeWords("NEW", "SAVEPOINT", "LEVEL")
+                || cursor.takeWords("COMMIT", "ON", "RETURN", "NO")
+                || cursor.takeWords("STATIC", "DISPATCH");
+    }
+
     private Statement trigger(boolean replace, Span span) {
         QualifiedName name = parsing.qualifiedName();
-        Timing timing = cursor.takeWords("BEFORE") ? Timing.BEFORE : Timing.AFTER;
+        cursor.takeWords("NO", "CASCADE");
+        Timing timing = cursor.takeWords("BEFORE")
+                ? Timing.BEFORE
+                : cursor.takeWords("INSTEAD", "OF") ? Timing.INSTEAD : Timing.AFTER;
         if (timing == Timing.AFTER) {
             cursor.expectWords("AFTER");
         }
-        List<Event> events = heads.events(false);
+        List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
-        cursor.expectWords("FOR", "EACH", "ROW");
+        TriggerRows rows = new TriggerRows(parsing);
+        rows.referencing();
+        if (!cursor.takeWords("FOR", "EACH", "ROW")) {
+            throw cursor.byHand("a trigger for each statement");
+        }
+        cursor.takeWords("MODE", "DB2SQL");
         boolean precedes = cursor.takeWords("PRECEDES");
         Optional<Name> other = precedes || cursor.takeWords("FOLLOWS") ? Optional.of(parsing.name()) : Optional.empty();
-        Statement body = new PsmParser(parsing).body();
+        Parsing inner = rows.rest();
+        Optional<Expr> when = Optional.empty();
+        if (inner.cursor.takeWords("WHEN")) {
+            inner.cursor.expectSymbol("(");
+            when = Optional.of(inner.expressions.expression());
+            inner.cursor.expectSymbol(")");
+        }
+        Statement body = new PsmParser(inner).body();
+        inner.cursor.takeSymbol(";");
+        if (!inner.cursor.atEnd()) {
+            throw inner.cursor.unexpected("the end of the trigger");
+        }
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, true, Optional.empty(), other, precedes, false, body, span);
+                name, replace, timing, events, table, true, when, other, precedes, columnsFirst(), body, span);
     }
 }

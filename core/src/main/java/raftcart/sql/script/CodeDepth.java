@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /** Counts how deep a place is inside of BEGIN and END. */
 final class CodeDepth {
     private static final Pattern WORD =
-            Pattern.compile("'(?:[^']++|'')*+'|\"[^\"]*\"|--[^\\n]*|/\\*.*?\\*/|[A-Za-z_]\\w*", Pattern.DOTALL);
+            Pattern.compile("'(?:[^']++|'')*+'|\"[^\"]*\"|--[^\\n]*|/\\*.*?\\*/|;|[A-Za-z_]\\w*", Pattern.DOTALL);
 
     private int depth;
     private boolean afterEnd;
@@ -28,6 +28,7 @@ final class CodeDepth {
         }
     }
 
+    /** A word, or the sign that ends a statement. */
     void word(String word) {
         switch (word.toLowerCase(Locale.ROOT)) {
             case "begin" -> {

@@ -347,12 +347,7 @@ public final class ScriptReader {
             case '"', '`':
                 input.string((char) c, c == '"' && rules.has(LexicalFeature.DOUBLE_QUOTED_STRINGS));
                 return false;
-            case '-', '#':
-                if (!commentInside()) {
-                    input.take();
-                }
-                return false;
-            case '/':
+            case '-', '#', '/':
                 if (!commentInside()) {
                     input.take();
                 }
@@ -373,6 +368,10 @@ public final class ScriptReader {
                 return false;
             case ')':
                 parentheses--;
+                input.take();
+                return false;
+            case ';':
+                depth.word(";");
                 input.take();
                 return false;
             case '\n':

@@ -166,12 +166,21 @@ DROP VIEW AL;
 TRUNCATE TABLE EV;
 -- RC0602 by hand: No counterpart on the target: variable
 -- CREATE VARIABLE GV INTEGER DEFAULT 5
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER TR1 AFTER INSERT ON EV REFERENCING NEW AS N FOR EACH ROW MODE DB2SQL UPDATE TELESCOPE SET NAME = 'x' WHERE ID = N.TID
+CREATE OR REPLACE FUNCTION TR1() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    UPDATE TELESCOPE SET NAME = 'x' WHERE ID = new.TID;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER TR1 AFTER INSERT ON EV
+FOR EACH ROW
+EXECUTE FUNCTION TR1();
 COMMIT;
 SELECT * FROM SYSCAT.TABLES;
 -- #SET TERMINATOR @
--- RC0603 by hand: Code is not translated: procedure
+-- RC0603 by hand: Code is not translated: procedure: found 'SELECT', expected the end of the procedure
 -- CREATE PROCEDURE P1 (IN A INTEGER) LANGUAGE SQL BEGIN UPDATE EV SET AMT = A; END@
 -- --#SET TERMINATOR ;
 -- SELECT 1 FROM SYSIBM.SYSDUMMY1
@@ -237,7 +246,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 80:1: RC0604 adapted: Client command left out: CREATE TABLESPACE, storage of the source's server
 -- 81:1: RC0604 adapted: Client command left out: CREATE BUFFERPOOL, storage of the source's server
 -- 82:1: RC0602 by hand: No counterpart on the target: variable
--- 83:1: RC0603 by hand: Code is not translated: trigger
+-- 83:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 85:15: RC0616 check: Tables of the engine itself: SYSCAT.TABLES
--- 87:1: RC0603 by hand: Code is not translated: procedure
+-- 89:1: RC0603 by hand: Code is not translated: procedure: found 'SELECT', expected the end of the procedure
 -- 90:1: RC0604 adapted: Client command left out: TERMINATE

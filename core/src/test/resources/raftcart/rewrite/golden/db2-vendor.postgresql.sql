@@ -101,19 +101,38 @@ CREATE TEMPORARY TABLE T1 (
 CREATE TEMPORARY TABLE T2 (
     A integer
 ) ON COMMIT DELETE ROWS;
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER NEW_HIRED
---   AFTER INSERT ON STAR
---   FOR EACH ROW MODE DB2SQL
---   UPDATE STATS SET N = N + 1
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER T3 NO CASCADE BEFORE INSERT ON STAR REFERENCING NEW AS N FOR EACH ROW MODE DB2SQL
--- BEGIN ATOMIC
---   SET N.A = 1;
---   SET N.B = 2;
--- END
--- RC0603 by hand: Code is not translated: function
--- CREATE FUNCTION TAN2 (X DOUBLE) RETURNS DOUBLE LANGUAGE SQL CONTAINS SQL NO EXTERNAL ACTION DETERMINISTIC RETURN SIN(X)/COS(X)
+CREATE OR REPLACE FUNCTION NEW_HIRED() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    UPDATE STATS SET N = N + 1;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER NEW_HIRED AFTER INSERT ON STAR
+FOR EACH ROW
+EXECUTE FUNCTION NEW_HIRED();
+CREATE OR REPLACE FUNCTION T3() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    new.A := 1;
+    new.B := 2;
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER T3 BEFORE INSERT ON STAR
+FOR EACH ROW
+EXECUTE FUNCTION T3();
+CREATE FUNCTION TAN2(X double precision) RETURNS double precision
+LANGUAGE plpgsql
+IMMUTABLE
+SECURITY DEFINER
+AS $$
+BEGIN
+    RETURN SIN(X) / COS(X);
+END;
+$$;
 -- RC0602 by hand: No counterpart on the target: variable
 -- CREATE VARIABLE V1 INTEGER DEFAULT 5
 CREATE ROLE R1;
@@ -184,9 +203,9 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 97:1: RC0502 adapted: Storage clauses left out: NOT LOGGED
 -- 97:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 98:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
--- 99:1: RC0603 by hand: Code is not translated: trigger
--- 103:1: RC0603 by hand: Code is not translated: trigger
--- 108:1: RC0603 by hand: Code is not translated: function
+-- 99:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 103:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 108:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 109:1: RC0602 by hand: No counterpart on the target: variable
 -- 114:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables
 -- 115:1: RC0602 by hand: No counterpart on the target: GRANT of rights on the system

@@ -25,12 +25,34 @@ MERGE INTO TELESCOPE USING (VALUES(1, 'a')) AS S(X, Y) ON TELESCOPE.ID = S.X WHE
 -- RC0602 by hand: No counterpart on the target: CALL of an expression
 -- CALL NEXT VALUE FOR SQ
 CREATE SEQUENCE SQ START WITH 5;
--- RC0603 by hand: Code is not translated: function
--- CREATE FUNCTION F (A INT) RETURNS INT RETURN A + 1
--- RC0603 by hand: Code is not translated: procedure
--- CREATE PROCEDURE P(IN A INT) MODIFIES SQL DATA BEGIN ATOMIC INSERT INTO T2 VALUES (A, 1); END
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER T BEFORE INSERT ON T2 REFERENCING NEW AS N FOR EACH ROW SET N.B = 1
+CREATE FUNCTION F(A integer) RETURNS integer
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+BEGIN
+    RETURN A + 1;
+END;
+$$;
+CREATE PROCEDURE P(A integer)
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+BEGIN
+    INSERT INTO T2 VALUES (A, 1);
+END;
+$$;
+CREATE OR REPLACE FUNCTION T() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    new.B := 1;
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER T BEFORE INSERT ON T2
+FOR EACH ROW
+EXECUTE FUNCTION T();
 GRANT SELECT ON TELESCOPE TO PUBLIC;
 -- RC0602 by hand: No counterpart on the target: user
 -- CREATE USER SA PASSWORD DIGEST '***'
@@ -49,9 +71,9 @@ GRANT SELECT ON TELESCOPE TO PUBLIC;
 -- 8:1: RC0502 adapted: Storage clauses left out: CACHED
 -- 10:1: RC0602 by hand: No counterpart on the target: arithmetic with a date as a number
 -- 12:6: RC0602 by hand: No counterpart on the target: CALL of an expression
--- 14:1: RC0603 by hand: Code is not translated: function
--- 15:1: RC0603 by hand: Code is not translated: procedure
--- 16:1: RC0603 by hand: Code is not translated: trigger
+-- 14:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 15:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 16:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 18:1: RC0602 by hand: No counterpart on the target: user
 -- 19:1: RC0604 adapted: Client command left out: CHECKPOINT DEFRAG
 -- 20:1: RC0602 by hand: No counterpart on the target: SHUTDOWN

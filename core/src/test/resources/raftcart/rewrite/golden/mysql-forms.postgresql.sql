@@ -153,8 +153,8 @@ CREATE OR REPLACE FUNCTION tr() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
 BEGIN
-    IF NEW.x IS NULL THEN
-        NEW.x := 1;
+    IF new.x IS NULL THEN
+        new.x := 1;
     END IF;
     RETURN new;
 END;

@@ -41,6 +41,7 @@ class RoutineExecutionTest {
         try (SqlEngines engines = new SqlEngines()) {
             run(engines, "mariadb", "mariadb", "mariadb", "postgresql", "");
             run(engines, "postgresql", "postgresql", "postgresql", "mariadb", "");
+            run(engines, "hsqldb", "hsqldb", "hsqldb", "postgresql", "");
             run(engines, "oracle", "oracle", "mariadb", "postgresql", "ORACLE,EMPTY_STRING_IS_NULL");
             run(engines, "oracle", "mariadb", "mariadb", "postgresql", "ORACLE");
         }
@@ -115,7 +116,7 @@ class RoutineExecutionTest {
 
     private static String script(String dialect, String mode, List<String> statements) {
         return switch (dialect) {
-            case "postgresql" -> String.join(";\n", statements) + ";\n";
+            case "postgresql", "hsqldb" -> String.join(";\n", statements) + ";\n";
             case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
             default ->
                 (mode.isEmpty() ? "" : "SET sql_mode = '" + mode + "';\n") + "DELIMITER //\n"
