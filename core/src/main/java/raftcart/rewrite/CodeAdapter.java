@@ -92,6 +92,10 @@ final class CodeAdapter {
         return frame;
     }
 
+    CodeTypes types() {
+        return types;
+    }
+
     CodeCursors cursors() {
         return cursors;
     }
@@ -119,13 +123,16 @@ final class CodeAdapter {
         CodePackages packages = new CodePackages(this);
         packages.see();
         try {
-            routine.parameters().forEach(p -> frame.declare(known(p.name(), p.type())));
+            routine.parameters().forEach(p -> {
+                frame.declare(known(p.name(), p.type()));
+                types.sayRange(p.name(), types.type(p.type()), true, routine.span());
+            });
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
             List<CodeStatement.Parameter> parameters = routine.parameters().stream()
                     .map(p -> new CodeStatement.Parameter(
                             p.mode(),
                             p.name(),
-                            written(p.name(), types.type(p.type())),
+                            written(p.name(), types.wide(types.type(p.type()))),
                             p.initial().map(adapter::expr)))
                     .toList();
             Block body = whole(routine.body(), rounded(routine.parameters(), parameters));

@@ -124,6 +124,7 @@ final class CodeHandlers {
 
     private Declaration variable(Declaration.Variable v) {
         var known = code.known(v.name(), v.type());
+        code.types().sayRange(v.name(), known.type().orElseThrow(), false, v.span());
         return new Declaration.Variable(
                 v.name(),
                 code.written(v.name(), known.type().orElseThrow()),
@@ -143,12 +144,19 @@ final class CodeHandlers {
                         && condition.value().equals("1329");
     }
 
+    private static boolean isEmpty(Block block) {
+        return block.body().isEmpty() && block.declarations().isEmpty();
+    }
+
     private void take(Handler handler, Optional<Name> label, List<Rescue> rescues) {
+        // Warnings, where nothing is done about them, are as well not handled.
+        boolean idle = !handler.leaves() && handler.action() instanceof Block b && isEmpty(b);
         List<Condition> errors = handler.conditions().stream()
                 .filter(c -> !isEnd(c))
                 .map(frame::resolved)
+                .filter(c -> !(idle && c.kind() == Condition.Kind.WARNING))
                 .toList();
-        if (errors.size() < handler.conditions().size()) {
+        if (handler.conditions().stream().anyMatch(this::isEnd)) {
             frame.notFound().push(new CodeFrame.Active(handler, label.orElse(Name.of(""))));
         }
         if (errors.isEmpty()) {

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Name;
@@ -29,6 +31,41 @@ final class CodeTypes {
                 .flatMap(KnownColumn::type)
                 .orElseThrow(
                         () -> CodeAdapter.at(place(), "a variable of the type of " + said + ", which is not known"));
+    }
+
+    /** A type for a parameter: constants are whole numbers of 32 bits, which narrower parameters do not take. */
+    LogicalType wide(LogicalType type) {
+        boolean narrow = type instanceof LogicalType.Int i && i.bits() < 32;
+        return narrow && code.adapter().to.has(SqlFeature.BLOCKS_RESCUE) ? new LogicalType.Int(32, false) : type;
+    }
+
+    /**
+     * Says where a variable holds more than it does on the source, which refuses that.
+     *
+     * @param given true for a parameter; flags that code has for itself are often of the smallest type
+     */
+    void sayRange(Name name, LogicalType type, boolean given, Span span) {
+        boolean lost =
+                type instanceof LogicalType.Int i && (i.unsigned() || given && (i.bits() == 8 || i.bits() == 24));
+        if (lost) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            span,
+                            name.text() + " takes numbers out of its range, too, which the source refuses");
+        }
+    }
+
+    /** Says where a number without a scale gets one, whose digits show where it becomes a text. */
+    void sayDigits(Name name, LogicalType type, Span span) {
+        if (type instanceof LogicalType.Decimal d && d.precision() == 0) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            span,
+                            name.text()
+                                    + " has as many digits as the target allows, which show where it becomes a text");
+        }
     }
 
     private Optional<KnownColumn> of(List<Name> parts) {

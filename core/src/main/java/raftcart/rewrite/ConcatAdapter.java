@@ -8,6 +8,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Adapts texts that are put together: what becomes of NULL among them, and of values that are no texts. */
@@ -116,17 +117,17 @@ final class ConcatAdapter {
 
     private Expr asText(Expr part, ValueKind kind) {
         boolean truth = Truths.isNumber(part, adapter);
+        if (!same() && kind == ValueKind.BOOLEAN && !truth) {
+            TypeName text = adapter.sourceType(new LogicalType.Text(0));
+            return adapter.expr(new Expr.Cast(part, text, false, part.span()));
+        }
         Expr adapted = new UniqueIds(adapter).asText(part, Truths.shown(part, adapter.expr(part), adapter));
         if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
             return adapted;
         }
         boolean zeros = kind == ValueKind.DECIMAL
                 && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
-        if (zeros
-                || kind == ValueKind.BOOLEAN && !truth
-                || kind == ValueKind.FLOAT
-                || kind == ValueKind.TIMESTAMP
-                || kind == ValueKind.DATE) {
+        if (zeros || kind == ValueKind.FLOAT || kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST,
                     part.span(),

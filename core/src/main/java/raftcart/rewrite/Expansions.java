@@ -121,13 +121,8 @@ final class Expansions {
             case "concat_ws" -> separated(a, call);
             case "substring_before" -> before(a, call);
             case "text_compare" -> compared(a, call);
-            case "int_of" ->
-                new Expr.Call(
-                        raftcart.sql.tree.QualifiedName.of("truncate"),
-                        true,
-                        a,
-                        raftcart.sql.tree.CallSuffix.NONE,
-                        call.span());
+            case "format_text" -> FormattedTexts.joined(a, call.span());
+            case "int_of" -> call.with("truncate", a);
             default -> null;
         };
     }

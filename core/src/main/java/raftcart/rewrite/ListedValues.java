@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -154,6 +155,33 @@ final class ListedValues {
             places.add(new Expr.When(Expr.Literal.string(each), Expr.Literal.number(places.size() + 1)));
         }
         return new Expr.Case(Optional.of(value), places, Optional.empty(), meaning.span());
+    }
+
+    /** Enumerations as texts where they are compared with texts that are no constants, which a type of its own refuses. */
+    List<Expr> besideTexts(List<Expr> compared) {
+        if (!isOther()
+                || !adapter.to.has(SqlFeature.ENUM_TYPES)
+                || compared.stream().noneMatch(this::isListed)) {
+            return compared;
+        }
+        List<LogicalType> types = compared.stream()
+                .flatMap(e -> type(e).stream())
+                .filter(LogicalType.Enumeration.class::isInstance)
+                .distinct()
+                .toList();
+        boolean texts = compared.stream()
+                .anyMatch(e -> !isListed(e)
+                        && !(e instanceof Expr.Literal)
+                        && !(e instanceof Expr.Parameter)
+                        && adapter.kind(e) == ValueKind.TEXT);
+        if (types.size() < 2 && !texts) {
+            return compared;
+        }
+        return compared.stream()
+                .map(e -> isListed(e)
+                        ? new Expr.Cast(e, adapter.sourceType(new LogicalType.Text(0)), false, e.span())
+                        : e)
+                .toList();
     }
 
     /** Says where values are more or less than others by their places in the list, which are letters to the target. */

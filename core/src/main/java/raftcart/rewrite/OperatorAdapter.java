@@ -228,7 +228,8 @@ final class OperatorAdapter {
     }
 
     private List<Expr> alike(List<Expr> compared) {
-        return new UniqueIds(adapter).alike(new Operands(adapter).compared(compared));
+        List<Expr> texts = new ListedValues(adapter).besideTexts(compared);
+        return new UniqueIds(adapter).alike(new Operands(adapter).compared(texts));
     }
 
     /** An enumeration beside a number is the place of its value among the others. */

@@ -14,6 +14,7 @@ import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.Statement.Transaction;
 import raftcart.sql.tree.StatementSearch;
@@ -42,7 +43,7 @@ final class PlBlocks {
         frame.enter();
         try {
             for (Declaration d : block.declarations()) {
-                if (d instanceof Declaration.Variable v) {
+                if (d instanceof Declaration.Variable v && !isRow(v)) {
                     frame.declare(pl.code().known(v.name(), v.type()));
                 }
             }
@@ -69,13 +70,33 @@ final class PlBlocks {
         if (declaration instanceof Declaration.Cursor cursor) {
             return Optional.of(new PlCursors(pl).declared(cursor));
         }
-        return declaration instanceof Declaration.Row row
-                ? new PlRecords(pl).declared(row, List.of(block))
-                : Optional.of(variable((Declaration.Variable) declaration));
+        if (declaration instanceof Declaration.Row row) {
+            return new PlRecords(pl).declared(row, List.of(block));
+        }
+        Declaration.Variable variable = (Declaration.Variable) declaration;
+        return isRow(variable)
+                ? new PlRecords(pl)
+                        .declared(
+                                new Declaration.Row(
+                                        variable.name(), Optional.of(named(variable)), List.of(), variable.span()),
+                                List.of(block))
+                : Optional.of(variable(variable));
+    }
+
+    /** The name of a table is the type of its rows, too. */
+    private boolean isRow(Declaration.Variable variable) {
+        return variable.type().parameters().isEmpty()
+                && variable.initial().isEmpty()
+                && adapter.knowledge.table(named(variable)).isPresent();
+    }
+
+    private static QualifiedName named(Declaration.Variable variable) {
+        return QualifiedName.of(variable.type().name().split("\\."));
     }
 
     private Declaration variable(Declaration.Variable v) {
         KnownColumn known = pl.code().known(v.name(), v.type());
+        pl.code().types().sayDigits(v.name(), known.type().orElseThrow(), v.span());
         return new Declaration.Variable(
                 v.name(),
                 pl.code().written(v.name(), known.type().orElseThrow()),

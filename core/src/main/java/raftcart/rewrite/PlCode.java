@@ -55,12 +55,7 @@ final class PlCode {
     }
 
     List<Statement> routine(CodeStatement.CreateRoutine routine) {
-        if (routine.traits().columnsFirst()) {
-            throw CodeAdapter.at(routine.span(), "names that mean columns where they could mean variables");
-        }
-        routine.traits().lookup().ifPresent(l -> {
-            throw CodeAdapter.at(routine.span(), "names that are looked up in " + l.text());
-        });
+        refuse(routine);
         boolean trigger =
                 routine.returns().filter(t -> t.name().equals("trigger")).isPresent();
         if (trigger) {
@@ -83,6 +78,7 @@ final class PlCode {
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
         try {
+            result.ifPresent(r -> code.types().sayDigits(r.name(), r.type().orElseThrow(), routine.span()));
             List<CodeStatement.Parameter> parameters =
                     routine.parameters().stream().map(this::parameter).toList();
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
@@ -104,6 +100,25 @@ final class PlCode {
         }
     }
 
+    private static void refuse(CodeStatement.CreateRoutine routine) {
+        boolean again = routine.returns().isPresent()
+                && StatementSearch.anyExpression(
+                        List.of(routine.body()),
+                        e -> e instanceof Expr.Call call
+                                && call.name().last().matches(routine.name().last())
+                                && call.arguments().size()
+                                        == routine.parameters().size());
+        if (again) {
+            throw CodeAdapter.at(routine.span(), "a function that calls itself");
+        }
+        if (routine.traits().columnsFirst()) {
+            throw CodeAdapter.at(routine.span(), "names that mean columns where they could mean variables");
+        }
+        routine.traits().lookup().ifPresent(l -> {
+            throw CodeAdapter.at(routine.span(), "names that are looked up in " + l.text());
+        });
+    }
+
     /** Says what a caller has to pass where the source had a default. */
     private void sayDefault(CodeStatement.Parameter parameter) {
         parameter
@@ -117,6 +132,7 @@ final class PlCode {
     private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
         KnownColumn known = code.known(p.name(), p.type());
         frame.declare(known);
+        code.types().sayDigits(p.name(), known.type().orElseThrow(), frame.whole.span());
         TypeName type = code.written(p.name(), known.type().orElseThrow());
         return new CodeStatement.Parameter(p.mode(), p.name(), type, Optional.empty());
     }

@@ -18,6 +18,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.UnaryOperator;
 
 /** Triggers that call a function, each event of which becomes a trigger with the body of that function. */
 final class PlTriggers {
@@ -242,7 +243,7 @@ final class PlTriggers {
             for (Choice each : choice.choices()) {
                 Optional<Boolean> known = known(each.condition());
                 if (known.isEmpty()) {
-                    open.add(each);
+                    open.add(new Choice(rest(each.condition()), each.body()));
                 } else if (known.get()) {
                     otherwise = each.body();
                     break;
@@ -253,7 +254,34 @@ final class PlTriggers {
                     : new CodeStatement.If(open, otherwise, choice.span());
         }
 
+        /** What is left of a condition without what is known to be true. */
+        private static Expr rest(Expr condition) {
+            if (!(condition instanceof Expr.Junction junction) || !junction.and()) {
+                return condition;
+            }
+            List<Expr> open =
+                    junction.parts().stream().filter(o -> known(o).isEmpty()).toList();
+            return open.size() == 1 ? open.get(0) : new Expr.Junction(true, open, junction.span());
+        }
+
+        /** A condition that is true or false whatever the rows are. */
         private static Optional<Boolean> known(Expr condition) {
+            if (condition instanceof Expr.Junction junction) {
+                boolean decides = !junction.and();
+                return junction.parts().stream().anyMatch(o -> known(o).filter(k -> k == decides)
+                                .isPresent())
+                        ? Optional.of(decides)
+                        : junction.parts().stream().allMatch(o -> known(o).isPresent())
+                                ? Optional.of(!decides)
+                                : Optional.empty();
+            }
+            if (condition instanceof Expr.Unary unary && unary.operator() == UnaryOperator.NOT) {
+                return known(unary.operand()).map(k -> !k);
+            }
+            return compared(condition);
+        }
+
+        private static Optional<Boolean> compared(Expr condition) {
             if (condition instanceof Expr.Binary b
                     && b.left() instanceof Expr.Literal l
                     && b.right() instanceof Expr.Literal r) {

@@ -91,10 +91,20 @@ class ObjectRenamer extends StatementMapper {
     /** What a table is on the target; noted as missing where there is none. */
     final Optional<Relation> relation(QualifiedName table) {
         Optional<Relation> known = tables.apply(table);
-        if (known.isEmpty()) {
+        if (known.isEmpty() && !isMadeHere(table)) {
             missing.add(table);
         }
         return known;
+    }
+
+    /** True for a table that is on the target. */
+    final boolean isThere(QualifiedName table) {
+        return tables.apply(table).isPresent();
+    }
+
+    /** True for a table that the object makes itself. */
+    protected boolean isMadeHere(QualifiedName table) {
+        return false;
     }
 
     /** True for a name that is no column, whatever tables are there. */
@@ -168,7 +178,7 @@ class ObjectRenamer extends StatementMapper {
     public TableRef table(TableRef ref) {
         if (ref instanceof TableRef.Table table && !isCommon(table.name())) {
             Optional<Relation> known = tables.apply(table.name());
-            if (known.isEmpty() && DummyTables.isOne(table.name(), source)) {
+            if (known.isEmpty() && (isMadeHere(table.name()) || DummyTables.isOne(table.name(), source))) {
                 return table;
             }
             if (known.isEmpty()) {

@@ -13,14 +13,18 @@ import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.TableRef;
 
 /** Puts the target's names into a routine or trigger; the names of its variables stay, and go before those of columns. */
 final class RoutineRenamer extends ObjectRenamer {
     private final Deque<Set<String>> variables = new ArrayDeque<>();
+    private final Set<String> made = new HashSet<>();
+    private boolean hides;
 
     RoutineRenamer(
             Language source,
@@ -37,6 +41,7 @@ final class RoutineRenamer extends ObjectRenamer {
     @Override
     public Statement statement(Statement statement) {
         if (statement instanceof CodeStatement.CreateRoutine routine) {
+            noteMade(routine);
             return knowing(routine.parameters().stream().map(CodeStatement.Parameter::name), routine);
         }
         if (statement instanceof Block block) {
@@ -57,6 +62,28 @@ final class RoutineRenamer extends ObjectRenamer {
             return among(tables, () -> super.statement(delete));
         }
         return statement instanceof Statement.Insert insert ? insert(insert) : super.statement(statement);
+    }
+
+    /** Tables that the code makes itself are called as it calls them. */
+    @Override
+    protected boolean isMadeHere(QualifiedName table) {
+        return table.parts().size() == 1 && made.contains(table.last().key());
+    }
+
+    /** True where the code makes a temporary table that hides another one. */
+    boolean hidesTable() {
+        return hides;
+    }
+
+    private void noteMade(Statement code) {
+        StatementSearch.anyStatement(List.of(code), s -> {
+            if (s instanceof DdlStatement.CreateTable table
+                    && table.temporary() != DdlStatement.CreateTable.Temporary.NO) {
+                made.add(table.name().last().key());
+                hides |= isThere(table.name());
+            }
+            return false;
+        });
     }
 
     private Statement knowing(Stream<Name> names, Statement statement) {

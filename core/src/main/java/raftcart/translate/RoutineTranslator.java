@@ -128,6 +128,9 @@ final class RoutineTranslator {
             RoutineRenamer renamer =
                     new RoutineRenamer(Languages.inMode(from, object.mode()), code::relation, code::sequence);
             Statement renamed = named(renamer.statement(statement), object);
+            if (renamer.hidesTable()) {
+                return Tried.not("a temporary table that hides one of its name");
+            }
             if (!renamer.missing().isEmpty()) {
                 return WAITING;
             }

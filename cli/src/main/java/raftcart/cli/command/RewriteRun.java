@@ -1,6 +1,7 @@
 package raftcart.cli.command;
 
 import java.io.BufferedWriter;
+import java.io.FileInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -113,12 +114,15 @@ final class RewriteRun {
         return List.of(new Input(name, Optional.of(path), path.getFileName()));
     }
 
+    /** A channel, which Files would open, cannot be asked how much there is where the file is a pipe. */
+    private static InputStream bytes(Path file) throws IOException {
+        return Files.isRegularFile(file) ? Files.newInputStream(file) : new FileInputStream(file.toFile());
+    }
+
     private void rewrite(Input input) throws IOException {
         Summary summary = new Summary();
         view.file(input.name());
-        try (InputStream bytes = input.file().isPresent()
-                        ? Files.newInputStream(input.file().get())
-                        : System.in;
+        try (InputStream bytes = input.file().isPresent() ? bytes(input.file().get()) : System.in;
                 Writer out = writer(input)) {
             try {
                 rewriter.rewrite(TextSource.open(bytes, encoding), out, result -> {
@@ -138,8 +142,8 @@ final class RewriteRun {
     }
 
     private TextSource.Place bad(Input input) throws IOException {
-        if (input.file().isEmpty()) {
-            return new TextSource.Place(1, 1);
+        if (input.file().filter(Files::isRegularFile).isEmpty()) {
+            return new TextSource.Place(1, 1); // what was read is gone
         }
         try (InputStream bytes = Files.newInputStream(input.file().get())) {
             return TextSource.firstBad(bytes, encoding);

@@ -51,19 +51,44 @@ final class ChoiceParser {
         Optional<Expr> operand =
                 cursor.peek().isWord("WHEN") ? Optional.empty() : Optional.of(parsing.expressions.expression());
         List<Choice> choices = new ArrayList<>();
+        boolean several = false;
         while (cursor.takeWords("WHEN")) {
-            choices.add(choice("WHEN", "ELSE", "END"));
+            Expr value = parsing.expressions.expression();
+            List<Expr> values = new ArrayList<>(List.of(value));
+            while (operand.isPresent() && cursor.takeSymbol(",")) {
+                values.add(parsing.expressions.expression());
+            }
+            several |= values.size() > 1;
+            cursor.expectWords("THEN");
+            Expr condition = values.size() == 1 ? value : new Expr.Row(values, value.span());
+            choices.add(new Choice(condition, upTo("WHEN", "ELSE", "END")));
         }
         Optional<List<Statement>> otherwise = cursor.takeWords("ELSE") ? Optional.of(upTo("END")) : Optional.empty();
         cursor.expectWords("END", "CASE");
-        return new CodeStatement.CaseOf(operand, choices, otherwise, span);
+        return several
+                ? anyOf(operand.orElseThrow(), choices, otherwise, span)
+                : new CodeStatement.CaseOf(operand, choices, otherwise, span);
+    }
+
+    /** Choices of which some have several values, as conditions. */
+    private Statement anyOf(Expr operand, List<Choice> choices, Optional<List<Statement>> otherwise, Span span) {
+        if (!(operand instanceof Expr.Column)) {
+            throw cursor.byHand("CASE of an expression with several values for a choice");
+        }
+        List<Choice> conditions = choices.stream()
+                .map(c -> new Choice(
+                        new Expr.InList(
+                                operand,
+                                c.condition() instanceof Expr.Row row ? row.items() : List.of(c.condition()),
+                                false,
+                                c.condition().span()),
+                        c.body()))
+                .toList();
+        return new CodeStatement.CaseOf(Optional.empty(), conditions, otherwise, span);
     }
 
     private Choice choice(String... ends) {
         Expr condition = parsing.expressions.expression();
-        if (cursor.peek().isSymbol(",")) {
-            throw cursor.byHand("CASE with several values for a choice");
-        }
         cursor.expectWords("THEN");
         return new Choice(condition, upTo(ends));
     }

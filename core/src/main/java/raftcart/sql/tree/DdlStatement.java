@@ -70,6 +70,11 @@ public sealed interface DdlStatement extends Statement {
                     span);
         }
 
+        /** The same, filled by another query. */
+        public CreateTable filledBy(Query other) {
+            return with(columns, constraints, like, Optional.of(other));
+        }
+
         /** The same without its keys and checks. */
         public CreateTable withoutConstraints() {
             return with(columns, List.of(), like, query);

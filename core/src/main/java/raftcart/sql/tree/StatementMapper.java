@@ -15,6 +15,9 @@ public class StatementMapper extends QueryMapper {
         if (statement instanceof Statement.Dml change) {
             return change(change);
         }
+        if (statement instanceof DdlStatement.CreateTable table && table.query().isPresent()) {
+            return table.filledBy(query(table.query().get()));
+        }
         return statement instanceof CodeStatement code ? code(code) : statement;
     }
 

@@ -752,6 +752,7 @@ $$;
 ==== target/65-routines/0007-promote.sql
 -- procedure public.promote
 -- RC0609 adapted: kestrel_ridge.promote: code in the target's own language
+-- RC0627 check: kestrel_ridge.promote: who takes numbers out of its range, too, which the source refuses
 -- RC0614 adapted: kestrel_ridge.promote: 1 for a truth value
 CREATE OR REPLACE PROCEDURE "public"."promote"(who bigint)
 LANGUAGE plpgsql
@@ -820,10 +821,10 @@ CREATE OR REPLACE FUNCTION "public"."exposures_before_insert"() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
 BEGIN
-    IF NEW."seconds" < 0 THEN
+    IF new."seconds" < 0 THEN
         RAISE EXCEPTION USING MESSAGE = 'an exposure cannot be negative', ERRCODE = '45000';
     END IF;
-    NEW."file_name" := LOWER(NEW."file_name");
+    new."file_name" := LOWER(new."file_name");
     RETURN new;
 END;
 $$;
@@ -834,15 +835,15 @@ EXECUTE FUNCTION "public"."exposures_before_insert"();
 ==== target/80-triggers/0009-proposals_after_update.sql
 -- trigger public.proposals_after_update
 -- RC0609 adapted: kestrel_ridge.proposals_after_update: code in the target's own language
--- RC0612 check: kestrel_ridge.proposals_after_update: NEW.state
--- RC0612 check: kestrel_ridge.proposals_after_update: OLD.state
+-- RC0612 check: kestrel_ridge.proposals_after_update: new.state
+-- RC0612 check: kestrel_ridge.proposals_after_update: old.state
 CREATE OR REPLACE FUNCTION "public"."proposals_after_update"() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
 BEGIN
-    IF NEW."state" <> OLD."state" THEN
+    IF new."state" <> old."state" THEN
         INSERT INTO "public"."log_entries" ("astronomer_id", "level", "text")
-        VALUES (NEW."leader_id", 0, 'proposal ' || NEW."id" || ': ' || OLD."state" || ' to ' || NEW."state");
+        VALUES (new."leader_id", 0, 'proposal ' || new."id" || ': ' || old."state" || ' to ' || new."state");
     END IF;
     RETURN NULL;
 END;

@@ -646,10 +646,10 @@ HAVING SUM(`frames`) > 10;
 DELIMITER //
 CREATE TRIGGER `observatory`.`exposures_before_insert` BEFORE INSERT ON `observatory`.`exposures` FOR EACH ROW
 BEGIN
-    IF NEW.seconds < 0 THEN
+    IF new.seconds < 0 THEN
         SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'an exposure cannot be negative';
     END IF;
-    SET NEW.file_name = LOWER(NEW.file_name);
+    SET new.file_name = LOWER(new.file_name);
 END//
 DELIMITER ;
 
@@ -659,9 +659,9 @@ DELIMITER ;
 DELIMITER //
 CREATE TRIGGER `observatory`.`proposals_after_update` AFTER UPDATE ON `observatory`.`proposals` FOR EACH ROW
 BEGIN
-    IF NEW.state <> OLD.state THEN
+    IF new.state <> old.state THEN
         INSERT INTO `observatory`.`log_entries` (`astronomer_id`, `level`, `text`)
-        VALUES (NEW.leader_id, 0, CONCAT('proposal ', NEW.id, ': ', OLD.state, ' to ', NEW.state));
+        VALUES (new.leader_id, 0, CONCAT('proposal ', new.id, ': ', old.state, ' to ', new.state));
     END IF;
 END//
 DELIMITER ;
