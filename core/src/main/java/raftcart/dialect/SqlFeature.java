@@ -756,6 +756,8 @@ public enum SqlFeature {
     HANDLERS_KEEP_CHANGES,
     /** Variables of routines hold rows, and cursors have parameters. */
     ROW_VARIABLES,
+    /** A sequence keeps numbers ahead for each session, which are lost at its end; elsewhere for all of them. */
+    SESSIONS_KEEP_NUMBERS,
     /** A FETCH behind the last row is no error, and no condition that a handler handles. */
     FETCH_ENDS_QUIETLY,
     /** The number of rows that an UPDATE changed has those alone whose values are others now. */

@@ -456,7 +456,8 @@ final class AlterAdapter {
         }
         if (action instanceof AlterAction.AddIdentity add) {
             IdentityOptions options = ColumnFactory.fromFirst(add.options(), add.column(), alter.span(), adapter);
-            return new AlterAction.AddIdentity(add.column(), options.portable());
+            return new AlterAction.AddIdentity(
+                    add.column(), StructureAdapter.cached(options.portable(), adapter, alter.span()));
         }
         if (action instanceof AlterAction.SetDefault set) {
             if (set.value().isEmpty() && has(SqlFeature.NULL_IS_A_DEFAULT) && takesNull(set.column(), alter)) {

@@ -10,7 +10,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
-import raftcart.rewrite.KnownPackages.KnownPackage;
+import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement;
@@ -104,14 +104,28 @@ final class CodeAdapter {
         return adapter;
     }
 
+    /** Remembers what a routine takes, where that does not hang on the types of columns. */
+    void know(CodeStatement.CreateRoutine routine) {
+        boolean plain =
+                routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));
+        if (plain) {
+            adapter.knowledge
+                    .code()
+                    .signatures()
+                    .add(
+                            routine.name(),
+                            routine.parameters().stream()
+                                    .map(p -> new KnownSignatures.Taken(p.mode(), adapter.finder.type(p.type())))
+                                    .toList());
+        }
+    }
+
     /** A routine, perhaps of a package. */
     Statement routine(CodeStatement.CreateRoutine given, Optional<KnownPackage> of) {
         CodeStatement.CreateRoutine routine =
                 (CodeStatement.CreateRoutine) PackageNames.inFull(given, of, adapter.knowledge);
-        boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
-        if (gives && routine.returns().isPresent()) {
-            throw at(routine.span(), "a function with output parameters");
-        }
+        know(routine);
+        boolean gives = gives(routine);
         Optional<KnownColumn> result =
                 routine.returns().map(t -> known(routine.name().last(), t));
         CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
@@ -149,6 +163,14 @@ final class CodeAdapter {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    private static boolean gives(CodeStatement.CreateRoutine routine) {
+        boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
+        if (gives && routine.returns().isPresent()) {
+            throw at(routine.span(), "a function with output parameters");
+        }
+        return gives;
     }
 
     /** The schema in which the names in a routine are looked up. */
@@ -235,11 +257,14 @@ final class CodeAdapter {
         if (statement instanceof Statement.QueryStatement query) {
             return List.of(new CodeResults(this).given(query));
         }
+        if (statement instanceof Statement.CallProcedure call) {
+            return new CodeCalls(this).call(call, statements);
+        }
         if (statement instanceof Statement.Insert insert) {
             refuseHiddenKeys(insert);
         }
         if (statement instanceof Statement.Transaction transaction) {
-            return transaction(transaction);
+            return new CodeTransactions(this).adapt(transaction);
         }
         return statement instanceof CodeStatement code ? moving(code) : statements.adapt(statement);
     }
@@ -433,29 +458,6 @@ final class CodeAdapter {
         return value instanceof Expr.Column c
                 && c.name().parts().size() == 1
                 && frame.variable(c.name().last()).flatMap(KnownColumn::type).equals(result.type());
-    }
-
-    private List<Statement> transaction(Statement.Transaction transaction) {
-        boolean around = frame.kind.isProcedure()
-                && (transaction.kind() == Statement.Transaction.Kind.BEGIN
-                        || transaction.kind() == Statement.Transaction.Kind.COMMIT && isLast(transaction));
-        if (!around) {
-            throw at(transaction.span(), transaction.kind() + " in a routine");
-        }
-        adapter.note(
-                FindingCode.SYNTAX_CHECK,
-                transaction.span(),
-                transaction.kind() + " is left out: the changes belong to the transaction of the caller");
-        return List.of();
-    }
-
-    /** True for the last statement of the routine. */
-    private boolean isLast(Statement statement) {
-        Statement last = frame.whole;
-        while (last instanceof Block block && !block.body().isEmpty()) {
-            last = block.body().get(block.body().size() - 1);
-        }
-        return last == statement;
     }
 
     KnownColumn known(Name name, TypeName type) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
-import raftcart.rewrite.KnownPackages.KnownPackage;
+import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -48,7 +48,7 @@ final class CodePackages {
                 throw CodeAdapter.at(made.span(), declaration.name().text() + ", a cursor or row of a package");
             }
         }
-        KnownPackage known = adapter.knowledge.packages().add(made);
+        KnownPackage known = adapter.knowledge.code().add(made);
         List.of(GIVES, TAKES).forEach(adapter.knowledge::addRoutine);
         known.routines().forEach(adapter.knowledge::addRoutine);
         List<Statement> all = new ArrayList<>();
@@ -75,7 +75,7 @@ final class CodePackages {
     private Statement state(KnownPackage known, CreatePackage made) {
         List<Declaration> variables = new ArrayList<>();
         for (Declaration.Variable v : known.variables().values()) {
-            if (!KnownPackages.isFixed(v)) {
+            if (!KnownCode.isFixed(v)) {
                 variables.add(new Declaration.Variable(v.name(), v.type(), v.initial(), false, v.span()));
             }
         }
@@ -132,7 +132,7 @@ final class CodePackages {
 
     /** Lets the variables of packages be known here. */
     void see() {
-        for (KnownPackage known : adapter.knowledge.packages().all()) {
+        for (KnownPackage known : adapter.knowledge.code().all()) {
             Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
             known.variables().forEach((key, v) -> facts.put(key, Scope.ColumnFacts.of(code.known(v.name(), v.type()))));
             known.conditions().forEach((name, condition) -> code.frame().name(Name.of(name), condition));
@@ -144,7 +144,7 @@ final class CodePackages {
 
     /** Code in which variables of packages are asked for and set by functions. */
     Statement kept(Statement adapted) {
-        return !adapter.knowledge.packages().all().iterator().hasNext()
+        return !adapter.knowledge.code().all().iterator().hasNext()
                 ? adapted
                 : new StatementMapper() {
                     @Override
@@ -168,7 +168,7 @@ final class CodePackages {
 
     private Optional<KnownPackage> variableOf(Expr e) {
         return e instanceof Expr.Column c && c.name().parts().size() == 2
-                ? adapter.knowledge.packages().named(c.name().parts().get(0)).filter(p -> p.variable(
+                ? adapter.knowledge.code().named(c.name().parts().get(0)).filter(p -> p.variable(
                                 c.name().last())
                         .isPresent())
                 : Optional.empty();
@@ -194,6 +194,6 @@ final class CodePackages {
     }
 
     private static Expr key(Declaration.Variable variable) {
-        return Expr.Literal.string(KnownPackages.key(variable.name()));
+        return Expr.Literal.string(KnownCode.key(variable.name()));
     }
 }

@@ -167,7 +167,7 @@ final class ColumnAdapter {
     private Optional<IdentityOptions> identity(ColumnDefinition given, ColumnDefinition column, CreateTable table) {
         return NumberedOnce.identity(given, column, table, adapter)
                 .map(o -> ColumnFactory.fromFirst(o, column.name(), column.span(), adapter))
-                .map(IdentityOptions::portable)
+                .map(o -> StructureAdapter.cached(o.portable(), adapter, table.span()))
                 .map(o -> has(SqlFeature.OVERRIDING) ? o : o.byDefault());
     }
 

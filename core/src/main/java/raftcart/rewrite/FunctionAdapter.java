@@ -220,7 +220,8 @@ final class FunctionAdapter {
         } else if (!adapter.knowledge.isRoutine(call.name())) {
             adapter.note(FindingCode.FUNCTION_UNKNOWN, call.span(), call.name().toString());
         }
-        return mapped(call, call.arguments());
+        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
+        return new Expr.Call(call.name(), call.canonical(), arguments, suffix(call), call.span());
     }
 
     private Expr mapped(Expr.Call call, List<Expr> arguments) {

@@ -28,7 +28,7 @@ public final class Knowledge {
     private final Map<String, DdlStatement.CreateDomain> domains = new HashMap<>();
     private final Set<String> routines = new HashSet<>();
     private final Set<String> triggers = new HashSet<>();
-    private final KnownPackages packages = new KnownPackages();
+    private final KnownCode code = new KnownCode();
     private final Map<String, CodeStatement.CreateRoutine> triggerFunctions = new HashMap<>();
     private final Set<String> sequences = new HashSet<>();
     private final Set<String> reordered = new HashSet<>();
@@ -437,8 +437,8 @@ public final class Knowledge {
         return sequences.contains(lastKey(name));
     }
 
-    KnownPackages packages() {
-        return packages;
+    KnownCode code() {
+        return code;
     }
 
     /** A function whose body goes into the triggers that call it. */

@@ -14,6 +14,7 @@ import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
 import raftcart.sql.parse.ExprParser;
 import raftcart.sql.parse.StatementParser;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
@@ -76,6 +77,13 @@ public final class ObjectRewriter {
         }
         StatementParser.Parsed first = parsed.get(0);
         return first.statement().orElseThrow(() -> first.failure().orElseThrow());
+    }
+
+    /** Remembers what a routine takes, for those that call it. */
+    public void know(Statement statement) {
+        if (statement instanceof CodeStatement.CreateRoutine routine) {
+            new CodeAdapter(new StatementAdapter(from, to, knowledge, new AdaptNotes())).know(routine);
+        }
     }
 
     /** Translates a statement. */

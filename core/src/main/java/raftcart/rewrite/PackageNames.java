@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import raftcart.rewrite.KnownPackages.KnownPackage;
+import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
@@ -38,7 +38,7 @@ final class PackageNames extends StatementMapper {
 
     /** A routine or trigger, perhaps of a package. */
     static Statement inFull(Statement code, Optional<KnownPackage> own, Knowledge knowledge) {
-        if (own.isEmpty() && !knowledge.packages().all().iterator().hasNext()) {
+        if (own.isEmpty() && !knowledge.code().all().iterator().hasNext()) {
             return code;
         }
         PackageNames names = new PackageNames(knowledge, own);
@@ -49,17 +49,17 @@ final class PackageNames extends StatementMapper {
     /** Names that the code declares itself are its own. */
     private void hide(Statement code) {
         if (code instanceof CodeStatement.CreateRoutine routine) {
-            routine.parameters().forEach(p -> hidden.add(KnownPackages.key(p.name())));
+            routine.parameters().forEach(p -> hidden.add(KnownCode.key(p.name())));
         }
         new StatementMapper() {
             @Override
             public Statement statement(Statement statement) {
                 if (statement instanceof Block block) {
-                    block.declarations().forEach(d -> hidden.add(KnownPackages.key(d.name())));
+                    block.declarations().forEach(d -> hidden.add(KnownCode.key(d.name())));
                 } else if (statement instanceof CodeStatement.ForRange range) {
-                    hidden.add(KnownPackages.key(range.variable()));
+                    hidden.add(KnownCode.key(range.variable()));
                 } else if (statement instanceof CodeStatement.ForRows rows) {
-                    hidden.add(KnownPackages.key(rows.row()));
+                    hidden.add(KnownCode.key(rows.row()));
                 }
                 return super.statement(statement);
             }
@@ -90,7 +90,7 @@ final class PackageNames extends StatementMapper {
     private Expr column(Expr.Column column) {
         QualifiedName name = column.name();
         boolean single = name.parts().size() == 1;
-        String key = KnownPackages.key(name.last());
+        String key = KnownCode.key(name.last());
         if (single && (hidden.contains(key) || queries > 0 && isColumn(key))) {
             return column;
         }
@@ -110,16 +110,16 @@ final class PackageNames extends StatementMapper {
         if (variable.isEmpty()) {
             return column;
         }
-        return KnownPackages.isFixed(variable.get())
+        return KnownCode.isFixed(variable.get())
                 ? variable.get().initial().orElseThrow()
                 : new Expr.Column(new QualifiedName(List.of(of.get().name(), name.last())), false, column.span());
     }
 
     private Optional<KnownPackage> ofQualifier(QualifiedName name) {
         Name qualifier = name.parts().get(name.parts().size() - 2);
-        return hidden.contains(KnownPackages.key(qualifier))
+        return hidden.contains(KnownCode.key(qualifier))
                 ? Optional.empty()
-                : knowledge.packages().named(qualifier);
+                : knowledge.code().named(qualifier);
     }
 
     /** In queries a name means a column of a table first. */
@@ -129,7 +129,7 @@ final class PackageNames extends StatementMapper {
 
     private boolean isOwnRoutine(QualifiedName name) {
         return name.parts().size() == 1
-                && own.filter(o -> o.routines().contains(KnownPackages.key(name.last())))
+                && own.filter(o -> o.routines().contains(KnownCode.key(name.last())))
                         .isPresent();
     }
 

@@ -73,7 +73,8 @@ final class StatementAdapter {
             return adapter.same() ? List.of(truncate) : new EmptiedTables(adapter).adapt(truncate);
         }
         if (statement instanceof Statement.CallProcedure call) {
-            List<Expr> arguments = adapter.exprs(call.arguments());
+            List<Expr> arguments =
+                    adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
             return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
         }
         if (statement instanceof CodeStatement code) {

@@ -1,11 +1,13 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SequenceRange;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.tree.AlterAction;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.DdlStatement.CreateView.CheckOption;
@@ -90,12 +92,31 @@ final class StructureAdapter {
                 sequence.alter(),
                 ifNotExists,
                 sequence.type(),
-                sequence.alter()
-                        ? sequence.options().portable()
-                        : range(sequence).on(adapter.to, sequence.options()),
+                cached(
+                        sequence.alter()
+                                ? sequence.options().portable()
+                                : range(sequence).on(adapter.to, sequence.options()),
+                        adapter,
+                        sequence.span()),
                 sequence.restart(),
                 List.of(),
                 sequence.span()));
+    }
+
+    /** Numbers kept ahead for all sessions are not to be kept, and lost, by each one. */
+    static IdentityOptions cached(IdentityOptions options, ExprAdapter adapter, Span span) {
+        boolean lost =
+                options.cache().filter(c -> c.compareTo(BigInteger.ONE) > 0).isPresent()
+                        && adapter.to.has(SqlFeature.SESSIONS_KEEP_NUMBERS)
+                        && !adapter.from.has(SqlFeature.SESSIONS_KEEP_NUMBERS);
+        if (lost) {
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED,
+                    span,
+                    "no numbers ahead: each session would keep, and lose, "
+                            + options.cache().get() + " of them");
+        }
+        return lost ? options.withoutCache() : options;
     }
 
     private SequenceRange range(DdlStatement.CreateSequence sequence) {

@@ -73,13 +73,12 @@ final class RoutineTranslator {
                 || object.kind() == ObjectKind.PACKAGE;
     }
 
-    /** The routines of a package; none where it cannot be read. */
+    /** The routines of a package; none of another object, of which what it takes is remembered, or where it cannot be read. */
     private List<String> ofPackage(CodeObject object) {
-        if (object.kind() != ObjectKind.PACKAGE) {
-            return List.of();
-        }
         try {
-            return code.parse(object) instanceof CodeStatement.CreatePackage made
+            Statement read = code.parse(object);
+            code.rewriter(object.mode()).know(read);
+            return read instanceof CodeStatement.CreatePackage made
                     ? Stream.concat(
                                     made.shown().stream(),
                                     made.routines().stream().map(r -> r.name().last()))

@@ -371,7 +371,7 @@ public final class Translator {
         return Optional.of(new CodeMapping(object, new CodeObject(ObjectKind.TRIGGER, trigger, text)));
     }
 
-    private static List<Schema> schemas(
+    private List<Schema> schemas(
             List<TableMapping> tables,
             List<SequenceMapping> sequences,
             List<EnumeratedType> types,
@@ -390,7 +390,7 @@ public final class Translator {
                                 .toList(),
                         sequences.stream()
                                 .filter(s -> s.target().schema().equals(name))
-                                .map(s -> renamed(s.source(), s.target()))
+                                .map(s -> renamed(s.source(), s.target(), cache(s.source())))
                                 .toList(),
                         types.stream()
                                 .filter(t -> t.name().schema().equals(name))
@@ -402,7 +402,14 @@ public final class Translator {
                 .toList();
     }
 
-    private static Sequence renamed(Sequence s, ObjectName name) {
-        return new Sequence(name, s.start(), s.increment(), s.minimum(), s.maximum(), s.next(), s.cache(), s.cycle());
+    /** How many numbers are kept ahead: none where each session would lose what all of them share on the source. */
+    private long cache(Sequence sequence) {
+        boolean lost =
+                to.language().has(SqlFeature.SESSIONS_KEEP_NUMBERS) && !from.has(SqlFeature.SESSIONS_KEEP_NUMBERS);
+        return lost ? Math.min(1, sequence.cache()) : sequence.cache();
+    }
+
+    private static Sequence renamed(Sequence s, ObjectName name, long cache) {
+        return new Sequence(name, s.start(), s.increment(), s.minimum(), s.maximum(), s.next(), cache, s.cycle());
     }
 }

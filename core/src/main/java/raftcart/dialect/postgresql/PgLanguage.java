@@ -186,6 +186,7 @@ public final class PgLanguage {
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.MATERIALIZED_VIEWS,
                     SqlFeature.COMMENT_ON,
+                    SqlFeature.SESSIONS_KEEP_NUMBERS,
                     SqlFeature.ENUM_TYPES,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.DOCUMENTS_HAVE_NO_ORDER,

@@ -257,6 +257,11 @@ public final class TableParts {
         public static final IdentityOptions DEFAULT = new IdentityOptions(
                 false, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), false);
 
+        /** The same without numbers that are kept ahead. */
+        public IdentityOptions withoutCache() {
+            return new IdentityOptions(always, start, increment, min, max, Optional.empty(), cycle);
+        }
+
         /** The same without bounds beyond 64 bits, and with room for a start below the usual bound of 1. */
         public IdentityOptions portable() {
             boolean rises = increment.map(i -> i.signum() > 0).orElse(true);

@@ -46,7 +46,7 @@ ALTER TABLE EV ALTER COLUMN S SET DEFAULT 5;
 ALTER TABLE EV ADD CONSTRAINT FK1 FOREIGN KEY (TID) REFERENCES TELESCOPE (ID) ON DELETE CASCADE;
 CREATE UNIQUE INDEX IX1 ON EV (TID, AMT DESC) INCLUDE (X);
 CREATE INDEX IX2 ON EV ((UPPER(Y)));
-CREATE SEQUENCE SQ START WITH 5 INCREMENT BY 1 CACHE 20;
+CREATE SEQUENCE SQ START WITH 5 INCREMENT BY 1;
 CREATE VIEW V1 (A, B) AS
 SELECT ID, NAME FROM TELESCOPE WHERE CREATED > LOCALTIMESTAMP - INTERVAL '7 day'
 WITH LOCAL CHECK OPTION;
@@ -204,6 +204,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 29:1: RC0502 adapted: Storage clauses left out: CLUSTER PCTFREE 10 ALLOW REVERSE SCANS COLLECT SAMPLED DETAILED STATISTICS COMPRESS NO
 -- 29:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
 -- 30:1: RC0502 adapted: Storage clauses left out: EXCLUDE NULL KEYS
+-- 31:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 33:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 35:1: RC0502 adapted: Storage clauses left out: DATA INITIALLY DEFERRED
 -- 35:1: RC0502 adapted: Storage clauses left out: REFRESH DEFERRED

@@ -47,7 +47,7 @@ CREATE TABLE dome_copy AS
 SELECT dome_id, name FROM dome
 WITH NO DATA;
 CREATE TABLE dome_like (LIKE dome);
-CREATE SEQUENCE shift_seq START WITH 1 INCREMENT BY 2 CACHE 20;
+CREATE SEQUENCE shift_seq START WITH 1 INCREMENT BY 2;
 CREATE VIEW lamp_view (dome, lamps) AS SELECT dome_id, COUNT(*) FROM lamps GROUP BY dome_id;
 COMMENT ON COLUMN lamps.watts IS 'power';
 COMMENT ON COLUMN lamps.dome_id IS 'where it hangs';
@@ -65,5 +65,6 @@ DROP TABLE dome_copy;
 -- 10:3: RC0609 adapted: Said in other words: ON UPDATE of changed as a trigger
 -- 21:1: RC0502 adapted: Storage clauses left out: ALLOW REVERSE SCANS
 -- 21:1: RC0627 check: Said in other words, with a difference: one engine takes two NULLs in the key for duplicates, the other does not
+-- 38:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 41:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 42:1: RC0627 check: Said in other words, with a difference: a synonym, which is taken for the view that stands for it

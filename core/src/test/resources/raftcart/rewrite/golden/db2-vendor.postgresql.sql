@@ -26,7 +26,7 @@ CREATE TABLE KESTREL.STAR (
     PIC bytea,
     TXT text,
     X xml,
-    ID integer GENERATED ALWAYS AS IDENTITY (START WITH 10 INCREMENT BY 10 MINVALUE 10 MAXVALUE 2147483647 CACHE 20) NOT NULL,
+    ID integer GENERATED ALWAYS AS IDENTITY (START WITH 10 INCREMENT BY 10 MINVALUE 10 MAXVALUE 2147483647) NOT NULL,
     "full" character varying(40) GENERATED ALWAYS AS (UPPER(NAME) || ' ' || MID) STORED
 );
 CREATE OR REPLACE FUNCTION KESTREL.STAR_TS_on_update() RETURNS trigger LANGUAGE plpgsql AS $$
@@ -67,7 +67,7 @@ ALTER TABLE STAR ADD COLUMN Z integer;
 -- RC0602 by hand: No counterpart on the target: a table that is emptied
 -- ALTER TABLE STAR ACTIVATE NOT LOGGED INITIALLY WITH EMPTY TABLE
 ALTER SEQUENCE S RESTART WITH 5;
-CREATE SEQUENCE KESTREL.S START WITH 1 INCREMENT BY 1 MINVALUE 1 CACHE 20;
+CREATE SEQUENCE KESTREL.S START WITH 1 INCREMENT BY 1 MINVALUE 1;
 CREATE VIEW KESTREL.ST AS
 SELECT * FROM KESTREL.STAR;
 CREATE VIEW ST2 AS
@@ -178,6 +178,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: INLINE LENGTH 200
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: LOGGED
 -- 28:5: RC0502 adapted: Storage clauses left out: TXT: NOT COMPACT
+-- 14:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 44:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY DIMENSIONS (a , b)
 -- 45:1: RC0627 check: Said in other words, with a difference: left out: PARTITION BY RANGE (d) (STARTING '2020-01-01' ENDING '2020-12-31' EVERY 1 MONTH)
 -- 46:1: RC0502 adapted: Storage clauses left out: VOLATILE CARDINALITY
@@ -190,6 +191,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 80:1: RC0502 adapted: Storage clauses left out: DATA CAPTURE CHANGES
 -- 81:1: RC0502 adapted: Storage clauses left out: LOCKSIZE ROW APPEND OFF
 -- 82:18: RC0602 by hand: No counterpart on the target: a table that is emptied
+-- 84:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 85:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 86:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 87:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only

@@ -41,7 +41,7 @@ ALTER TABLE lamp ADD CONSTRAINT lamp_ck CHECK (watts > 0);
 ALTER TABLE lamp DROP CONSTRAINT IF EXISTS lamp_ck;
 ALTER TABLE dome ALTER COLUMN dome_id RESTART WITH 100;
 ALTER TABLE lamp RENAME TO lamps;
-CREATE SEQUENCE IF NOT EXISTS shift_seq START WITH 1 INCREMENT BY 2 CACHE 20;
+CREATE SEQUENCE IF NOT EXISTS shift_seq START WITH 1 INCREMENT BY 2;
 CREATE TABLE dome_copy AS SELECT dome_id, name FROM dome WHERE FALSE;
 CREATE TEMPORARY TABLE tally (
     n integer,
@@ -69,5 +69,6 @@ DROP TABLE IF EXISTS dome_copy CASCADE;
 -- 16:1: RC0502 adapted: Storage clauses left out: CACHED
 -- 18:1: RC0627 check: Said in other words, with a difference: note stands elsewhere among the columns, which SELECT * shows
 -- 24:22: RC0502 adapted: Storage clauses left out: NOCHECK
+-- 28:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 30:1: RC0502 adapted: Storage clauses left out: NOT PERSISTENT
 -- 33:76: RC0109 adapted: Fixed number of bytes kept by a check: data: bytea with a check for at most 16 bytes

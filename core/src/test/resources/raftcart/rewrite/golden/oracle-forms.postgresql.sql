@@ -48,7 +48,7 @@ ALTER TABLE obs_events DROP COLUMN remarks;
 -- RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- ALTER TABLE obs_events DISABLE CONSTRAINT ev_tel_fk
 ALTER SEQUENCE s1 INCREMENT BY 10;
-CREATE SEQUENCE seq_ev START WITH 41 INCREMENT BY 1 MINVALUE 1 CACHE 20;
+CREATE SEQUENCE seq_ev START WITH 41 INCREMENT BY 1 MINVALUE 1;
 COMMENT ON TABLE telescope IS 'The telescopes; it''s all';
 COMMENT ON COLUMN telescope.name IS 'Name & more';
 CREATE OR REPLACE VIEW v_t (id, nm, cnt) AS
@@ -303,6 +303,7 @@ SELECT a FROM t LIMIT 10 OFFSET 5;
 -- 48:24: RC0602 by hand: No counterpart on the target: switching a constraint or trigger on or off
 -- 49:1: RC0502 adapted: Storage clauses left out: ENABLE ROW MOVEMENT
 -- 50:1: RC0604 adapted: Client command left out: ALTER INDEX
+-- 52:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 20 of them
 -- 55:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
 -- 56:1: RC0502 adapted: Storage clauses left out: BUILD IMMEDIATE REFRESH COMPLETE ON DEMAND START WITH SYSDATE NEXT SYSDATE + 1
 -- 57:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only

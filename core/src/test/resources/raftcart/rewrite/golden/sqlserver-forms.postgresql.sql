@@ -39,7 +39,7 @@ ALTER TABLE public.Obs ALTER COLUMN Remark DROP DEFAULT;
 ALTER TABLE public.Obs DROP COLUMN Flag;
 ALTER TABLE public.Obs ALTER COLUMN Mag SET DEFAULT 0;
 CREATE UNIQUE INDEX IX_T ON public.Telescope (Name, Created DESC) INCLUDE (Price) WHERE Active = TRUE;
-CREATE SEQUENCE public.Seq START WITH 1 INCREMENT BY 1 MINVALUE 1 CACHE 50 CYCLE;
+CREATE SEQUENCE public.Seq START WITH 1 INCREMENT BY 1 MINVALUE 1 CYCLE;
 CREATE VIEW public.vT AS
 SELECT TelescopeId, Name FROM public.Telescope WHERE Active = TRUE
 WITH CHECK OPTION;
@@ -262,6 +262,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 48:1: RC0502 adapted: Storage clauses left out: ON [PRIMARY]
 -- 48:126: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 48:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 50:1: RC0609 adapted: Said in other words: no numbers ahead: each session would keep, and lose, 50 of them
 -- 50:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 52:101: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 52:1: RC0502 adapted: Storage clauses left out: WITH SCHEMABINDING

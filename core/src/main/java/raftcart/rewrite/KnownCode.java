@@ -15,9 +15,10 @@ import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 
-/** The packages that were made so far, with what they show and what is in their bodies. */
-final class KnownPackages {
+/** The packages that were made so far, with what they show and what is in their bodies, and what routines take. */
+final class KnownCode {
     private final Map<String, KnownPackage> packages = new LinkedHashMap<>();
+    private final KnownSignatures signatures = new KnownSignatures();
 
     /**
      * A package.
@@ -39,6 +40,10 @@ final class KnownPackages {
         Optional<Declaration.Variable> variable(Name variable) {
             return Optional.ofNullable(variables.get(key(variable)));
         }
+    }
+
+    KnownSignatures signatures() {
+        return signatures;
     }
 
     static String key(Name name) {

@@ -1,0 +1,64 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.rewrite.Knowledge.KnownColumn;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Statement;
+
+/** Calls whose output goes into variables of another kind than the procedure gives, which the target wants to be the same. */
+final class CodeCalls {
+    private final CodeAdapter code;
+
+    CodeCalls(CodeAdapter code) {
+        this.code = code;
+    }
+
+    /** The call, with variables of the right kind, and what moves values between them and those that were named. */
+    List<Statement> call(Statement.CallProcedure call, StatementAdapter statements) {
+        List<KnownSignatures.Taken> wanted = code.adapter()
+                .knowledge
+                .code()
+                .signatures()
+                .of(call.name(), call.arguments().size());
+        List<Statement> before = new ArrayList<>();
+        List<Statement> after = new ArrayList<>();
+        List<Expr> arguments = new ArrayList<>(call.arguments());
+        for (int i = 0; i < wanted.size(); i++) {
+            Expr given = arguments.get(i);
+            boolean other = wanted.get(i).mode() != Mode.IN
+                    && given instanceof Expr.Column
+                    && code.adapter().kind(given)
+                            != KindFinder.kind(wanted.get(i).type());
+            if (!other) {
+                continue;
+            }
+            Name name = Name.of("given_" + (code.frame().added().size() + 1) + "_");
+            KnownColumn known = new KnownColumn(name, Optional.of(wanted.get(i).type()), false, false);
+            code.frame().declare(known);
+            code.frame()
+                    .added()
+                    .add(new Declaration.Variable(
+                            name, code.written(name, wanted.get(i).type()), Optional.empty(), false, call.span()));
+            Expr variable = Expr.Column.of(name.text());
+            if (wanted.get(i).mode() == Mode.INOUT) {
+                before.add(moved(variable, given, Optional.of(known), call));
+            }
+            after.add(moved(code.target(given), variable, code.known(given), call));
+            arguments.set(i, variable);
+        }
+        List<Statement> all = new ArrayList<>(before);
+        all.addAll(statements.adapt(new Statement.CallProcedure(call.name(), arguments, call.span())));
+        all.addAll(after);
+        return all;
+    }
+
+    private Statement moved(Expr target, Expr value, Optional<KnownColumn> column, Statement.CallProcedure call) {
+        return new CodeStatement.Assign(target, new ValueAdapter(code.adapter()).forColumn(value, column), call.span());
+    }
+}

@@ -1,0 +1,91 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CodeStatement.Mode;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.type.LogicalType;
+
+/** What routines take, so that a value of another kind can be passed where only the source makes it one by itself. */
+final class KnownSignatures {
+    private static final int WHOLE = 32;
+
+    private final Map<String, List<Taken>> taken = new HashMap<>();
+
+    /** What a parameter takes. */
+    record Taken(Mode mode, LogicalType type) {}
+
+    private static String key(QualifiedName name) {
+        return name.last().text().toLowerCase(Locale.ROOT);
+    }
+
+    /** A routine; of several with one name no more is known. */
+    void add(QualifiedName name, List<Taken> parameters) {
+        taken.merge(key(name), parameters, (a, b) -> a.equals(b) ? a : List.of());
+    }
+
+    /** What a routine of this name takes; nothing where it is not known, or takes another number of values. */
+    List<Taken> of(QualifiedName name, int count) {
+        List<Taken> wanted = taken.getOrDefault(key(name), List.of());
+        return wanted.size() == count ? wanted : List.of();
+    }
+
+    /** The arguments of a call in the target's terms, as the routine takes them. */
+    List<Expr> arguments(QualifiedName name, List<Expr> given, ExprAdapter adapter) {
+        List<Taken> wanted = of(name, given.size());
+        boolean strict = adapter.to.has(SqlFeature.ROUTINES_ARE_OVERLOADED)
+                && !adapter.from.has(SqlFeature.ROUTINES_ARE_OVERLOADED);
+        if (!strict || wanted.isEmpty()) {
+            return adapter.exprs(given);
+        }
+        List<Expr> all = new ArrayList<>();
+        for (int i = 0; i < given.size(); i++) {
+            all.add(argument(given.get(i), wanted.get(i), adapter));
+        }
+        return all;
+    }
+
+    private static Expr argument(Expr given, Taken wanted, ExprAdapter adapter) {
+        ValueKind kind = adapter.kind(given);
+        ValueKind other = KindFinder.kind(wanted.type());
+        boolean passes = wanted.mode() != Mode.IN
+                || given instanceof Expr.NamedArgument
+                || given instanceof Expr.Parameter
+                || kind == ValueKind.UNKNOWN
+                || kind == ValueKind.NULL
+                || given instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                || kind == other && !isWider(given, wanted.type(), adapter)
+                || kind == ValueKind.INTEGER && (other == ValueKind.DECIMAL || other == ValueKind.FLOAT)
+                || kind == ValueKind.DECIMAL && other == ValueKind.FLOAT;
+        Expr adapted = adapter.expr(given);
+        if (passes) {
+            return adapted;
+        }
+        LogicalType plain =
+                switch (other) {
+                    case TEXT -> new LogicalType.Text(0);
+                    case DECIMAL -> new LogicalType.Decimal(0, 0, false);
+                    default -> wanted.type();
+                };
+        return new Expr.Cast(adapted, adapter.castType(plain), false, given.span());
+    }
+
+    /** True for a whole number of more bits than the routine takes; a constant has as many as it needs. */
+    private static boolean isWider(Expr given, LogicalType wanted, ExprAdapter adapter) {
+        if (!(wanted instanceof LogicalType.Int narrow) || narrow.bits() > WHOLE || given instanceof Expr.Literal) {
+            return false;
+        }
+        Optional<LogicalType> type = adapter.facts(given).flatMap(Scope.ColumnFacts::type);
+        boolean known = type.filter(t -> t instanceof LogicalType.Int i && i.bits() <= WHOLE && !i.unsigned())
+                .isPresent();
+        return !known && !(given instanceof Expr.Binary);
+    }
+}
