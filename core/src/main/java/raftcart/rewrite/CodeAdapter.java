@@ -136,6 +136,8 @@ final class CodeAdapter {
         frame.enter();
         CodePackages packages = new CodePackages(this);
         packages.see();
+        SessionVariables session = new SessionVariables(this, routine.body(), routine.parameters());
+        session.see();
         try {
             routine.parameters().forEach(p -> {
                 frame.declare(known(p.name(), p.type()));
@@ -149,8 +151,8 @@ final class CodeAdapter {
                             written(p.name(), types.wide(types.type(p.type()))),
                             p.initial().map(adapter::expr)))
                     .toList();
-            Block body = whole(routine.body(), rounded(routine.parameters(), parameters));
-            return packages.kept(new CodeStatement.CreateRoutine(
+            Block body = whole(session.named(routine.body()), rounded(routine.parameters(), parameters));
+            return session.kept(packages.kept(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
                     parameters,
@@ -158,7 +160,7 @@ final class CodeAdapter {
                     frame.rows(),
                     routine.traits().lookingUp(lookup(routine, of)),
                     body,
-                    routine.span()));
+                    routine.span())));
         } finally {
             adapter.scope = before;
             frame.leave();

@@ -10,6 +10,7 @@ import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
+import raftcart.type.LogicalType;
 
 /** Calls whose output goes into variables of another kind than the procedure gives, which the target wants to be the same. */
 final class CodeCalls {
@@ -32,9 +33,7 @@ final class CodeCalls {
         for (int i = 0; i < wanted.size(); i++) {
             Expr given = arguments.get(i);
             boolean other = wanted.get(i).mode() != Mode.IN
-                    && given instanceof Expr.Column
-                    && code.adapter().kind(given)
-                            != KindFinder.kind(wanted.get(i).type());
+                    && isOther(given, wanted.get(i).type());
             if (!other) {
                 continue;
             }
@@ -56,6 +55,17 @@ final class CodeCalls {
         all.addAll(statements.adapt(new Statement.CallProcedure(call.name(), arguments, call.span())));
         all.addAll(after);
         return all;
+    }
+
+    private boolean isOther(Expr given, LogicalType wanted) {
+        if (!(given instanceof Expr.Column)) {
+            return false;
+        }
+        Optional<LogicalType> type = code.adapter().facts(given).flatMap(Scope.ColumnFacts::type);
+        boolean number = KindFinder.kind(wanted).isNumber();
+        return SessionVariables.isNamed(given)
+                || code.adapter().kind(given) != KindFinder.kind(wanted)
+                || number && type.filter(t -> !t.equals(wanted)).isPresent();
     }
 
     private Statement moved(Expr target, Expr value, Optional<KnownColumn> column, Statement.CallProcedure call) {

@@ -38,15 +38,17 @@ final class CodeTriggers {
         frame.enter();
         CodePackages packages = new CodePackages(code);
         packages.see();
+        SessionVariables session = new SessionVariables(code, trigger.body(), List.of());
+        session.see();
         try {
             for (String row : List.of("NEW", "OLD")) {
                 Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
             }
             Optional<Expr> when = trigger.when().map(adapter::condition);
             boolean inside = when.isPresent() && asksForNoRow(trigger);
-            Block given = code.whole(trigger.body(), List.of());
+            Block given = code.whole(session.named(trigger.body()), List.of());
             Block body = inside ? guarded(given, when.get()) : given;
-            return packages.kept(new CodeStatement.CreateTrigger(
+            return session.kept(packages.kept(new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
                     trigger.timing(),
@@ -58,7 +60,7 @@ final class CodeTriggers {
                     false,
                     trigger.columnsFirst(),
                     returning(body, trigger),
-                    trigger.span()));
+                    trigger.span())));
         } finally {
             adapter.scope = before;
             frame.leave();

@@ -406,6 +406,12 @@ public final class Translator {
     private long cache(Sequence sequence) {
         boolean lost =
                 to.language().has(SqlFeature.SESSIONS_KEEP_NUMBERS) && !from.has(SqlFeature.SESSIONS_KEEP_NUMBERS);
+        if (lost && sequence.cache() > 1) {
+            notes.find(
+                    FindingCode.SYNTAX_ADAPTED,
+                    sequence.name().toString(),
+                    "no numbers ahead: each session would keep, and lose, " + sequence.cache() + " of them");
+        }
         return lost ? Math.min(1, sequence.cache()) : sequence.cache();
     }
 

@@ -62,8 +62,16 @@ final class IntoParser {
         return new CodeStatement.SelectInto(query, targets, strict ? Expected.EXACTLY_ONE : expected, span);
     }
 
+    /** True for a variable of the session ("User-Defined Variables", MariaDB). */
+    static boolean isOfSession(Token token) {
+        return token.kind() == TokenKind.PARAMETER && token.text().matches("@\\w+");
+    }
+
     private Expr target() {
         Span span = cursor.peek().span();
+        if (isOfSession(cursor.peek())) {
+            return new Expr.Parameter(cursor.take().text(), span);
+        }
         if (!cursor.peek().isName() || cursor.peek().isAnyWord("OUTFILE", "DUMPFILE")) {
             throw cursor.byHand("a variable of the session, or a file");
         }

@@ -228,10 +228,15 @@ final class PsmParser {
         cursor.take();
         do {
             Span span = cursor.peek().span();
-            if (!cursor.peek().isName() || cursor.peek().isAnyWord("GLOBAL", "SESSION", "LOCAL", "NAMES")) {
-                throw cursor.byHand("a variable or setting of the session");
+            boolean ofSession = IntoParser.isOfSession(cursor.peek());
+            boolean setting = !cursor.peek().isName()
+                    || cursor.peek().isAnyWord("GLOBAL", "SESSION", "LOCAL", "NAMES", "TRANSACTION");
+            if (!ofSession && setting) {
+                throw cursor.byHand("a setting of the session");
             }
-            Expr target = new Expr.Column(parsing.qualifiedName(), false, span);
+            Expr target = ofSession
+                    ? new Expr.Parameter(cursor.take().text(), span)
+                    : new Expr.Column(parsing.qualifiedName(), false, span);
             if (!cursor.takeSymbol(":=")) {
                 cursor.expectSymbol("=");
             }

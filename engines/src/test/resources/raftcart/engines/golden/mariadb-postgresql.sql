@@ -78,7 +78,7 @@ CREATE SEQUENCE "public"."plate_number"
     INCREMENT BY 1
     MINVALUE 1
     MAXVALUE 9223372036854775806
-    CACHE 20;
+    CACHE 1;
 
 ==== target/30-sequences/0002-ticket_number.sql
 -- sequence public.ticket_number
@@ -87,7 +87,7 @@ CREATE SEQUENCE "public"."ticket_number"
     INCREMENT BY 5
     MINVALUE 1
     MAXVALUE 999995
-    CACHE 1000
+    CACHE 1
     CYCLE;
 
 ==== target/40-tables/0001-astronomers.sql

@@ -19,7 +19,7 @@ CREATE SEQUENCE `observatory`.`plate_number`
     MINVALUE 1
     MAXVALUE 9223372036854775806
     INCREMENT BY 1
-    CACHE 20
+    CACHE 1
     NOCYCLE;
 
 ==== target/30-sequences/0002-ticket_number.sql
@@ -29,7 +29,7 @@ CREATE SEQUENCE `observatory`.`ticket_number`
     MINVALUE 1
     MAXVALUE 999995
     INCREMENT BY 5
-    CACHE 1000
+    CACHE 1
     CYCLE;
 
 ==== target/40-tables/0001-astronomers.sql
