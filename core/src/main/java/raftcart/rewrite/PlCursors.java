@@ -70,15 +70,22 @@ final class PlCursors {
         Span span = fetch.span();
         List<Expr> targets = new PlRecords(pl).targets(fetch.targets());
         Expr found = Expr.Column.of(PlCode.FOUND.text());
-        Statement none = new CodeStatement.Assign(found, Expr.Literal.number(0), span);
-        Handler end = new Handler(false, List.of(new Condition(Condition.Kind.NOT_FOUND, "")), none, span);
         Statement read = new CodeStatement.Fetch(fetch.cursor(), targets, span);
+        List<Statement> all = new ArrayList<>(noting(read, span));
         List<Statement> cleared = new PlRecords(pl).cleared(fetch.targets(), span);
         Expr missing = new Expr.Binary(BinaryOperator.EQUAL, found, Expr.Literal.number(0), span);
+        all.add(new CodeStatement.If(List.of(new Choice(missing, cleared)), List.of(), span));
+        return all;
+    }
+
+    /** What reads a row, with a note of whether there was one. */
+    List<Statement> noting(Statement read, Span span) {
+        Expr found = Expr.Column.of(PlCode.FOUND.text());
+        Statement none = new CodeStatement.Assign(found, Expr.Literal.number(0), span);
+        Handler end = new Handler(false, List.of(new Condition(Condition.Kind.NOT_FOUND, "")), none, span);
         return List.of(
                 new CodeStatement.Assign(found, Expr.Literal.number(1), span),
-                new Block(Optional.empty(), List.of(), List.of(end), List.of(read), List.of(), span),
-                new CodeStatement.If(List.of(new Choice(missing, cleared)), List.of(), span));
+                new Block(Optional.empty(), List.of(), List.of(end), List.of(read), List.of(), span));
     }
 
     /** A query that has to give one row: none is an error of its own, several are one anyway. */

@@ -67,10 +67,13 @@ final class PlRows {
         if (!total && !strict) {
             all.addAll(records.cleared(into.targets(), span));
         }
-        all.add(strict && !total ? new PlCursors(pl).strict(read) : read);
-        if (pl.asksForFound()) {
-            Expr rows = new Expr.Call(QualifiedName.of("FOUND_ROWS"), false, List.of(), CallSuffix.NONE, span);
-            all.add(new CodeStatement.Assign(Expr.Column.of(PlCode.FOUND.text()), rows, span));
+        PlCursors cursors = new PlCursors(pl);
+        all.addAll(
+                strict && !total
+                        ? List.of(cursors.strict(read))
+                        : pl.asksForFound() ? cursors.noting(read, span) : List.of(read));
+        if (strict && pl.asksForFound()) {
+            all.add(new CodeStatement.Assign(Expr.Column.of(PlCode.FOUND.text()), Expr.Literal.number(1), span));
         }
         return all;
     }

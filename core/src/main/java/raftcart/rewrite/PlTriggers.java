@@ -188,7 +188,15 @@ final class PlTriggers {
                     default -> e;
                 };
             }
-            return rows(e).orElseGet(() -> super.expr(e));
+            return isMissing(e) ? Expr.Literal.ofNull() : rows(e).orElseGet(() -> super.expr(e));
+        }
+
+        /** A new row has no old one, and a row that is gone no new one. */
+        private boolean isMissing(Expr e) {
+            String missing = event.equals("INSERT") ? "old" : event.equals("DELETE") ? "new" : "";
+            return e instanceof Expr.Column c
+                    && c.name().parts().size() == 2
+                    && c.name().parts().get(0).text().equalsIgnoreCase(missing);
         }
 
         /** Rows that differ have a column that differs. */
