@@ -2,8 +2,10 @@ package raftcart.rewrite;
 
 import java.util.List;
 import raftcart.finding.FindingCode;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 
 /** Transactions in code, which on the target belongs to that of its caller. */
 final class CodeTransactions {
@@ -28,12 +30,38 @@ final class CodeTransactions {
         return List.of();
     }
 
-    /** True for the last statement of the routine. */
+    /** True where nothing is changed behind a statement of the routine, which is in no loop. */
     private boolean isLast(Statement statement) {
-        Statement last = code.frame().whole;
-        while (last instanceof Block block && !block.body().isEmpty()) {
-            last = block.body().get(block.body().size() - 1);
+        return isLast(code.frame().whole, statement);
+    }
+
+    private static boolean isLast(Statement whole, Statement statement) {
+        if (whole == statement) {
+            return true;
         }
-        return last == statement;
+        if (whole instanceof Block block) {
+            return isLast(block.body(), statement);
+        }
+        return whole instanceof CodeStatement.If choice
+                && (choice.choices().stream().anyMatch(c -> isLast(c.body(), statement))
+                        || isLast(choice.otherwise(), statement));
+    }
+
+    private static boolean isLast(List<Statement> body, Statement statement) {
+        boolean reached = false;
+        for (Statement each : body) {
+            if (reached && StatementSearch.anyStatement(List.of(each), CodeTransactions::changes)) {
+                return false;
+            }
+            reached |= isLast(each, statement);
+        }
+        return reached;
+    }
+
+    private static boolean changes(Statement statement) {
+        return statement instanceof Statement.Dml && !(statement instanceof Statement.QueryStatement)
+                || statement instanceof Statement.Transaction
+                || statement instanceof CodeStatement.Dynamic
+                || statement instanceof CodeStatement.ChangeInto;
     }
 }

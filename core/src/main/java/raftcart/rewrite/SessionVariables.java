@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Scope.ColumnFacts;
@@ -17,6 +18,7 @@ import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
@@ -98,6 +100,12 @@ final class SessionVariables {
                                     into.span());
                         }
                     }
+                } else if (s instanceof CodeStatement.Diagnosis d) {
+                    d.targets().stream()
+                            .filter(SessionVariables::isOne)
+                            .forEach(t -> merge(kinds, key(t), ValueKind.TEXT, d.span()));
+                } else if (s instanceof CodeStatement.RowCount c && isOne(c.target())) {
+                    merge(kinds, key(c.target()), ValueKind.INTEGER, c.span());
                 }
                 return false;
             });
@@ -149,10 +157,27 @@ final class SessionVariables {
 
                     @Override
                     public Statement statement(Statement statement) {
-                        return statement instanceof CodeStatement.SelectInto into
-                                        && into.targets().stream().anyMatch(SessionVariables::isOne)
-                                ? moved(into, this)
-                                : super.statement(statement);
+                        return fills(statement).orElseGet(() -> super.statement(statement));
+                    }
+
+                    private Optional<Statement> fills(Statement statement) {
+                        if (statement instanceof CodeStatement.SelectInto s && names(s.targets())) {
+                            Query query = query(s.query());
+                            return Optional.of(moved(
+                                    s.targets(),
+                                    t -> new CodeStatement.SelectInto(query, t, s.expected(), s.span()),
+                                    s.span()));
+                        }
+                        if (statement instanceof CodeStatement.Diagnosis d && names(d.targets())) {
+                            return Optional.of(moved(
+                                    d.targets(), t -> new CodeStatement.Diagnosis(t, d.items(), d.span()), d.span()));
+                        }
+                        return statement instanceof CodeStatement.RowCount c && isOne(c.target())
+                                ? Optional.of(moved(
+                                        List.of(c.target()),
+                                        t -> new CodeStatement.RowCount(t.get(0), c.span()),
+                                        c.span()))
+                                : Optional.empty();
                     }
                 }.statement(whole);
     }
@@ -161,25 +186,30 @@ final class SessionVariables {
         return new Expr.Column(new QualifiedName(List.of(Name.of(SESSION), Name.of(key(e)))), false, e.span());
     }
 
-    private Statement moved(CodeStatement.SelectInto into, StatementMapper names) {
+    private static boolean names(List<Expr> targets) {
+        return targets.stream().anyMatch(SessionVariables::isOne);
+    }
+
+    /** A statement whose values go into variables of the code first. */
+    private Statement moved(List<Expr> given, Function<List<Expr>, Statement> with, Span span) {
         List<Expr> targets = new ArrayList<>();
         List<Declaration> declared = new ArrayList<>();
         List<Statement> after = new ArrayList<>();
-        for (Expr target : into.targets()) {
+        for (Expr target : given) {
             if (!isOne(target)) {
                 targets.add(target);
                 continue;
             }
             Name name = Name.of(key(target) + "_value_");
             TypeName type = declared(types.get(key(target)));
-            declared.add(new Declaration.Variable(name, type, Optional.of(column(target)), false, into.span()));
+            declared.add(new Declaration.Variable(name, type, Optional.of(column(target)), false, span));
             targets.add(Expr.Column.of(name.text()));
-            after.add(new CodeStatement.Assign(column(target), Expr.Column.of(name.text()), into.span()));
+            after.add(new CodeStatement.Assign(column(target), Expr.Column.of(name.text()), span));
         }
         List<Statement> all = new ArrayList<>();
-        all.add(new CodeStatement.SelectInto(names.query(into.query()), targets, into.expected(), into.span()));
+        all.add(with.apply(targets));
         all.addAll(after);
-        return new Block(Optional.empty(), declared, List.of(), all, List.of(), into.span());
+        return new Block(Optional.empty(), declared, List.of(), all, List.of(), span);
     }
 
     /** A type of the source that holds all that a variable may. */

@@ -319,6 +319,9 @@ final class PsmParser {
 
     private Expr target() {
         Span span = cursor.peek().span();
+        if (IntoParser.isOfSession(cursor.peek())) {
+            return new Expr.Parameter(cursor.take().text(), span);
+        }
         if (!cursor.peek().isName()) {
             throw cursor.byHand("a variable of the session");
         }
