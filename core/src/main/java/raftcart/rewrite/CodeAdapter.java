@@ -64,6 +64,10 @@ final class CodeAdapter {
                     ? List.of(new CodeTriggers(this).trigger(trigger))
                     : PlTriggers.triggers(trigger, statements, this);
         }
+        if (code instanceof CodeStatement.RunBlock block) {
+            refuse(!rescues, "block of code");
+            return List.of(new CodeRuns(this).run(block));
+        }
         throw new Untranslatable("block of code");
     }
 

@@ -23,6 +23,9 @@ final class CodeErrors {
     /** Those that code raises by a number of its own, from -20999 to -20000, have states that begin so. */
     private static final String OWN = "U0";
 
+    /** The number of all others, which is no engine's, so that it is another than any number that code asks for. */
+    private static final int OTHERS = -99999;
+
     private final CodeAdapter code;
     private final boolean asks;
 
@@ -67,7 +70,7 @@ final class CodeErrors {
                 .note(
                         FindingCode.SYNTAX_CHECK,
                         span,
-                        "SQLCODE is NULL for errors whose numbers on the source we do not know");
+                        "SQLCODE is " + OTHERS + " for errors whose numbers on the source we do not know");
         Expr state = Expr.Column.of("sqlstate");
         List<Expr.When> cases = new ArrayList<>();
         Map<String, String> numbers = ErrorStates.numbered(code.adapter().from.name());
@@ -89,7 +92,7 @@ final class CodeErrors {
         cases.addAll(raised(state, span));
         cases.add(new Expr.When(
                 own, new Expr.Binary(BinaryOperator.SUBTRACT, Expr.Literal.number(-20000), digits, span)));
-        return new Expr.Case(Optional.empty(), cases, Optional.empty(), span);
+        return new Expr.Case(Optional.empty(), cases, Optional.of(Expr.Literal.number(OTHERS)), span);
     }
 
     /** Errors that the code itself declares or signals have one number. */

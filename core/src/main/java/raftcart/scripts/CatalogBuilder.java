@@ -195,7 +195,8 @@ final class CatalogBuilder {
                 && command.text().startsWith("COMMENT ON ")) {
             new ScriptComments(this, names, code).takeOther(text);
         } else if (statement instanceof Statement.NotTranslated || statement instanceof CodeStatement) {
-            return routine(statement instanceof Statement.NotTranslated not ? not.what() : "a routine", text);
+            String code = statement instanceof CodeStatement.RunBlock ? "block of code" : "a routine";
+            return routine(statement instanceof Statement.NotTranslated not ? not.what() : code, text);
         }
         return Optional.empty();
     }

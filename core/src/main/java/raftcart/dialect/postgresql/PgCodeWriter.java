@@ -19,6 +19,7 @@ import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
@@ -32,6 +33,10 @@ final class PgCodeWriter extends CodeWriter {
         }
         if (code instanceof CreateTrigger trigger) {
             return trigger(trigger);
+        }
+        if (code instanceof CodeStatement.RunBlock run) {
+            Block body = run.body();
+            return "DO " + body(body, !body.declarations().isEmpty(), true).substring("AS ".length());
         }
         if (code instanceof CodeStatement.SessionState state) {
             return state(state);
@@ -128,6 +133,13 @@ final class PgCodeWriter extends CodeWriter {
             return "NULL";
         }
         throw new Untranslatable("a statement of a routine");
+    }
+
+    /** What stands before THEN is read up to the first one that is in no parentheses. */
+    @Override
+    protected String condition(Expr condition) {
+        boolean choice = ExprSearch.any(condition, Expr.Case.class::isInstance);
+        return choice ? "(" + text(condition) + ")" : text(condition);
     }
 
     private String routine(CreateRoutine routine) {

@@ -85,6 +85,11 @@ public class CodeWriter {
                 .collect(Collectors.joining(", "));
     }
 
+    /** A condition, or a value of CASE, which stands before THEN. */
+    protected String condition(Expr condition) {
+        return text(condition);
+    }
+
     /**
      * IF.
      *
@@ -94,7 +99,10 @@ public class CodeWriter {
         StringBuilder text = new StringBuilder();
         String word = "IF ";
         for (CodeStatement.Choice each : choice.choices()) {
-            text.append(word).append(text(each.condition())).append(" THEN\n").append(body(each.body()));
+            text.append(word)
+                    .append(condition(each.condition()))
+                    .append(" THEN\n")
+                    .append(body(each.body()));
             word = again;
         }
         if (!choice.otherwise().isEmpty()) {
@@ -106,10 +114,11 @@ public class CodeWriter {
     /** CASE as a statement. */
     protected final String caseOf(CodeStatement.CaseOf choice) {
         StringBuilder text = new StringBuilder("CASE");
-        choice.operand().ifPresent(o -> text.append(" ").append(text(o)));
+        choice.operand().ifPresent(o -> text.append(" ").append(condition(o)));
         text.append("\n");
         for (CodeStatement.Choice each : choice.choices()) {
-            text.append(indented(("WHEN " + text(each.condition()) + " THEN\n" + body(each.body())).stripTrailing()))
+            text.append(indented(
+                            ("WHEN " + condition(each.condition()) + " THEN\n" + body(each.body())).stripTrailing()))
                     .append("\n");
         }
         choice.otherwise().ifPresent(o -> text.append(indented(("ELSE\n" + body(o)).stripTrailing()))

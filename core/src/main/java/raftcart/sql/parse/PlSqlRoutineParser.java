@@ -63,6 +63,28 @@ final class PlSqlRoutineParser {
         }
     }
 
+    /** A block that has no name and runs at once, from its first word on. */
+    Statement block(Span span) {
+        int mark = cursor.mark();
+        try {
+            PlSqlDeclarations declarations = new PlSqlDeclarations(parsing, "");
+            PlSqlParser code = new PlSqlParser(parsing, declarations);
+            cursor.takeWords("DECLARE");
+            Block body = code.body(Optional.empty(), span);
+            cursor.takeSymbol(";");
+            if (!cursor.atEnd()) {
+                throw cursor.unexpected("the end of the block");
+            }
+            return new CodeStatement.RunBlock(body, span);
+        } catch (SqlSyntaxException e) {
+            cursor.reset(mark);
+            while (!cursor.atEnd()) {
+                cursor.take(); // the text was cut at the end of the block
+            }
+            return RoutineHeads.left("block of code", e, span);
+        }
+    }
+
     private Statement routine(boolean replace, String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
         PlSqlDeclarations declarations =

@@ -257,11 +257,7 @@ public final class StatementParser {
             case "GRANT", "REVOKE" -> new GrantParser(parsing).grant();
             case "RENAME" -> rename(span);
             case "CALL", "EXEC", "EXECUTE" -> new CallStatementParser(parsing).call(span);
-            case "BEGIN" ->
-                parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
-                                && !cursor.peek(1).isAnyWord("TRAN", "TRANSACTION")
-                        ? block(span)
-                        : new TransactionParser(parsing).transaction();
+            case "BEGIN" -> begin(span);
             case "START", "COMMIT", "ROLLBACK", "SAVEPOINT", "RELEASE", "SAVE", "END", "BT", "ET", "ABORT" ->
                 new TransactionParser(parsing).transaction();
             case "DECLARE" -> declare(span);
@@ -300,6 +296,9 @@ public final class StatementParser {
     }
 
     private Statement declare(Span span) {
+        if (parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
+            return new PlSqlRoutineParser(parsing).block(span);
+        }
         if (cursor.peek(1).isWord("GLOBAL") || cursor.peek(1).isWord("LOCAL")) {
             return new DdlParser(parsing).create();
         }
@@ -323,6 +322,19 @@ public final class StatementParser {
             cursor.take();
         }
         return new Statement.NotTranslated("block of code", true, span);
+    }
+
+    private Statement begin(Span span) {
+        boolean statement = cursor.peek(1).isAnyWord("TRAN", "TRANSACTION", "WORK")
+                || cursor.peek(1).isSymbol(";")
+                || cursor.peek(1).kind() == TokenKind.END;
+        if (parsing.has(GrammarFeature.PLSQL_ROUTINES) && !statement) {
+            return new PlSqlRoutineParser(parsing).block(span);
+        }
+        return parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)
+                        && !cursor.peek(1).isAnyWord("TRAN", "TRANSACTION")
+                ? block(span)
+                : new TransactionParser(parsing).transaction();
     }
 
     private Statement block(Span span) {

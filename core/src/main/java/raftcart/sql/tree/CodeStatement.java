@@ -107,6 +107,9 @@ public sealed interface CodeStatement extends Statement {
      */
     record SessionState(Name name, Block first, Span span) implements CodeStatement {}
 
+    /** A block that runs where it stands, and is kept nowhere. */
+    record RunBlock(Block body, Span span) implements CodeStatement {}
+
     /** What a trigger watches: one kind of change, of some columns where an UPDATE is meant that names them. */
     record Event(Kind kind, List<Name> columns) {
         /** Kinds of change. */

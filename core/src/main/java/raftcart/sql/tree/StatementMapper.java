@@ -155,6 +155,9 @@ public class StatementMapper extends QueryMapper {
                     statement(t.body()),
                     t.span());
         }
+        if (code instanceof CodeStatement.RunBlock r) {
+            return new CodeStatement.RunBlock((Block) statement(r.body()), r.span());
+        }
         if (code instanceof CodeStatement.CreatePackage p) {
             return made(p);
         }

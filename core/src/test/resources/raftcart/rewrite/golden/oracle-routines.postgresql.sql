@@ -134,6 +134,7 @@ BEGIN
                 WHEN sqlstate = '40P01' THEN -60
                 WHEN sqlstate = '42P01' THEN -942
                 WHEN SUBSTR(sqlstate, 1, 2) = 'U0' THEN -20000 - CAST(NULLIF(SUBSTR(sqlstate, 3, 3), '') AS numeric(38,0))
+                ELSE -99999
             END;
     END;
 END;
@@ -162,6 +163,32 @@ $$;
 -- BEGIN
 --   SELECT telescope_id BULK COLLECT INTO v_ids FROM telescope;
 -- END;
+DO $$
+BEGIN
+    DROP TABLE kept;
+EXCEPTION
+    WHEN OTHERS THEN
+        IF (CASE
+            WHEN sqlstate = 'P0002' THEN 100
+            WHEN sqlstate = 'P0003' THEN -1422
+            WHEN sqlstate = '23505' THEN -1
+            WHEN sqlstate = '23502' THEN -1400
+            WHEN sqlstate = '22003' THEN -1438
+            WHEN sqlstate = '22012' THEN -1476
+            WHEN sqlstate = '22P02' THEN -1722
+            WHEN sqlstate = '23514' THEN -2290
+            WHEN sqlstate = '23503' THEN -2291
+            WHEN sqlstate = '22001' THEN -12899
+            WHEN sqlstate = '55P03' THEN -54
+            WHEN sqlstate = '40P01' THEN -60
+            WHEN sqlstate = '42P01' THEN -942
+            WHEN SUBSTR(sqlstate, 1, 2) = 'U0' THEN -20000 - CAST(NULLIF(SUBSTR(sqlstate, 3, 3), '') AS numeric(38,0))
+            ELSE -99999
+        END <> -942) THEN
+            RAISE;
+        END IF;
+END;
+$$;
 
 -- findings
 -- 5:1: RC0609 adapted: Said in other words: a package becomes a schema of its name
@@ -170,7 +197,7 @@ $$;
 -- 25:18: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 32:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 42:1: RC0609 adapted: Said in other words: code in the target's own language
--- 57:12: RC0627 check: Said in other words, with a difference: SQLCODE is NULL for errors whose numbers on the source we do not know
+-- 57:12: RC0627 check: Said in other words, with a difference: SQLCODE is -99999 for errors whose numbers on the source we do not know
 -- 57:12: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 48:44: RC0608 adapted: Function spelled otherwise: NVL means coalesce
 -- 49:61: RC0625 check: Types compared as on the source: engines spell this kind of value as a text in different ways
@@ -180,3 +207,5 @@ $$;
 -- 64:3: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 66:3: RC0627 check: Said in other words, with a difference: COMMIT is left out: the changes belong to the transaction of the caller
 -- 70:17: RC0603 by hand: Code is not translated: procedure: a collection
+-- 80:8: RC0627 check: Said in other words, with a difference: SQLCODE is -99999 for errors whose numbers on the source we do not know
+-- 80:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source

@@ -232,10 +232,11 @@ CREATE TEMPORARY TABLE gtt (
 CREATE UNIQUE INDEX IX9 ON OBS.EXPORTED (ID, NM DESC);
 INSERT INTO region VALUES (5, 'a');
 INSERT INTO region VALUES (6, 'b');
--- RC0603 by hand: Code is not translated: block of code
--- BEGIN
---  DBMS_OUTPUT.PUT_LINE('x');
--- END;
+DO $$
+BEGIN
+    RAISE NOTICE '%', 'x';
+END;
+$$;
 -- RC0602 by hand: No counterpart on the target: a procedure called by the client
 -- EXEC :n := 5
 
@@ -341,7 +342,6 @@ INSERT INTO region VALUES (6, 'b');
 -- 285:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 285:1: RC0502 adapted: Storage clauses left out: TABLESPACE "USERS"
 -- 288:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
--- 292:1: RC0603 by hand: Code is not translated: block of code
 -- 296:1: RC0604 adapted: Client command left out: COLUMN x FORMAT a20
 -- 297:1: RC0604 adapted: Client command left out: TTITLE OFF
 -- 298:1: RC0604 adapted: Client command left out: WHENEVER SQLERROR EXIT SQL.SQLCODE
