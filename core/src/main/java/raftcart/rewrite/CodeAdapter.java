@@ -119,7 +119,8 @@ final class CodeAdapter {
                     .add(
                             routine.name(),
                             routine.parameters().stream()
-                                    .map(p -> new KnownSignatures.Taken(p.mode(), adapter.finder.type(p.type())))
+                                    .map(p -> new KnownSignatures.Taken(
+                                            p.name(), p.mode(), adapter.finder.type(p.type())))
                                     .toList());
         }
     }

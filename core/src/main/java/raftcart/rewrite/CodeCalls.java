@@ -31,25 +31,29 @@ final class CodeCalls {
         List<Statement> after = new ArrayList<>();
         List<Expr> arguments = new ArrayList<>(call.arguments());
         for (int i = 0; i < wanted.size(); i++) {
-            Expr given = arguments.get(i);
-            boolean other = wanted.get(i).mode() != Mode.IN
-                    && isOther(given, wanted.get(i).type());
-            if (!other) {
+            Expr argument = arguments.get(i);
+            Expr given = argument instanceof Expr.NamedArgument named ? named.value() : argument;
+            KnownSignatures.Taken taken = taken(wanted, i, argument);
+            if (taken.mode() == Mode.IN || !isOther(given, taken.type())) {
                 continue;
             }
             Name name = Name.of("given_" + (code.frame().added().size() + 1) + "_");
-            KnownColumn known = new KnownColumn(name, Optional.of(wanted.get(i).type()), false, false);
+            KnownColumn known = new KnownColumn(name, Optional.of(taken.type()), false, false);
             code.frame().declare(known);
             code.frame()
                     .added()
                     .add(new Declaration.Variable(
-                            name, code.written(name, wanted.get(i).type()), Optional.empty(), false, call.span()));
+                            name, code.written(name, taken.type()), Optional.empty(), false, call.span()));
             Expr variable = Expr.Column.of(name.text());
-            if (wanted.get(i).mode() == Mode.INOUT) {
+            if (taken.mode() == Mode.INOUT) {
                 before.add(moved(variable, given, Optional.of(known), call));
             }
             after.add(moved(code.target(given), variable, code.known(given), call));
-            arguments.set(i, variable);
+            arguments.set(
+                    i,
+                    argument instanceof Expr.NamedArgument named
+                            ? new Expr.NamedArgument(named.name(), variable, named.span())
+                            : variable);
         }
         List<Statement> all = new ArrayList<>(before);
         all.addAll(statements.adapt(new Statement.CallProcedure(call.name(), arguments, call.span())));
@@ -57,15 +61,24 @@ final class CodeCalls {
         return all;
     }
 
+    /** What a place takes, or a name where the argument says one. */
+    private static KnownSignatures.Taken taken(List<KnownSignatures.Taken> wanted, int place, Expr argument) {
+        return argument instanceof Expr.NamedArgument named
+                ? wanted.stream()
+                        .filter(t -> t.name().matches(named.name()))
+                        .findFirst()
+                        .orElse(wanted.get(place))
+                : wanted.get(place);
+    }
+
     private boolean isOther(Expr given, LogicalType wanted) {
         if (!(given instanceof Expr.Column)) {
             return false;
         }
         Optional<LogicalType> type = code.adapter().facts(given).flatMap(Scope.ColumnFacts::type);
-        boolean number = KindFinder.kind(wanted).isNumber();
         return SessionVariables.isNamed(given)
                 || code.adapter().kind(given) != KindFinder.kind(wanted)
-                || number && type.filter(t -> !t.equals(wanted)).isPresent();
+                || type.filter(t -> !t.equals(wanted)).isPresent();
     }
 
     private Statement moved(Expr target, Expr value, Optional<KnownColumn> column, Statement.CallProcedure call) {

@@ -11,6 +11,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
 
@@ -21,7 +22,7 @@ final class KnownSignatures {
     private final Map<String, List<Taken>> taken = new HashMap<>();
 
     /** What a parameter takes. */
-    record Taken(Mode mode, LogicalType type) {}
+    record Taken(Name name, Mode mode, LogicalType type) {}
 
     private static String key(QualifiedName name) {
         return name.last().text().toLowerCase(Locale.ROOT);

@@ -81,8 +81,11 @@ public final class ObjectRewriter {
 
     /** Remembers what a routine takes, for those that call it. */
     public void know(Statement statement) {
+        CodeAdapter code = new CodeAdapter(new StatementAdapter(from, to, knowledge, new AdaptNotes()));
         if (statement instanceof CodeStatement.CreateRoutine routine) {
-            new CodeAdapter(new StatementAdapter(from, to, knowledge, new AdaptNotes())).know(routine);
+            code.know(routine);
+        } else if (statement instanceof CodeStatement.CreatePackage made) {
+            made.routines().forEach(code::know);
         }
     }
 

@@ -86,9 +86,11 @@ AS $$
 #variable_conflict use_column
 DECLARE
     v_message character varying(200);
+    given_1_ text;
 BEGIN
     PERFORM dome_control.keep_('g_operator', CAST(CURRENT_USER AS text));
-    CALL dome_control.open_it(p_wind => p_wind, p_message => v_message);
+    CALL dome_control.open_it(p_wind => p_wind, p_message => given_1_);
+    v_message := given_1_;
     IF dome_control.is_open() THEN
         RAISE NOTICE '%', v_message;
     END IF;
