@@ -48,6 +48,8 @@ class FunctionExecutionTest {
             "clock_timestamp",
             "current_transaction",
             "set_sequence",
+            "session_text",
+            "keep_session_text",
             "utc_date",
             "utc_time",
             "type_name",
