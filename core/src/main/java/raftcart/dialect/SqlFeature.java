@@ -758,6 +758,10 @@ public enum SqlFeature {
     ROW_VARIABLES,
     /** A sequence keeps numbers ahead for each session, which are lost at its end; elsewhere for all of them. */
     SESSIONS_KEEP_NUMBERS,
+    /** CONCAT shows truth values by their first letters; {@code ||} and casts by their words. */
+    CONCAT_ABBREVIATES_TRUTHS,
+    /** Code may run a statement that it puts together as a text, with EXECUTE IMMEDIATE. */
+    EXECUTES_TEXTS,
     /** A FETCH behind the last row is no error, and no condition that a handler handles. */
     FETCH_ENDS_QUIETLY,
     /** The number of rows that an UPDATE changed has those alone whose values are others now. */

@@ -135,10 +135,8 @@ final class CodeCursors {
         set(fetch.cursor(), "_found_", found, fetch.span(), all);
         Name rows = asked.get(key(fetch.cursor(), "_rows_"));
         if (rows != null) {
-            Expr variable = Expr.Column.of(rows.text());
-            Expr next = new Expr.Binary(BinaryOperator.ADD, variable, Expr.Literal.number(1), fetch.span());
-            Statement count = new CodeStatement.Assign(variable, next, fetch.span());
-            all.add(new CodeStatement.If(List.of(new Choice(found, List.of(count))), List.of(), fetch.span()));
+            all.add(new CodeStatement.If(
+                    List.of(new Choice(found, List.of(next(rows, fetch.span())))), List.of(), fetch.span()));
         }
         return all;
     }
@@ -151,6 +149,38 @@ final class CodeCursors {
             set(step.cursor(), "_rows_", Expr.Literal.number(0), step.span(), all);
         }
         return all;
+    }
+
+    /** What has to be done before a loop over a cursor, which opens it. */
+    List<Statement> beforeLoop(Name cursor, Span span) {
+        List<Statement> all = new ArrayList<>();
+        set(cursor, "_open_", truth(true), span, all);
+        set(cursor, "_rows_", Expr.Literal.number(0), span, all);
+        return all;
+    }
+
+    /** What has to be done in each round of such a loop. */
+    List<Statement> inLoop(Name cursor, Span span) {
+        List<Statement> all = new ArrayList<>();
+        set(cursor, "_found_", truth(true), span, all);
+        Name rows = asked.get(key(cursor, "_rows_"));
+        if (rows != null) {
+            all.add(next(rows, span));
+        }
+        return all;
+    }
+
+    /** What has to be done behind it. */
+    List<Statement> afterLoop(Name cursor, Span span) {
+        List<Statement> all = new ArrayList<>();
+        set(cursor, "_open_", truth(false), span, all);
+        return all;
+    }
+
+    private static Statement next(Name rows, Span span) {
+        Expr variable = Expr.Column.of(rows.text());
+        Expr next = new Expr.Binary(BinaryOperator.ADD, variable, Expr.Literal.number(1), span);
+        return new CodeStatement.Assign(variable, next, span);
     }
 
     private void set(Name cursor, String what, Expr value, Span span, List<Statement> all) {

@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
@@ -43,7 +44,13 @@ final class CodeHandlers {
                     ? block.label()
                     : Optional.of(Name.of("block_" + (ends + 1) + "_"));
             List<Rescue> rescues = new ArrayList<>();
-            block.handlers().forEach(h -> take(h, label, rescues));
+            // Of several handlers that could handle an error the most specific one does ("DECLARE HANDLER", MariaDB).
+            block.handlers().stream()
+                    .sorted(Comparator.comparingInt((Handler h) -> breadth(resolved(h)))
+                            .reversed())
+                    .forEach(h -> take(h, label, rescues));
+            rescues.sort(Comparator.comparingInt(r -> breadth(r.conditions())));
+            refuseMixed(block, rescues, frame.continuing().size() - goes);
             List<Statement> body = new ArrayList<>(first);
             body.addAll(code.statements(block.body()));
             return rescued(new Block(label, declarations, List.of(), body, rescues, block.span()), block);
@@ -56,6 +63,36 @@ final class CodeHandlers {
             while (frame.continuing().size() > goes) {
                 frame.continuing().pop();
             }
+        }
+    }
+
+    private List<Condition> resolved(Handler handler) {
+        return handler.conditions().stream().map(frame::resolved).toList();
+    }
+
+    /** How much the broadest of some conditions takes in: an error of one kind, those of a class, or all. */
+    private static int breadth(List<Condition> conditions) {
+        return conditions.stream()
+                .mapToInt(c -> switch (c.kind()) {
+                    case ERROR -> 2;
+                    case STATE -> c.value().endsWith("000") ? 1 : 0;
+                    default -> 0;
+                })
+                .max()
+                .orElse(0);
+    }
+
+    /** A handler that goes on is around each statement, and would take what a more specific one that leaves is for. */
+    private void refuseMixed(Block block, List<Rescue> rescues, int going) {
+        int broadest = frame.continuing().stream()
+                .limit(going)
+                .mapToInt(a -> breadth(a.handler().conditions()))
+                .max()
+                .orElse(-1);
+        boolean mixed =
+                rescues.stream().anyMatch(r -> r.conditions().stream().anyMatch(c -> breadth(List.of(c)) < broadest));
+        if (mixed) {
+            throw CodeAdapter.at(block.span(), "a handler that goes on, beside one that leaves for some of its errors");
         }
     }
 

@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -90,13 +91,18 @@ final class CodeLoops {
         Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
         code.frame().cursor(cursor).forEach(c -> facts.put(c.name().toLowerCase(Locale.ROOT), c));
         adapter.scope.add(new Scope.Relation(rows.row().text(), facts, !facts.isEmpty()));
-        return new ForRows(
-                rows.label(),
-                rows.row(),
-                Optional.empty(),
-                rows.cursor(),
-                arguments,
-                code.statements(rows.body()),
-                rows.span());
+        CodeCursors cursors = code.cursors();
+        List<Statement> body = new ArrayList<>(cursors.inLoop(cursor, rows.span()));
+        body.addAll(code.statements(rows.body()));
+        Statement loop =
+                new ForRows(rows.label(), rows.row(), Optional.empty(), rows.cursor(), arguments, body, rows.span());
+        List<Statement> before = cursors.beforeLoop(cursor, rows.span());
+        if (before.isEmpty() && body.size() == rows.body().size()) {
+            return loop;
+        }
+        List<Statement> all = new ArrayList<>(before);
+        all.add(loop);
+        all.addAll(cursors.afterLoop(cursor, rows.span()));
+        return Block.of(all, rows.span());
     }
 }

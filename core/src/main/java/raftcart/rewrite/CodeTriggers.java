@@ -12,6 +12,7 @@ import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 
 /** Triggers for a target where a function is called at each, which gives the row that is to be written. */
 final class CodeTriggers {
@@ -47,7 +48,8 @@ final class CodeTriggers {
             Optional<Expr> when = trigger.when().map(adapter::condition);
             boolean inside = when.isPresent() && asksForNoRow(trigger);
             Block given = code.whole(session.named(trigger.body()), List.of());
-            Block body = inside ? guarded(given, when.get()) : given;
+            Block whole = leaving(given, trigger);
+            Block body = inside ? guarded(whole, when.get()) : whole;
             return session.kept(packages.kept(new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
@@ -69,7 +71,7 @@ final class CodeTriggers {
 
     /** A trigger's function gives the row that is to be written; what it gives after the change does not matter. */
     private static Block returning(Block body, CodeStatement.CreateTrigger trigger) {
-        Expr row = trigger.timing() == Timing.AFTER || !trigger.eachRow() ? Expr.Literal.ofNull() : written(trigger);
+        Expr row = given(trigger);
         Statement end = new CodeStatement.Return(Optional.of(row), trigger.span());
         if (body.label().isPresent() || !body.rescues().isEmpty()) {
             return Block.of(List.of(body, end), trigger.span());
@@ -97,6 +99,25 @@ final class CodeTriggers {
     private static Block guarded(Block body, Expr when) {
         Statement choice = new CodeStatement.If(List.of(new Choice(when, List.of(body))), List.of(), when.span());
         return Block.of(List.of(choice), body.span());
+    }
+
+    /** The body, in which what leaves the trigger gives its row as well. */
+    private static Block leaving(Block body, CodeStatement.CreateTrigger trigger) {
+        return (Block)
+                new StatementMapper() {
+                    @Override
+                    public Statement statement(Statement statement) {
+                        return statement instanceof CodeStatement.Return r
+                                        && r.value().isEmpty()
+                                ? new CodeStatement.Return(Optional.of(given(trigger)), r.span())
+                                : super.statement(statement);
+                    }
+                }.statement(body);
+    }
+
+    /** What the function of a trigger gives. */
+    private static Expr given(CodeStatement.CreateTrigger trigger) {
+        return trigger.timing() == Timing.AFTER || !trigger.eachRow() ? Expr.Literal.ofNull() : written(trigger);
     }
 
     /** The row that is written, or removed. */

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -26,13 +27,16 @@ final class ConcatAdapter {
     /** Texts put together: NULL as empty or not, and what is no text made one. */
     Expr concat(Expr.Concat given) {
         Expr.Concat concat = withoutNothing(given);
-        if (concat.parts().size() == 1) {
-            Expr alone = concat.parts().get(0);
-            ValueKind kind = adapter.kind(alone);
-            Expr text = asText(alone, kind);
-            return kind == ValueKind.TEXT || text instanceof Expr.Cast ? text : toText(text, kind);
-        }
         boolean empty = concat.nullIsEmpty() && !adapter.to.has(SqlFeature.EMPTY_TEXT_IS_NULL);
+        if (concat.parts().size() == 1) {
+            Expr text = alone(concat);
+            boolean filled = empty
+                    && given.parts().size() == 1
+                    && !NeverNull.is(concat.parts().get(0), adapter.scope);
+            return filled
+                    ? Expr.Call.of("coalesce", text, Expr.Literal.string("")).at(concat.span())
+                    : text;
+        }
         adapter.empties.kept(concat.parts());
         refuseOthers(concat);
         new TextRules(adapter).padded(concat.parts(), "concat", concat.span());
@@ -40,7 +44,7 @@ final class ConcatAdapter {
         boolean wrapped = false;
         for (Expr part : same() ? concat.parts() : flat(concat)) {
             ValueKind kind = adapter.kind(part);
-            Expr adapted = PlainConstants.typedNull(asText(part, kind), adapter);
+            Expr adapted = PlainConstants.typedNull(asText(part, kind, concat.nullIsEmpty()), adapter);
             if (empty && !NeverNull.is(part, adapter.scope)) {
                 Expr none = Expr.Literal.string("");
                 Expr text = kind == ValueKind.TEXT ? adapted : toText(adapted, kind);
@@ -63,6 +67,13 @@ final class ConcatAdapter {
                     "a NULL makes the whole NULL on the source, on the target it adds nothing");
         }
         return new Expr.Concat(parts, concat.nullIsEmpty() && !empty, concat.span());
+    }
+
+    private Expr alone(Expr.Concat concat) {
+        Expr part = concat.parts().get(0);
+        ValueKind kind = adapter.kind(part);
+        Expr text = asText(part, kind, concat.nullIsEmpty());
+        return kind == ValueKind.TEXT || text instanceof Expr.Cast ? text : toText(text, kind);
     }
 
     /** True where the first two parts are known to be no texts, so that nothing says that texts are put together. */
@@ -115,8 +126,12 @@ final class ConcatAdapter {
         return parts;
     }
 
-    private Expr asText(Expr part, ValueKind kind) {
+    private Expr asText(Expr part, ValueKind kind, boolean passesNulls) {
         boolean truth = Truths.isNumber(part, adapter);
+        Optional<Expr> letter = passesNulls ? Truths.letter(part, adapter) : Optional.empty();
+        if (letter.isPresent()) {
+            return letter.get();
+        }
         if (!same() && kind == ValueKind.BOOLEAN && !truth) {
             TypeName text = adapter.sourceType(new LogicalType.Text(0));
             return adapter.expr(new Expr.Cast(part, text, false, part.span()));
@@ -144,9 +159,10 @@ final class ConcatAdapter {
     }
 
     private Expr toText(Expr adapted, ValueKind kind) {
-        boolean isText =
-                adapted instanceof Expr.Cast cast && adapter.finder.type(cast.type()) instanceof LogicalType.Text
-                        || adapted instanceof Expr.Call call && call.is("coalesce");
+        TypeName wanted = adapter.castType(new LogicalType.Text(0));
+        boolean isText = adapted instanceof Expr.Cast cast
+                        && (cast.type().equals(wanted) || adapter.finder.type(cast.type()) instanceof LogicalType.Text)
+                || adapted instanceof Expr.Call call && call.is("coalesce");
         if (isText) {
             return adapted;
         }
@@ -156,6 +172,6 @@ final class ConcatAdapter {
         if (kind == ValueKind.TEXT) {
             return adapted;
         }
-        return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, adapted.span());
+        return new Expr.Cast(adapted, wanted, false, adapted.span());
     }
 }

@@ -121,7 +121,6 @@ final class Expansions {
             case "concat_ws" -> separated(a, call);
             case "substring_before" -> before(a, call);
             case "text_compare" -> compared(a, call);
-            case "format_text" -> FormattedTexts.joined(a, call.span());
             case "int_of" -> call.with("truncate", a);
             default -> null;
         };
@@ -193,7 +192,7 @@ final class Expansions {
     private Expr ofNone(Expr.Call call) {
         String function = call.function().replace("_of_rows", "_agg");
         String none = call.is("bit_and_of_rows") ? "18446744073709551615" : "0";
-        if (!to.functions().functions().contains(function)) {
+        if (!to.functions().writes(function)) {
             return null;
         }
         Expr bits = new Expr.Call(
@@ -280,7 +279,7 @@ final class Expansions {
 
     /** A value within JSON by a path of names and numbers, as PostgreSQL has it. */
     private Expr atPlace(List<Expr> a, Expr.Call call) {
-        boolean plain = to.functions().functions().contains(call.function() + "_at")
+        boolean plain = to.functions().writes(call.function() + "_at")
                 && a.get(1) instanceof Expr.Literal path
                 && path.text().matches("\\$([.]\\w+|\\[\\d+\\])+");
         if (!plain) {
@@ -314,7 +313,7 @@ final class Expansions {
     /** The greatest or least of values; NULL if one of them is. */
     private Expr extreme(Expr.Call call, List<Expr> a) {
         String passing = call.function() + "_skip_nulls";
-        if (a.size() > 2 && to.functions().functions().contains(passing)) {
+        if (a.size() > 2 && to.functions().writes(passing)) {
             return ofAll(call.with(passing, a).at(call.span()), a);
         }
         boolean none = a.stream().anyMatch(v -> v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL);

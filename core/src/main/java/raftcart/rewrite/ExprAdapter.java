@@ -84,7 +84,7 @@ class ExprAdapter extends QueryMapper {
 
     /** True where the target has words of its own for a canonical function. */
     boolean writes(String function) {
-        return to.functions().functions().contains(function);
+        return to.functions().writes(function);
     }
 
     /** Does a part of the work in which a division by zero ends the statement on the source, or gives NULL. */

@@ -2,7 +2,8 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
-import raftcart.sql.Span;
+import java.util.Optional;
+import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 
@@ -10,10 +11,20 @@ import raftcart.sql.tree.LiteralKind;
 final class FormattedTexts {
     private FormattedTexts() {}
 
-    /** The parts put together, NULL as an empty text; null where the pattern is no constant or has more than plain places. */
-    static Expr joined(List<Expr> arguments, Span span) {
+    /** The parts put together, NULL as an empty text; empty where the pattern is no constant or has more than plain places. */
+    static Optional<Expr> joined(Expr.Call call, ExprAdapter adapter) {
+        if (!call.is("format_text") || adapter.writes("format_text")) {
+            return Optional.empty();
+        }
+        return parts(call.arguments()).map(parts -> {
+            adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "the format as texts that are put together");
+            return adapter.expr(new Expr.Concat(parts, true, call.span()));
+        });
+    }
+
+    private static Optional<List<Expr>> parts(List<Expr> arguments) {
         if (!(arguments.get(0) instanceof Expr.Literal pattern) || pattern.kind() != LiteralKind.STRING) {
-            return null;
+            return Optional.empty();
         }
         List<Expr> parts = new ArrayList<>();
         StringBuilder plain = new StringBuilder();
@@ -35,12 +46,12 @@ final class FormattedTexts {
                 }
                 parts.add(arguments.get(next++));
             } else {
-                return null;
+                return Optional.empty();
             }
         }
         if (!plain.isEmpty() || parts.size() < 2) {
             parts.add(Expr.Literal.string(plain.toString()));
         }
-        return parts.size() == 1 ? parts.get(0) : new Expr.Concat(parts, true, span);
+        return Optional.of(parts);
     }
 }

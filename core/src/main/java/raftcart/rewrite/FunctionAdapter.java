@@ -274,7 +274,7 @@ final class FunctionAdapter {
             case "concat":
                 return concat(call);
             case "concat_skip_nulls":
-                if (!adapter.writes(function)) {
+                if (!adapter.writes(function) || call.arguments().size() == 1) {
                     return new ConcatAdapter(adapter).concat(new Expr.Concat(call.arguments(), true, call.span()));
                 }
                 break;
@@ -350,7 +350,8 @@ final class FunctionAdapter {
                 .or(() -> new PassedNulls(adapter).rewrite(call).map(adapter::expr))
                 .or(() -> new JsonPaths(adapter).rewrite(call))
                 .or(() -> ClockTimes.counted(call, adapter))
-                .or(() -> matched(call).map(adapter::expr));
+                .or(() -> FormattedTexts.joined(call, adapter))
+                .or(() -> RegexPatterns.matched(call).map(adapter::expr));
         if (end.isPresent()) {
             return end.get();
         }
@@ -365,22 +366,6 @@ final class FunctionAdapter {
             return adapted;
         }
         return inOtherWords(adapted, call); // where there are none, the writer says that there is no counterpart
-    }
-
-    /** A regular expression whose flag says no more than whether the case of letters counts. */
-    private static Optional<Expr> matched(Expr.Call call) {
-        boolean plain = call.is("regexp_like")
-                && call.arguments().size() == 3
-                && call.arguments().get(2) instanceof Expr.Literal flag
-                && flag.text().matches("[ic]");
-        return plain
-                ? Optional.of(new Expr.Matches(
-                        call.arguments().get(0),
-                        call.arguments().get(1),
-                        ((Expr.Literal) call.arguments().get(2)).text().equals("i"),
-                        false,
-                        call.span()))
-                : Optional.empty();
     }
 
     private Expr inOtherWords(Expr.Call adapted, Expr.Call call) {

@@ -26,7 +26,7 @@ final class FunctionArguments {
     private static final Set<String> DATES_OF_ANY = Set.of("date_of", "time_of", "timestamp_of");
 
     /** Functions that show what they are given, whatever it is. */
-    private static final String[] SHOWING = {"concat_ws", "json_array", "json_object"};
+    private static final String[] SHOWING = {"concat_ws", "concat_skip_nulls", "json_array", "json_object"};
 
     private static final Pattern CLOCK = Pattern.compile("\\d{1,2}[:.]\\d\\d([:.]\\d\\d(\\.\\d+)?)?");
 
@@ -58,7 +58,10 @@ final class FunctionArguments {
                 adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
             }
             if (call.isAny(SHOWING)) {
-                adapted = Truths.shown(argument, adapted, adapter);
+                Expr shown = Truths.shown(argument, adapted, adapter);
+                adapted = call.function().startsWith("concat_")
+                        ? Truths.letter(argument, adapter).orElse(shown)
+                        : shown;
             }
             if (wanted == ValueKind.TEXT) {
                 adapted = new UniqueIds(adapter).asText(argument, adapted);

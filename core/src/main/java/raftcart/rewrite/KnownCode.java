@@ -13,6 +13,7 @@ import raftcart.sql.tree.CodeStatement.CreatePackage;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 
 /** The packages that were made so far, with what they show and what is in their bodies, and what routines take. */
@@ -50,10 +51,17 @@ final class KnownCode {
         return name.text().toLowerCase(Locale.ROOT);
     }
 
-    /** True for what is the same constant for everybody. */
+    /** True for what is the same constant for everybody; its type may round one with a fraction. */
     static boolean isFixed(Declaration.Variable variable) {
+        boolean exact = variable.type().name().equals("number")
+                && variable.type().parameters().isEmpty();
         return variable.constant()
-                && variable.initial().filter(Expr.Literal.class::isInstance).isPresent();
+                && variable.initial()
+                        .filter(i -> i instanceof Expr.Literal l
+                                && (exact
+                                        || l.kind() != LiteralKind.NUMBER
+                                        || l.text().matches("-?\\d+")))
+                        .isPresent();
     }
 
     /** Takes a package into account, what it shows or its body, and gives what is known of it by then. */

@@ -281,7 +281,7 @@ final class PlCode {
             return evaluated(evaluate);
         }
         if (statement instanceof CodeStatement.ReturnRows rows) {
-            return List.of(new PlGiven(this).given(rows, columns, collected, direct));
+            return given(rows);
         }
         if (statement instanceof CodeStatement.CursorStep step) {
             return List.of(new PlCursors(this).step(step));
@@ -293,10 +293,7 @@ final class PlCode {
             return new PlRows(this).changed(into);
         }
         if (statement instanceof CodeStatement.Dynamic dynamic) {
-            return new DynamicCode(adapter, this::statement, t -> new PlRecords(this)
-                            .targets(List.of(t))
-                            .get(0))
-                    .made(dynamic);
+            return dynamic(dynamic);
         }
         if (statement instanceof CodeStatement.RowCount count) {
             return List.of(new CodeStatement.RowCount(code.target(count.target()), count.span()));
@@ -305,6 +302,31 @@ final class PlCode {
             return List.of(code.diagnosis(diagnosis));
         }
         return List.of(statement);
+    }
+
+    /** Rows for the caller; those of a query say whether there were any, too, one that is put together does not. */
+    private List<Statement> given(CodeStatement.ReturnRows rows) {
+        Statement given = new PlGiven(this).given(rows, columns, collected, direct);
+        boolean asked = asksForFound() && !direct && !PlGiven.isOne(rows);
+        return asked
+                ? List.of(given, new CodeStatement.RowCount(Expr.Column.of(FOUND.text()), rows.span()))
+                : List.of(given);
+    }
+
+    /** A statement that is put together as a text, which leaves FOUND as it is. */
+    private List<Statement> dynamic(CodeStatement.Dynamic dynamic) {
+        if (asksForFound()) {
+            throw CodeAdapter.at(dynamic.span(), "EXECUTE beside FOUND");
+        }
+        List<Statement> made = new DynamicCode(adapter, this::statement, t -> new PlRecords(this)
+                        .targets(List.of(t))
+                        .get(0))
+                .made(dynamic);
+        boolean computed = made.stream().anyMatch(CodeStatement.Dynamic.class::isInstance);
+        if (computed && !(frame.kind.isProcedure() && adapter.to.has(SqlFeature.EXECUTES_TEXTS))) {
+            throw CodeAdapter.at(dynamic.span(), "a computed statement");
+        }
+        return made;
     }
 
     /** What is computed for what it does; of a query for each of its rows. */

@@ -100,6 +100,14 @@ final class PlGiven {
                 && s.items().isEmpty();
     }
 
+    /** True for one row that is put together, and is not that of a query. */
+    static boolean isOne(CodeStatement.ReturnRows returned) {
+        return returned.query().body() instanceof QueryBody.Select s
+                && s.from().isEmpty()
+                && s.where().isEmpty()
+                && s.items().size() <= 1;
+    }
+
     /** True where the rows are those of one query, behind which there is nothing. */
     static boolean isOfOneQuery(Statement body) {
         return body instanceof Block block

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
@@ -20,6 +21,22 @@ final class RegexPatterns {
 
     RegexPatterns(ExprAdapter adapter) {
         this.adapter = adapter;
+    }
+
+    /** A regular expression whose flag says no more than whether the case of letters counts. */
+    static Optional<Expr> matched(Expr.Call call) {
+        boolean plain = call.is("regexp_like")
+                && call.arguments().size() == 3
+                && call.arguments().get(2) instanceof Expr.Literal flag
+                && flag.text().matches("[ic]");
+        return plain
+                ? Optional.of(new Expr.Matches(
+                        call.arguments().get(0),
+                        call.arguments().get(1),
+                        ((Expr.Literal) call.arguments().get(2)).text().equals("i"),
+                        false,
+                        call.span()))
+                : Optional.empty();
     }
 
     /** The same call, with its pattern and its flags as the target reads them. */

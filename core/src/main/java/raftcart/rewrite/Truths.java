@@ -230,6 +230,23 @@ final class Truths {
                 && adapter.to.has(SqlFeature.BOOLEAN_CONSTANTS);
     }
 
+    /** A truth value by its first letter, as it is shown by what puts texts together and passes over NULL. */
+    static Optional<Expr> letter(Expr given, ExprAdapter adapter) {
+        boolean other = adapter.kind(given) == ValueKind.BOOLEAN && adapter.lost(SqlFeature.CONCAT_ABBREVIATES_TRUTHS);
+        if (!other) {
+            return Optional.empty();
+        }
+        Expr condition = adapter.condition(given);
+        Expr not = new Expr.Unary(UnaryOperator.NOT, condition, given.span());
+        return Optional.of(new Expr.Case(
+                Optional.empty(),
+                List.of(
+                        new Expr.When(condition, Expr.Literal.string("t")),
+                        new Expr.When(not, Expr.Literal.string("f"))),
+                Optional.empty(),
+                given.span()));
+    }
+
     /** 1, 0 or NULL for a condition. */
     static Expr asNumber(Expr condition, Span span) {
         if (NeverNull.isTrueOrFalse(condition)) {

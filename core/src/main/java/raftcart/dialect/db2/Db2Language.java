@@ -16,6 +16,7 @@ import raftcart.sql.parse.Grammar;
 import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.NameCase;
 import raftcart.sql.parse.OperatorTable;
+import raftcart.sql.script.ScriptFeature;
 
 /** DB2's SQL, version 11.5 for Linux, UNIX and Windows. */
 public final class Db2Language {
@@ -140,7 +141,7 @@ public final class Db2Language {
                 "SYSIBM.SYSDUMMY1",
                 "",
                 MaskStyle.WORDS,
-                Set.of(),
+                Set.of(ScriptFeature.TERMINATOR_COMMENTS),
                 LanguageResources.functions("db2"),
                 LanguageResources.types("db2"),
                 Db2Writers::of);

@@ -137,6 +137,7 @@ public final class MariaDbLanguage {
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.BLOCKS_HANDLE,
                     SqlFeature.ROW_VARIABLES,
+                    SqlFeature.EXECUTES_TEXTS,
                     SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.COUNTS_CHANGED_ROWS,
                     SqlFeature.LOOPS_OVER_ROWS,

@@ -32,6 +32,7 @@ public final class MySqlLanguage {
                     SqlFeature.SEQUENCES,
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.ROW_VARIABLES,
+                    SqlFeature.EXECUTES_TEXTS,
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.VALUES_QUERY),
             SqlFeature.ARRAYS_ARE_OF_DOCUMENTS,

@@ -187,6 +187,7 @@ public final class PgLanguage {
                     SqlFeature.MATERIALIZED_VIEWS,
                     SqlFeature.COMMENT_ON,
                     SqlFeature.SESSIONS_KEEP_NUMBERS,
+                    SqlFeature.CONCAT_ABBREVIATES_TRUTHS,
                     SqlFeature.ENUM_TYPES,
                     SqlFeature.EXPRESSION_INDEXES,
                     SqlFeature.DOCUMENTS_HAVE_NO_ORDER,

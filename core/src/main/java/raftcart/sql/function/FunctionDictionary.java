@@ -56,9 +56,10 @@ public final class FunctionDictionary {
         ValueKind of(Expr expression);
     }
 
-    /** The names of all functions that the dialect can write. */
-    public Set<String> functions() {
-        return byFunction.keySet();
+    /** True where the dialect has a way to write a canonical function, be it for some arguments only. */
+    public boolean writes(String function) {
+        return byFunction.getOrDefault(function, List.of()).stream()
+                .anyMatch(s -> s.write().isPresent());
     }
 
     Map<String, List<Spelling>> spellings() {

@@ -68,7 +68,7 @@ final class PackageParser {
             if (cursor.peek().isAnyWord("PROCEDURE", "FUNCTION")) {
                 Name own = parsing.nameOf(cursor.peek(1));
                 new PlSqlRoutineParser(parsing)
-                        .inPackage(name, definer, new PlSqlDeclarations(parsing, declarations))
+                        .inPackage(name, definer, new PlSqlDeclarations(parsing, declarations, own.text()))
                         .ifPresentOrElse(routines::add, () -> shown.add(own));
             } else {
                 declared.addAll(declarations.declaration());

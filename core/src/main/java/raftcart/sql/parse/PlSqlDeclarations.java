@@ -32,8 +32,8 @@ final class PlSqlDeclarations {
     }
 
     /** Reads what a routine of a package declares, which sees the types that the package declares. */
-    PlSqlDeclarations(Parsing parsing, PlSqlDeclarations outer) {
-        this(parsing, outer.routine);
+    PlSqlDeclarations(Parsing parsing, PlSqlDeclarations outer, String routine) {
+        this(parsing, outer.routine + "." + routine);
         subtypes.putAll(outer.subtypes);
         records.putAll(outer.records);
     }
@@ -119,6 +119,9 @@ final class PlSqlDeclarations {
         }
         while (cursor.takeWords("CHARACTER", "SET") || cursor.takeWords("CHARSET") || cursor.takeWords("COLLATE")) {
             cursor.take();
+        }
+        if (type.name().equals("sys_refcursor")) {
+            throw cursor.byHand("a cursor that is handed on");
         }
         if (cursor.takeWords("RANGE")) {
             throw cursor.byHand("a type with a range");

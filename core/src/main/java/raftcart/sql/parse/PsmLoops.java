@@ -10,11 +10,9 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
-import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.StatementMapper;
 
 /** Reads FOR over the rows of a query or over whole numbers ("FOR", MariaDB). */
 final class PsmLoops {
@@ -91,21 +89,7 @@ final class PsmLoops {
         Set<String> columns = columns(query);
         List<Statement> body = body(label, statements);
         Name of = row;
-        List<Statement> named = new StatementMapper() {
-            @Override
-            public Expr expr(Expr e) {
-                boolean column = e instanceof Expr.Column c
-                        && c.name().parts().size() == 1
-                        && columns.contains(c.name().last().key());
-                return column
-                        ? new Expr.Column(
-                                new QualifiedName(
-                                        List.of(of, ((Expr.Column) e).name().last())),
-                                false,
-                                e.span())
-                        : super.expr(e);
-            }
-        }.statements(body);
+        List<Statement> named = new LoopColumns(cursor, of, columns).statements(body);
         return new CodeStatement.ForRows(label, row, Optional.of(query), Optional.empty(), List.of(), named, span);
     }
 

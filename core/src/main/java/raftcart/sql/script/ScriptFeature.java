@@ -6,6 +6,8 @@ public enum ScriptFeature {
     DELIMITER_COMMAND,
     /** SET TERM names another separator. */
     TERM_COMMAND,
+    /** A comment of the form {@code --#SET TERMINATOR @} names another separator, or the client got one at its start. */
+    TERMINATOR_COMMENTS,
     /** A slash alone on its line ends a block of code. */
     SLASH_LINES,
     /** GO alone on its line ends a batch. */

@@ -40,7 +40,6 @@ public final class ScriptReader {
             + "|GRANT USAGE ON DOMAIN INFORMATION_SCHEMA\\..*|ALTER SEQUENCE SYSTEM_LOBS\\..*");
     private static final Pattern NUMBERED = Pattern.compile("\\\\u([0-9a-fA-F]{4})");
     private static final Pattern OWN_SCRIPT = Pattern.compile("SET DATABASE UNIQUE NAME \\w+\\s*");
-    private static final Pattern DELIMITER = Pattern.compile("(?i)delimiter\\s+(\\S+).*");
     private static final Pattern GO = Pattern.compile("(?i)go(\\s+\\d+)?(\\s*--.*)?");
     private static final Pattern COPY = Pattern.compile("(?is)copy\\b.*\\bfrom\\s+stdin\\b.*");
     private static final Pattern INSERT_HEAD = Pattern.compile("(?is)^(insert|replace)\\b.*?\\bvalues?\\b(?=\\s*\\()");
@@ -143,7 +142,11 @@ public final class ScriptReader {
             if (c >= 0 && (Character.isWhitespace(c) || c == '\ufeff')) {
                 input.take();
             } else if (c == '-' || c == '/' || c == '#') {
-                if (!input.comment()) {
+                boolean named = c == '-'
+                        && has(ScriptFeature.TERMINATOR_COMMENTS)
+                        && SeparatorLines.named(input.lineAhead(), delimiter, features)
+                                .isPresent();
+                if (named || !input.comment()) {
                     break;
                 }
             } else {
@@ -165,12 +168,13 @@ public final class ScriptReader {
         boolean word = has(ScriptFeature.CLIENT_WORDS)
                 || has(ScriptFeature.DELIMITER_COMMAND)
                 || has(ScriptFeature.TERM_COMMAND)
+                || has(ScriptFeature.TERMINATOR_COMMENTS)
                 || has(ScriptFeature.GO_LINES)
                 || has(ScriptFeature.SLASH_LINES);
         if (!word) {
             return Optional.empty();
         }
-        boolean possible = has(ScriptFeature.CLIENT_WORDS) || "dDsSgG/".indexOf(c) >= 0;
+        boolean possible = has(ScriptFeature.CLIENT_WORDS) || "dDsSgG/-".indexOf(c) >= 0;
         if (!possible) {
             return Optional.empty();
         }
@@ -183,7 +187,7 @@ public final class ScriptReader {
             input.restOfLine();
             return Optional.of(piece(Piece.Kind.CLIENT, ""));
         }
-        Optional<String> other = newDelimiter(ahead);
+        Optional<String> other = SeparatorLines.named(ahead, delimiter, features);
         if (other.isPresent()) {
             input.restOfLine();
             delimiter = other.get();
@@ -201,23 +205,6 @@ public final class ScriptReader {
 
     static boolean isGo(String line) {
         return GO.matcher(line.strip()).matches();
-    }
-
-    private Optional<String> newDelimiter(String ahead) {
-        if (has(ScriptFeature.DELIMITER_COMMAND) && ahead.regionMatches(true, 0, "delimiter", 0, 9)) {
-            Matcher m = DELIMITER.matcher(ahead.strip());
-            if (m.matches()) {
-                return Optional.of(m.group(1));
-            }
-        }
-        if (has(ScriptFeature.TERM_COMMAND)) {
-            Matcher m = Pattern.compile("(?i)set\\s+term\\s+(\\S+?)\\s*\\Q" + delimiter + "\\E?\\s*")
-                    .matcher(ahead.strip());
-            if (m.matches()) {
-                return Optional.of(m.group(1));
-            }
-        }
-        return Optional.empty();
     }
 
     private Piece statement() throws IOException {
@@ -305,6 +292,9 @@ public final class ScriptReader {
     }
 
     private boolean atDelimiter(int c) throws IOException {
+        if ((c == '@' || c == '!') && delimiter.equals(";") && SeparatorLines.isUnnamed(input.lineAhead(), features)) {
+            delimiter = Character.toString(c);
+        }
         if (c != delimiter.charAt(0)) {
             return false;
         }
@@ -364,15 +354,17 @@ public final class ScriptReader {
                 return false;
             case '(':
                 parentheses++;
-                input.take();
+                codeSign("(");
                 return false;
             case ')':
                 parentheses--;
                 input.take();
                 return false;
             case ';':
-                depth.word(";");
-                input.take();
+                codeSign(";");
+                return false;
+            case ':':
+                codeSign(":");
                 return false;
             case '\n':
                 input.take();
@@ -380,6 +372,13 @@ public final class ScriptReader {
             default:
                 return word(c, lineStart);
         }
+    }
+
+    private void codeSign(String sign) throws IOException {
+        if (code) {
+            depth.word(sign);
+        }
+        input.take();
     }
 
     private boolean isEscapeString() {
@@ -400,7 +399,8 @@ public final class ScriptReader {
 
     private boolean word(int c, boolean lineStart) throws IOException {
         char separator = delimiter.charAt(0);
-        if (!CharClass.isNameStart((char) c)) {
+        boolean mayEnd = has(ScriptFeature.TERMINATOR_COMMENTS) && delimiter.equals(";");
+        if (!CharClass.isNameStart((char) c) || mayEnd && c == '@') {
             int start = text.length();
             boolean blank = input.plain(separator);
             if (text.length() == start) {
@@ -409,7 +409,7 @@ public final class ScriptReader {
             return lineStart && blank;
         }
         int start = text.length();
-        input.name(Character.isLetterOrDigit(separator) ? ';' : separator);
+        input.name(mayEnd ? '@' : Character.isLetterOrDigit(separator) ? ';' : separator);
         if (input.peek() == '\'' && isAlternativeQuote(start)) {
             input.alternativeQuote();
         } else if (code) {

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 
@@ -127,6 +128,34 @@ class ScriptReaderTest {
                 .hasSize(3);
         assertThat(statements("firebird", "SET TERM ^ ;\nCREATE TRIGGER t AS BEGIN a; END ^\nSET TERM ; ^\nSELECT 1;"))
                 .hasSize(2);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "IF n > 1 THEN IF n > 2 THEN SELECT 1; ELSE SELECT IF(n > 3, 2, 3); END IF; ELSEIF n < 0 THEN SELECT 4; END IF",
+                "WHILE n > 1 DO SET n = n - 1; WHILE n < 0 DO SET n = 1; END WHILE; END WHILE",
+                "FOR EACH ROW FOR v AS SELECT id FROM a DO SELECT 1; FOR UPDATE; END FOR",
+                "REPEAT SET n = REPEAT('x', 2); again: LOOP LEAVE again; END LOOP; UNTIL n > 4 END REPEAT",
+                "around: LOOP IF n > 3 THEN LEAVE around; END IF; SET n = CASE WHEN n = 1 THEN 2 ELSE 3 END; END LOOP around",
+                "CASE n WHEN 1 THEN SELECT 1; ELSE IF n > 2 THEN SELECT 2; END IF; END CASE",
+                "RETURN CASE WHEN n > 1 THEN IF(n > 2, 'a', 'b') WHEN n > 0 THEN REPEAT('x', 3) END"
+            })
+    void aBodyWithoutABlockStaysWhole(String body) throws IOException {
+        String routine = "CREATE PROCEDURE p (n INT) " + body;
+        assertThat(statements("db2", routine + ";\nSELECT 1;")).containsExactly(routine, "SELECT 1");
+    }
+
+    @Test
+    void separatorsThatTheClientGotAtItsStart() throws IOException {
+        String named =
+                "CREATE TABLE a (x INT);\n--#SET TERMINATOR @\nSELECT 1; SELECT 2@\n--#SET TERMINATOR ;\nSELECT 3;";
+        assertThat(statements("db2", named))
+                .containsExactly("CREATE TABLE a (x INT)", "SELECT 1; SELECT 2", "SELECT 3");
+        String unnamed = "CREATE PROCEDURE p() BEGIN SELECT a@b; END@\nIF 1 = 1 THEN SELECT 1; END IF @\nSELECT 2\n@";
+        assertThat(statements("db2", unnamed))
+                .containsExactly(
+                        "CREATE PROCEDURE p() BEGIN SELECT a@b; END", "IF 1 = 1 THEN SELECT 1; END IF ", "SELECT 2\n");
     }
 
     @Test

@@ -179,11 +179,16 @@ FOR EACH ROW
 EXECUTE FUNCTION TR1();
 COMMIT;
 SELECT * FROM SYSCAT.TABLES;
--- #SET TERMINATOR @
--- RC0603 by hand: Code is not translated: procedure: found 'SELECT', expected the end of the procedure
--- CREATE PROCEDURE P1 (IN A INTEGER) LANGUAGE SQL BEGIN UPDATE EV SET AMT = A; END@
--- --#SET TERMINATOR ;
--- SELECT 1 FROM SYSIBM.SYSDUMMY1
+CREATE PROCEDURE P1(A integer)
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+BEGIN
+    UPDATE EV SET AMT = A;
+END;
+$$;
+SELECT 1;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: CONNECT TO KESTREL
@@ -249,5 +254,7 @@ SELECT * FROM SYSCAT.TABLES;
 -- 82:1: RC0602 by hand: No counterpart on the target: variable
 -- 83:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 85:15: RC0616 check: Tables of the engine itself: SYSCAT.TABLES
--- 89:1: RC0603 by hand: Code is not translated: procedure: found 'SELECT', expected the end of the procedure
+-- 86:1: RC0604 adapted: Client command left out: --#SET TERMINATOR @
+-- 87:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 88:1: RC0604 adapted: Client command left out: --#SET TERMINATOR ;
 -- 90:1: RC0604 adapted: Client command left out: TERMINATE

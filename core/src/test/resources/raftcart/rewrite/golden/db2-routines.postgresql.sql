@@ -125,6 +125,13 @@ EXECUTE FUNCTION kro.telescope_bi();
 --   END IF;
 -- END
 
+-- RC0603 by hand: Code is not translated: procedure: a name that could mean a column of a table or of the loop around it
+-- CREATE PROCEDURE kro.by_loop ()
+--   LANGUAGE SQL
+--   FOR SELECT telescope_id, dome FROM kro.telescope DO
+--     UPDATE kro.event SET what = dome WHERE what = 'open';
+--   END FOR
+
 -- findings
 -- 2:1: RC0617 check: Trailing blanks in comparisons: those of stored texts count on the target, in this table and in all others; nothing to do where texts have none
 -- 5:1: RC0609 adapted: Said in other words: code in the target's own language
@@ -138,3 +145,4 @@ EXECUTE FUNCTION kro.telescope_bi();
 -- 60:73: RC0608 adapted: Function spelled otherwise: CHAR means text_of
 -- 63:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 72:19: RC0603 by hand: Code is not translated: procedure: a variable that each statement sets
+-- 83:10: RC0603 by hand: Code is not translated: procedure: a name that could mean a column of a table or of the loop around it

@@ -75,3 +75,9 @@ BEGIN
     INSERT INTO kro.event VALUES (CURRENT TIMESTAMP, 'none');
   END IF;
 END;
+
+CREATE PROCEDURE kro.by_loop ()
+  LANGUAGE SQL
+  FOR SELECT telescope_id, dome FROM kro.telescope DO
+    UPDATE kro.event SET what = dome WHERE what = 'open';
+  END FOR;

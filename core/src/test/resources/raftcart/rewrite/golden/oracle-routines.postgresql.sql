@@ -191,6 +191,20 @@ EXCEPTION
         END IF;
 END;
 $$;
+CREATE OR REPLACE FUNCTION telescope_bi() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    IF new.dome IS NOT NULL THEN
+        RETURN new;
+    END IF;
+    new.dome := 'main';
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER telescope_bi BEFORE INSERT ON telescope
+FOR EACH ROW
+EXECUTE FUNCTION telescope_bi();
 
 -- findings
 -- 5:1: RC0609 adapted: Said in other words: a package becomes a schema of its name
@@ -211,3 +225,4 @@ $$;
 -- 70:17: RC0603 by hand: Code is not translated: procedure: a collection
 -- 80:8: RC0627 check: Said in other words, with a difference: SQLCODE is -99999 for errors whose numbers on the source we do not know
 -- 80:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
+-- 85:1: RC0609 adapted: Said in other words: code in the target's own language

@@ -82,3 +82,11 @@ EXCEPTION
     END IF;
 END;
 /
+CREATE OR REPLACE TRIGGER telescope_bi BEFORE INSERT ON telescope FOR EACH ROW
+BEGIN
+  IF :NEW.dome IS NOT NULL THEN
+    RETURN;
+  END IF;
+  :NEW.dome := 'main';
+END;
+/

@@ -18,8 +18,7 @@ SELECT COALESCE(n, 0) FROM frame;
 SELECT CASE WHEN s IS NOT NULL THEN 'y' ELSE 'n' END FROM frame;
 SELECT CASE a WHEN 1 THEN 'one' WHEN 2 THEN 'two' ELSE 'many' END FROM frame;
 SELECT CASE WHEN s IS NULL THEN 'none' ELSE s END FROM frame;
-SELECT COALESCE(CAST(CAST(a AS nvarchar(max)) AS nvarchar(max)), '') + '/' + COALESCE(s, '')
-FROM frame;
+SELECT COALESCE(CAST(a AS nvarchar(max)), '') + '/' + COALESCE(s, '') FROM frame;
 SELECT CAST(a AS NVARCHAR(MAX)) FROM frame;
 SELECT FORMAT(b, '#,##0.00') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the mask 999,990.00

@@ -89,3 +89,5 @@ SELECT id, planets FROM star WHERE id < 3 UNION ALL SELECT '9', '7' ORDER BY 1;
 SELECT id, taken::timestamp(0), (taken + interval '700 milliseconds')::timestamp(0) FROM reading ORDER BY id;
 SELECT id, time '23:30' + id * interval '10 minutes', time '00:05' - interval '10 minutes' FROM star ORDER BY id;
 SELECT s.id FROM star s WHERE s.planets IN (SELECT planets FROM star WHERE kind = 'dwarf') ORDER BY s.id;
+SELECT concat(name, active, chief_id), concat(active), concat(chief_id), concat_ws('/', active, chief_id, name), active || '!' FROM observer ORDER BY id;
+SELECT format('%s: %s is %s', name, chief_id, active), format('%s', chief_id), format('%s', active), format('100%%') FROM observer ORDER BY id;
