@@ -53,16 +53,16 @@ final class CodeAdapter {
         if (code instanceof CodeStatement.CreateRoutine routine) {
             refuse(!rescues && !handles, routine.returns().isPresent() ? "function" : "procedure");
             sayLanguage(routine.span());
-            return rescues
+            List<Statement> made = rescues
                     ? List.of(routine(routine, Optional.empty()))
                     : new PlCode(statements, this).routine(routine);
+            adapter.knowledge.addRoutine(routine.name().last().text());
+            return made;
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
             refuse(!rescues && !handles, "trigger");
             sayLanguage(trigger.span());
-            return rescues
-                    ? List.of(new CodeTriggers(this).trigger(trigger))
-                    : PlTriggers.triggers(trigger, statements, this);
+            return rescues ? new CodeTriggers(this).triggers(trigger) : PlTriggers.triggers(trigger, statements, this);
         }
         if (code instanceof CodeStatement.RunBlock block) {
             refuse(!rescues, "block of code");
@@ -108,34 +108,19 @@ final class CodeAdapter {
         return adapter;
     }
 
-    /** Remembers what a routine takes, where that does not hang on the types of columns. */
-    void know(CodeStatement.CreateRoutine routine) {
-        boolean plain =
-                routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));
-        if (plain) {
-            adapter.knowledge
-                    .code()
-                    .signatures()
-                    .add(
-                            routine.name(),
-                            routine.parameters().stream()
-                                    .map(p -> new KnownSignatures.Taken(
-                                            p.name(), p.mode(), adapter.finder.type(p.type())))
-                                    .toList());
-        }
-    }
-
     /** A routine, perhaps of a package. */
     Statement routine(CodeStatement.CreateRoutine given, Optional<KnownPackage> of) {
         CodeStatement.CreateRoutine routine =
                 (CodeStatement.CreateRoutine) PackageNames.inFull(given, of, adapter.knowledge);
-        know(routine);
-        boolean gives = gives(routine);
+        CodeHeads heads = new CodeHeads(this);
+        heads.know(routine);
+        boolean gives = CodeHeads.gives(routine);
         Optional<KnownColumn> result =
                 routine.returns().map(t -> known(routine.name().last(), t));
         CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
         boolean rows = kind == CodeFrame.Kind.PROCEDURE && !gives;
         frame = new CodeFrame(rows ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
+        frame.calledAs(routine.name().last());
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
@@ -149,60 +134,21 @@ final class CodeAdapter {
                 types.sayRange(p.name(), types.type(p.type()), true, routine.span());
             });
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
-            List<CodeStatement.Parameter> parameters = routine.parameters().stream()
-                    .map(p -> new CodeStatement.Parameter(
-                            p.mode(),
-                            p.name(),
-                            written(p.name(), types.wide(types.type(p.type()))),
-                            p.initial().map(adapter::expr)))
-                    .toList();
-            Block body = whole(session.named(routine.body()), rounded(routine.parameters(), parameters));
+            List<CodeStatement.Parameter> parameters = heads.written(routine);
+            Block body = whole(session.named(routine.body()), heads.rounded(routine.parameters(), parameters));
             return session.kept(packages.kept(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
                     parameters,
                     routine.returns().map(t -> written(routine.name().last(), types.type(t))),
                     frame.rows(),
-                    routine.traits().lookingUp(lookup(routine, of)),
+                    routine.traits().lookingUp(heads.lookup(routine, of)),
                     body,
                     routine.span())));
         } finally {
             adapter.scope = before;
             frame.leave();
         }
-    }
-
-    private static boolean gives(CodeStatement.CreateRoutine routine) {
-        boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
-        if (gives && routine.returns().isPresent()) {
-            throw at(routine.span(), "a function with output parameters");
-        }
-        return gives;
-    }
-
-    /** The schema in which the names in a routine are looked up. */
-    private static Optional<Name> lookup(CodeStatement.CreateRoutine routine, Optional<KnownPackage> of) {
-        List<Name> qualifier = routine.name().qualifier();
-        return of.isPresent()
-                ? of.get().schema()
-                : qualifier.isEmpty() ? Optional.empty() : Optional.of(qualifier.get(qualifier.size() - 1));
-    }
-
-    /** A parameter has no digits after the point but those of its type, which the target's parameters do not see to. */
-    private List<Statement> rounded(List<CodeStatement.Parameter> given, List<CodeStatement.Parameter> written) {
-        List<Statement> first = new ArrayList<>();
-        for (int i = 0; i < given.size(); i++) {
-            boolean digits = types.type(given.get(i).type()) instanceof LogicalType.Decimal d
-                    && d.precision() > 0
-                    && given.get(i).mode() != CodeStatement.Mode.OUT;
-            if (digits) {
-                Expr name =
-                        new Expr.Column(new QualifiedName(List.of(given.get(i).name())), false, Span.NONE);
-                Expr cast = new Expr.Cast(name, written.get(i).type(), false, Span.NONE);
-                first.add(new CodeStatement.Assign(name, cast, Span.NONE));
-            }
-        }
-        return first;
     }
 
     /** The body as one block, which declares what had to be added. */
@@ -233,7 +179,8 @@ final class CodeAdapter {
     }
 
     List<Statement> statements(List<Statement> all) {
-        return all.stream().flatMap(s -> statement(s).stream()).toList();
+        return new CodeNumbers(adapter)
+                .paired(all).stream().flatMap(s -> statement(s).stream()).toList();
     }
 
     /** A statement in the target's terms, with what is done if it fails and the routine goes on. */
@@ -253,7 +200,9 @@ final class CodeAdapter {
                 || counted instanceof CodeStatement.Return;
         adapted.addAll(adapter.dividing(
                 assigns && adapter.from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE), () -> adapted(counted)));
-        adapted.addAll(Math.min(1, adapted.size()), cursors.after(statement));
+        boolean countsItself =
+                statement instanceof CodeStatement.SelectInto && !adapted.isEmpty() && adapted.get(0) instanceof Block;
+        adapted.addAll(Math.min(1, adapted.size()), countsItself ? List.of() : cursors.after(statement));
         return simple ? new CodeHandlers(this).going(adapted, statement.span()) : adapted;
     }
 
@@ -261,7 +210,7 @@ final class CodeAdapter {
         if (statement instanceof Block block) {
             return List.of(new CodeHandlers(this).block(block));
         }
-        if (statement instanceof Statement.QueryStatement query) {
+        if (statement instanceof Statement.QueryStatement query && query.into().isEmpty()) {
             return List.of(new CodeResults(this).given(query));
         }
         if (statement instanceof Statement.CallProcedure call) {
@@ -418,6 +367,10 @@ final class CodeAdapter {
         if (warns) {
             throw at(signal.span(), "a warning that is raised");
         }
+        if (signal.goesOn()) {
+            String rest = frame.kind == CodeFrame.Kind.TRIGGER ? "the change stays" : "the next statement follows";
+            adapter.note(FindingCode.SYNTAX_CHECK, signal.span(), "an error ends the routine, on the source " + rest);
+        }
         return new CodeStatement.Signal(state, signal.message().map(adapter::expr), sayMore(signal), signal.span());
     }
 
@@ -446,6 +399,15 @@ final class CodeAdapter {
 
     /** What a function gives, with the digits of its type, which the target's functions do not see to. */
     private Statement returned(CodeStatement.Return returned) {
+        if (returned.value().isPresent() && frame.kind.isProcedure()) {
+            boolean well =
+                    returned.value().get() instanceof Expr.Literal l && l.text().equals("0");
+            if (!well) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK, returned.span(), "the status that a procedure returns is left out");
+            }
+            return new CodeStatement.Return(Optional.empty(), returned.span());
+        }
         if (returned.value().isEmpty() || frame.result.isEmpty()) {
             return returned;
         }

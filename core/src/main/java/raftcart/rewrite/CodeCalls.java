@@ -22,6 +22,9 @@ final class CodeCalls {
 
     /** The call, with variables of the right kind, and what moves values between them and those that were named. */
     List<Statement> call(Statement.CallProcedure call, StatementAdapter statements) {
+        if (code.adapter().knowledge.code().signatures().givesRows(call.name())) {
+            throw CodeAdapter.at(call.span(), "a call of " + call.name() + ", which gives rows to the caller");
+        }
         List<KnownSignatures.Taken> wanted = code.adapter()
                 .knowledge
                 .code()

@@ -30,6 +30,9 @@ import raftcart.type.LogicalType;
 final class CodeCursors {
     private static final String STATEMENT = "sql";
 
+    /** What holds how the last FETCH of any cursor ended: 0 with a row, -1 without ("@@FETCH_STATUS", T-SQL). */
+    private static final String FETCH = "fetch_status_";
+
     private final CodeAdapter code;
     private final Map<String, Name> asked = new LinkedHashMap<>();
 
@@ -51,15 +54,25 @@ final class CodeCursors {
     private Name variable(Expr.Call call) {
         String cursor = ((Expr.Column) call.arguments().get(0)).name().last().key();
         String what = call.function().substring(1).replace("not", "");
+        if (what.equals("fetch")) {
+            return asked.computeIfAbsent(FETCH, Name::of);
+        }
         boolean counts = what.equals("rowcount") || cursor.equals(STATEMENT);
         String key = cursor + (counts ? "_rows_" : what.equals("isopen") ? "_open_" : "_found_");
         return asked.computeIfAbsent(key, Name::of);
     }
 
+    /** True where the routine asks how its last FETCH ended. */
+    boolean asksForFetch() {
+        return asked.containsKey(FETCH);
+    }
+
     /** Declares the variables. */
     void declare(Span span) {
         asked.forEach((key, name) -> {
-            LogicalType type = key.endsWith("_rows_") ? new LogicalType.Int(64, false) : new LogicalType.Bool();
+            LogicalType type = key.equals(FETCH)
+                    ? new LogicalType.Int(32, false)
+                    : key.endsWith("_rows_") ? new LogicalType.Int(64, false) : new LogicalType.Bool();
             boolean closed = key.endsWith("_open_");
             code.frame().declare(new KnownColumn(name, Optional.of(type), false, false));
             code.frame()
@@ -91,7 +104,7 @@ final class CodeCursors {
         boolean ofStatement =
                 ((Expr.Column) call.arguments().get(0)).name().last().key().equals(STATEMENT);
         boolean negative = call.function().equals("%notfound");
-        if (call.function().equals("%rowcount")) {
+        if (call.function().equals("%rowcount") || call.function().equals("%fetch")) {
             return variable;
         }
         if (call.function().equals("%isopen")) {
@@ -133,6 +146,12 @@ final class CodeCursors {
         List<Statement> all = new ArrayList<>();
         Expr found = Expr.Column.of("found");
         set(fetch.cursor(), "_found_", found, fetch.span(), all);
+        if (asked.containsKey(FETCH)) {
+            Expr.When row = new Expr.When(found, Expr.Literal.number(0));
+            Expr status =
+                    new Expr.Case(Optional.empty(), List.of(row), Optional.of(Expr.Literal.number(-1)), fetch.span());
+            all.add(new CodeStatement.Assign(Expr.Column.of(FETCH), status, fetch.span()));
+        }
         Name rows = asked.get(key(fetch.cursor(), "_rows_"));
         if (rows != null) {
             all.add(new CodeStatement.If(
@@ -175,6 +194,18 @@ final class CodeCursors {
         List<Statement> all = new ArrayList<>();
         set(cursor, "_open_", truth(false), span, all);
         return all;
+    }
+
+    /** The number of rows of a statement that goes through them: before it, or with each of them. */
+    List<Statement> counted(boolean before, Span span) {
+        Name rows = asked.get(STATEMENT + "_rows_");
+        if (rows == null) {
+            return List.of();
+        }
+        return List.of(
+                before
+                        ? new CodeStatement.Assign(Expr.Column.of(rows.text()), Expr.Literal.number(0), span)
+                        : next(rows, span));
     }
 
     private static Statement next(Name rows, Span span) {

@@ -28,14 +28,19 @@ final class CodeErrors {
 
     private final CodeAdapter code;
     private final boolean asks;
+    private final boolean asksByFunctions;
 
     CodeErrors(CodeAdapter code) {
         this.code = code;
         this.asks = code.adapter().from.grammar().has(GrammarFeature.PLSQL_ROUTINES);
+        this.asksByFunctions = code.adapter().from.grammar().has(GrammarFeature.TSQL_ROUTINES);
     }
 
     /** The statement with what the target has in the place of the number. */
     Statement answered(Statement statement) {
+        if (asksByFunctions) {
+            return new TsqlErrorQuestions(code).answered(statement);
+        }
         if (!asks) {
             return statement;
         }

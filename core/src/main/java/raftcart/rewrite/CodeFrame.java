@@ -50,11 +50,22 @@ final class CodeFrame {
     private final Deque<CodeStatement.Loop> loops = new ArrayDeque<>();
     private final List<Declaration> added = new ArrayList<>();
     private List<CodeStatement.Parameter> rows = List.of();
+    private Optional<Name> called = Optional.empty();
 
     CodeFrame(Kind kind, Statement whole, Optional<KnownColumn> result) {
         this.kind = kind;
         this.whole = whole;
         this.result = result;
+    }
+
+    /** Says what the routine is called. */
+    void calledAs(Name name) {
+        called = Optional.of(name);
+    }
+
+    /** What the routine is called; empty for a block without a name. */
+    Optional<Name> called() {
+        return called;
     }
 
     void enter() {

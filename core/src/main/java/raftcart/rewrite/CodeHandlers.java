@@ -235,6 +235,16 @@ final class CodeHandlers {
                 ? b.body()
                 : List.of(handler.action());
         boolean undoes = undoes(handler);
+        boolean raises = action.stream().anyMatch(CodeStatement.Signal.class::isInstance)
+                && action.stream()
+                        .anyMatch(s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
+        if (raises) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            handler.span(),
+                            "what a handler changes before it raises an error is undone with that, unless it is handled");
+        }
         if (undoes) {
             code.adapter()
                     .note(

@@ -51,7 +51,7 @@ final class CodePackages {
         KnownPackage known = adapter.knowledge.code().add(made);
         List.of(GIVES, TAKES).forEach(adapter.knowledge::addRoutine);
         known.routines().forEach(adapter.knowledge::addRoutine);
-        made.routines().forEach(code::know);
+        made.routines().forEach(new CodeHeads(code)::know);
         List<Statement> all = new ArrayList<>();
         if (!made.body()) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, made.span(), "a package becomes a schema of its name");

@@ -6,6 +6,7 @@ import java.util.Optional;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
@@ -16,6 +17,7 @@ import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
 /** A query whose rows a procedure hands to its caller, for a target where functions give rows and procedures do not. */
@@ -49,6 +51,24 @@ final class CodeResults {
         return new CodeStatement.ReturnRows(typed(query.query(), adapter.query(query.query()), columns), span);
     }
 
+    /** The call of a procedure that has become a function of rows. */
+    static Statement asked(Statement.CallProcedure call, List<Expr> arguments) {
+        Expr function = new Expr.Call(call.name(), false, arguments, CallSuffix.NONE, call.span());
+        TableRef rows = new TableRef.Function(function, false, false, Optional.empty(), call.span());
+        QueryBody all = QueryBody.Select.of(
+                List.of(Item.of(new Expr.Star(Optional.empty(), List.of(), call.span()))),
+                List.of(rows),
+                Optional.empty());
+        return new Statement.QueryStatement(Query.of(all), Optional.empty(), false, call.span());
+    }
+
+    /** True where a run may give rows to the caller. */
+    static boolean givesRows(CodeStatement.CreateRoutine routine) {
+        return routine.returns().isEmpty()
+                && routine.parameters().stream().allMatch(p -> p.mode() == Mode.IN)
+                && most(List.of(routine.body())) > 0;
+    }
+
     /** How many result sets one run gives at most; 2 stands for more, too. */
     private static int most(List<Statement> statements) {
         return Math.min(2, statements.stream().mapToInt(CodeResults::most).sum());
@@ -73,9 +93,14 @@ final class CodeResults {
                 || statement instanceof CodeStatement.ForRange
                 || statement instanceof CodeStatement.ForRows;
         if (again) {
-            return StatementSearch.anyStatement(List.of(statement), s -> s instanceof Statement.QueryStatement) ? 2 : 0;
+            return StatementSearch.anyStatement(
+                            List.of(statement),
+                            s -> s instanceof Statement.QueryStatement q
+                                    && q.into().isEmpty())
+                    ? 2
+                    : 0;
         }
-        return statement instanceof Statement.QueryStatement ? 1 : 0;
+        return statement instanceof Statement.QueryStatement q && q.into().isEmpty() ? 1 : 0;
     }
 
     private static int ofChoices(List<CodeStatement.Choice> choices) {

@@ -6,10 +6,13 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
@@ -17,6 +20,7 @@ import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.UnaryOperator;
 import raftcart.type.LogicalType;
 
@@ -51,12 +55,7 @@ final class CodeRows {
                 .toList();
         Query fitted = new ValueAdapter(adapter).fitted(into.query(), types);
         List<Expr> targets = into.targets().stream().map(code::target).toList();
-        boolean total = select.groupBy().isEmpty()
-                && select.having().isEmpty()
-                && into.query().paging().isEmpty()
-                && (select.from().isEmpty()
-                        || select.items().stream().anyMatch(i -> Aggregates.ofRows(i.value(), adapter.from)));
-        if (total && (select.where().isEmpty() || !select.from().isEmpty())) {
+        if (isTotal(into.query(), select)) {
             return List.of(new CodeStatement.SelectInto(adapter.query(fitted), targets, Expected.FIRST, into.span()));
         }
         if (into.expected() == Expected.EXACTLY_ONE) {
@@ -67,11 +66,83 @@ final class CodeRows {
                 .flatMap(Query.Paging::limit)
                 .filter(l -> l instanceof Expr.Literal n && n.text().equals("1"))
                 .isPresent();
+        if (into.expected() == Expected.LAST && !first && !isOneByKey(select)) {
+            return List.of(last(into, select));
+        }
         Name row = frame.row(into.span());
         Query named = adapter.query(fitted.withBody(valued((QueryBody.Select) fitted.body())));
         Statement read = new CodeStatement.SelectInto(
-                named, List.of(Expr.Column.of(row.text())), first ? Expected.FIRST : Expected.AT_MOST_ONE, into.span());
+                named,
+                List.of(Expr.Column.of(row.text())),
+                first || into.expected() == Expected.LAST ? Expected.FIRST : Expected.AT_MOST_ONE,
+                into.span());
         return List.of(read, taken(row, targets, into.span()));
+    }
+
+    /** True for a query that gives one row whatever its tables hold. */
+    private boolean isTotal(Query query, QueryBody.Select select) {
+        boolean total = select.groupBy().isEmpty()
+                && select.having().isEmpty()
+                && query.paging().isEmpty()
+                && (select.from().isEmpty()
+                        || select.items().stream().anyMatch(i -> Aggregates.ofRows(i.value(), adapter.from)));
+        return total && (select.where().isEmpty() || !select.from().isEmpty());
+    }
+
+    /** Every row gives its values to the variables, so that the last one counts ("SELECT @local_variable", T-SQL). */
+    private Statement last(CodeStatement.SelectInto into, QueryBody.Select select) {
+        Name row = Name.of("row_");
+        List<Statement> body = new ArrayList<>();
+        for (int i = 0; i < into.targets().size(); i++) {
+            body.add(new CodeStatement.Assign(
+                    into.targets().get(i), Expr.Column.of(row.text(), value(i).text()), into.span()));
+        }
+        body.addAll(code.cursors().counted(false, into.span()));
+        Block loop = (Block) new CodeLoops(code)
+                .loop(new CodeStatement.ForRows(
+                        Optional.empty(),
+                        row,
+                        Optional.of(into.query().withBody(valued(select))),
+                        Optional.empty(),
+                        List.of(),
+                        body,
+                        into.span()));
+        List<Statement> all = new ArrayList<>(code.cursors().counted(true, into.span()));
+        all.addAll(loop.body());
+        return loop.withBody(all);
+    }
+
+    /** True for a query of one table whose key has a value, so that there is one row at most. */
+    private boolean isOneByKey(QueryBody.Select select) {
+        if (select.from().size() != 1 || !(select.from().get(0) instanceof TableRef.Table table)) {
+            return false;
+        }
+        List<Expr> conditions = select.where()
+                .map(w -> w instanceof Expr.Junction j && j.and() ? j.parts() : List.of(w))
+                .orElse(List.of());
+        return adapter.knowledge
+                .table(table.name())
+                .filter(t -> t.keys().stream().anyMatch(key -> key.stream()
+                        .allMatch(k -> conditions.stream().anyMatch(c -> isGiven(c, k)))))
+                .isPresent();
+    }
+
+    private boolean isGiven(Expr condition, Name column) {
+        return condition instanceof Expr.Binary b
+                && b.operator() == BinaryOperator.EQUAL
+                && (isColumn(b.left(), column) && isFixed(b.right())
+                        || isColumn(b.right(), column) && isFixed(b.left()));
+    }
+
+    private static boolean isColumn(Expr e, Name column) {
+        return e instanceof Expr.Column c && c.name().last().matches(column);
+    }
+
+    private boolean isFixed(Expr e) {
+        return e instanceof Expr.Literal
+                || e instanceof Expr.Column c
+                        && c.name().parts().size() == 1
+                        && frame.variable(c.name().last()).isPresent();
     }
 
     /** A query into a row that stays as it is where there is none. */
@@ -174,16 +245,20 @@ final class CodeRows {
         }
     }
 
-    /** True where a variable is mentioned outside of the loop that fetches into it. */
+    /** True where a variable is mentioned outside of the loop that fetches into it, or that goes on while rows are found. */
     private boolean isReadElsewhere(CodeStatement.Fetch fetch) {
         CodeStatement.Loop loop = frame.loops().peek();
-        if (loop == null) {
+        boolean asked = code.cursors().asksForFetch();
+        if (loop == null && !asked) {
             return true;
         }
         Statement rest = new StatementMapper() {
             @Override
             public Statement statement(Statement statement) {
-                return statement == loop ? new CodeStatement.Nothing(loop.span()) : super.statement(statement);
+                boolean inside = statement == loop
+                        || asked && statement instanceof CodeStatement.Loop other && asksForFetch(other)
+                        || asked && statement instanceof CodeStatement.Fetch;
+                return inside ? new CodeStatement.Nothing(fetch.span()) : super.statement(statement);
             }
         }.statement(frame.whole);
         return fetch.targets().stream()
@@ -193,5 +268,12 @@ final class CodeRows {
                         e -> e instanceof Expr.Column c
                                 && (c.name().last().matches(n)
                                         || c.name().parts().get(0).matches(n))));
+    }
+
+    private static boolean asksForFetch(CodeStatement.Loop loop) {
+        return loop.before()
+                .filter(b -> ExprSearch.any(
+                        b, e -> e instanceof Expr.Call c && c.function().equals("%fetch")))
+                .isPresent();
     }
 }

@@ -2,8 +2,10 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -11,8 +13,13 @@ import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.TableRef;
 
 /** Triggers for a target where a function is called at each, which gives the row that is to be written. */
 final class CodeTriggers {
@@ -24,10 +31,76 @@ final class CodeTriggers {
         this.adapter = code.adapter();
     }
 
-    Statement trigger(CodeStatement.CreateTrigger source) {
+    /** The trigger; one for each kind of change where it reads the rows of the statement as tables. */
+    List<Statement> triggers(CodeStatement.CreateTrigger source) {
+        if (source.rows().isEmpty() || source.events().size() == 1) {
+            return List.of(trigger(
+                    source.rows().isEmpty()
+                            ? source
+                            : of(source, source.events().get(0))));
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, source.span(), "a trigger for each kind of change");
+        return source.events().stream().map(e -> trigger(of(source, e))).toList();
+    }
+
+    /** The trigger for one kind of change, which has no rows before it or after it. */
+    private CodeStatement.CreateTrigger of(CodeStatement.CreateTrigger source, Event event) {
+        CodeStatement.ChangedRows rows = source.rows().orElseThrow();
+        Statement body = new StatementMapper() {
+            @Override
+            public TableRef table(TableRef table) {
+                Name none = event.kind() == Event.Kind.INSERT ? rows.before() : rows.after();
+                boolean missing = event.kind() != Event.Kind.UPDATE
+                        && table instanceof TableRef.Table t
+                        && t.name().parts().size() == 1
+                        && t.name().last().matches(none);
+                return missing ? noRows((TableRef.Table) table, source.table()) : super.table(table);
+            }
+
+            @Override
+            public Expr expr(Expr e) {
+                boolean asks = e instanceof Expr.Call call
+                        && call.function().equals(ChangedColumns.QUESTION)
+                        && call.arguments().size() == 1;
+                return asks ? new ChangedColumns(adapter, source, rows).answer((Expr.Call) e, event) : super.expr(e);
+            }
+        }.statement(source.body());
+        String suffix =
+                source.events().size() == 1 ? "" : "_" + event.kind().name().toLowerCase(Locale.ROOT);
+        Name last = source.name().last();
+        return new CodeStatement.CreateTrigger(
+                source.name().withLast(new Name(last.text() + suffix, last.exact())),
+                source.replace(),
+                source.timing(),
+                List.of(event),
+                source.table(),
+                source.eachRow(),
+                source.rows(),
+                source.when(),
+                source.follows(),
+                source.precedes(),
+                source.columnsFirst(),
+                body,
+                source.span());
+    }
+
+    private static TableRef noRows(TableRef.Table missing, QualifiedName like) {
+        Expr never =
+                new Expr.Binary(BinaryOperator.EQUAL, Expr.Literal.number(0), Expr.Literal.number(1), missing.span());
+        QueryBody none = QueryBody.Select.of(
+                List.of(QueryBody.Item.of(new Expr.Star(Optional.empty(), List.of(), missing.span()))),
+                List.of(new TableRef.Table(like, Optional.empty(), Optional.empty(), false, missing.span())),
+                Optional.of(never));
+        TableRef.Alias alias =
+                missing.alias().orElse(new TableRef.Alias(missing.name().last(), List.of(), List.of()));
+        return new TableRef.Derived(Query.of(none), false, Optional.of(alias), missing.span());
+    }
+
+    private Statement trigger(CodeStatement.CreateTrigger source) {
         CodeStatement.CreateTrigger trigger =
                 (CodeStatement.CreateTrigger) PackageNames.inFull(source, Optional.empty(), adapter.knowledge);
         CodeFrame frame = code.open(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
+        frame.calledAs(trigger.name().last());
         if (trigger.follows().isPresent()) {
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
@@ -42,9 +115,7 @@ final class CodeTriggers {
         SessionVariables session = new SessionVariables(code, trigger.body(), List.of());
         session.see();
         try {
-            for (String row : List.of("NEW", "OLD")) {
-                Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
-            }
+            seeRows(trigger);
             Optional<Expr> when = trigger.when().map(adapter::condition);
             boolean inside = when.isPresent() && asksForNoRow(trigger);
             Block given = code.whole(session.named(trigger.body()), List.of());
@@ -57,6 +128,7 @@ final class CodeTriggers {
                     trigger.events(),
                     trigger.table(),
                     trigger.eachRow(),
+                    trigger.rows(),
                     inside ? Optional.empty() : when,
                     Optional.empty(),
                     false,
@@ -67,6 +139,19 @@ final class CodeTriggers {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    /** The rows before and after the change, as variables or as tables. */
+    private void seeRows(CodeStatement.CreateTrigger trigger) {
+        for (String row : List.of("NEW", "OLD")) {
+            Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
+        }
+        trigger.rows().ifPresent(r -> {
+            for (Name rows : List.of(r.before(), r.after())) {
+                Scope.Relation.of(rows.text(), trigger.table(), adapter.knowledge)
+                        .ifPresent(t -> adapter.scope.addCommonTable(rows, t));
+            }
+        });
     }
 
     /** A trigger's function gives the row that is to be written; what it gives after the change does not matter. */

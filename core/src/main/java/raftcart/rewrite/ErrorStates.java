@@ -57,8 +57,8 @@ final class ErrorStates {
     static Map<String, String> numbered(String dialect) {
         Map<String, String> numbers = new LinkedHashMap<>();
         TABLE.path(dialect).properties().forEach(e -> {
-            if (NUMBER.matcher(e.getKey()).matches() && e.getValue().isTextual()) {
-                numbers.putIfAbsent(e.getValue().asText(), e.getKey());
+            if (NUMBER.matcher(e.getKey()).matches()) {
+                all(dialect, e.getKey()).forEach(state -> numbers.putIfAbsent(state, e.getKey()));
             }
         });
         return numbers;

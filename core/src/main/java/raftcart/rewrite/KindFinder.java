@@ -196,7 +196,7 @@ final class KindFinder {
                 call.canonical() ? Signatures.find(call.function()) : known.map(Recognised::signature);
         List<Expr> arguments = known.map(Recognised::arguments).orElse(call.arguments());
         if (signature.isEmpty()) {
-            return ValueKind.UNKNOWN;
+            return knowledge.code().signatures().kind(call.name());
         }
         return switch (signature.get().name()) {
             case "coalesce", "greatest", "least", "coalesce_pair" -> common(arguments, scope);

@@ -2,10 +2,12 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement.Mode;
@@ -15,11 +17,13 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.type.LogicalType;
 
-/** What routines take, so that a value of another kind can be passed where only the source makes it one by itself. */
+/** What routines take and give, so that a value of another kind can be passed where only the source makes it one by itself. */
 final class KnownSignatures {
     private static final int WHOLE = 32;
 
     private final Map<String, List<Taken>> taken = new HashMap<>();
+    private final Map<String, Optional<LogicalType>> results = new HashMap<>();
+    private final Set<String> ofRows = new HashSet<>();
 
     /** What a parameter takes. */
     record Taken(Name name, Mode mode, LogicalType type) {}
@@ -31,6 +35,28 @@ final class KnownSignatures {
     /** A routine; of several with one name no more is known. */
     void add(QualifiedName name, List<Taken> parameters) {
         taken.merge(key(name), parameters, (a, b) -> a.equals(b) ? a : List.of());
+    }
+
+    /** What a function gives; of several with one name and other results no more is known. */
+    void addResult(QualifiedName name, LogicalType result) {
+        results.merge(key(name), Optional.of(result), (a, b) -> a.equals(b) ? a : Optional.empty());
+    }
+
+    /** Remembers a procedure that gives rows to its caller. */
+    void addRows(QualifiedName name) {
+        ofRows.add(key(name));
+    }
+
+    /** True for a procedure that gives rows to its caller. */
+    boolean givesRows(QualifiedName name) {
+        return ofRows.contains(key(name));
+    }
+
+    /** The kind of value that a function of this name gives. */
+    ValueKind kind(QualifiedName name) {
+        return results.getOrDefault(key(name), Optional.empty())
+                .map(KindFinder::kind)
+                .orElse(ValueKind.UNKNOWN);
     }
 
     /** What a routine of this name takes; nothing where it is not known, or takes another number of values. */

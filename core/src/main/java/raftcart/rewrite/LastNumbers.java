@@ -97,7 +97,8 @@ final class LastNumbers extends QueryMapper {
                 .withSource(source.withBody(new QueryBody.Values(List.of(given), values.span())));
     }
 
-    private static boolean isLastNumber(Expr e, ExprAdapter adapter) {
+    /** True for a question for the last number. */
+    static boolean isLastNumber(Expr e, ExprAdapter adapter) {
         boolean variable = e instanceof Expr.Parameter p
                 && SystemVariables.function(p.text())
                         .filter("last_identity"::equals)

@@ -83,9 +83,9 @@ public final class ObjectRewriter {
     public void know(Statement statement) {
         CodeAdapter code = new CodeAdapter(new StatementAdapter(from, to, knowledge, new AdaptNotes()));
         if (statement instanceof CodeStatement.CreateRoutine routine) {
-            code.know(routine);
+            new CodeHeads(code).know(routine);
         } else if (statement instanceof CodeStatement.CreatePackage made) {
-            made.routines().forEach(code::know);
+            made.routines().forEach(new CodeHeads(code)::know);
         }
     }
 

@@ -37,6 +37,9 @@ final class PlTriggers {
             throw CodeAdapter.at(trigger.span(), "a trigger for each statement");
         }
         Statement.CallProcedure call = (Statement.CallProcedure) trigger.body();
+        if (trigger.rows().isPresent()) {
+            throw CodeAdapter.at(trigger.span(), "a trigger that reads the rows of a change as tables");
+        }
         CodeStatement.CreateRoutine function = adapter.knowledge
                 .triggerFunction(call.name())
                 .orElseThrow(() -> CodeAdapter.at(

@@ -73,9 +73,7 @@ final class StatementAdapter {
             return adapter.same() ? List.of(truncate) : new EmptiedTables(adapter).adapt(truncate);
         }
         if (statement instanceof Statement.CallProcedure call) {
-            List<Expr> arguments =
-                    adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
-            return List.of(new Statement.CallProcedure(call.name(), arguments, call.span()));
+            return List.of(called(call));
         }
         if (statement instanceof CodeStatement code) {
             return new CodeAdapter(this).adapt(code);
@@ -87,6 +85,16 @@ final class StatementAdapter {
             return structure(ddl);
         }
         return other(statement);
+    }
+
+    private Statement called(Statement.CallProcedure call) {
+        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
+        boolean rows = !adapter.same()
+                && adapter.to.has(SqlFeature.BLOCKS_RESCUE)
+                && adapter.knowledge.code().signatures().givesRows(call.name());
+        return rows
+                ? CodeResults.asked(call, arguments)
+                : new Statement.CallProcedure(call.name(), arguments, call.span());
     }
 
     private boolean from(SqlFeature feature) {

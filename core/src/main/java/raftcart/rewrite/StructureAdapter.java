@@ -405,9 +405,17 @@ final class StructureAdapter {
                     "a synonym, which is taken for the view that stands for it");
         }
         DdlStatement.Drop drop = new DdlStatement.Drop(
-                view ? "VIEW" : given.kind(), names, given.ifExists(), given.cascade(), given.table(), given.span());
+                view ? "VIEW" : given.kind(),
+                names,
+                given.ifExists(),
+                given.cascade(),
+                given.table(),
+                given.temporary(),
+                given.span());
         if (drop.kind().equals("TABLE")) {
-            given.names().forEach(adapter.knowledge::remove);
+            given.names().stream()
+                    .filter(n -> !given.temporary() || adapter.knowledge.isTemporary(n))
+                    .forEach(adapter.knowledge::remove);
         }
         if (drop.kind().equals("INDEX")) {
             return new IndexAdapter(adapter, this).drop(drop);
@@ -445,6 +453,7 @@ final class StructureAdapter {
             throw new Untranslatable("DROP DATABASE");
         }
         String kind = drop.kind().equals("DATABASE") && has(SqlFeature.SCHEMAS) ? "SCHEMA" : drop.kind();
-        return List.of(new DdlStatement.Drop(kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.span()));
+        return List.of(new DdlStatement.Drop(
+                kind, drop.names(), ifExists, drop.cascade(), drop.table(), drop.temporary(), drop.span()));
     }
 }

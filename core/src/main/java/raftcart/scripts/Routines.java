@@ -18,7 +18,7 @@ final class Routines {
     private static final String PART = "(?:\"[^\"]+\"|`[^`]+`|\\[[^\\]]+\\]|[\\w$#@]+)";
     private static final Pattern HEAD =
             Pattern.compile("(?is)\\s*(?:create|alter)\\b(?:\\s+or\\s+(?:replace|alter))?(?:(?!\\b(?:as|is|begin)\\b)"
-                    + "[^(;])*?\\b(procedure|function|trigger|package\\s+body|package|type\\s+body|event|rule|policy)\\s+(?:if\\s+not\\s+exists\\s+)?"
+                    + "[^(;])*?\\b(procedure|proc|function|trigger|package\\s+body|package|type\\s+body|event|rule|policy)\\s+(?:if\\s+not\\s+exists\\s+)?"
                     + "(" + PART + "(?:\\s*\\.\\s*" + PART + ")*).*");
 
     private static final Pattern DROP =

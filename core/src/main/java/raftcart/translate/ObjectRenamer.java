@@ -90,16 +90,21 @@ class ObjectRenamer extends StatementMapper {
 
     /** What a table is on the target; noted as missing where there is none. */
     final Optional<Relation> relation(QualifiedName table) {
-        Optional<Relation> known = tables.apply(table);
+        Optional<Relation> known = found(table);
         if (known.isEmpty() && !isMadeHere(table)) {
             missing.add(table);
         }
         return known;
     }
 
+    /** What a table is on the target, if it is there. */
+    protected Optional<Relation> found(QualifiedName table) {
+        return tables.apply(table);
+    }
+
     /** True for a table that is on the target. */
     final boolean isThere(QualifiedName table) {
-        return tables.apply(table).isPresent();
+        return found(table).isPresent();
     }
 
     /** True for a table that the object makes itself. */
@@ -160,9 +165,7 @@ class ObjectRenamer extends StatementMapper {
             String alias = table.alias()
                     .map(a -> a.name().text())
                     .orElse(table.name().last().text());
-            frame.put(
-                    alias.toLowerCase(Locale.ROOT),
-                    isCommon(table.name()) ? Optional.empty() : tables.apply(table.name()));
+            frame.put(alias.toLowerCase(Locale.ROOT), isCommon(table.name()) ? Optional.empty() : found(table.name()));
         } else if (ref instanceof TableRef.Derived derived) {
             derived.alias().ifPresent(a -> frame.put(a.name().text().toLowerCase(Locale.ROOT), Optional.empty()));
         }
@@ -177,7 +180,7 @@ class ObjectRenamer extends StatementMapper {
     @Override
     public TableRef table(TableRef ref) {
         if (ref instanceof TableRef.Table table && !isCommon(table.name())) {
-            Optional<Relation> known = tables.apply(table.name());
+            Optional<Relation> known = found(table.name());
             if (known.isEmpty() && (isMadeHere(table.name()) || DummyTables.isOne(table.name(), source))) {
                 return table;
             }
@@ -240,7 +243,7 @@ class ObjectRenamer extends StatementMapper {
     private QualifiedName qualifier(QualifiedName table) {
         Optional<Relation> relation = relation(table.last());
         boolean named = relation.isPresent()
-                && tables.apply(table).filter(relation.get()::equals).isPresent();
+                && found(table).filter(relation.get()::equals).isPresent();
         return named
                 ? new QualifiedName(List.of(new Name(relation.get().target().name(), true)))
                 : new QualifiedName(List.of(table.last()));

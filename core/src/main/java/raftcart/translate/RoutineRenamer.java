@@ -2,6 +2,7 @@ package raftcart.translate;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import raftcart.catalog.ObjectName;
 import raftcart.dialect.Language;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -24,6 +26,7 @@ import raftcart.sql.tree.TableRef;
 final class RoutineRenamer extends ObjectRenamer {
     private final Deque<Set<String>> variables = new ArrayDeque<>();
     private final Set<String> made = new HashSet<>();
+    private final Map<String, Relation> changedRows = new HashMap<>();
     private boolean hides;
 
     RoutineRenamer(
@@ -48,13 +51,17 @@ final class RoutineRenamer extends ObjectRenamer {
             return knowing(block.declarations().stream().map(CodeStatement.Declaration::name), block);
         }
         if (statement instanceof CodeStatement.CreateTrigger trigger) {
+            noteMade(trigger);
             Optional<Relation> table = relation(trigger.table());
+            trigger.rows().ifPresent(r -> Stream.of(r.before(), r.after())
+                    .forEach(n -> table.ifPresent(
+                            t -> changedRows.put(n.key(), new Relation(new ObjectName("", n.text()), t.columns())))));
             return within(Map.of("new", table, "old", table), () -> super.statement(trigger));
         }
         if (statement instanceof Statement.Update update) {
             List<TableRef> tables = Stream.concat(Stream.of(update.target()), update.from().stream())
                     .toList();
-            return among(tables, () -> super.statement(update));
+            return among(tables, () -> update(update));
         }
         if (statement instanceof Statement.Delete delete) {
             List<TableRef> tables = Stream.concat(Stream.of(delete.table()), delete.using().stream())
@@ -62,6 +69,13 @@ final class RoutineRenamer extends ObjectRenamer {
             return among(tables, () -> super.statement(delete));
         }
         return statement instanceof Statement.Insert insert ? insert(insert) : super.statement(statement);
+    }
+
+    /** The rows of the change that fires a trigger are called as they are, and have the columns of its table. */
+    @Override
+    protected Optional<Relation> found(QualifiedName table) {
+        Relation rows = table.parts().size() == 1 ? changedRows.get(table.last().key()) : null;
+        return rows == null ? super.found(table) : Optional.of(rows);
     }
 
     /** Tables that the code makes itself are called as it calls them. */
@@ -95,6 +109,32 @@ final class RoutineRenamer extends ObjectRenamer {
         } finally {
             variables.pop();
         }
+    }
+
+    /** An UPDATE may call its table by the alias that FROM gives it (T-SQL). */
+    private Statement update(Statement.Update update) {
+        Optional<TableRef> meant =
+                update.target() instanceof TableRef.Table t && t.name().parts().size() == 1
+                        ? update.from().stream()
+                                .flatMap(RoutineRenamer::tables)
+                                .filter(f -> f.alias()
+                                        .filter(a -> a.name().matches(t.name().last()))
+                                        .isPresent())
+                                .map(TableRef.class::cast)
+                                .findFirst()
+                        : Optional.empty();
+        if (meant.isEmpty()) {
+            return super.statement(update);
+        }
+        Statement.Update renamed = (Statement.Update) super.statement(update.withTarget(meant.get()));
+        return renamed.withTarget(update.target());
+    }
+
+    private static Stream<TableRef.Table> tables(TableRef ref) {
+        if (ref instanceof TableRef.Join join) {
+            return Stream.concat(tables(join.left()), tables(join.right()));
+        }
+        return ref instanceof TableRef.Table table ? Stream.of(table) : Stream.empty();
     }
 
     private Statement insert(Statement.Insert insert) {

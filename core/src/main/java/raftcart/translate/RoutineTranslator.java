@@ -211,6 +211,7 @@ final class RoutineTranslator {
                         t.events(),
                         t.table(),
                         t.eachRow(),
+                        t.rows(),
                         t.when(),
                         t.follows(),
                         t.precedes(),

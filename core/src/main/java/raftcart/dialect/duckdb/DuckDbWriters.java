@@ -1,5 +1,6 @@
 package raftcart.dialect.duckdb;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -12,6 +13,7 @@ import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableRef;
@@ -170,6 +172,14 @@ public final class DuckDbWriters {
     private static final class Structure extends DdlWriter {
         Structure(WriterContext context) {
             super(context);
+        }
+
+        @Override
+        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
+            return drop.temporary()
+                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "temp."
+                            + name(new QualifiedName(List.of(name.last())))
+                    : super.dropOne(drop, name);
         }
 
         @Override

@@ -256,6 +256,13 @@ public final class MariaDbWriters {
         }
 
         @Override
+        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
+            return drop.temporary()
+                    ? "DROP TEMPORARY TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + name(name)
+                    : super.dropOne(drop, name);
+        }
+
+        @Override
         protected String dropIndex(DdlStatement.Drop drop) {
             if (drop.table().isEmpty()) {
                 throw cannot("DROP INDEX without its table");

@@ -14,6 +14,7 @@ import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
@@ -281,9 +282,25 @@ final class PgCodeWriter extends CodeWriter {
                 + "\n"
                 + body(body, !body.declarations().isEmpty(), trigger.columnsFirst()) + ";\nCREATE TRIGGER "
                 + name(trigger.name().last()) + " " + trigger.timing() + " " + events + " ON "
-                + name(trigger.table()) + "\nFOR EACH " + (trigger.eachRow() ? "ROW" : "STATEMENT")
+                + name(trigger.table()) + referencing(trigger) + "\nFOR EACH "
+                + (trigger.eachRow() ? "ROW" : "STATEMENT")
                 + trigger.when().map(w -> "\nWHEN (" + text(w) + ")").orElse("") + "\nEXECUTE FUNCTION "
                 + name(trigger.name()) + "()";
+    }
+
+    /** The rows of the statement as tables, of which each kind of change has its own ("CREATE TRIGGER", transition tables). */
+    private String referencing(CreateTrigger trigger) {
+        if (trigger.rows().isEmpty()) {
+            return "";
+        }
+        Event.Kind kind = trigger.events().get(0).kind();
+        String before = kind == Event.Kind.INSERT
+                ? ""
+                : " OLD TABLE AS " + name(trigger.rows().get().before());
+        String after = kind == Event.Kind.DELETE
+                ? ""
+                : " NEW TABLE AS " + name(trigger.rows().get().after());
+        return "\nREFERENCING" + before + after;
     }
 
     /** The variables of a package as settings of the session ("Customized Options"), NULL as an empty text. */

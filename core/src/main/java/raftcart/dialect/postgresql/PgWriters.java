@@ -172,6 +172,14 @@ public final class PgWriters {
         }
 
         @Override
+        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
+            return drop.temporary()
+                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "pg_temp."
+                            + name(new QualifiedName(List.of(name.last())))
+                    : super.dropOne(drop, name);
+        }
+
+        @Override
         protected PartitionWriter partitions() {
             return new PartitionWriter(this) {
                 @Override

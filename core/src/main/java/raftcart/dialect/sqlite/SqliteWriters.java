@@ -195,6 +195,14 @@ public final class SqliteWriters {
         }
 
         @Override
+        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
+            return drop.temporary()
+                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "temp."
+                            + name(new QualifiedName(List.of(name.last())))
+                    : super.dropOne(drop, name);
+        }
+
+        @Override
         protected String identity(IdentityOptions options) {
             return "";
         }

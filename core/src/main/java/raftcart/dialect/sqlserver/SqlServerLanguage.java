@@ -38,6 +38,7 @@ public final class SqlServerLanguage {
                     GrammarFeature.STRINGS_STAND_ALONE,
                     GrammarFeature.ADDED_COLUMNS_STAY_NULL,
                     GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR,
+                    GrammarFeature.TSQL_ROUTINES,
                     GrammarFeature.CONVERT_TYPE_FIRST),
             OperatorTable.ADDITIVE,
             Map.of(
@@ -51,6 +52,8 @@ public final class SqlServerLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.FETCH_ENDS_QUIETLY,
                     SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.BINARIES_FILLED_UP,
                     SqlFeature.POSITIONS_ARE_CUT,

@@ -351,16 +351,18 @@ public class DdlWriter {
         if (kind.equals("INDEX")) {
             return dropIndex(drop);
         }
-        if (kind.equals("SYNONYM")) {
-            require(SqlFeature.SYNONYMS, "a synonym");
+        if (kind.matches("SYNONYM|ROLE")) {
+            require(
+                    kind.equals("ROLE") ? SqlFeature.GRANTS : SqlFeature.SYNONYMS,
+                    kind.equals("ROLE") ? "a role" : "a synonym");
         }
-        if (kind.equals("ROLE")) {
-            require(SqlFeature.GRANTS, "a role");
-        }
-        boolean cascade = drop.cascade() && has(SqlFeature.CASCADE);
-        return drop.names().stream()
-                .map(n -> "DROP " + kind + " " + ifExists(drop.ifExists()) + name(n) + (cascade ? cascade() : ""))
-                .collect(Collectors.joining(";\n"));
+        String cascade = drop.cascade() && has(SqlFeature.CASCADE) ? cascade() : "";
+        return drop.names().stream().map(n -> dropOne(drop, n) + cascade).collect(Collectors.joining(";\n"));
+    }
+
+    /** One object removed; of a temporary table no other of its name where the engine has a way to say so. */
+    protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
+        return "DROP " + drop.kind() + " " + ifExists(drop.ifExists()) + name(name);
     }
 
     /** CASCADE after DROP. */
@@ -370,9 +372,7 @@ public class DdlWriter {
 
     /** Indexes removed. */
     protected String dropIndex(DdlStatement.Drop drop) {
-        return drop.names().stream()
-                .map(n -> "DROP INDEX " + ifExists(drop.ifExists()) + name(n))
-                .collect(Collectors.joining(";\n"));
+        return drop.names().stream().map(n -> dropOne(drop, n)).collect(Collectors.joining(";\n"));
     }
 
     /** A comment of an object. */

@@ -107,7 +107,7 @@ final class BatchParser {
     /** The statement as it is under its condition; it may be there already, or not. */
     static Statement unguarded(Statement statement, boolean absent) {
         if (statement instanceof DdlStatement.Drop d && !absent) {
-            return new DdlStatement.Drop(d.kind(), d.names(), true, d.cascade(), d.table(), d.span());
+            return new DdlStatement.Drop(d.kind(), d.names(), true, d.cascade(), d.table(), d.temporary(), d.span());
         }
         if (statement instanceof DdlStatement.CreateTable t && absent) {
             return t.ifAbsent();

@@ -69,8 +69,9 @@ final class CallStatementParser {
         if (named) {
             cursor.take();
             cursor.take();
-            String text = token.text().startsWith("@") ? token.text().substring(1) : token.value();
-            return new Expr.NamedArgument(Name.of(text), parsing.expressions.expression(), token.span());
+            Name name =
+                    TsqlVariables.isVariable(token) ? TsqlVariables.parameter(token.text()) : Name.of(token.value());
+            return new Expr.NamedArgument(name, parsing.expressions.expression(), token.span());
         }
         Expr value = parsing.expressions.expression();
         if (cursor.peek().isAnyWord("OUT", "OUTPUT")) {

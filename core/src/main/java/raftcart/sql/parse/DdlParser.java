@@ -393,6 +393,9 @@ final class DdlParser {
     }
 
     private Statement routine(String kind, boolean orReplace, Span span) {
+        if (kind.matches("FUNCTION|PROC|PROCEDURE|TRIGGER") && parsing.has(GrammarFeature.TSQL_ROUTINES)) {
+            return new TsqlRoutineParser(parsing).create(orReplace, span);
+        }
         boolean routine = kind.matches("FUNCTION|PROCEDURE|TRIGGER");
         if (routine && parsing.has(GrammarFeature.PSM_ROUTINES)) {
             return new RoutineParser(parsing).create(orReplace, span);

@@ -357,7 +357,7 @@ final class DmlParser {
     }
 
     List<QueryBody.Item> returning(List<QueryBody.Item> output) {
-        if (!cursor.takeAny("RETURNING", "RETURN")) {
+        if (!cursor.takeAny("RETURNING") && !(!parsing.has(GrammarFeature.TSQL_ROUTINES) && cursor.takeAny("RETURN"))) {
             return output;
         }
         List<QueryBody.Item> items = parsing.list(parsing.queries::item);

@@ -16,6 +16,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Access;
+import raftcart.sql.tree.CodeStatement.ChangedRows;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
@@ -108,7 +109,7 @@ final class DollarRoutineParser {
         Statement read = queries ? new QueryRoutine(inner(body.get())).body(result, span) : code(body.get());
         Statement code = named(result.giving(read), given);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
-        Traits traits = new Traits(immutable || stable, access, definer, columnsFirst, Optional.empty(), lookup);
+        Traits traits = new Traits(immutable || stable, access, definer, columnsFirst, Optional.empty(), lookup, false);
         Statement guarded = strict ? guarded(code, parameters, span) : code;
         return new CodeStatement.CreateRoutine(
                 name, replace, parameters, result.returns(), result.rows(), traits, guarded, span);
@@ -268,6 +269,24 @@ final class DollarRoutineParser {
         return new Parsing(new TokenCursor(tokens), parsing.grammar);
     }
 
+    /** The rows of the statement as tables; one that is not named is called so that no query can mean it. */
+    private Optional<ChangedRows> changedRows() {
+        if (!cursor.takeWords("REFERENCING")) {
+            return Optional.empty();
+        }
+        Name before = Name.of("old_rows_");
+        Name after = Name.of("new_rows_");
+        while (cursor.peek().isAnyWord("OLD", "NEW")) {
+            boolean old = cursor.take().isWord("OLD");
+            cursor.expectWords("TABLE");
+            cursor.takeWords("AS");
+            Name name = parsing.name();
+            before = old ? name : before;
+            after = old ? after : name;
+        }
+        return Optional.of(new ChangedRows(before, after));
+    }
+
     private Statement trigger(boolean replace, Span span) {
         QualifiedName name = parsing.qualifiedName();
         Timing timing = cursor.takeWords("BEFORE")
@@ -279,9 +298,10 @@ final class DollarRoutineParser {
         List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
-        if (cursor.peek().isAnyWord("FROM", "DEFERRABLE", "REFERENCING", "NOT", "INITIALLY")) {
+        if (cursor.peek().isAnyWord("FROM", "DEFERRABLE", "NOT", "INITIALLY")) {
             throw cursor.byHand("a trigger with " + parsing.word());
         }
+        Optional<ChangedRows> rows = changedRows();
         boolean said = cursor.takeWords("FOR");
         cursor.takeWords("EACH");
         boolean eachRow = said && cursor.takeWords("ROW");
@@ -304,6 +324,6 @@ final class DollarRoutineParser {
         cursor.expectSymbol(")");
         Statement body = new Statement.CallProcedure(function, List.of(), span);
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, eachRow, when, Optional.empty(), false, false, body, span);
+                name, replace, timing, events, table, eachRow, rows, when, Optional.empty(), false, false, body, span);
     }
 }

@@ -17,6 +17,7 @@ import raftcart.sql.tree.Statement;
 final class DropParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
+    private boolean temporary;
 
     DropParser(Parsing parsing) {
         this.parsing = parsing;
@@ -61,7 +62,7 @@ final class DropParser {
         boolean cascade = cursor.takeWords("CASCADE");
         manner();
         return new DdlStatement.Drop(
-                kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, span);
+                kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, temporary, span);
     }
 
     /** How it is dropped, which the target need not know. */
@@ -86,7 +87,8 @@ final class DropParser {
         if (cursor.takeWords("PACKAGE", "BODY")) {
             return "PACKAGE BODY";
         }
-        cursor.takeAny("PUBLIC", "TEMPORARY");
+        temporary = cursor.takeWords("TEMPORARY");
+        cursor.takeWords("PUBLIC");
         String kind = parsing.word();
         cursor.take();
         return kind.equals("ALIAS") ? "SYNONYM" : kind.equals("TABLES") ? "TABLE" : kind;

@@ -65,6 +65,18 @@ final class Parsing {
         }
     }
 
+    /** What stands before this word outside of parentheses, to be read apart; the cursor stays at the word. */
+    Parsing before(String word) {
+        List<Token> tokens = new ArrayList<>();
+        int open = 0;
+        while (!cursor.atEnd() && !(open == 0 && cursor.peek().isWord(word))) {
+            open += cursor.peek().isSymbol("(") ? 1 : cursor.peek().isSymbol(")") ? -1 : 0;
+            tokens.add(cursor.take());
+        }
+        tokens.add(new Token(TokenKind.END, "", "", cursor.peek().span()));
+        return new Parsing(new TokenCursor(tokens), grammar);
+    }
+
     /** A name, quoted or not. */
     Name name() {
         Token token = cursor.peek();

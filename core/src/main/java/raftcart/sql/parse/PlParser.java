@@ -156,7 +156,11 @@ abstract class PlParser {
         cursor.expectWords("IN");
         boolean parenthesised = cursor.peek().isSymbol("(") && cursor.peek(1).isAnyWord("SELECT", "WITH");
         if (parenthesised || cursor.peek().isAnyWord("SELECT", "WITH", "VALUES")) {
-            Query rows = parsing.queries.query();
+            Parsing inner = parsing.before("LOOP"); // which would be an alias there
+            Query rows = inner.queries.query();
+            if (!inner.cursor.atEnd()) {
+                throw inner.cursor.unexpected("LOOP");
+            }
             return new CodeStatement.ForRows(
                     label, variable, Optional.of(rows), Optional.empty(), List.of(), rounds(), span);
         }

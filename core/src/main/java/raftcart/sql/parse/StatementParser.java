@@ -365,7 +365,15 @@ public final class StatementParser {
         if (renamed.isPresent()) {
             return renamed.get();
         }
+        return altered(mark, span);
+    }
+
+    /** ALTER of what is not read in detail, or of a routine, which is replaced as a whole. */
+    private Statement altered(int mark, Span span) {
         String kind = parsing.word();
+        if (kind.matches("FUNCTION|PROC|PROCEDURE|TRIGGER") && parsing.has(GrammarFeature.TSQL_ROUTINES)) {
+            return new TsqlRoutineParser(parsing).create(true, span);
+        }
         if (parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {
             cursor.reset(mark);
             batch.skipStatement();

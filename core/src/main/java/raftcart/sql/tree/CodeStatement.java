@@ -33,6 +33,7 @@ public sealed interface CodeStatement extends Statement {
      * @param definer true where it runs with the rights of the one who made it
      * @param columnsFirst true where a name that could mean a column or a variable of the routine means the column
      * @param lookup the schema in which names without one are looked up, where that is not left to the caller
+     * @param goesOn true where the statements behind one that fails are done
      */
     record Traits(
             boolean deterministic,
@@ -40,16 +41,22 @@ public sealed interface CodeStatement extends Statement {
             boolean definer,
             boolean columnsFirst,
             Optional<String> comment,
-            Optional<Name> lookup) {
-        /** Names are looked up as the caller has it. */
+            Optional<Name> lookup,
+            boolean goesOn) {
+        /** Names are looked up as the caller has it, and an error ends the routine. */
         public Traits(
                 boolean deterministic, Access access, boolean definer, boolean columnsFirst, Optional<String> comment) {
-            this(deterministic, access, definer, columnsFirst, comment, Optional.empty());
+            this(deterministic, access, definer, columnsFirst, comment, Optional.empty(), false);
         }
 
         /** The same with another schema for names without one. */
         public Traits lookingUp(Optional<Name> schema) {
-            return new Traits(deterministic, access, definer, columnsFirst, comment, schema);
+            return new Traits(deterministic, access, definer, columnsFirst, comment, schema, goesOn);
+        }
+
+        /** The same of a routine that goes on behind a statement that fails, or does not. */
+        public Traits goingOn(boolean behindErrors) {
+            return new Traits(deterministic, access, definer, columnsFirst, comment, lookup, behindErrors);
         }
     }
 
@@ -127,10 +134,14 @@ public sealed interface CodeStatement extends Statement {
         INSTEAD
     }
 
+    /** The names under which a trigger reads the rows of a statement before and after the change. */
+    record ChangedRows(Name before, Name after) {}
+
     /**
      * A trigger with its body.
      *
      * @param eachRow true where it fires for each row, false for each statement
+     * @param rows the rows of the statement as tables, where the trigger reads them so
      * @param follows the trigger after which it fires; before which if {@code precedes}
      * @param columnsFirst true where a name that could mean a column or a variable of the trigger means the column
      */
@@ -141,6 +152,7 @@ public sealed interface CodeStatement extends Statement {
             List<Event> events,
             QualifiedName table,
             boolean eachRow,
+            Optional<ChangedRows> rows,
             Optional<Expr> when,
             Optional<Name> follows,
             boolean precedes,
@@ -150,6 +162,36 @@ public sealed interface CodeStatement extends Statement {
             implements CodeStatement {
         public CreateTrigger {
             events = List.copyOf(events);
+        }
+
+        /** One that does not read the rows of the statement as tables. */
+        public CreateTrigger(
+                QualifiedName name,
+                boolean replace,
+                Timing timing,
+                List<Event> events,
+                QualifiedName table,
+                boolean eachRow,
+                Optional<Expr> when,
+                Optional<Name> follows,
+                boolean precedes,
+                boolean columnsFirst,
+                Statement body,
+                Span span) {
+            this(
+                    name,
+                    replace,
+                    timing,
+                    events,
+                    table,
+                    eachRow,
+                    Optional.empty(),
+                    when,
+                    follows,
+                    precedes,
+                    columnsFirst,
+                    body,
+                    span);
         }
     }
 
@@ -346,6 +388,8 @@ public sealed interface CodeStatement extends Statement {
     enum Expected {
         /** The first of any number; NULL where there is none. */
         FIRST,
+        /** The last of any number; none leaves the variables as they are (T-SQL). */
+        LAST,
         /** One or none; none leaves the variables as they are (SQL/PSM). */
         AT_MOST_ONE,
         /** One. */
@@ -418,11 +462,22 @@ public sealed interface CodeStatement extends Statement {
      * @param state its SQLSTATE, or the name of a condition; empty where the error at hand is passed on
      * @param message what it says
      * @param more what else it tells, by the names of these items, which another engine has no room for
+     * @param goesOn true where the statements behind it are done, or the change that fired a trigger stays
      */
-    record Signal(Optional<String> state, Optional<Expr> message, List<String> more, Span span)
+    record Signal(Optional<String> state, Optional<Expr> message, List<String> more, boolean goesOn, Span span)
             implements CodeStatement {
         public Signal {
             more = List.copyOf(more);
+        }
+
+        /** One that ends the routine. */
+        public Signal(Optional<String> state, Optional<Expr> message, List<String> more, Span span) {
+            this(state, message, more, false, span);
+        }
+
+        /** The same of which the routine does not end. */
+        public Signal goingOn() {
+            return new Signal(state, message, more, true, span);
         }
     }
 

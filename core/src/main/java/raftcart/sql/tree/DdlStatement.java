@@ -347,8 +347,20 @@ public sealed interface DdlStatement extends Statement {
             boolean ifExists,
             boolean cascade,
             Optional<QualifiedName> table,
+            boolean temporary,
             Span span)
-            implements DdlStatement {}
+            implements DdlStatement {
+        /** Objects of which nothing is said to be temporary. */
+        public Drop(
+                String kind,
+                List<QualifiedName> names,
+                boolean ifExists,
+                boolean cascade,
+                Optional<QualifiedName> table,
+                Span span) {
+            this(kind, names, ifExists, cascade, table, false, span);
+        }
+    }
 
     /** A comment on an object; for a column the name ends in the column's. */
     record Comment(String kind, QualifiedName name, Optional<String> text, Span span) implements DdlStatement {}

@@ -164,6 +164,11 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
         public Update giving(List<QueryBody.Item> items) {
             return new Update(with, target, assignments, from, where, order, limit, items, span);
         }
+
+        /** The same of another table. */
+        public Update withTarget(TableRef other) {
+            return new Update(with, other, assignments, from, where, order, limit, returning, span);
+        }
     }
 
     /** Removed rows: those of {@code targets} among the joined tables, or of the one table. */

@@ -148,6 +148,7 @@ public class StatementMapper extends QueryMapper {
                     t.events(),
                     changed(t.table()),
                     t.eachRow(),
+                    t.rows(),
                     optional(t.when()),
                     t.follows(),
                     t.precedes(),
@@ -277,7 +278,7 @@ public class StatementMapper extends QueryMapper {
             return new CodeStatement.Dynamic(expr(d.text()), exprs(d.targets()), exprs(d.values()), d.span());
         }
         if (code instanceof CodeStatement.Signal s) {
-            return new CodeStatement.Signal(s.state(), optional(s.message()), s.more(), s.span());
+            return new CodeStatement.Signal(s.state(), optional(s.message()), s.more(), s.goesOn(), s.span());
         }
         if (code instanceof CodeStatement.Evaluate e) {
             return new CodeStatement.Evaluate(expr(e.value()), e.span());

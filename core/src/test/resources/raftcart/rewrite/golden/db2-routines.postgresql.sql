@@ -137,6 +137,7 @@ EXECUTE FUNCTION kro.telescope_bi();
 -- 5:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 7:16: RC0609 adapted: Said in other words: cut as on the source
 -- 9:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 19:3: RC0627 check: Said in other words, with a difference: what a handler changes before it raises an error is undone with that, unless it is handled
 -- 32:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 38:3: RC0627 check: Said in other words, with a difference: a function that gives rows: SELECT * FROM it where it was called
 -- 41:1: RC0609 adapted: Said in other words: code in the target's own language

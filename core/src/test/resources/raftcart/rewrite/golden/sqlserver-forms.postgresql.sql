@@ -181,12 +181,12 @@ SELECT
     DATE_TRUNC('month', CURRENT_TIMESTAMP);
 -- RC0603 by hand: Code is not translated: block of code
 -- BEGIN TRY SELECT 1/0 END TRY BEGIN CATCH PRINT ERROR_MESSAGE() END CATCH
--- RC0603 by hand: Code is not translated: procedure
+-- RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of FullName is not known
 -- CREATE PROCEDURE dbo.p @a int AS BEGIN SET NOCOUNT ON; SELECT * FROM Telescope WHERE TelescopeId = @a; END
 GRANT SELECT ON public.Telescope TO reader;
 -- RC0602 by hand: No counterpart on the target: DENY
 -- DENY DELETE ON dbo.Telescope TO reader
-CALL public.p(a => 5);
+SELECT * FROM public.p(p_a => 5);
 SELECT 1;
 TRUNCATE TABLE public.Obs RESTART IDENTITY;
 DROP INDEX public.IX_T;
@@ -327,7 +327,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 98:45: RC0609 adapted: Said in other words: + puts texts together
 -- 99:23: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 100:1: RC0603 by hand: Code is not translated: block of code
--- 102:1: RC0603 by hand: Code is not translated: procedure
+-- 102:56: RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of FullName is not known
 -- 104:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 105:1: RC0602 by hand: No counterpart on the target: DENY
 -- 106:1: RC0609 adapted: Said in other words: the schema dbo as public

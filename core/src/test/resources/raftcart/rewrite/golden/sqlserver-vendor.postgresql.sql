@@ -102,7 +102,7 @@ CREATE TABLE public.Hist (
 CREATE SEQUENCE public.Seq1 START WITH 1000 INCREMENT BY 1 MINVALUE -2147483648 MAXVALUE 2147483647;
 CREATE VIEW public.MyStar AS
 SELECT * FROM Survey.Star;
--- RC0603 by hand: Code is not translated: trigger
+-- RC0603 by hand: Code is not translated: trigger: a trigger INSTEAD OF a change, for all its rows at once
 -- CREATE TRIGGER [Survey].[dStar] ON [Survey].[Star] INSTEAD OF DELETE NOT FOR REPLICATION AS
 -- BEGIN
 --     DECLARE @c int;
@@ -218,7 +218,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 150:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 152:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 152:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 154:1: RC0603 by hand: Code is not translated: trigger
+-- 154:52: RC0603 by hand: Code is not translated: trigger: a trigger INSTEAD OF a change, for all its rows at once
 -- 161:1: RC0602 by hand: No counterpart on the target: DISABLE
 -- 163:1: RC0502 adapted: Storage clauses left out: ENABLE TRIGGER [dStar]
 -- 165:1: RC0602 by hand: No counterpart on the target: user

@@ -1,0 +1,117 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.finding.FindingCode;
+import raftcart.rewrite.KnownCode.KnownPackage;
+import raftcart.sql.Span;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.type.LogicalType;
+
+/** What routines say of themselves before their bodies: parameters, results, and where they look up names. */
+final class CodeHeads {
+    private final CodeAdapter code;
+    private final QueryAdapter adapter;
+
+    CodeHeads(CodeAdapter code) {
+        this.code = code;
+        this.adapter = code.adapter();
+    }
+
+    /** Remembers what a routine takes and gives, where that does not hang on the types of columns. */
+    void know(CodeStatement.CreateRoutine routine) {
+        routine.returns()
+                .filter(t -> !t.name().contains("%"))
+                .ifPresent(
+                        t -> adapter.knowledge.code().signatures().addResult(routine.name(), adapter.finder.type(t)));
+        if (CodeResults.givesRows(routine)) {
+            adapter.knowledge.code().signatures().addRows(routine.name());
+        }
+        boolean plain =
+                routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));
+        if (plain) {
+            adapter.knowledge
+                    .code()
+                    .signatures()
+                    .add(
+                            routine.name(),
+                            routine.parameters().stream()
+                                    .map(p -> new KnownSignatures.Taken(
+                                            p.name(), p.mode(), adapter.finder.type(p.type())))
+                                    .toList());
+        }
+    }
+
+    /** The parameters; behind one that may be left out all others may, as the target wants it. */
+    List<CodeStatement.Parameter> written(CodeStatement.CreateRoutine routine) {
+        if (routine.traits().goesOn()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    routine.span(),
+                    "a statement that fails ends the routine, on the source the next one follows");
+        }
+        List<CodeStatement.Parameter> all = new ArrayList<>();
+        boolean optional = false;
+        for (CodeStatement.Parameter p : routine.parameters()) {
+            boolean added = optional && p.initial().isEmpty() && p.mode() != CodeStatement.Mode.OUT;
+            if (added) {
+                adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        routine.span(),
+                        p.name().text() + " may be left out, as parameters before it may be");
+            }
+            optional |= p.initial().isPresent();
+            all.add(new CodeStatement.Parameter(
+                    p.mode(),
+                    p.name(),
+                    code.written(p.name(), code.types().wide(code.types().type(p.type()))),
+                    added ? Optional.of(Expr.Literal.ofNull()) : p.initial().map(adapter::expr)));
+        }
+        return all;
+    }
+
+    static boolean gives(CodeStatement.CreateRoutine routine) {
+        boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
+        if (gives && routine.returns().isPresent()) {
+            throw CodeAdapter.at(routine.span(), "a function with output parameters");
+        }
+        return gives;
+    }
+
+    /** The schema in which the names in a routine are looked up. */
+    Optional<Name> lookup(CodeStatement.CreateRoutine routine, Optional<KnownPackage> of) {
+        List<Name> qualifier = routine.name().qualifier();
+        return of.isPresent()
+                ? of.get().schema()
+                : qualifier.isEmpty() ? Optional.empty() : Optional.of(usual(qualifier.get(qualifier.size() - 1)));
+    }
+
+    /** A schema; the source's usual one becomes the target's. */
+    private Name usual(Name schema) {
+        boolean usual = schema.text().equalsIgnoreCase(adapter.from.defaultSchema())
+                && !adapter.to.defaultSchema().isEmpty();
+        return usual ? Name.of(adapter.to.defaultSchema()) : schema;
+    }
+
+    /** A parameter has no digits after the point but those of its type, which the target's parameters do not see to. */
+    List<Statement> rounded(List<CodeStatement.Parameter> given, List<CodeStatement.Parameter> written) {
+        List<Statement> first = new ArrayList<>();
+        for (int i = 0; i < given.size(); i++) {
+            boolean digits = code.types().type(given.get(i).type()) instanceof LogicalType.Decimal d
+                    && d.precision() > 0
+                    && given.get(i).mode() != CodeStatement.Mode.OUT;
+            if (digits) {
+                Expr name =
+                        new Expr.Column(new QualifiedName(List.of(given.get(i).name())), false, Span.NONE);
+                Expr cast = new Expr.Cast(name, written.get(i).type(), false, Span.NONE);
+                first.add(new CodeStatement.Assign(name, cast, Span.NONE));
+            }
+        }
+        return first;
+    }
+}

@@ -1,0 +1,76 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import raftcart.dialect.SqlFeature;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+
+/**
+ * The number that an INSERT gave its row, which code asks for in the statement behind it. The INSERT gives it by itself then:
+ * what the target would answer is the number that came last, be it one that a trigger gave to a row of its own.
+ */
+final class CodeNumbers {
+    private final QueryAdapter adapter;
+
+    CodeNumbers(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    /** Statements of which those that belong together are one. */
+    List<Statement> paired(List<Statement> all) {
+        List<Statement> paired = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            Optional<Statement> both = i + 1 < all.size() ? both(all.get(i), all.get(i + 1)) : Optional.empty();
+            paired.add(both.orElse(all.get(i)));
+            i += both.isPresent() ? 1 : 0;
+        }
+        return paired;
+    }
+
+    private Optional<Statement> both(Statement first, Statement second) {
+        boolean asks = first instanceof Statement.Insert
+                && second instanceof CodeStatement.Assign assign
+                && assign.target() instanceof Expr.Column
+                && LastNumbers.isLastNumber(assign.value(), adapter)
+                && adapter.to.has(SqlFeature.RETURNING);
+        if (!asks) {
+            return Optional.empty();
+        }
+        Statement.Insert insert = (Statement.Insert) first;
+        boolean plain = insert.upsert().isEmpty()
+                && insert.returning().isEmpty()
+                && insert.mode() == Statement.Insert.Mode.INSERT
+                && isOneRow(insert.source());
+        return adapter.knowledge
+                .numbered(insert.table())
+                .filter(n -> plain)
+                .map(n -> new CodeStatement.ChangeInto(
+                        giving(insert, n.column()), List.of(((CodeStatement.Assign) second).target()), insert.span()));
+    }
+
+    private static boolean isOneRow(Optional<Query> source) {
+        return source.map(Query::body)
+                .filter(b -> b instanceof QueryBody.Values v && v.rows().size() == 1)
+                .isPresent();
+    }
+
+    private static Statement giving(Statement.Insert insert, Name column) {
+        return new Statement.Insert(
+                insert.with(),
+                insert.mode(),
+                insert.table(),
+                insert.alias(),
+                insert.columns(),
+                insert.source(),
+                insert.overriding(),
+                insert.upsert(),
+                List.of(QueryBody.Item.of(Expr.Column.of(column.text()))),
+                insert.span());
+    }
+}
