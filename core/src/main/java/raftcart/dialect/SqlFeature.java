@@ -748,6 +748,8 @@ public enum SqlFeature {
     BLOCKS_RESCUE,
     /** Triggers fire for the rows that a foreign key changes or removes. */
     TRIGGERS_SEE_CASCADES,
+    /** A trigger does not fire for what it does itself, unless the database is set so. */
+    TRIGGERS_DO_NOT_FIRE_THEMSELVES,
     /** CREATE OR REPLACE takes routines and triggers. */
     ROUTINES_ARE_REPLACED,
     /** A block of a routine has handlers for what fails in it. */

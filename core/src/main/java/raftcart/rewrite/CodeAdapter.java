@@ -136,6 +136,7 @@ final class CodeAdapter {
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
             List<CodeStatement.Parameter> parameters = heads.written(routine);
             Block body = whole(session.named(routine.body()), heads.rounded(routine.parameters(), parameters));
+            heads.sayPresent(body, routine.span());
             return session.kept(packages.kept(new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),

@@ -1,8 +1,10 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Declaration;
@@ -22,56 +24,71 @@ final class CodeCalls {
 
     /** The call, with variables of the right kind, and what moves values between them and those that were named. */
     List<Statement> call(Statement.CallProcedure call, StatementAdapter statements) {
-        if (code.adapter().knowledge.code().signatures().givesRows(call.name())) {
+        KnownSignatures signatures = code.adapter().knowledge.code().signatures();
+        if (signatures.givesRows(call.name())) {
             throw CodeAdapter.at(call.span(), "a call of " + call.name() + ", which gives rows to the caller");
         }
-        List<KnownSignatures.Taken> wanted = code.adapter()
-                .knowledge
-                .code()
-                .signatures()
-                .of(call.name(), call.arguments().size());
+        List<KnownSignatures.Taken> wanted =
+                signatures.of(call.name(), call.arguments().size());
         List<Statement> before = new ArrayList<>();
         List<Statement> after = new ArrayList<>();
         List<Expr> arguments = new ArrayList<>(call.arguments());
-        for (int i = 0; i < wanted.size(); i++) {
+        Set<KnownSignatures.Taken> missing = new LinkedHashSet<>(wanted);
+        for (int i = 0; i < arguments.size() && !wanted.isEmpty(); i++) {
             Expr argument = arguments.get(i);
+            KnownSignatures.Taken taken = KnownSignatures.taken(wanted, i, argument);
+            missing.remove(taken);
             Expr given = argument instanceof Expr.NamedArgument named ? named.value() : argument;
-            KnownSignatures.Taken taken = taken(wanted, i, argument);
-            if (taken.mode() == Mode.IN || !isOther(given, taken.type())) {
+            int place = i;
+            boolean back = given instanceof Expr.Column
+                    && call.outputs().filter(o -> !o.contains(place)).isEmpty();
+            if (taken.mode() == Mode.IN || back && !isOther(given, taken.type())) {
                 continue;
             }
-            Name name = Name.of("given_" + (code.frame().added().size() + 1) + "_");
-            KnownColumn known = new KnownColumn(name, Optional.of(taken.type()), false, false);
-            code.frame().declare(known);
-            code.frame()
-                    .added()
-                    .add(new Declaration.Variable(
-                            name, code.written(name, taken.type()), Optional.empty(), false, call.span()));
-            Expr variable = Expr.Column.of(name.text());
+            KnownColumn known = variable(taken, call);
+            Expr variable = Expr.Column.of(known.name().text());
             if (taken.mode() == Mode.INOUT) {
                 before.add(moved(variable, given, Optional.of(known), call));
             }
-            after.add(moved(code.target(given), variable, code.known(given), call));
+            if (back) {
+                after.add(moved(code.target(given), variable, code.known(given), call));
+            }
             arguments.set(
                     i,
                     argument instanceof Expr.NamedArgument named
                             ? new Expr.NamedArgument(named.name(), variable, named.span())
                             : variable);
         }
+        for (KnownSignatures.Taken taken : missing) {
+            leftOut(taken, call, before).ifPresent(arguments::add);
+        }
         List<Statement> all = new ArrayList<>(before);
-        all.addAll(statements.adapt(new Statement.CallProcedure(call.name(), arguments, call.span())));
+        all.addAll(statements.adapt(call.with(arguments)));
         all.addAll(after);
         return all;
     }
 
-    /** What a place takes, or a name where the argument says one. */
-    private static KnownSignatures.Taken taken(List<KnownSignatures.Taken> wanted, int place, Expr argument) {
-        return argument instanceof Expr.NamedArgument named
-                ? wanted.stream()
-                        .filter(t -> t.name().matches(named.name()))
-                        .findFirst()
-                        .orElse(wanted.get(place))
-                : wanted.get(place);
+    /** What gives a value wants a variable for it, even where the call has none. */
+    private Optional<Expr> leftOut(KnownSignatures.Taken taken, Statement.CallProcedure call, List<Statement> before) {
+        if (taken.mode() == Mode.IN) {
+            return Optional.empty();
+        }
+        KnownColumn known = variable(taken, call);
+        Expr variable = Expr.Column.of(known.name().text());
+        taken.initial().ifPresent(i -> before.add(moved(variable, i, Optional.of(known), call)));
+        return Optional.of(new Expr.NamedArgument(taken.name(), variable, call.span()));
+    }
+
+    /** A variable of the routine's own for a parameter. */
+    private KnownColumn variable(KnownSignatures.Taken taken, Statement.CallProcedure call) {
+        Name name = Name.of("given_" + (code.frame().added().size() + 1) + "_");
+        KnownColumn known = new KnownColumn(name, Optional.of(taken.type()), false, false);
+        code.frame().declare(known);
+        code.frame()
+                .added()
+                .add(new Declaration.Variable(
+                        name, code.written(name, taken.type()), Optional.empty(), false, call.span()));
+        return known;
     }
 
     private boolean isOther(Expr given, LogicalType wanted) {

@@ -3,14 +3,18 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 import raftcart.type.LogicalType;
 
 /** What routines say of themselves before their bodies: parameters, results, and where they look up names. */
@@ -42,7 +46,7 @@ final class CodeHeads {
                             routine.name(),
                             routine.parameters().stream()
                                     .map(p -> new KnownSignatures.Taken(
-                                            p.name(), p.mode(), adapter.finder.type(p.type())))
+                                            p.name(), p.mode(), p.type(), adapter.finder.type(p.type()), p.initial()))
                                     .toList());
         }
     }
@@ -73,6 +77,26 @@ final class CodeHeads {
                     added ? Optional.of(Expr.Literal.ofNull()) : p.initial().map(adapter::expr)));
         }
         return all;
+    }
+
+    /** Says that time stands still for a routine which asks for the present more than once. */
+    void sayPresent(Block body, Span span) {
+        int[] asked = new int[1];
+        StatementSearch.anyStatement(List.of(body), s -> {
+            boolean again = s instanceof CodeStatement.Loop loop
+                    && Stream.concat(loop.before().stream(), loop.after().stream())
+                            .anyMatch(c -> ExprSearch.any(c, Expr.CurrentTime.class::isInstance));
+            boolean assigns = s instanceof CodeStatement.Assign a
+                    && ExprSearch.any(a.value(), Expr.CurrentTime.class::isInstance);
+            asked[0] += again ? 2 : assigns ? 1 : 0;
+            return false;
+        });
+        if (asked[0] > 1 && code.frame().kind.isProcedure()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "the present is that of the beginning of the transaction, on the source it goes on");
+        }
     }
 
     static boolean gives(CodeStatement.CreateRoutine routine) {

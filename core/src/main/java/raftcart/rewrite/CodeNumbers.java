@@ -37,6 +37,7 @@ final class CodeNumbers {
         boolean asks = first instanceof Statement.Insert
                 && second instanceof CodeStatement.Assign assign
                 && assign.target() instanceof Expr.Column
+                && assign.value() instanceof Expr.Call
                 && LastNumbers.isLastNumber(assign.value(), adapter)
                 && adapter.to.has(SqlFeature.RETURNING);
         if (!asks) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
@@ -34,13 +35,13 @@ final class CodeTriggers {
     /** The trigger; one for each kind of change where it reads the rows of the statement as tables. */
     List<Statement> triggers(CodeStatement.CreateTrigger source) {
         if (source.rows().isEmpty() || source.events().size() == 1) {
-            return List.of(trigger(
-                    source.rows().isEmpty()
-                            ? source
-                            : of(source, source.events().get(0))));
+            CodeStatement.CreateTrigger one = source.rows().isEmpty()
+                    ? source
+                    : of(source, source.events().get(0));
+            return List.of(trigger(one, source));
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, source.span(), "a trigger for each kind of change");
-        return source.events().stream().map(e -> trigger(of(source, e))).toList();
+        return source.events().stream().map(e -> trigger(of(source, e), source)).toList();
     }
 
     /** The trigger for one kind of change, which has no rows before it or after it. */
@@ -96,17 +97,10 @@ final class CodeTriggers {
         return new TableRef.Derived(Query.of(none), false, Optional.of(alias), missing.span());
     }
 
-    private Statement trigger(CodeStatement.CreateTrigger source) {
+    private Statement trigger(CodeStatement.CreateTrigger source, CodeStatement.CreateTrigger whole) {
         CodeStatement.CreateTrigger trigger =
                 (CodeStatement.CreateTrigger) PackageNames.inFull(source, Optional.empty(), adapter.knowledge);
-        CodeFrame frame = code.open(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
-        frame.calledAs(trigger.name().last());
-        if (trigger.follows().isPresent()) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    trigger.span(),
-                    "triggers of one table fire in the order of their names on the target");
-        }
+        CodeFrame frame = opened(trigger);
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         frame.enter();
@@ -119,8 +113,10 @@ final class CodeTriggers {
             Optional<Expr> when = trigger.when().map(adapter::condition);
             boolean inside = when.isPresent() && asksForNoRow(trigger);
             Block given = code.whole(session.named(trigger.body()), List.of());
-            Block whole = leaving(given, trigger);
-            Block body = inside ? guarded(whole, when.get()) : whole;
+            Block once = isAlone(whole)
+                    ? TriggerGuard.around(given, whole.name().last(), trigger.span())
+                    : leaving(given, trigger);
+            Block body = inside ? guarded(once, when.get()) : once;
             return session.kept(packages.kept(new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
@@ -139,6 +135,22 @@ final class CodeTriggers {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    private CodeFrame opened(CodeStatement.CreateTrigger trigger) {
+        CodeFrame frame = code.open(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
+        frame.calledAs(trigger.name().last());
+        if (trigger.follows().isPresent()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    trigger.span(),
+                    "triggers of one table fire in the order of their names on the target");
+        }
+        return frame;
+    }
+
+    private boolean isAlone(CodeStatement.CreateTrigger trigger) {
+        return adapter.from.has(SqlFeature.TRIGGERS_DO_NOT_FIRE_THEMSELVES) && TriggerGuard.isNeeded(trigger);
     }
 
     /** The rows before and after the change, as variables or as tables. */

@@ -220,8 +220,21 @@ final class FunctionAdapter {
         } else if (!adapter.knowledge.isRoutine(call.name())) {
             adapter.note(FindingCode.FUNCTION_UNKNOWN, call.span(), call.name().toString());
         }
-        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
+        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), said(call), adapter);
         return new Expr.Call(call.name(), call.canonical(), arguments, suffix(call), call.span());
+    }
+
+    /** The arguments without those at the end that say DEFAULT. */
+    private static List<Expr> said(Expr.Call call) {
+        int count = call.arguments().size();
+        while (count > 0 && call.arguments().get(count - 1) instanceof Expr.Default) {
+            count--;
+        }
+        List<Expr> said = call.arguments().subList(0, count);
+        if (said.stream().anyMatch(Expr.Default.class::isInstance)) {
+            throw new Untranslatable("DEFAULT as an argument before others");
+        }
+        return said;
     }
 
     private Expr mapped(Expr.Call call, List<Expr> arguments) {

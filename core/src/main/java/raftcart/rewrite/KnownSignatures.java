@@ -15,6 +15,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** What routines take and give, so that a value of another kind can be passed where only the source makes it one by itself. */
@@ -25,8 +26,8 @@ final class KnownSignatures {
     private final Map<String, Optional<LogicalType>> results = new HashMap<>();
     private final Set<String> ofRows = new HashSet<>();
 
-    /** What a parameter takes. */
-    record Taken(Name name, Mode mode, LogicalType type) {}
+    /** What a parameter takes; what it is where a call leaves it out. */
+    record Taken(Name name, Mode mode, TypeName written, LogicalType type, Optional<Expr> initial) {}
 
     private static String key(QualifiedName name) {
         return name.last().text().toLowerCase(Locale.ROOT);
@@ -59,10 +60,20 @@ final class KnownSignatures {
                 .orElse(ValueKind.UNKNOWN);
     }
 
-    /** What a routine of this name takes; nothing where it is not known, or takes another number of values. */
+    /** What a routine of this name takes; nothing where it is not known, or takes fewer values. */
     List<Taken> of(QualifiedName name, int count) {
         List<Taken> wanted = taken.getOrDefault(key(name), List.of());
-        return wanted.size() == count ? wanted : List.of();
+        return wanted.size() >= count ? wanted : List.of();
+    }
+
+    /** What the place of an argument takes, or the name that it says. */
+    static Taken taken(List<Taken> wanted, int place, Expr argument) {
+        return argument instanceof Expr.NamedArgument named
+                ? wanted.stream()
+                        .filter(t -> t.name().matches(named.name()))
+                        .findFirst()
+                        .orElse(wanted.get(place))
+                : wanted.get(place);
     }
 
     /** The arguments of a call in the target's terms, as the routine takes them. */
@@ -75,7 +86,12 @@ final class KnownSignatures {
         }
         List<Expr> all = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
-            all.add(argument(given.get(i), wanted.get(i), adapter));
+            Taken place = taken(wanted, i, given.get(i));
+            all.add(
+                    given.get(i) instanceof Expr.NamedArgument named
+                            ? new Expr.NamedArgument(
+                                    named.name(), argument(named.value(), place, adapter), named.span())
+                            : argument(given.get(i), place, adapter));
         }
         return all;
     }
@@ -84,7 +100,6 @@ final class KnownSignatures {
         ValueKind kind = adapter.kind(given);
         ValueKind other = KindFinder.kind(wanted.type());
         boolean passes = wanted.mode() != Mode.IN
-                || given instanceof Expr.NamedArgument
                 || given instanceof Expr.Parameter
                 || kind == ValueKind.UNKNOWN
                 || kind == ValueKind.NULL
@@ -92,10 +107,14 @@ final class KnownSignatures {
                 || kind == other && !isWider(given, wanted.type(), adapter)
                 || kind == ValueKind.INTEGER && (other == ValueKind.DECIMAL || other == ValueKind.FLOAT)
                 || kind == ValueKind.DECIMAL && other == ValueKind.FLOAT;
-        Expr adapted = adapter.expr(given);
         if (passes) {
-            return adapted;
+            return adapter.expr(given);
         }
+        boolean digits = other == ValueKind.INTEGER && (kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT);
+        if (digits) {
+            return adapter.expr(new Expr.Cast(given, wanted.written(), false, given.span())); // rounds or cuts
+        }
+        Expr adapted = adapter.expr(given);
         LogicalType plain =
                 switch (other) {
                     case TEXT -> new LogicalType.Text(0);

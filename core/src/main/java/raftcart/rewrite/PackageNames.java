@@ -143,7 +143,8 @@ final class PackageNames extends StatementMapper {
             return declared(super.statement(statement));
         }
         if (statement instanceof Statement.CallProcedure call && isOwnRoutine(call.name())) {
-            return new Statement.CallProcedure(ofPackage(call.name()), exprs(call.arguments()), call.span());
+            return new Statement.CallProcedure(
+                    ofPackage(call.name()), exprs(call.arguments()), call.outputs(), call.span());
         }
         Statement mapped = inside(statement);
         if (mapped instanceof CodeStatement.SelectInto s) {

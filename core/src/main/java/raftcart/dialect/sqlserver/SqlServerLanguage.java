@@ -53,6 +53,7 @@ public final class SqlServerLanguage {
             FeatureSets.with(
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
                     SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.TRIGGERS_DO_NOT_FIRE_THEMSELVES,
                     SqlFeature.FETCH_ENDS_QUIETLY,
                     SqlFeature.CHECK_OPTION_OF_JOINS,
                     SqlFeature.BINARIES_FILLED_UP,

@@ -2,9 +2,12 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -52,11 +55,18 @@ final class TsqlCalls {
                 && (variables.isAt(cursor.peek())
                         || !cursor.peek().isName()
                         || cursor.peek().isAnyWord("NULL", "DEFAULT"));
-        List<Expr> arguments = given ? parsing.list(this::argument) : new ArrayList<>();
+        Set<Integer> outputs = new HashSet<>();
+        List<Expr> arguments = new ArrayList<>();
+        while (given && (arguments.isEmpty() || cursor.takeSymbol(","))) {
+            arguments.add(argument());
+            if (cursor.takeAny("OUT", "OUTPUT")) {
+                outputs.add(arguments.size() - 1);
+            }
+        }
         if (cursor.takeWords("WITH")) {
             cursor.expectWords("RECOMPILE");
         }
-        return new Statement.CallProcedure(name, arguments, span);
+        return new Statement.CallProcedure(name, arguments, Optional.of(outputs), span);
     }
 
     /** {@code sp_executesql text, parameters, values}; a constant text with parameters becomes a statement of the code. */
@@ -145,8 +155,6 @@ final class TsqlCalls {
         if (text) {
             throw cursor.byHand("a name as an argument, which is a text");
         }
-        Expr value = parsing.expressions.expression();
-        cursor.takeAny("OUT", "OUTPUT");
-        return value;
+        return parsing.expressions.expression();
     }
 }

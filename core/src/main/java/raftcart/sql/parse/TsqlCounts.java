@@ -30,7 +30,9 @@ final class TsqlCounts {
     /** Refuses a question for the number where it is not that of a change. */
     static void check(List<Statement> body) {
         for (int i = 0; i < body.size(); i++) {
-            boolean known = i > 0 && counts(body.get(i - 1));
+            boolean known = i > 0
+                    && counts(body.get(i - 1))
+                    && (!(body.get(i) instanceof CodeStatement.Loop loop) || endsInCount(loop.body()));
             StatementSearch.anyExpression(List.of(outer(body.get(i))), e -> {
                 if (!known && isCount(e)) {
                     throw new SqlSyntaxException(
@@ -44,15 +46,21 @@ final class TsqlCounts {
         }
     }
 
+    /** True where what a loop asks for anew is the number of its last statement. */
+    private static boolean endsInCount(List<Statement> body) {
+        return !body.isEmpty() && counts(body.get(body.size() - 1));
+    }
+
     /** A statement without those that it holds. */
     private static Statement outer(Statement statement) {
         if (statement instanceof CodeStatement.If choice) {
             List<Choice> first = List.of(new Choice(choice.choices().get(0).condition(), List.of()));
             return new CodeStatement.If(first, List.of(), choice.span());
         }
-        boolean holds = statement instanceof CodeStatement.Block
-                || statement instanceof CodeStatement.Loop
-                || statement instanceof CodeStatement.ForRows;
+        if (statement instanceof CodeStatement.Loop loop) {
+            return new CodeStatement.Loop(loop.label(), loop.before(), loop.after(), List.of(), loop.span());
+        }
+        boolean holds = statement instanceof CodeStatement.Block || statement instanceof CodeStatement.ForRows;
         return holds ? new CodeStatement.Nothing(Span.NONE) : statement;
     }
 

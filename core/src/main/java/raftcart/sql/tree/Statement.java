@@ -3,6 +3,7 @@ package raftcart.sql.tree;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import raftcart.sql.Span;
 import raftcart.sql.tree.Query.CommonTable;
 import raftcart.sql.tree.TableRef.Alias;
@@ -227,8 +228,23 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
     record Truncate(List<QualifiedName> tables, boolean restart, boolean cascade, List<String> leftOut, Span span)
             implements Dml {}
 
-    /** A procedure called. */
-    record CallProcedure(QualifiedName name, List<Expr> arguments, Span span) implements Dml {}
+    /**
+     * A procedure called.
+     *
+     * @param outputs the places of the variables that take what the procedure gives, where a call has to say so
+     */
+    record CallProcedure(QualifiedName name, List<Expr> arguments, Optional<Set<Integer>> outputs, Span span)
+            implements Dml {
+        /** A call whose variables take what the procedure gives. */
+        public CallProcedure(QualifiedName name, List<Expr> arguments, Span span) {
+            this(name, arguments, Optional.empty(), span);
+        }
+
+        /** The same with other arguments. */
+        public CallProcedure with(List<Expr> others) {
+            return new CallProcedure(name, others, outputs, span);
+        }
+    }
 
     /** Begin, commit and so on; the name is that of a savepoint. */
     record Transaction(Kind kind, Optional<Name> name, Span span) implements Other {

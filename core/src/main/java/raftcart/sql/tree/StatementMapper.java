@@ -63,7 +63,7 @@ public class StatementMapper extends QueryMapper {
                     d.span());
         }
         if (change instanceof Statement.CallProcedure c) {
-            return new Statement.CallProcedure(c.name(), exprs(c.arguments()), c.span());
+            return c.with(exprs(c.arguments()));
         }
         if (change instanceof Statement.Truncate t) {
             return new Statement.Truncate(
