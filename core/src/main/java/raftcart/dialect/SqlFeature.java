@@ -748,6 +748,10 @@ public enum SqlFeature {
     BLOCKS_RESCUE,
     /** Triggers fire for the rows that a foreign key changes or removes. */
     TRIGGERS_SEE_CASCADES,
+    /** The last number is that of a trigger where one gives numbers to rows of its own. */
+    LAST_NUMBER_OF_TRIGGERS,
+    /** DROP ROUTINE removes functions and procedures alike. */
+    DROPS_ROUTINES,
     /** A trigger does not fire for what it does itself, unless the database is set so. */
     TRIGGERS_DO_NOT_FIRE_THEMSELVES,
     /** CREATE OR REPLACE takes routines and triggers. */

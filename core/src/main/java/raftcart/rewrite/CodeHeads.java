@@ -74,7 +74,10 @@ final class CodeHeads {
                     p.mode(),
                     p.name(),
                     code.written(p.name(), code.types().wide(code.types().type(p.type()))),
-                    added ? Optional.of(Expr.Literal.ofNull()) : p.initial().map(adapter::expr)));
+                    added
+                            ? Optional.of(Expr.Literal.ofNull())
+                            : p.initial().map(i -> new ValueAdapter(adapter)
+                                    .forColumn(i, Optional.of(code.known(p.name(), p.type()))))));
         }
         return all;
     }

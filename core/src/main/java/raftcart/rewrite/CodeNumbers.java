@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 
 /**
  * The number that an INSERT gave its row, which code asks for in the statement behind it. The INSERT gives it by itself then:
@@ -28,17 +30,46 @@ final class CodeNumbers {
         for (int i = 0; i < all.size(); i++) {
             Optional<Statement> both = i + 1 < all.size() ? both(all.get(i), all.get(i + 1)) : Optional.empty();
             paired.add(both.orElse(all.get(i)));
+            if (both.isEmpty()) {
+                note(all.get(i));
+            }
             i += both.isPresent() ? 1 : 0;
         }
         return paired;
+    }
+
+    /** Says that a number may be that of a trigger, which takes one for a row of its own. */
+    private void note(Statement statement) {
+        boolean holds = !(statement instanceof Statement.Dml
+                || statement instanceof CodeStatement.Assign
+                || statement instanceof CodeStatement.Return);
+        boolean other = adapter.to.has(SqlFeature.LAST_NUMBER_OF_TRIGGERS)
+                && !adapter.from.has(SqlFeature.LAST_NUMBER_OF_TRIGGERS);
+        if (holds || !other) {
+            return;
+        }
+        StatementSearch.anyExpression(List.of(statement), e -> {
+            boolean asks = e instanceof Expr.Call && LastNumbers.isLastNumber(e, adapter);
+            if (asks) {
+                adapter.note(
+                        FindingCode.FUNCTION_DIFFERS,
+                        e.span(),
+                        "where a trigger gives numbers to rows of its own, the last of them is meant");
+            }
+            return asks;
+        });
+    }
+
+    private static Expr plain(Expr e) {
+        return e instanceof Expr.Cast cast ? plain(cast.value()) : e;
     }
 
     private Optional<Statement> both(Statement first, Statement second) {
         boolean asks = first instanceof Statement.Insert
                 && second instanceof CodeStatement.Assign assign
                 && assign.target() instanceof Expr.Column
-                && assign.value() instanceof Expr.Call
-                && LastNumbers.isLastNumber(assign.value(), adapter)
+                && plain(assign.value()) instanceof Expr.Call
+                && LastNumbers.isLastNumber(plain(assign.value()), adapter)
                 && adapter.to.has(SqlFeature.RETURNING);
         if (!asks) {
             return Optional.empty();

@@ -255,7 +255,9 @@ final class CodeRows {
         Statement rest = new StatementMapper() {
             @Override
             public Statement statement(Statement statement) {
-                boolean inside = statement == loop
+                boolean inside = loop != null
+                                && statement instanceof CodeStatement.Loop l
+                                && l.span().equals(loop.span())
                         || asked && statement instanceof CodeStatement.Loop other && asksForFetch(other)
                         || asked && statement instanceof CodeStatement.Fetch;
                 return inside ? new CodeStatement.Nothing(fetch.span()) : super.statement(statement);

@@ -392,6 +392,9 @@ final class StructureAdapter {
     }
 
     private List<Statement> drop(DdlStatement.Drop given) {
+        if (given.ofCode()) {
+            return adapter.same() ? List.of(given) : new RoutineDrops(adapter).drop(given);
+        }
         boolean tables = given.kind().equals("TABLE") && !adapter.same();
         List<QualifiedName> inOrder =
                 tables ? adapter.knowledge.definitions().referringFirst(given.names()) : given.names();

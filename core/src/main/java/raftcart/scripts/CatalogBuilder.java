@@ -152,7 +152,7 @@ final class CatalogBuilder {
             return Optional.empty();
         }
         if (statement instanceof DdlStatement.Drop drop) {
-            return drop(drop);
+            return drop.ofCode() ? routine("DROP " + drop.kind(), text) : drop(drop);
         }
         if (statement instanceof DdlStatement.Comment comment) {
             new ScriptComments(this, names, code).take(comment, text);

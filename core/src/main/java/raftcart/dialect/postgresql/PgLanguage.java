@@ -78,6 +78,8 @@ public final class PgLanguage {
                     SqlFeature.UNIQUE_IDS_ARE_NO_TEXTS,
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
+                    SqlFeature.LAST_NUMBER_OF_TRIGGERS,
+                    SqlFeature.DROPS_ROUTINES,
                     SqlFeature.JSON_PATH_ROWS,
                     SqlFeature.JSON_PATHS_TAKE_ONE_FOR_MANY,
                     SqlFeature.ROWS_AMONG_COLUMNS,

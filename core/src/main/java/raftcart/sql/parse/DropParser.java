@@ -28,7 +28,10 @@ final class DropParser {
         Span span = cursor.take().span();
         String kind = kind();
         boolean ifExists = cursor.takeWords("IF", "EXISTS");
-        if (kind.matches("PROCEDURE|PROC|FUNCTION|TRIGGER|PACKAGE|PACKAGE BODY|TYPE BODY|EVENT|RULE|AGGREGATE|MACRO")) {
+        if (kind.matches("PROCEDURE|PROC|FUNCTION|ROUTINE|TRIGGER")) {
+            return code(kind.equals("PROC") ? "PROCEDURE" : kind, ifExists, span);
+        }
+        if (kind.matches("PACKAGE|PACKAGE BODY|TYPE BODY|EVENT|RULE|AGGREGATE|MACRO")) {
             StatementParser.skipStatement(cursor);
             return new Statement.NotTranslated("DROP " + kind, true, span);
         }
@@ -63,6 +66,28 @@ final class DropParser {
         manner();
         return new DdlStatement.Drop(
                 kind.equals("GENERATOR") ? "SEQUENCE" : kind, names, ifExists, cascade, table, temporary, span);
+    }
+
+    /** Routines, perhaps with the types of their parameters, or triggers, perhaps with their table. */
+    private Statement code(String kind, boolean given, Span span) {
+        List<QualifiedName> names = parsing.list(() -> {
+            QualifiedName name = parsing.qualifiedName();
+            if (cursor.peek().isSymbol("(")) {
+                parsing.skipParentheses();
+            }
+            return name;
+        });
+        boolean onDatabase = cursor.atWords("ON", "DATABASE") || cursor.atWords("ON", "ALL");
+        if (onDatabase) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.NotTranslated("DROP " + kind, true, span);
+        }
+        Optional<QualifiedName> table =
+                cursor.takeWords("ON") ? Optional.of(parsing.qualifiedName()) : Optional.empty();
+        boolean ifExists = given | cursor.takeWords("IF", "EXISTS");
+        boolean cascade = cursor.takeWords("CASCADE");
+        cursor.takeWords("RESTRICT");
+        return new DdlStatement.Drop(kind, names, ifExists, cascade, table, span);
     }
 
     /** How it is dropped, which the target need not know. */

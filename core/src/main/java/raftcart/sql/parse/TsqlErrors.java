@@ -73,21 +73,29 @@ final class TsqlErrors {
 
     /** A setting, of which only those are taken that other engines have anyway. */
     void setting() {
-        StringBuilder text = new StringBuilder();
-        while (text.length() < 80
-                && cursor.peek().kind() == TokenKind.WORD
-                && !(text.length() > 0 && Keywords.startsStatement(cursor.peek()))) {
-            text.append(text.isEmpty() ? "" : " ").append(parsing.word());
-            cursor.take();
-            if (text.toString().matches(".* (ON|OFF|COMMITTED|UNCOMMITTED)")) {
-                break;
+        List<String> names = new ArrayList<>();
+        do {
+            StringBuilder name = new StringBuilder();
+            while (name.length() < 80
+                    && cursor.peek().kind() == TokenKind.WORD
+                    && !cursor.peek().isAnyWord("ON", "OFF")
+                    && (name.isEmpty() || !Keywords.startsStatement(cursor.peek()))
+                    && !name.toString().endsWith("COMMITTED")) {
+                name.append(name.isEmpty() ? "" : " ").append(parsing.word());
+                cursor.take();
             }
+            names.add(name.toString());
+        } while (cursor.takeSymbol(","));
+        String value = cursor.peek().isAnyWord("ON", "OFF") ? " " + parsing.word() : "";
+        if (!value.isEmpty()) {
+            cursor.take();
         }
-        String setting = text.toString();
-        if (setting.equals("XACT_ABORT ON")) {
-            endsAtErrors = true;
-        } else if (!USUAL.contains(setting)) {
-            throw cursor.byHand("the setting " + setting);
+        for (String name : names) {
+            if (name.equals("XACT_ABORT") && value.equals(" ON")) {
+                endsAtErrors = true;
+            } else if (!USUAL.contains(name + value)) {
+                throw cursor.byHand("the setting " + name + value);
+            }
         }
     }
 
@@ -277,14 +285,25 @@ final class TsqlErrors {
                 return isTry(statement) ? new CodeStatement.Nothing(Span.NONE) : super.statement(statement);
             }
         }.statements(body);
-        List<Statement> changes = new ArrayList<>();
-        StatementSearch.anyStatement(outside, s -> {
-            if (s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement)) {
-                changes.add(s);
-            }
-            return false;
-        });
-        return changes.size() > 1 && !endsAtErrors;
+        return changes(outside) > 1 && !endsAtErrors;
+    }
+
+    /** How many changes one run makes at most; 2 stands for more, too. */
+    private static int changes(List<Statement> body) {
+        return Math.min(2, body.stream().mapToInt(TsqlErrors::changes).sum());
+    }
+
+    private static int changes(Statement statement) {
+        if (statement instanceof CodeStatement.If choice) {
+            return Math.max(changes(choice.choices().get(0).body()), changes(choice.otherwise()));
+        }
+        if (statement instanceof CodeStatement.Block block) {
+            return changes(block.body());
+        }
+        boolean again = statement instanceof CodeStatement.Loop || statement instanceof CodeStatement.ForRows;
+        boolean works = StatementSearch.anyStatement(
+                List.of(statement), s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
+        return works ? again ? 2 : 1 : 0;
     }
 
     private static boolean isTry(Statement statement) {

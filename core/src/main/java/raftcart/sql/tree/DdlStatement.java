@@ -350,6 +350,11 @@ public sealed interface DdlStatement extends Statement {
             boolean temporary,
             Span span)
             implements DdlStatement {
+        /** True for functions, procedures and triggers. */
+        public boolean ofCode() {
+            return kind.matches("FUNCTION|PROCEDURE|ROUTINE|TRIGGER");
+        }
+
         /** Objects of which nothing is said to be temporary. */
         public Drop(
                 String kind,

@@ -191,8 +191,8 @@ SELECT a FROM t;
 DROP TABLE IF EXISTS a;
 DROP TABLE IF EXISTS b;
 DROP INDEX ix ON telescope;
--- RC0603 by hand: Code is not translated: DROP FUNCTION
--- DROP FUNCTION f(int)
+DROP FUNCTION IF EXISTS f;
+DROP PROCEDURE IF EXISTS f;
 CREATE DATABASE s;
 -- RC0603 by hand: Code is not translated: aggregate
 -- CREATE AGGREGATE agg (int) (SFUNC = int4pl, STYPE = int)
@@ -331,7 +331,7 @@ CREATE DATABASE s;
 -- 78:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 79:1: RC0627 check: Said in other words, with a difference: without CASCADE, objects that depend on it stay or hinder it
 -- 80:1: RC0609 adapted: Said in other words: the schema public is left out
--- 81:1: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 81:1: RC0627 check: Said in other words, with a difference: IF EXISTS, which the source does not say
 -- 82:1: RC0502 adapted: Storage clauses left out: AUTHORIZATION app
 -- 83:1: RC0603 by hand: Code is not translated: aggregate
 -- 84:1: RC0602 by hand: No counterpart on the target: publication

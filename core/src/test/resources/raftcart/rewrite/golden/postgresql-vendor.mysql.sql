@@ -4,15 +4,15 @@
 --
 -- Dumped from database version 14.2 (Debian 14.2-1.pgdg110+1)
 ALTER TABLE store DROP CONSTRAINT store_address_id_fkey;
--- RC0603 by hand: Code is not translated: DROP TRIGGER
+-- RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- DROP TRIGGER IF EXISTS last_updated ON public.store
 -- RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mysql
 -- DROP INDEX IF EXISTS public.idx_title
 DROP VIEW IF EXISTS staff_list;
 -- RC0602 by hand: No counterpart on the target: a sequence
 -- DROP SEQUENCE IF EXISTS public.store_store_id_seq
--- RC0603 by hand: Code is not translated: DROP FUNCTION
--- DROP FUNCTION IF EXISTS public.last_day(timestamp with time zone)
+DROP FUNCTION IF EXISTS last_day;
+DROP PROCEDURE IF EXISTS last_day;
 -- RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
 -- RC0602 by hand: No counterpart on the target: DROP EXTENSION
@@ -207,11 +207,11 @@ ALTER TABLE observer MODIFY COLUMN first_name varchar(45) COLLATE utf8mb4_0900_b
 -- 15:1: RC0604 adapted: Client command left out: SET row_security = off
 -- 16:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 16:1: RC0609 adapted: Said in other words: the schema public is left out
--- 17:1: RC0603 by hand: Code is not translated: DROP TRIGGER
+-- 17:1: RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- 18:1: RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in mysql
 -- 19:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 20:1: RC0602 by hand: No counterpart on the target: a sequence
--- 21:1: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 21:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 22:1: RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- 23:1: RC0604 adapted: Client command left out: DROP TYPE: columns have the type itself
 -- 24:1: RC0604 adapted: Client command left out: DROP DOMAIN: columns have the type itself

@@ -4,12 +4,12 @@
 --
 -- Dumped from database version 14.2 (Debian 14.2-1.pgdg110+1)
 ALTER TABLE store DROP CONSTRAINT store_address_id_fkey;
--- RC0603 by hand: Code is not translated: DROP TRIGGER
+-- RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- DROP TRIGGER IF EXISTS last_updated ON public.store
 DROP INDEX idx_title;
 DROP VIEW staff_list;
 DROP SEQUENCE store_store_id_seq;
--- RC0603 by hand: Code is not translated: DROP FUNCTION
+-- RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- DROP FUNCTION IF EXISTS public.last_day(timestamp with time zone)
 -- RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
@@ -212,14 +212,14 @@ COMMENT ON COLUMN observer.first_name IS 'the name';
 -- 15:1: RC0604 adapted: Client command left out: SET row_security = off
 -- 16:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 16:1: RC0609 adapted: Said in other words: the schema public is left out
--- 17:1: RC0603 by hand: Code is not translated: DROP TRIGGER
+-- 17:1: RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- 18:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 18:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 19:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 19:1: RC0609 adapted: Said in other words: the schema public is left out
 -- 20:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 20:1: RC0609 adapted: Said in other words: the schema public is left out
--- 21:1: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 21:1: RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- 22:1: RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- 23:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 23:1: RC0604 adapted: Client command left out: DROP TYPE: columns have the type itself

@@ -4,13 +4,13 @@
 --
 -- Dumped from database version 14.2 (Debian 14.2-1.pgdg110+1)
 ALTER TABLE dbo.store DROP CONSTRAINT IF EXISTS store_address_id_fkey;
--- RC0603 by hand: Code is not translated: DROP TRIGGER
+-- RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- DROP TRIGGER IF EXISTS last_updated ON public.store
 -- RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in sqlserver
 -- DROP INDEX IF EXISTS public.idx_title
 DROP VIEW IF EXISTS dbo.staff_list;
 DROP SEQUENCE IF EXISTS dbo.store_store_id_seq;
--- RC0603 by hand: Code is not translated: DROP FUNCTION
+-- RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- DROP FUNCTION IF EXISTS public.last_day(timestamp with time zone)
 -- RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- DROP AGGREGATE IF EXISTS public.group_concat(text)
@@ -224,11 +224,11 @@ EXEC sys.sp_addextendedproperty 'MS_Description', N'the name', 'SCHEMA', 'dbo', 
 -- 15:1: RC0604 adapted: Client command left out: SET row_security = off
 -- 16:1: RC0627 check: Said in other words, with a difference: without IF EXISTS the statement can fail
 -- 16:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 17:1: RC0603 by hand: Code is not translated: DROP TRIGGER
+-- 17:1: RC0602 by hand: No counterpart on the target: DROP TRIGGER
 -- 18:1: RC0602 by hand: No counterpart on the target: DROP INDEX without its table cannot be said in sqlserver
 -- 19:1: RC0609 adapted: Said in other words: the schema public as dbo
 -- 20:1: RC0609 adapted: Said in other words: the schema public as dbo
--- 21:1: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 21:1: RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- 22:1: RC0603 by hand: Code is not translated: DROP AGGREGATE
 -- 23:1: RC0604 adapted: Client command left out: DROP TYPE: columns have the type itself
 -- 24:1: RC0604 adapted: Client command left out: DROP DOMAIN: columns have the type itself

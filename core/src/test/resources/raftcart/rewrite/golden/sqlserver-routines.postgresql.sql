@@ -619,6 +619,7 @@ $$;
 -- 120:129: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
 -- 120:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 122:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 122:1: RC0627 check: Said in other words, with a difference: a statement that fails ends the routine, on the source the next one follows
 -- 128:17: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 122:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 134:1: RC0609 adapted: Said in other words: code in the target's own language

@@ -123,7 +123,7 @@ CREATE TABLE Part (
     id int,
     d datetime(3)
 );
--- RC0603 by hand: Code is not translated: DROP FUNCTION
+-- RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- DROP FUNCTION dbo.GetName
 CREATE TABLE IF NOT EXISTS T1 (
     id int
@@ -223,7 +223,7 @@ INSERT INTO T1 (id) SELECT 1 WHERE NOT EXISTS (SELECT 1 FROM T1);
 -- 189:1: RC0502 adapted: Storage clauses left out: ON [ps] ([d])
 -- 189:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 191:1: RC0604 adapted: Client command left out: UPDATE STATISTICS
--- 193:47: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 193:47: RC0602 by hand: No counterpart on the target: DROP FUNCTION
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 199:38: RC0609 adapted: Said in other words: the schema dbo is left out

@@ -136,8 +136,7 @@ CREATE TABLE public.Part (
     id integer,
     d timestamp(3) without time zone
 );
--- RC0603 by hand: Code is not translated: DROP FUNCTION
--- DROP FUNCTION dbo.GetName
+DROP ROUTINE IF EXISTS public.GetName;
 CREATE TABLE IF NOT EXISTS public.T1 (
     id integer
 );
@@ -235,7 +234,7 @@ ALTER TABLE Survey.Star ALTER COLUMN StarID RESTART WITH 3;
 -- 189:1: RC0502 adapted: Storage clauses left out: ON [ps] ([d])
 -- 189:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 191:1: RC0604 adapted: Client command left out: UPDATE STATISTICS
--- 193:47: RC0603 by hand: Code is not translated: DROP FUNCTION
+-- 193:47: RC0609 adapted: Said in other words: the schema dbo as public
 -- 195:32: RC0609 adapted: Said in other words: the schema dbo as public
 -- 197:38: RC0609 adapted: Said in other words: the schema dbo as public
 -- 199:38: RC0609 adapted: Said in other words: the schema dbo as public

@@ -1,0 +1,83 @@
+package raftcart.rewrite;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
+import raftcart.finding.FindingCode;
+import raftcart.sql.parse.GrammarFeature;
+import raftcart.sql.tree.CodeStatement.Event;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.DdlStatement.Drop;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+
+/** Functions, procedures and triggers that are dropped: on the target they are what their translation made of them. */
+final class RoutineDrops {
+    private final QueryAdapter adapter;
+
+    RoutineDrops(QueryAdapter adapter) {
+        this.adapter = adapter;
+    }
+
+    List<Statement> drop(Drop drop) {
+        boolean rescues =
+                adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
+        boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+        if (!rescues && !handles) {
+            throw new Untranslatable("DROP " + drop.kind());
+        }
+        if (drop.kind().equals("TRIGGER")) {
+            return triggers(drop);
+        }
+        if (adapter.to.has(SqlFeature.DROPS_ROUTINES)) {
+            return List.of(of(drop, "ROUTINE", drop.names(), drop.ifExists(), false));
+        }
+        return drop.kind().equals("PROCEDURE")
+                ? List.of(of(drop, drop.kind(), drop.names(), drop.ifExists(), false))
+                : either(drop);
+    }
+
+    /** A function may have become a procedure, if it gives rows. */
+    private List<Statement> either(Drop drop) {
+        sayIf(drop);
+        return List.of(
+                of(drop, "FUNCTION", drop.names(), true, false), of(drop, "PROCEDURE", drop.names(), true, false));
+    }
+
+    /** Triggers go with the functions that they call, which are called as they are, or by their kinds of change, too. */
+    private List<Statement> triggers(Drop drop) {
+        if (!adapter.to.has(SqlFeature.BLOCKS_RESCUE)) {
+            throw new Untranslatable("DROP TRIGGER");
+        }
+        boolean several = adapter.from.grammar().has(GrammarFeature.TSQL_ROUTINES);
+        if (!several) {
+            return List.of(of(drop, "FUNCTION", drop.names(), drop.ifExists(), true));
+        }
+        sayIf(drop);
+        List<QualifiedName> names = drop.names().stream()
+                .flatMap(n -> Stream.concat(
+                        Stream.of(n), Stream.of(Event.Kind.values()).map(k -> suffixed(n, k))))
+                .toList();
+        return List.of(of(drop, "FUNCTION", names, true, true));
+    }
+
+    private static QualifiedName suffixed(QualifiedName name, Event.Kind kind) {
+        String suffix = "_" + kind.name().toLowerCase(Locale.ROOT);
+        return name.withLast(new Name(name.last().text() + suffix, name.last().exact()));
+    }
+
+    private void sayIf(Drop drop) {
+        if (!drop.ifExists()) {
+            adapter.note(FindingCode.SYNTAX_CHECK, drop.span(), "IF EXISTS, which the source does not say");
+        }
+    }
+
+    private static DdlStatement of(
+            Drop drop, String kind, List<QualifiedName> names, boolean ifExists, boolean cascade) {
+        return new Drop(kind, names, ifExists, cascade, Optional.empty(), drop.span());
+    }
+}
