@@ -750,6 +750,8 @@ public enum SqlFeature {
     TRIGGERS_SEE_CASCADES,
     /** The last number is that of a trigger where one gives numbers to rows of its own. */
     LAST_NUMBER_OF_TRIGGERS,
+    /** {@code @x} is a variable of the session, without a declaration. */
+    SESSION_VARIABLES,
     /** DROP ROUTINE removes functions and procedures alike. */
     DROPS_ROUTINES,
     /** A trigger does not fire for what it does itself, unless the database is set so. */

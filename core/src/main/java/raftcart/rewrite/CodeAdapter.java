@@ -13,6 +13,7 @@ import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -46,6 +47,12 @@ final class CodeAdapter {
         boolean rescues =
                 adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
         boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+        if (keeps() && (code instanceof CodeStatement.CreateRoutine || code instanceof CodeStatement.CreateTrigger)) {
+            return List.of(
+                    code instanceof CodeStatement.CreateRoutine routine
+                            ? new PsmCode(statements, this).routine(routine)
+                            : new PsmCode(statements, this).trigger((CodeStatement.CreateTrigger) code));
+        }
         if (code instanceof CodeStatement.CreatePackage made) {
             refuse(!rescues, "package");
             return new CodePackages(this).adapt(made);
@@ -69,6 +76,13 @@ final class CodeAdapter {
             return List.of(new CodeRuns(this).run(block));
         }
         throw new Untranslatable("block of code");
+    }
+
+    /** True where source and target have handlers alike. */
+    private boolean keeps() {
+        return adapter.from.has(SqlFeature.BLOCKS_HANDLE)
+                && adapter.to.has(SqlFeature.BLOCKS_HANDLE)
+                && adapter.from.grammar().has(GrammarFeature.PSM_ROUTINES);
     }
 
     /** Begins a routine that is adapted elsewhere. */

@@ -43,14 +43,20 @@ final class ParameterAdapter {
                             : Placeholders.numbered(digits, parameter.span());
         }
         if (text.matches("@\\w+")) {
-            boolean variable = adapter.from.has(SqlFeature.NUMBERS_ARE_CONDITIONS);
-            if (variable && !adapter.to.has(SqlFeature.NUMBERS_ARE_CONDITIONS)) {
-                throw new Untranslatable("the session's variable " + text);
+            if (adapter.from.has(SqlFeature.SESSION_VARIABLES)) {
+                return ofSession(parameter);
             }
             return adapter.to.has(SqlFeature.OUTPUT)
                     ? parameter
                     : new Expr.Parameter(":" + text.substring(1), parameter.span());
         }
         return parameter;
+    }
+
+    private Expr ofSession(Expr.Parameter variable) {
+        if (!adapter.to.has(SqlFeature.SESSION_VARIABLES)) {
+            throw new Untranslatable("the session's variable " + variable.text());
+        }
+        return variable;
     }
 }

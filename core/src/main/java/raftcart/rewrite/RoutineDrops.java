@@ -27,6 +27,10 @@ final class RoutineDrops {
         boolean rescues =
                 adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
         boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
+        boolean keeps = adapter.from.has(SqlFeature.BLOCKS_HANDLE) && adapter.to.has(SqlFeature.BLOCKS_HANDLE);
+        if (keeps) {
+            return List.of(drop);
+        }
         if (!rescues && !handles) {
             throw new Untranslatable("DROP " + drop.kind());
         }

@@ -31,8 +31,11 @@ final class MariaDbCodeWriter extends CodeWriter {
         if (code instanceof CreateTrigger trigger) {
             String word = trigger.replace() ? replacing() : "";
             return "CREATE " + word + "TRIGGER " + name(trigger.name()) + " " + trigger.timing() + " "
-                    + trigger.events().get(0).kind() + " ON " + name(trigger.table()) + " FOR EACH ROW\n"
-                    + text(trigger.body());
+                    + trigger.events().get(0).kind() + " ON " + name(trigger.table()) + " FOR EACH ROW"
+                    + trigger.follows()
+                            .map(f -> (trigger.precedes() ? " PRECEDES " : " FOLLOWS ") + name(f))
+                            .orElse("")
+                    + "\n" + text(trigger.body());
         }
         if (code instanceof Block block) {
             return block(block);
@@ -132,6 +135,7 @@ final class MariaDbCodeWriter extends CodeWriter {
                             ? "NO SQL"
                             : routine.traits().access() == Access.READS ? "READS SQL DATA" : "MODIFIES SQL DATA");
         }
+        routine.traits().comment().ifPresent(c -> traits.add("COMMENT " + string(c)));
         traits.add("SQL SECURITY " + (routine.traits().definer() ? "DEFINER" : "INVOKER"));
         return "CREATE " + (routine.replace() ? replacing() : "") + (function ? "FUNCTION " : "PROCEDURE ")
                 + name(routine.name()) + "(" + parameters + ")"
@@ -181,6 +185,7 @@ final class MariaDbCodeWriter extends CodeWriter {
         return switch (condition.kind()) {
             case ERROR -> "SQLEXCEPTION";
             case NOT_FOUND -> "NOT FOUND";
+            case WARNING -> "SQLWARNING";
             case STATE -> "SQLSTATE " + string(condition.value());
             case NUMBER -> condition.value();
             default -> throw new Untranslatable("a handler for " + condition.value());
@@ -197,6 +202,9 @@ final class MariaDbCodeWriter extends CodeWriter {
         if (code instanceof CodeStatement.Loop loop) {
             return loop.before()
                     .map(b -> label(loop.label()) + "WHILE " + text(b) + " DO\n" + body(loop.body()) + "END WHILE")
+                    .or(() -> loop.after()
+                            .map(a -> label(loop.label()) + "REPEAT\n" + body(loop.body()) + "UNTIL " + text(a)
+                                    + " END REPEAT"))
                     .orElseGet(() -> label(loop.label()) + "LOOP\n" + body(loop.body()) + "END LOOP");
         }
         if (code instanceof CodeStatement.ForRange range) {

@@ -136,6 +136,7 @@ public final class MariaDbLanguage {
                     SqlFeature.NOTHING_BEFORE_THE_START,
                     SqlFeature.ROUTINES_ARE_REPLACED,
                     SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.SESSION_VARIABLES,
                     SqlFeature.ROW_VARIABLES,
                     SqlFeature.EXECUTES_TEXTS,
                     SqlFeature.HANDLERS_KEEP_CHANGES,

@@ -41,6 +41,11 @@ final class SqlEngines implements AutoCloseable {
         }
     }
 
+    /** A further database of an engine, under a name of its own. */
+    void add(String name, String engine) throws SQLException {
+        connections.put(name, open(engine));
+    }
+
     private static Connection open(String name) throws SQLException {
         String once = "r" + System.nanoTime();
         System.setProperty("derby.stream.error.field", "java.lang.System.err");
