@@ -80,7 +80,7 @@ final class CodeAdapter {
 
     /** True where source and target have handlers alike. */
     private boolean keeps() {
-        return adapter.from.has(SqlFeature.BLOCKS_HANDLE)
+        return adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES)
                 && adapter.to.has(SqlFeature.BLOCKS_HANDLE)
                 && adapter.from.grammar().has(GrammarFeature.PSM_ROUTINES);
     }
@@ -455,8 +455,13 @@ final class CodeAdapter {
         boolean exact = KindFinder.kind(type) == ValueKind.TEXT
                 && !adapter.from.has(SqlFeature.IGNORES_CASE)
                 && adapter.to.has(SqlFeature.IGNORES_CASE);
-        String letters =
-                exact ? adapter.to.types().exactTexts(false).map(c -> " " + c).orElse("") : "";
+        String letters = exact
+                ? adapter.to
+                        .types()
+                        .exactTexts(adapter.from.has(SqlFeature.IGNORES_PADDING))
+                        .map(c -> " " + c)
+                        .orElse("")
+                : "";
         return adapter.written(adapter.to
                         .types()
                         .choose(listed ? new LogicalType.Text(0) : type, use)

@@ -1,14 +1,18 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -16,8 +20,13 @@ import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
 /**
@@ -56,6 +65,7 @@ final class PsmCode {
                         p.initial().map(adapter::expr)));
             }
             adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            refuseHidden(routine.body(), routine.traits().columnsFirst(), routine.span());
             return new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
@@ -80,6 +90,7 @@ final class PsmCode {
             for (String row : List.of("NEW", "OLD")) {
                 Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
             }
+            refuseHidden(trigger.body(), trigger.columnsFirst(), trigger.span());
             return new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
@@ -87,16 +98,81 @@ final class PsmCode {
                     trigger.events(),
                     trigger.table(),
                     trigger.eachRow(),
-                    trigger.when(),
+                    Optional.empty(),
                     trigger.follows(),
                     trigger.precedes(),
                     trigger.columnsFirst(),
-                    one(trigger.body()),
+                    watching(trigger),
                     trigger.span());
         } finally {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    /** The body, under the condition of the trigger and that a column which it watches changes. */
+    private Statement watching(CodeStatement.CreateTrigger trigger) {
+        if (trigger.events().size() > 1) {
+            throw CodeAdapter.at(trigger.span(), "a trigger for several kinds of change");
+        }
+        List<Expr> changed = trigger.events().get(0).columns().stream()
+                .<Expr>map(c -> new Expr.Binary(BinaryOperator.DIFFERENT, of("old", c), of("new", c), trigger.span()))
+                .toList();
+        List<Expr> all = new ArrayList<>(trigger.when().stream().toList());
+        if (!changed.isEmpty()) {
+            all.add(new Expr.Junction(false, changed, trigger.span()));
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    trigger.span(),
+                    "it does its work where one of the columns gets another value, on the source wherever one is assigned");
+        }
+        if (all.isEmpty()) {
+            return one(trigger.body());
+        }
+        Expr condition = adapter.condition(new Expr.Junction(true, all, trigger.span()));
+        Choice choice = new Choice(condition, List.of(one(trigger.body())));
+        return Block.of(List.of(new CodeStatement.If(List.of(choice), List.of(), trigger.span())), trigger.span());
+    }
+
+    private static Expr of(String row, Name column) {
+        return new Expr.Column(new QualifiedName(List.of(Name.of(row), column)), false, Span.NONE);
+    }
+
+    /** Names that mean columns on the source mean variables on the target, where there are both. */
+    private void refuseHidden(Statement whole, boolean columnsFirst, Span span) {
+        if (!columnsFirst) {
+            return;
+        }
+        Set<String> columns = new HashSet<>();
+        new StatementMapper() {
+            @Override
+            public TableRef table(TableRef ref) {
+                if (ref instanceof TableRef.Table t) {
+                    adapter.knowledge
+                            .table(t.name())
+                            .ifPresent(k -> columns.addAll(k.columns().keySet()));
+                }
+                return super.table(ref);
+            }
+
+            @Override
+            protected QualifiedName changed(QualifiedName table) {
+                adapter.knowledge
+                        .table(table)
+                        .ifPresent(k -> columns.addAll(k.columns().keySet()));
+                return table;
+            }
+        }.statement(whole);
+        Set<String> variables = new HashSet<>(frame.facts().keySet());
+        StatementSearch.anyStatement(List.of(whole), s -> {
+            if (s instanceof Block b) {
+                b.declarations().forEach(d -> variables.add(d.name().text().toLowerCase(Locale.ROOT)));
+            }
+            return false;
+        });
+        variables.stream().filter(columns::contains).findFirst().ifPresent(v -> {
+            throw CodeAdapter.at(span, v + ", a variable and a column, which is meant on the source");
+        });
     }
 
     private Statement one(Statement statement) {
@@ -290,6 +366,9 @@ final class PsmCode {
 
     /** Errors by the numbers that the target has for them. */
     private List<Condition> conditions(Condition condition) {
+        if (condition.kind() == Condition.Kind.STATE) {
+            return ofState(condition);
+        }
         if (condition.kind() != Condition.Kind.NUMBER) {
             return List.of(condition);
         }
@@ -301,6 +380,17 @@ final class PsmCode {
                 : numbers.stream()
                         .map(n -> new Condition(Condition.Kind.NUMBER, n))
                         .toList();
+    }
+
+    /** A state, and the numbers of the target's own errors where the source has the state for such errors, too. */
+    private List<Condition> ofState(Condition condition) {
+        List<Condition> all = new ArrayList<>();
+        if (ErrorStates.numbers(adapter.from.name(), condition.value()).isEmpty()) {
+            ErrorStates.numbers(adapter.to.name(), condition.value())
+                    .forEach(n -> all.add(new Condition(Condition.Kind.NUMBER, n)));
+        }
+        all.add(condition);
+        return all;
     }
 
     private Optional<Declaration> declared(Declaration declaration) {

@@ -1,4 +1,4 @@
--- to: postgresql
+-- to: postgresql mariadb
 CREATE TABLE kro.telescope (
     telescope_id integer NOT NULL PRIMARY KEY,
     name character varying(60) NOT NULL,

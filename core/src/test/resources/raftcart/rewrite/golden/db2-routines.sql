@@ -1,4 +1,4 @@
--- to: postgresql
+-- to: postgresql mariadb
 CREATE TABLE kro.telescope (telescope_id INTEGER NOT NULL PRIMARY KEY, name VARCHAR(60) NOT NULL, aperture DECIMAL(6,3), dome CHAR(4));
 CREATE TABLE kro.event (noted TIMESTAMP, what VARCHAR(200));
 

@@ -111,19 +111,22 @@ CREATE TEMPORARY TABLE T1 (
 CREATE TEMPORARY TABLE T2 (
     A int
 );
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER NEW_HIRED
---   AFTER INSERT ON STAR
---   FOR EACH ROW MODE DB2SQL
---   UPDATE STATS SET N = N + 1
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER T3 NO CASCADE BEFORE INSERT ON STAR REFERENCING NEW AS N FOR EACH ROW MODE DB2SQL
--- BEGIN ATOMIC
---   SET N.A = 1;
---   SET N.B = 2;
--- END
--- RC0603 by hand: Code is not translated: function
--- CREATE FUNCTION TAN2 (X DOUBLE) RETURNS DOUBLE LANGUAGE SQL CONTAINS SQL NO EXTERNAL ACTION DETERMINISTIC RETURN SIN(X)/COS(X)
+DELIMITER //
+CREATE TRIGGER NEW_HIRED AFTER INSERT ON STAR FOR EACH ROW
+UPDATE STATS SET N = N + 1//
+DELIMITER ;
+DELIMITER //
+CREATE TRIGGER T3 BEFORE INSERT ON STAR FOR EACH ROW
+BEGIN
+    SET new.A = 1;
+    SET new.B = 2;
+END//
+DELIMITER ;
+DELIMITER //
+CREATE FUNCTION TAN2(X double) RETURNS double
+DETERMINISTIC MODIFIES SQL DATA SQL SECURITY DEFINER
+RETURN SIN(X) / COS(X)//
+DELIMITER ;
 -- RC0602 by hand: No counterpart on the target: variable
 -- CREATE VARIABLE V1 INTEGER DEFAULT 5
 CREATE ROLE R1;
@@ -203,9 +206,6 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 97:1: RC0502 adapted: Storage clauses left out: WITH REPLACE
 -- 98:1: RC0627 check: Said in other words, with a difference: the rows stay after the end of the transaction; delete them
 -- 98:1: RC0627 check: Said in other words, with a difference: the table is there for all sessions on the source; on the target each session has to create its own
--- 99:1: RC0603 by hand: Code is not translated: trigger
--- 103:1: RC0603 by hand: Code is not translated: trigger
--- 108:1: RC0603 by hand: Code is not translated: function
 -- 109:1: RC0602 by hand: No counterpart on the target: variable
 -- 113:1: RC0602 by hand: No counterpart on the target: the right CREATEIN on schema
 -- 114:1: RC0602 by hand: No counterpart on the target: GRANT on other than tables

@@ -79,30 +79,31 @@ JOIN addr a ON s.address_id = a.address_id
 JOIN city ON a.city_id = city.city_id
 LEFT JOIN plate_band fc ON s.star_id = fc.star_id
 GROUP BY s.star_id, s.first_name;
--- RC0603 by hand: Code is not translated: trigger
--- /*!50003 CREATE*/ /*!50017 DEFINER=`root`@`localhost`*/ /*!50003 TRIGGER `ins_plate` AFTER INSERT ON `plate` FOR EACH ROW BEGIN
---     INSERT INTO plate_text (plate_id) VALUES (new.plate_id);
---   END */
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER `upd_plate` AFTER UPDATE ON `plate` FOR EACH ROW BEGIN
---     IF (old.title != new.title) THEN
---         UPDATE plate_text SET title=new.title WHERE plate_id=old.plate_id;
---     END IF;
---   END
--- RC0603 by hand: Code is not translated: procedure
--- CREATE PROCEDURE night_report (
---     IN min_plates TINYINT UNSIGNED
---     , OUT count_nights INT
--- )
--- LANGUAGE SQL
--- READS SQL DATA
--- proc: BEGIN
---     DECLARE last_month_start DATE;
---     IF x = 0 THEN
---         SELECT 'x';
---         LEAVE proc;
---     END IF;
--- END
+DELIMITER //
+CREATE TRIGGER ins_plate AFTER INSERT ON plate FOR EACH ROW
+BEGIN
+    INSERT INTO plate_text (plate_id) VALUES (new.plate_id);
+END//
+DELIMITER ;
+DELIMITER //
+CREATE TRIGGER upd_plate AFTER UPDATE ON plate FOR EACH ROW
+BEGIN
+    IF old.title <> new.title THEN
+        UPDATE plate_text SET title = new.title WHERE plate_id = old.plate_id;
+    END IF;
+END//
+DELIMITER ;
+DELIMITER //
+CREATE PROCEDURE night_report(min_plates tinyint(4) unsigned, OUT count_nights int)
+SQL SECURITY DEFINER
+proc: BEGIN
+    DECLARE last_month_start date;
+    IF x = 0 THEN
+        SELECT 'x';
+        LEAVE proc;
+    END IF;
+END//
+DELIMITER ;
 -- RC0603 by hand: Code is not translated: event
 -- CREATE EVENT ev ON SCHEDULE EVERY 1 DAY DO DELETE FROM star WHERE star_id = 0
 CREATE TABLE p (
@@ -199,9 +200,6 @@ ON DUPLICATE KEY UPDATE first_name = VALUES(first_name);
 -- 86:166: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 84:10: RC0502 adapted: Storage clauses left out: DEFINER = `root`@`localhost`
 -- 87:10: RC0604 adapted: Client command left out: SET character_set_client = @saved_cs_client
--- 89:10: RC0603 by hand: Code is not translated: trigger
--- 94:1: RC0603 by hand: Code is not translated: trigger
--- 99:1: RC0603 by hand: Code is not translated: procedure
 -- 113:1: RC0603 by hand: Code is not translated: event
 -- 114:1: RC0609 adapted: Said in other words: the partitions by RANGE (year (d))
 -- 117:1: RC0502 adapted: Storage clauses left out: ENGINE = InnoDB

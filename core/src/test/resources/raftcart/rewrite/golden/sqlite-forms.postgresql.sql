@@ -30,8 +30,7 @@ ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name;
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT DO NOTHING;
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT (id) DO UPDATE SET name = excluded.name RETURNING id;
 SELECT id, * FROM telescope LIMIT 5 OFFSET 2;
--- RC0602 by hand: No counterpart on the target: the session's variable @q
--- SELECT * FROM telescope WHERE name = "it" AND id = ?1 AND x = :p AND y = @q AND z = $r
+SELECT * FROM telescope WHERE name = it AND id = ?1 AND x = :p AND y = :q AND z = $r;
 INSERT INTO telescope
 VALUES (1, 2, 3, 4, 5, 6)
 ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, ap = EXCLUDED.ap, d = EXCLUDED.d, b = EXCLUDED.b, x = EXCLUDED.x;
@@ -60,7 +59,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 2;
 -- 11:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 12:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 14:32: RC0605 adapted: Hint left out: INDEXED BY ix
--- 15:1: RC0602 by hand: No counterpart on the target: the session's variable @q
+-- 15:36: RC0612 check: Comparison may ignore case on one engine: name
 -- 16:1: RC0604 adapted: Client command left out: ATTACH DATABASE 'x.db' AS x
 -- 17:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)

@@ -48,6 +48,8 @@ class RoutineExecutionTest {
             run(engines, "mariadb", "mysql", "mariadb", TWIN, "");
             run(engines, "postgresql", "postgresql", "postgresql", "mariadb", "");
             run(engines, "hsqldb", "hsqldb", "hsqldb", "postgresql", "");
+            run(engines, "hsqldb", "hsqldb", "hsqldb", "mariadb", "");
+            run(engines, "hsqldb-hidden", "hsqldb", "hsqldb", "postgresql", "");
             run(engines, "oracle", "oracle", "mariadb", "postgresql", "ORACLE,EMPTY_STRING_IS_NULL");
             run(engines, "oracle", "mariadb", "mariadb", "postgresql", "ORACLE");
             run(engines, "sqlserver", "sqlserver", NONE, "postgresql", "");
@@ -74,7 +76,8 @@ class RoutineExecutionTest {
             List<String> statements = new ArrayList<>();
             List<String> steps = new ArrayList<>();
             StringBuilder open = new StringBuilder();
-            for (String line : cases[i].replace("~", "_" + file.charAt(0) + dialect.substring(0, 2) + i)
+            for (String line : cases[i].replace(
+                            "~", "_" + file.charAt(file.length() - 1) + dialect.substring(0, 2) + target.charAt(0) + i)
                     .split("\n")) {
                 if (line.equals("/")) {
                     statements.add(open.toString().strip());
