@@ -100,15 +100,19 @@ final class PlCode {
         }
     }
 
-    private static void refuse(CodeStatement.CreateRoutine routine) {
-        boolean again = routine.returns().isPresent()
+    /** True for a function that calls itself, which MariaDB refuses. */
+    static boolean callsItself(CodeStatement.CreateRoutine routine) {
+        return routine.returns().isPresent()
                 && StatementSearch.anyExpression(
                         List.of(routine.body()),
                         e -> e instanceof Expr.Call call
                                 && call.name().last().matches(routine.name().last())
                                 && call.arguments().size()
                                         == routine.parameters().size());
-        if (again) {
+    }
+
+    private static void refuse(CodeStatement.CreateRoutine routine) {
+        if (callsItself(routine)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself");
         }
         if (routine.traits().columnsFirst()) {
@@ -120,7 +124,7 @@ final class PlCode {
     }
 
     /** Says what a caller has to pass where the source had a default. */
-    private void sayDefault(CodeStatement.Parameter parameter) {
+    void sayDefault(CodeStatement.Parameter parameter) {
         parameter
                 .initial()
                 .ifPresent(i -> adapter.note(

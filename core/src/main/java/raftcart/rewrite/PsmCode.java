@@ -46,6 +46,10 @@ final class PsmCode {
     }
 
     Statement routine(CodeStatement.CreateRoutine routine) {
+        if (PlCode.callsItself(routine) && !adapter.from.has(SqlFeature.BLOCKS_HANDLE)) {
+            throw CodeAdapter.at(routine.span(), "a function that calls itself");
+        }
+        routine.parameters().forEach(new PlCode(statements, code)::sayDefault);
         Optional<KnownColumn> result =
                 routine.returns().map(t -> code.known(routine.name().last(), t));
         CodeFrame.Kind kind = result.isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
