@@ -23,7 +23,7 @@ final class CodeTypes {
 
     LogicalType type(TypeName type) {
         if (!type.name().endsWith(TypeName.OF_COLUMN)) {
-            return code.adapter().finder.type(type);
+            return known(type);
         }
         String said = type.name().substring(0, type.name().length() - TypeName.OF_COLUMN.length());
         List<Name> parts = Stream.of(said.split("\\.")).map(Name::of).toList();
@@ -31,6 +31,16 @@ final class CodeTypes {
                 .flatMap(KnownColumn::type)
                 .orElseThrow(
                         () -> CodeAdapter.at(place(), "a variable of the type of " + said + ", which is not known"));
+    }
+
+    /** A type that has a meaning; one that nobody knows may be that of a table or an object. */
+    private LogicalType known(TypeName type) {
+        LogicalType meant = code.adapter().finder.type(type);
+        boolean unknown = meant instanceof LogicalType.Opaque o && !o.isInterval() && !o.isXml() && !o.bytes();
+        if (unknown) {
+            throw CodeAdapter.at(place(), "a variable of the type " + type.name() + ", whose meaning is not known");
+        }
+        return meant;
     }
 
     /** A type for a parameter: constants are whole numbers of 32 bits, which narrower parameters do not take. */

@@ -117,7 +117,7 @@ final class TsqlParser {
             boolean atFirst = fired;
             fired &= token.isWord("BEGIN");
             read(token, token.span(), all);
-            if (atFirst && token.isWord("IF")) {
+            if (atFirst && token.isWord("IF") && !all.isEmpty()) {
                 TsqlCounts.ofTrigger(all.get(0)).ifPresent(asked -> all.set(0, asked));
             }
             return all;
@@ -278,7 +278,11 @@ final class TsqlParser {
             cursor.take();
         }
         List<Statement> rest = otherwise ? one() : List.of();
-        all.add(errors.choice(new CodeStatement.If(List.of(new Choice(condition, body)), rest, span)));
+        Statement read = errors.choice(new CodeStatement.If(List.of(new Choice(condition, body)), rest, span));
+        boolean nothing = read instanceof CodeStatement.Block b && b.body().isEmpty();
+        if (!nothing) {
+            all.add(read);
+        }
     }
 
     private void declare(List<Statement> all) {
