@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -212,7 +213,7 @@ final class TsqlErrors {
     Statement choice(CodeStatement.If choice) {
         Expr condition = choice.choices().get(0).condition();
         List<Statement> body = choice.choices().get(0).body();
-        boolean open = asksOnly(condition, "@@trancount", "xact_state");
+        boolean open = asksOnly(condition, "@@trancount") || asksForOpen(condition);
         if (open && body.size() == 1 && choice.otherwise().isEmpty() && body.get(0) instanceof Transaction) {
             return body.get(0);
         }
@@ -234,12 +235,16 @@ final class TsqlErrors {
         return failed ? CodeStatement.Block.of(choice.otherwise(), choice.span()) : choice;
     }
 
-    /** True for a comparison of one of these with a number. */
-    private static boolean asksOnly(Expr condition, String... names) {
-        Expr plain = condition;
-        return plain instanceof Expr.Binary b
-                && b.right() instanceof Expr.Literal
-                && List.of(names).contains(name(b.left()));
+    /** True for a comparison of this with a number. */
+    private static boolean asksOnly(Expr condition, String name) {
+        return condition instanceof Expr.Binary b && b.right() instanceof Expr.Literal && name.equals(name(b.left()));
+    }
+
+    /** True for the question for an open transaction; for one that can only be rolled back where each error makes it so. */
+    private boolean asksForOpen(Expr condition) {
+        return condition instanceof Expr.Binary b
+                && name(b.left()).equals("xact_state")
+                && (b.operator() == BinaryOperator.NOT_EQUAL || endsAtErrors && b.operator() == BinaryOperator.EQUAL);
     }
 
     private static String name(Expr e) {
@@ -263,7 +268,12 @@ final class TsqlErrors {
                                         && !c.canonical()
                                         && c.function().matches("error_\\w+|xact_state");
                                 if (outside) {
-                                    throw cursor.byHand("a question for an error outside of CATCH");
+                                    throw new SqlSyntaxException(
+                                            e.span().line(),
+                                            e.span().column(),
+                                            name(e).toUpperCase(Locale.ROOT)
+                                                    + ", asked outside of CATCH or for more than whether to roll back",
+                                            true);
                                 }
                                 yield super.expr(e);
                             }

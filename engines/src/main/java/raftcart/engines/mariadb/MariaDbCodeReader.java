@@ -18,6 +18,9 @@ import raftcart.engines.jdbc.Query;
 final class MariaDbCodeReader {
     private static final Logger LOG = LoggerFactory.getLogger(MariaDbCodeReader.class);
 
+    /** "ER_SP_DOES_NOT_EXIST", which SHOW CREATE also gives for what the account may not see. */
+    private static final int NOT_SHOWN = 1305;
+
     private final Connection connection;
     private final Dialect dialect;
     private final String schema;
@@ -104,13 +107,25 @@ final class MariaDbCodeReader {
     private void show(ObjectKind kind, String names, String show, String column) throws SQLException {
         for (String name : Query.list(connection, names, row -> row.getString(1), schema)) {
             ObjectName qualified = new ObjectName(schema, name);
-            List<CodeObject> shown = Query.list(
-                    connection,
-                    show + dialect.identifiers().quote(qualified),
-                    row -> new CodeObject(
-                            kind, qualified, Query.orEmpty(row, column), mode(Query.orEmpty(row, "sql_mode"))));
+            List<CodeObject> shown = shown(kind, qualified, show, column);
             boolean read = !shown.isEmpty() && !shown.get(0).source().isEmpty();
             objects.add(read ? shown.get(0) : new CodeObject(kind, qualified, unread(kind)));
+        }
+    }
+
+    /** An object as the server shows it; none where it was dropped meanwhile, or may be listed but not shown. */
+    private List<CodeObject> shown(ObjectKind kind, ObjectName name, String show, String column) throws SQLException {
+        try {
+            return Query.list(
+                    connection,
+                    show + dialect.identifiers().quote(name),
+                    row -> new CodeObject(
+                            kind, name, Query.orEmpty(row, column), mode(Query.orEmpty(row, "sql_mode"))));
+        } catch (SQLException e) {
+            if (e.getErrorCode() == NOT_SHOWN) {
+                return List.of();
+            }
+            throw e;
         }
     }
 
