@@ -752,8 +752,6 @@ public enum SqlFeature {
     LAST_NUMBER_OF_TRIGGERS,
     /** {@code @x} is a variable of the session, without a declaration. */
     SESSION_VARIABLES,
-    /** DROP ROUTINE removes functions and procedures alike. */
-    DROPS_ROUTINES,
     /** A trigger does not fire for what it does itself, unless the database is set so. */
     TRIGGERS_DO_NOT_FIRE_THEMSELVES,
     /** CREATE OR REPLACE takes routines and triggers. */

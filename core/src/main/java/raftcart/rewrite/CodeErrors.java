@@ -1,8 +1,6 @@
 package raftcart.rewrite;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -22,9 +20,6 @@ import raftcart.sql.tree.TypeName;
 final class CodeErrors {
     /** Those that code raises by a number of its own, from -20999 to -20000, have states that begin so. */
     private static final String OWN = "U0";
-
-    /** The number of all others, which is no engine's, so that it is another than any number that code asks for. */
-    private static final int OTHERS = -99999;
 
     private final CodeAdapter code;
     private final boolean asks;
@@ -75,13 +70,9 @@ final class CodeErrors {
                 .note(
                         FindingCode.SYNTAX_CHECK,
                         span,
-                        "SQLCODE is " + OTHERS + " for errors whose numbers on the source we do not know");
+                        "SQLCODE is " + ErrorStates.OTHERS + " for errors whose numbers on the source we do not know");
         Expr state = Expr.Column.of("sqlstate");
-        List<Expr.When> cases = new ArrayList<>();
-        Map<String, String> numbers = ErrorStates.numbered(code.adapter().from.name());
-        numbers.forEach((known, number) -> cases.add(new Expr.When(
-                new Expr.Binary(BinaryOperator.EQUAL, state, Expr.Literal.string(known), span),
-                Expr.Literal.number(Long.parseLong(number)))));
+        List<Expr.When> cases = ErrorStates.cases(code.adapter().from.name(), state, span);
         Expr own = new Expr.Binary(
                 BinaryOperator.EQUAL,
                 Expr.Call.of("substring", state, Expr.Literal.number(1), Expr.Literal.number(2))
@@ -97,7 +88,7 @@ final class CodeErrors {
         cases.addAll(raised(state, span));
         cases.add(new Expr.When(
                 own, new Expr.Binary(BinaryOperator.SUBTRACT, Expr.Literal.number(-20000), digits, span)));
-        return new Expr.Case(Optional.empty(), cases, Optional.of(Expr.Literal.number(OTHERS)), span);
+        return new Expr.Case(Optional.empty(), cases, Optional.of(Expr.Literal.number(ErrorStates.OTHERS)), span);
     }
 
     /** Errors that the code itself declares or signals have one number. */

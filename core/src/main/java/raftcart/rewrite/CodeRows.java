@@ -26,6 +26,8 @@ import raftcart.type.LogicalType;
 
 /** Rows whose values go into variables: where there is none, the variables keep theirs and handlers come into play. */
 final class CodeRows {
+    private static final Name ROW = Name.of("row_");
+
     private final CodeAdapter code;
     private final CodeFrame frame;
     private final QueryAdapter adapter;
@@ -89,20 +91,33 @@ final class CodeRows {
         return total && (select.where().isEmpty() || !select.from().isEmpty());
     }
 
-    /** Every row gives its values to the variables, so that the last one counts ("SELECT @local_variable", T-SQL). */
+    /**
+     * Every row gives its values to the variables, one after the other, so that the last one counts, and what a variable had
+     * before may be a part of what it gets ("SELECT @local_variable", T-SQL).
+     */
     private Statement last(CodeStatement.SelectInto into, QueryBody.Select select) {
-        Name row = Name.of("row_");
+        boolean builds = select.items().stream()
+                .anyMatch(i -> ExprSearch.any(i.value(), e -> into.targets().stream()
+                        .anyMatch(t -> e instanceof Expr.Column c && c.name().equals(((Expr.Column) t).name()))));
+        List<Item> read = new ArrayList<>();
         List<Statement> body = new ArrayList<>();
         for (int i = 0; i < into.targets().size(); i++) {
-            body.add(new CodeStatement.Assign(
-                    into.targets().get(i), Expr.Column.of(row.text(), value(i).text()), into.span()));
+            Expr value = select.items().get(i).value();
+            Expr given = builds ? ofRow(value, read) : column(value, read);
+            body.add(new CodeStatement.Assign(into.targets().get(i), given, into.span()));
+        }
+        if (builds && (!select.groupBy().isEmpty() || select.distinct())) {
+            throw CodeAdapter.at(into.span(), "a variable that is built from groups of rows");
+        }
+        if (read.isEmpty()) {
+            column(Expr.Literal.number(1), read);
         }
         body.addAll(code.cursors().counted(false, into.span()));
         Block loop = (Block) new CodeLoops(code)
                 .loop(new CodeStatement.ForRows(
                         Optional.empty(),
-                        row,
-                        Optional.of(into.query().withBody(valued(select))),
+                        ROW,
+                        Optional.of(into.query().withBody(select.withItems(read))),
                         Optional.empty(),
                         List.of(),
                         body,
@@ -110,6 +125,39 @@ final class CodeRows {
         List<Statement> all = new ArrayList<>(code.cursors().counted(true, into.span()));
         all.addAll(loop.body());
         return loop.withBody(all);
+    }
+
+    /** A value that is put together row by row: its columns are read, its variables are those of the code. */
+    private Expr ofRow(Expr value, List<Item> read) {
+        if (Aggregates.in(value, adapter.from)) {
+            throw CodeAdapter.at(value.span(), "a variable that is built from groups of rows");
+        }
+        return new StatementMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (e instanceof Expr.Column) {
+                    return isFixed(e) ? e : column(e, read);
+                }
+                if (e instanceof Expr.Subquery || e instanceof Expr.Exists) {
+                    throw CodeAdapter.at(e.span(), "a variable that is built from rows and from queries in them");
+                }
+                return super.expr(e);
+            }
+        }.expr(value);
+    }
+
+    /** A value of the query as a column of the row that is read; each is read once. */
+    private static Expr column(Expr value, List<Item> read) {
+        for (Item item : read) {
+            if (value instanceof Expr.Column c
+                    && item.value() instanceof Expr.Column o
+                    && c.name().equals(o.name())) {
+                return Expr.Column.of(ROW.text(), item.alias().orElseThrow().text());
+            }
+        }
+        Name name = value(read.size());
+        read.add(new Item(value, Optional.of(name)));
+        return Expr.Column.of(ROW.text(), name.text());
     }
 
     /** True for a query of one table whose key has a value, so that there is one row at most. */

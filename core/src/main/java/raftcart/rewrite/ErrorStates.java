@@ -10,9 +10,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import raftcart.resource.ShippedTable;
+import raftcart.sql.Span;
+import raftcart.sql.tree.BinaryOperator;
+import raftcart.sql.tree.Expr;
 
 /** The states of the errors that engines number. */
 final class ErrorStates {
+    /** A number that is no engine's, for errors whose number is not known, so that it is another than any that code asks for. */
+    static final int OTHERS = -99_999;
+
     private static final Pattern NUMBER = Pattern.compile("-?\\d+");
     private static final JsonNode TABLE = read();
 
@@ -54,7 +60,7 @@ final class ErrorStates {
     }
 
     /** The numbers that a dialect has for states; the first where it has several for one. */
-    static Map<String, String> numbered(String dialect) {
+    private static Map<String, String> numbered(String dialect) {
         Map<String, String> numbers = new LinkedHashMap<>();
         TABLE.path(dialect).properties().forEach(e -> {
             if (NUMBER.matcher(e.getKey()).matches()) {
@@ -62,6 +68,16 @@ final class ErrorStates {
             }
         });
         return numbers;
+    }
+
+    /** The numbers that a dialect has for states as choices by the state at hand. */
+    static List<Expr.When> cases(String dialect, Expr state, Span span) {
+        List<Expr.When> cases = new ArrayList<>();
+        numbered(dialect)
+                .forEach((known, number) -> cases.add(new Expr.When(
+                        new Expr.Binary(BinaryOperator.EQUAL, state, Expr.Literal.string(known), span),
+                        Expr.Literal.number(Long.parseLong(number)))));
+        return cases;
     }
 
     /** The number that a dialect has for all errors that code declares or signals. */

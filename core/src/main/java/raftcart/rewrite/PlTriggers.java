@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -51,14 +52,19 @@ final class PlTriggers {
         return all;
     }
 
+    /** Says of a trigger on some columns when it does its work. */
+    static void sayWatched(QueryAdapter adapter, Span span) {
+        adapter.note(
+                FindingCode.SYNTAX_CHECK,
+                span,
+                "it does its work where one of the columns gets another value, on the source wherever one is assigned");
+    }
+
     private static Statement one(
             CreateTrigger trigger, Event event, Statement body, StatementAdapter statements, CodeAdapter code) {
         QueryAdapter adapter = statements.expressions();
         if (!event.columns().isEmpty()) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    trigger.span(),
-                    "it does its work where one of the columns gets another value, on the source wherever one is assigned");
+            sayWatched(adapter, trigger.span());
         }
         String word = event.kind().name();
         List<Name> columns = adapter.knowledge

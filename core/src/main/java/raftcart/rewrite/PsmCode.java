@@ -34,10 +34,13 @@ import raftcart.type.LogicalType;
  * it says in SQL is put in the target's words.
  */
 final class PsmCode {
+    private static final Name ROUTINE = Name.of("routine_");
+
     private final StatementAdapter statements;
     private final QueryAdapter adapter;
     private final CodeAdapter code;
     private CodeFrame frame;
+    private boolean leaves;
 
     PsmCode(StatementAdapter statements, CodeAdapter code) {
         this.statements = statements;
@@ -77,7 +80,7 @@ final class PsmCode {
                     result.map(r -> code.written(r.name(), r.type().orElseThrow())),
                     routine.rows(),
                     routine.traits(),
-                    one(routine.body()),
+                    whole(routine.body()),
                     routine.span());
         } finally {
             adapter.scope = before;
@@ -124,17 +127,14 @@ final class PsmCode {
                 .toList();
         List<Expr> all = new ArrayList<>(trigger.when().stream().toList());
         if (!changed.isEmpty()) {
-            all.add(new Expr.Junction(false, changed, trigger.span()));
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    trigger.span(),
-                    "it does its work where one of the columns gets another value, on the source wherever one is assigned");
+            all.add(changed.size() == 1 ? changed.get(0) : new Expr.Junction(false, changed, trigger.span()));
+            PlTriggers.sayWatched(adapter, trigger.span());
         }
         if (all.isEmpty()) {
-            return one(trigger.body());
+            return whole(trigger.body());
         }
-        Expr condition = adapter.condition(new Expr.Junction(true, all, trigger.span()));
-        Choice choice = new Choice(condition, List.of(one(trigger.body())));
+        Expr condition = adapter.condition(all.size() == 1 ? all.get(0) : new Expr.Junction(true, all, trigger.span()));
+        Choice choice = new Choice(condition, List.of(whole(trigger.body())));
         return Block.of(List.of(new CodeStatement.If(List.of(choice), List.of(), trigger.span())), trigger.span());
     }
 
@@ -147,26 +147,11 @@ final class PsmCode {
         if (!columnsFirst) {
             return;
         }
+        Set<QualifiedName> tables = tables(whole);
         Set<String> columns = new HashSet<>();
-        new StatementMapper() {
-            @Override
-            public TableRef table(TableRef ref) {
-                if (ref instanceof TableRef.Table t) {
-                    adapter.knowledge
-                            .table(t.name())
-                            .ifPresent(k -> columns.addAll(k.columns().keySet()));
-                }
-                return super.table(ref);
-            }
-
-            @Override
-            protected QualifiedName changed(QualifiedName table) {
-                adapter.knowledge
-                        .table(table)
-                        .ifPresent(k -> columns.addAll(k.columns().keySet()));
-                return table;
-            }
-        }.statement(whole);
+        tables.stream()
+                .flatMap(t -> adapter.knowledge.table(t).stream())
+                .forEach(t -> columns.addAll(t.columns().keySet()));
         Set<String> variables = new HashSet<>(frame.facts().keySet());
         StatementSearch.anyStatement(List.of(whole), s -> {
             if (s instanceof Block b) {
@@ -177,6 +162,51 @@ final class PsmCode {
         variables.stream().filter(columns::contains).findFirst().ifPresent(v -> {
             throw CodeAdapter.at(span, v + ", a variable and a column, which is meant on the source");
         });
+        boolean unknown =
+                tables.stream().anyMatch(t -> adapter.knowledge.table(t).isEmpty());
+        if (unknown && !variables.isEmpty()) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "a variable with the name of a column of a table that is not known here hides that on the target");
+        }
+    }
+
+    private static Set<QualifiedName> tables(Statement whole) {
+        Set<QualifiedName> tables = new HashSet<>();
+        new StatementMapper() {
+            @Override
+            public TableRef table(TableRef ref) {
+                if (ref instanceof TableRef.Table t) {
+                    tables.add(t.name());
+                }
+                return super.table(ref);
+            }
+
+            @Override
+            protected QualifiedName changed(QualifiedName table) {
+                tables.add(table);
+                return table;
+            }
+        }.statement(whole);
+        return tables;
+    }
+
+    /** The body, under a label where something leaves it. */
+    private Statement whole(Statement body) {
+        Statement adapted = one(body);
+        return leaves
+                ? new Block(Optional.of(ROUTINE), List.of(), List.of(), List.of(adapted), List.of(), place())
+                : adapted;
+    }
+
+    /** RETURN of what gives no value, which the target has in functions only. */
+    private Statement left(CodeStatement.Return returned) {
+        leaves = true;
+        if (returned.value().isPresent()) {
+            adapter.note(FindingCode.SYNTAX_CHECK, returned.span(), "the status that a procedure returns is left out");
+        }
+        return new CodeStatement.Jump(false, Optional.of(ROUTINE), Optional.empty(), returned.span());
     }
 
     private Statement one(Statement statement) {
@@ -294,6 +324,9 @@ final class PsmCode {
         }
         if (statement instanceof CodeStatement.Fetch f) {
             return new CodeStatement.Fetch(f.cursor(), targets(f.targets()), f.span());
+        }
+        if (statement instanceof CodeStatement.Return r && frame.result.isEmpty()) {
+            return left(r);
         }
         if (statement instanceof CodeStatement.Return r) {
             return new CodeStatement.Return(

@@ -37,36 +37,32 @@ final class RoutineDrops {
         if (drop.kind().equals("TRIGGER")) {
             return triggers(drop);
         }
-        if (adapter.to.has(SqlFeature.DROPS_ROUTINES)) {
-            return List.of(of(drop, "ROUTINE", drop.names(), drop.ifExists(), false));
-        }
-        return drop.kind().equals("PROCEDURE")
-                ? List.of(of(drop, drop.kind(), drop.names(), drop.ifExists(), false))
+        return rescues || drop.kind().equals("PROCEDURE")
+                ? List.of(of(drop, drop.kind(), drop.names(), drop.ifExists()))
                 : either(drop);
     }
 
     /** A function may have become a procedure, if it gives rows. */
     private List<Statement> either(Drop drop) {
         sayIf(drop);
-        return List.of(
-                of(drop, "FUNCTION", drop.names(), true, false), of(drop, "PROCEDURE", drop.names(), true, false));
+        return List.of(of(drop, "FUNCTION", drop.names(), true), of(drop, "PROCEDURE", drop.names(), true));
     }
 
-    /** Triggers go with the functions that they call, which are called as they are, or by their kinds of change, too. */
+    /** Triggers are called as on the source, or by their kinds of change, too. */
     private List<Statement> triggers(Drop drop) {
         if (!adapter.to.has(SqlFeature.BLOCKS_RESCUE)) {
             throw new Untranslatable("DROP TRIGGER");
         }
         boolean several = adapter.from.grammar().has(GrammarFeature.TSQL_ROUTINES);
         if (!several) {
-            return List.of(of(drop, "FUNCTION", drop.names(), drop.ifExists(), true));
+            return List.of(of(drop, drop.kind(), drop.names(), drop.ifExists()));
         }
         sayIf(drop);
         List<QualifiedName> names = drop.names().stream()
                 .flatMap(n -> Stream.concat(
                         Stream.of(n), Stream.of(Event.Kind.values()).map(k -> suffixed(n, k))))
                 .toList();
-        return List.of(of(drop, "FUNCTION", names, true, true));
+        return List.of(of(drop, drop.kind(), names, true));
     }
 
     private static QualifiedName suffixed(QualifiedName name, Event.Kind kind) {
@@ -80,8 +76,7 @@ final class RoutineDrops {
         }
     }
 
-    private static DdlStatement of(
-            Drop drop, String kind, List<QualifiedName> names, boolean ifExists, boolean cascade) {
-        return new Drop(kind, names, ifExists, cascade, Optional.empty(), drop.span());
+    private static DdlStatement of(Drop drop, String kind, List<QualifiedName> names, boolean ifExists) {
+        return new Drop(kind, names, ifExists, false, Optional.empty(), drop.span());
     }
 }

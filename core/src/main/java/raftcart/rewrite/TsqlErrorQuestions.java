@@ -1,9 +1,7 @@
 package raftcart.rewrite;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -19,9 +17,6 @@ final class TsqlErrorQuestions {
     private static final String OWN = "^U[0-9]{4}$";
 
     private static final int FIRST_OWN = 50_000;
-
-    /** The number of all others, which is no engine's. */
-    private static final int OTHERS = -99_999;
 
     /** The severity of errors that code raises, and of most that users make ("RAISERROR", severity). */
     private static final int SEVERITY = 16;
@@ -81,13 +76,9 @@ final class TsqlErrorQuestions {
 
     /** The number that the source has for the state of the error. */
     private Expr number(Span span) {
-        say(span, "ERROR_NUMBER is " + OTHERS + " for errors whose numbers on the source we do not know");
+        say(span, "ERROR_NUMBER is " + ErrorStates.OTHERS + " for errors whose numbers on the source we do not know");
         Expr state = Expr.Column.of("sqlstate");
-        List<Expr.When> cases = new ArrayList<>();
-        Map<String, String> numbers = ErrorStates.numbered(code.adapter().from.name());
-        numbers.forEach((known, number) -> cases.add(new Expr.When(
-                new Expr.Binary(BinaryOperator.EQUAL, state, Expr.Literal.string(known), span),
-                Expr.Literal.number(Long.parseLong(number)))));
+        List<Expr.When> cases = ErrorStates.cases(code.adapter().from.name(), state, span);
         Expr digits = new Expr.Cast(
                 Expr.Call.of("substring", state, Expr.Literal.number(2), Expr.Literal.number(4))
                         .at(span),
@@ -97,6 +88,6 @@ final class TsqlErrorQuestions {
         Expr own = Expr.Call.of("regexp_like", state, Expr.Literal.string(OWN)).at(span);
         cases.add(
                 new Expr.When(own, new Expr.Binary(BinaryOperator.ADD, Expr.Literal.number(FIRST_OWN), digits, span)));
-        return new Expr.Case(Optional.empty(), cases, Optional.of(Expr.Literal.number(OTHERS)), span);
+        return new Expr.Case(Optional.empty(), cases, Optional.of(Expr.Literal.number(ErrorStates.OTHERS)), span);
     }
 }

@@ -1,6 +1,5 @@
 package raftcart.dialect.duckdb;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import raftcart.dialect.write.ChangeWriter;
@@ -175,11 +174,8 @@ public final class DuckDbWriters {
         }
 
         @Override
-        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
-            return drop.temporary()
-                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "temp."
-                            + name(new QualifiedName(List.of(name.last())))
-                    : super.dropOne(drop, name);
+        protected String temporaryName(QualifiedName table) {
+            return "temp." + language().write(table.last());
         }
 
         @Override

@@ -79,7 +79,6 @@ public final class PgLanguage {
                     SqlFeature.INDEXES_LONG_TEXTS,
                     SqlFeature.TEMPORARY_WITHOUT_SCHEMA,
                     SqlFeature.LAST_NUMBER_OF_TRIGGERS,
-                    SqlFeature.DROPS_ROUTINES,
                     SqlFeature.JSON_PATH_ROWS,
                     SqlFeature.JSON_PATHS_TAKE_ONE_FOR_MANY,
                     SqlFeature.ROWS_AMONG_COLUMNS,

@@ -172,11 +172,19 @@ public final class PgWriters {
         }
 
         @Override
+        protected String temporaryName(QualifiedName table) {
+            return "pg_temp." + language().write(table.last());
+        }
+
+        /** Functions and procedures go alike ("DROP ROUTINE"); a trigger with the function of its name, which it calls. */
+        @Override
         protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
-            return drop.temporary()
-                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "pg_temp."
-                            + name(new QualifiedName(List.of(name.last())))
-                    : super.dropOne(drop, name);
+            String ifExists = drop.ifExists() ? "IF EXISTS " : "";
+            return switch (drop.kind()) {
+                case "FUNCTION", "PROCEDURE" -> "DROP ROUTINE " + ifExists + name(name);
+                case "TRIGGER" -> "DROP FUNCTION " + ifExists + name(name) + "() CASCADE";
+                default -> super.dropOne(drop, name);
+            };
         }
 
         @Override

@@ -195,11 +195,8 @@ public final class SqliteWriters {
         }
 
         @Override
-        protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
-            return drop.temporary()
-                    ? "DROP TABLE " + (drop.ifExists() ? "IF EXISTS " : "") + "temp."
-                            + name(new QualifiedName(List.of(name.last())))
-                    : super.dropOne(drop, name);
+        protected String temporaryName(QualifiedName table) {
+            return "temp." + language().write(table.last());
         }
 
         @Override

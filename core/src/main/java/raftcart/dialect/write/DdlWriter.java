@@ -347,22 +347,18 @@ public class DdlWriter {
 
     /** Objects removed. */
     protected String drop(DdlStatement.Drop drop) {
-        String kind = drop.kind();
-        if (kind.equals("INDEX")) {
-            return dropIndex(drop);
-        }
-        if (kind.matches("SYNONYM|ROLE")) {
-            require(
-                    kind.equals("ROLE") ? SqlFeature.GRANTS : SqlFeature.SYNONYMS,
-                    kind.equals("ROLE") ? "a role" : "a synonym");
-        }
-        String cascade = drop.cascade() && has(SqlFeature.CASCADE) ? cascade() : "";
-        return drop.names().stream().map(n -> dropOne(drop, n) + cascade).collect(Collectors.joining(";\n"));
+        return DropWriter.write(this, drop);
     }
 
-    /** One object removed; of a temporary table no other of its name where the engine has a way to say so. */
+    /** One object removed. */
     protected String dropOne(DdlStatement.Drop drop, QualifiedName name) {
-        return "DROP " + drop.kind() + " " + ifExists(drop.ifExists()) + name(name);
+        return "DROP " + drop.kind() + " " + ifExists(drop.ifExists())
+                + (drop.temporary() ? temporaryName(name) : name(name));
+    }
+
+    /** A temporary table, and no other of its name where the engine has a schema for such. */
+    protected String temporaryName(QualifiedName table) {
+        return name(table);
     }
 
     /** CASCADE after DROP. */
@@ -456,12 +452,13 @@ public class DdlWriter {
 
     /** A constraint removed. */
     protected String dropConstraint(AlterAction.DropConstraint drop) {
+        String cascade = drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "";
         if (drop.name().isEmpty()) {
             require(SqlFeature.DROPS_PRIMARY_KEY, "DROP PRIMARY KEY without the name of the constraint");
-            return "DROP PRIMARY KEY" + (drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "");
+            return "DROP PRIMARY KEY" + cascade;
         }
         return "DROP CONSTRAINT " + ifExists(drop.ifExists())
-                + language.write(drop.name().get()) + (drop.cascade() && has(SqlFeature.CASCADE) ? " CASCADE" : "");
+                + language.write(drop.name().get()) + cascade;
     }
 
     /** Several changes of one column as one definition; the whole action. */
@@ -475,8 +472,7 @@ public class DdlWriter {
         transaction.name().ifPresent(n -> require(SqlFeature.SAVEPOINTS, "a savepoint"));
         return switch (transaction.kind()) {
             case BEGIN -> begin();
-            case COMMIT -> "COMMIT";
-            case ROLLBACK -> "ROLLBACK";
+            case COMMIT, ROLLBACK -> transaction.kind().name();
             case SAVEPOINT -> "SAVEPOINT " + name;
             case ROLLBACK_TO -> "ROLLBACK TO SAVEPOINT " + name;
             case RELEASE -> "RELEASE SAVEPOINT " + name;

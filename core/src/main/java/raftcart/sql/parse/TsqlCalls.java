@@ -100,8 +100,7 @@ final class TsqlCalls {
             boolean plain = cursor.atEnd()
                     || cursor.peek().isSymbol(",")
                     || cursor.peek().isSymbol(";")
-                    || cursor.peek().isAnyWord("END", "ELSE")
-                    || Keywords.startsStatement(cursor.peek());
+                    || TsqlTransactions.begins(cursor.peek());
             if (!plain) {
                 throw cursor.byHand("an expression as a parameter of a computed statement");
             }

@@ -190,6 +190,12 @@ final class TsqlErrors {
                 all.add(0, all.remove(i));
             }
         }
+        boolean ends = ofTrigger
+                && all.stream().anyMatch(TsqlErrors::isRollback)
+                && all.stream().noneMatch(CodeStatement.Signal.class::isInstance);
+        if (ends) {
+            all.add(endOfTransaction(Span.NONE));
+        }
         return all;
     }
 
@@ -316,6 +322,12 @@ final class TsqlErrors {
         return works ? again ? 2 : 1 : 0;
     }
 
+    /** A trigger that rolls back ends in an error, which undoes the change that fired it, too. */
+    private static Statement endOfTransaction(Span span) {
+        Expr text = Expr.Literal.string("The transaction ended in the trigger.");
+        return new CodeStatement.Signal(Optional.of(PLAIN), Optional.of(text), List.of(), span);
+    }
+
     private static boolean isTry(Statement statement) {
         return statement instanceof CodeStatement.Block b && !b.handlers().isEmpty();
     }
@@ -329,9 +341,7 @@ final class TsqlErrors {
                     || i + 1 < body.size() && body.get(i + 1) instanceof CodeStatement.Signal;
             if (ofTrigger && isRollback(statement)) {
                 if (!left) {
-                    Expr text = Expr.Literal.string("The transaction ended in the trigger.");
-                    all.add(new CodeStatement.Signal(
-                            Optional.of(PLAIN), Optional.of(text), List.of(), ((Transaction) statement).span()));
+                    all.add(endOfTransaction(((Transaction) statement).span()));
                 }
                 continue;
             }

@@ -31,6 +31,7 @@ final class TsqlParser {
     private final TokenCursor cursor;
     private final TsqlVariables variables;
     private final TsqlErrors errors;
+    private final TsqlTransactions transactions;
     private final TsqlCalls calls;
     private final TsqlAssignments assignments;
     private final List<Declaration> declarations = new ArrayList<>();
@@ -49,6 +50,7 @@ final class TsqlParser {
         this.variables = variables;
         this.errors = new TsqlErrors(parsing, endsAtErrors, ofTrigger);
         this.fired = ofTrigger;
+        this.transactions = new TsqlTransactions(parsing);
         this.calls = new TsqlCalls(parsing, variables);
         this.assignments = new TsqlAssignments(parsing, variables);
     }
@@ -148,6 +150,7 @@ final class TsqlParser {
             }
             case "RAISERROR" -> all.add(errors.raised(span));
             case "THROW" -> all.add(errors.thrown(span));
+            case "COMMIT", "ROLLBACK", "SAVE" -> all.add(transactions.read(span));
             case "EXEC", "EXECUTE" -> all.add(calls.executed(span));
             case "OPEN", "CLOSE", "DEALLOCATE", "FETCH" -> cursorStep(span, all);
             case "GOTO",
@@ -219,11 +222,7 @@ final class TsqlParser {
     }
 
     private boolean endsStatement() {
-        return cursor.atEnd()
-                || cursor.peek().isSymbol(";")
-                || cursor.peek().isAnyWord("END", "ELSE")
-                || Keywords.startsStatement(cursor.peek())
-                || cursor.peek().isAnyWord("SET", "PRINT", "BREAK", "CONTINUE");
+        return cursor.atEnd() || cursor.peek().isSymbol(";") || TsqlTransactions.begins(cursor.peek());
     }
 
     private void begin(Span span, List<Statement> all) {
@@ -231,7 +230,7 @@ final class TsqlParser {
             if (cursor.peek(1).isWord("DISTRIBUTED")) {
                 throw cursor.byHand("a distributed transaction");
             }
-            all.add(StatementParser.nested(parsing));
+            all.add(transactions.read(span));
             return;
         }
         cursor.take();
@@ -342,6 +341,9 @@ final class TsqlParser {
         if (!opened) {
             throw cursor.byHand("a cursor that is opened later than it is declared, when variables may be others");
         }
+        if (declarations.stream().anyMatch(d -> d.name().matches(name))) {
+            throw cursor.byHand("a cursor that is declared in several places, " + name.text());
+        }
         declarations.add(new Declaration.Cursor(name, List.of(), query, span));
     }
 
@@ -390,6 +392,10 @@ final class TsqlParser {
             throw cursor.byHand("a variable for a cursor");
         }
         Name name = parsing.name();
+        if (declarations.stream()
+                .noneMatch(d -> d instanceof Declaration.Cursor && d.name().matches(name))) {
+            throw cursor.byHand("a cursor that is declared elsewhere, " + name.text());
+        }
         if (step.isWord("DEALLOCATE")) {
             return;
         }

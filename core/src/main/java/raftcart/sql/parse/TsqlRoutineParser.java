@@ -23,6 +23,8 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TypeName;
 
@@ -31,6 +33,9 @@ import raftcart.sql.tree.TypeName;
  * whose body cannot be read is left to a person as a whole, for the reason and at the place where reading ended.
  */
 final class TsqlRoutineParser {
+    /** The statements that fill the table that a function gives. */
+    private static final Name FILLING = Name.of("filling_");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final TsqlVariables variables = new TsqlVariables();
@@ -100,7 +105,7 @@ final class TsqlRoutineParser {
     }
 
     private Traits traits(Access access, boolean goesOn) {
-        return new Traits(false, access, definer, true, Optional.empty()).goingOn(goesOn);
+        return new Traits(false, access, definer, false, Optional.empty()).goingOn(goesOn);
     }
 
     private Parameter parameter() {
@@ -220,6 +225,9 @@ final class TsqlRoutineParser {
         if (!body.isEmpty() && body.get(body.size() - 1) instanceof CodeStatement.Return) {
             body.remove(body.size() - 1);
         }
+        if (StatementSearch.anyStatement(body, CodeStatement.Return.class::isInstance)) {
+            body = new ArrayList<>(List.of(leaving(body, place)));
+        }
         TableRef from =
                 new TableRef.Table(new QualifiedName(List.of(table)), Optional.empty(), Optional.empty(), false, place);
         QueryBody rows = QueryBody.Select.of(
@@ -235,6 +243,19 @@ final class TsqlRoutineParser {
                 traits(Access.UNSAID, false),
                 new Block(Optional.empty(), read.declarations(), List.of(), body, List.of(), place),
                 span);
+    }
+
+    /** Statements of which RETURN leaves those behind it, and not the routine. */
+    private static Statement leaving(List<Statement> body, Span span) {
+        List<Statement> left = new StatementMapper() {
+            @Override
+            public Statement statement(Statement statement) {
+                return statement instanceof CodeStatement.Return r
+                        ? new CodeStatement.Jump(false, Optional.of(FILLING), Optional.empty(), r.span())
+                        : super.statement(statement);
+            }
+        }.statements(body);
+        return new Block(Optional.of(FILLING), List.of(), List.of(), left, List.of(), span);
     }
 
     private Statement trigger(boolean replace, Span span) {
@@ -271,7 +292,7 @@ final class TsqlRoutineParser {
                 Optional.empty(),
                 Optional.empty(),
                 false,
-                true,
+                false,
                 body,
                 span);
     }

@@ -71,7 +71,7 @@ DELIMITER ;
 DELIMITER //
 CREATE TRIGGER kro.telescope_au AFTER UPDATE ON kro.telescope FOR EACH ROW
 BEGIN
-    IF old.aperture <> new.aperture AND (NOT (old.aperture <=> new.aperture)) THEN
+    IF old.aperture <> new.aperture AND NOT (old.aperture <=> new.aperture) THEN
         BEGIN
             INSERT INTO kro.event
             VALUES (LOCALTIMESTAMP(6), CONCAT(new.name, ' was ', CAST(old.aperture AS CHAR)));

@@ -27,7 +27,7 @@ CREATE OR REPLACE FUNCTION public.usp_Observation_Page(p_PageNumber integer DEFA
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_Offset integer;
 BEGIN
@@ -55,7 +55,7 @@ CREATE PROCEDURE public.usp_Observation_Upsert(INOUT p_Id integer DEFAULT NULL, 
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     p_Seeing := CAST(p_Seeing AS numeric(5,2));
     IF p_TelescopeId IS NULL OR p_TelescopeId <= 0 THEN
@@ -94,7 +94,7 @@ CREATE FUNCTION public.fn_Split(p_List text, p_Delim character(1)) RETURNS SETOF
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_Start integer;
     v_End integer;
@@ -123,7 +123,7 @@ CREATE FUNCTION public.fn_Nights(p_From date, p_To date) RETURNS SETOF public.fn
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     RETURN QUERY
         SELECT
@@ -139,7 +139,7 @@ $$;
 CREATE OR REPLACE FUNCTION public.trg_Observation_Audit_insert() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_Action character(1);
 BEGIN
@@ -161,7 +161,7 @@ EXECUTE FUNCTION public.trg_Observation_Audit_insert();
 CREATE OR REPLACE FUNCTION public.trg_Observation_Audit_update() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_Action character(1);
 BEGIN
@@ -183,7 +183,7 @@ EXECUTE FUNCTION public.trg_Observation_Audit_update();
 CREATE OR REPLACE FUNCTION public.trg_Observation_Audit_delete() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_Action character(1);
 BEGIN
@@ -226,7 +226,7 @@ CREATE PROCEDURE public.usp_Recalc()
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_TelescopeId integer;
     v_Avg numeric(5,2);
@@ -259,7 +259,7 @@ CREATE PROCEDURE public.usp_Stats(p_TelescopeId integer, INOUT p_Count integer, 
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     SELECT COUNT(*), MAX(Started) FROM public.Observation WHERE TelescopeId = p_TelescopeId
     INTO p_Count, p_Last;
@@ -287,7 +287,7 @@ CREATE PROCEDURE public.usp_Json(p_Doc text)
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     sql_rows_ bigint;
 BEGIN

@@ -27,7 +27,7 @@ CREATE PROCEDURE public.add_telescope(p_name character varying(60), p_aperture n
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     sql_rows_ bigint;
 BEGIN
@@ -51,7 +51,7 @@ CREATE PROCEDURE public.close_all(p_dome character(4))
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_m character varying(4000);
     v_s integer;
@@ -72,7 +72,7 @@ CREATE PROCEDURE public.names(p_dome character(4), INOUT p_list text)
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_n integer;
     v_last character varying(60);
@@ -126,7 +126,7 @@ CREATE PROCEDURE public.walk()
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_id integer;
     v_name character varying(60);
@@ -158,7 +158,7 @@ CREATE FUNCTION public.report(p_dome character(4)) RETURNS SETOF public.report_r
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     RETURN QUERY
         SELECT t.name, t.aperture, CAST(public.area(t.aperture) AS numeric) AS area
@@ -172,7 +172,7 @@ CREATE FUNCTION public.big(p_d numeric(6,3)) RETURNS SETOF public.big_row
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     p_d := CAST(p_d AS numeric(6,3));
     RETURN QUERY
@@ -184,7 +184,7 @@ CREATE FUNCTION public.listed(p_d numeric(6,3)) RETURNS SETOF public.listed_row
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     p_d := CAST(p_d AS numeric(6,3));
     DROP TABLE IF EXISTS pg_temp.v_r;
@@ -258,7 +258,7 @@ CREATE PROCEDURE public.caller()
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_id integer;
     v_rc integer;
@@ -295,7 +295,7 @@ CREATE PROCEDURE public.purge(p_before timestamp(3) without time zone, INOUT p_g
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     sql_rows_ bigint;
 BEGIN
@@ -315,7 +315,7 @@ CREATE FUNCTION public.top_stars(p_n integer) RETURNS SETOF public.top_stars_row
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     DROP TABLE IF EXISTS "#bright";
     DROP TABLE IF EXISTS pg_temp."#bright";
@@ -335,7 +335,7 @@ CREATE PROCEDURE public.into_temp()
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_c integer;
 BEGIN
@@ -381,7 +381,7 @@ CREATE FUNCTION public.name_of(p_id integer) RETURNS character varying(60)
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     RETURN (SELECT name FROM public.star WHERE star_id = p_id);
 END;
@@ -390,7 +390,7 @@ CREATE PROCEDURE public.save_star(INOUT p_id integer, p_name character varying(6
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     sql_rows_ bigint;
 BEGIN
@@ -469,7 +469,7 @@ EXECUTE FUNCTION public.star_guard();
 CREATE OR REPLACE FUNCTION public.star_each() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_id integer;
     v_mag numeric(4,2);
@@ -498,7 +498,7 @@ CREATE PROCEDURE public.merged(p_name character varying(60), p_mag numeric(4,2))
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 BEGIN
     p_mag := CAST(p_mag AS numeric(4,2));
     MERGE INTO public.star t
@@ -519,7 +519,7 @@ CREATE PROCEDURE public.next_id(INOUT p_next integer)
 LANGUAGE plpgsql
 SET search_path = public, pg_temp
 AS $$
-#variable_conflict use_column
+#variable_conflict use_variable
 DECLARE
     v_today timestamp(3) without time zone;
     v_later timestamp(3) without time zone;
