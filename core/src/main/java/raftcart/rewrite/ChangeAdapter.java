@@ -261,7 +261,7 @@ final class ChangeAdapter {
     }
 
     private Statement withOuterJoin(Statement.Update update, TableRef tree) {
-        List<TableRef> tables = OuterJoinChanges.leaves(tree);
+        List<TableRef> tables = tree.leaves();
         TableRef changed = update.target() instanceof TableRef.Table t
                 ? tables.stream()
                         .filter(l -> l instanceof TableRef.Table
@@ -321,7 +321,7 @@ final class ChangeAdapter {
     static boolean isAmong(List<TableRef> from, TableRef target) {
         return target instanceof TableRef.Table changed
                 && from.stream()
-                        .flatMap(f -> OuterJoinChanges.leaves(f).stream())
+                        .flatMap(f -> f.leaves().stream())
                         .anyMatch(t -> t instanceof TableRef.Table other
                                 && other.name().last().matches(changed.name().last()));
     }
@@ -334,7 +334,7 @@ final class ChangeAdapter {
             boolean keepQualifier) {
         enter(target);
         from.forEach(this::enter);
-        Optional<KnownTable> known = OuterJoinChanges.leaves(target).stream()
+        Optional<KnownTable> known = target.leaves().stream()
                 .filter(t -> t instanceof TableRef.Table && alias(t).matches(owner(update, target)))
                 .findFirst()
                 .flatMap(t -> adapter.knowledge.table(((TableRef.Table) t).name()));

@@ -13,7 +13,6 @@ import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
-import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -44,45 +43,46 @@ final class CodeAdapter {
 
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
-        boolean rescues =
-                adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
-        boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
-        if (keeps() && (code instanceof CodeStatement.CreateRoutine || code instanceof CodeStatement.CreateTrigger)) {
-            return List.of(
-                    code instanceof CodeStatement.CreateRoutine routine
-                            ? new PsmCode(statements, this).routine(routine)
-                            : new PsmCode(statements, this).trigger((CodeStatement.CreateTrigger) code));
-        }
+        CodeWay way = CodeWay.of(adapter.from, adapter.to);
         if (code instanceof CodeStatement.CreatePackage made) {
-            refuse(!rescues, "package");
+            refuse(way != CodeWay.TO_RESCUES, "package");
             return new CodePackages(this).adapt(made);
         }
         if (code instanceof CodeStatement.CreateRoutine routine) {
-            refuse(!rescues && !handles, routine.returns().isPresent() ? "function" : "procedure");
-            sayLanguage(routine.span());
-            List<Statement> made = rescues
-                    ? List.of(routine(routine, Optional.empty()))
-                    : new PlCode(statements, this).routine(routine);
+            refuse(way == CodeWay.NONE, routine.returns().isPresent() ? "function" : "procedure");
+            List<Statement> made = made(routine, way);
             adapter.knowledge.addRoutine(routine.name().last().text());
             return made;
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
-            refuse(!rescues && !handles, "trigger");
-            sayLanguage(trigger.span());
-            return rescues ? new CodeTriggers(this).triggers(trigger) : PlTriggers.triggers(trigger, statements, this);
+            refuse(way == CodeWay.NONE, "trigger");
+            return made(trigger, way);
         }
         if (code instanceof CodeStatement.RunBlock block) {
-            refuse(!rescues, "block of code");
+            refuse(way != CodeWay.TO_RESCUES, "block of code");
             return List.of(new CodeRuns(this).run(block));
         }
         throw new Untranslatable("block of code");
     }
 
-    /** True where source and target have handlers alike. */
-    private boolean keeps() {
-        return adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES)
-                && adapter.to.has(SqlFeature.BLOCKS_HANDLE)
-                && adapter.from.grammar().has(GrammarFeature.PSM_ROUTINES);
+    private List<Statement> made(CodeStatement.CreateRoutine routine, CodeWay way) {
+        if (way == CodeWay.AS_IT_IS) {
+            return List.of(new PsmCode(statements, this).routine(routine));
+        }
+        sayLanguage(routine.span());
+        return way == CodeWay.TO_RESCUES
+                ? List.of(routine(routine, Optional.empty()))
+                : new PlCode(statements, this).routine(routine);
+    }
+
+    private List<Statement> made(CodeStatement.CreateTrigger trigger, CodeWay way) {
+        if (way == CodeWay.AS_IT_IS) {
+            return List.of(new PsmCode(statements, this).trigger(trigger));
+        }
+        sayLanguage(trigger.span());
+        return way == CodeWay.TO_RESCUES
+                ? new CodeTriggers(this).triggers(trigger)
+                : PlTriggers.triggers(trigger, statements, this);
     }
 
     /** Begins a routine that is adapted elsewhere. */

@@ -141,4 +141,25 @@ final class CodeHeads {
         }
         return first;
     }
+
+    /** Says that a parameter has no default on the target. */
+    void sayDefault(CodeStatement.Parameter parameter) {
+        parameter
+                .initial()
+                .ifPresent(i -> adapter.note(
+                        FindingCode.SYNTAX_CHECK,
+                        i.span(),
+                        "the parameter " + parameter.name().text() + " has no default: a call has to pass its value"));
+    }
+
+    /** True for a function that calls itself, which MariaDB refuses. */
+    static boolean callsItself(CodeStatement.CreateRoutine routine) {
+        return routine.returns().isPresent()
+                && StatementSearch.anyExpression(
+                        List.of(routine.body()),
+                        e -> e instanceof Expr.Call call
+                                && call.name().last().matches(routine.name().last())
+                                && call.arguments().size()
+                                        == routine.parameters().size());
+    }
 }

@@ -150,7 +150,7 @@ final class DeleteAdapter {
         if (has(SqlFeature.DELETE_JOIN)) {
             return plainDelete(delete);
         }
-        TableRef changed = named(delete.targets().get(0), OuterJoinChanges.leaves(delete.table()));
+        TableRef changed = named(delete.targets().get(0), delete.table().leaves());
         return plainDelete(new OuterJoinChanges(adapter).byKey(delete, delete.table(), changed));
     }
 

@@ -186,7 +186,7 @@ final class NamedJoins {
 
     /** The column of the one table on this side that has it. */
     private Expr of(TableRef side, Name column) {
-        List<TableRef> leaves = OuterJoinChanges.leaves(side);
+        List<TableRef> leaves = side.leaves();
         List<TableRef> owners = leaves.stream().filter(l -> has(l, column)).toList();
         if (leaves.size() > 1 && owners.size() != 1) {
             throw new Untranslatable("a join by the column " + column.text() + ", whose table is not known");

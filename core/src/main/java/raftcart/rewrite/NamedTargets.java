@@ -52,8 +52,7 @@ final class NamedTargets {
     }
 
     private static Optional<Name> alias(QualifiedName target, List<TableRef> from) {
-        List<TableRef> tables =
-                from.stream().flatMap(f -> OuterJoinChanges.leaves(f).stream()).toList();
+        List<TableRef> tables = from.stream().flatMap(f -> f.leaves().stream()).toList();
         boolean named = tables.stream().anyMatch(t -> ChangeAdapter.alias(t).matches(target.last()));
         List<Name> aliases = named
                 ? List.of()

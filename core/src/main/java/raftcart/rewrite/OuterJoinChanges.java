@@ -51,20 +51,10 @@ final class OuterJoinChanges {
                 && update.target() instanceof TableRef.Table t
                 && t.alias().isEmpty()
                 && isOuter(update.from().get(0))
-                && leaves(update.from().get(0)).stream()
+                && update.from().get(0).leaves().stream()
                         .anyMatch(l -> l instanceof TableRef.Table
                                 && ChangeAdapter.alias(l).matches(t.name().last()));
         return named ? Optional.of(update.from().get(0)) : Optional.empty();
-    }
-
-    /** The tables of a join from left to right. */
-    static List<TableRef> leaves(TableRef table) {
-        if (!(table instanceof Join join)) {
-            return List.of(table);
-        }
-        List<TableRef> all = new ArrayList<>(leaves(join.left()));
-        all.addAll(leaves(join.right()));
-        return all;
     }
 
     /** The UPDATE by the keys of the rows. */

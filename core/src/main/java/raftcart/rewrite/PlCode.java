@@ -66,7 +66,7 @@ final class PlCode {
                     "what the function does goes into the triggers that call it");
             return List.of();
         }
-        routine.parameters().forEach(this::sayDefault);
+        routine.parameters().forEach(new CodeHeads(code)::sayDefault);
         boolean nothing = routine.returns().filter(t -> t.name().equals("void")).isPresent();
         Optional<KnownColumn> result = routine.returns()
                 .map(t -> nothing
@@ -100,19 +100,8 @@ final class PlCode {
         }
     }
 
-    /** True for a function that calls itself, which MariaDB refuses. */
-    static boolean callsItself(CodeStatement.CreateRoutine routine) {
-        return routine.returns().isPresent()
-                && StatementSearch.anyExpression(
-                        List.of(routine.body()),
-                        e -> e instanceof Expr.Call call
-                                && call.name().last().matches(routine.name().last())
-                                && call.arguments().size()
-                                        == routine.parameters().size());
-    }
-
     private static void refuse(CodeStatement.CreateRoutine routine) {
-        if (callsItself(routine)) {
+        if (CodeHeads.callsItself(routine)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself");
         }
         if (routine.traits().columnsFirst()) {
@@ -124,15 +113,6 @@ final class PlCode {
     }
 
     /** Says what a caller has to pass where the source had a default. */
-    void sayDefault(CodeStatement.Parameter parameter) {
-        parameter
-                .initial()
-                .ifPresent(i -> adapter.note(
-                        FindingCode.SYNTAX_CHECK,
-                        i.span(),
-                        "the parameter " + parameter.name().text() + " has no default: a call has to pass its value"));
-    }
-
     private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
         KnownColumn known = code.known(p.name(), p.type());
         frame.declare(known);

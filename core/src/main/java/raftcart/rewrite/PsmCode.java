@@ -49,10 +49,12 @@ final class PsmCode {
     }
 
     Statement routine(CodeStatement.CreateRoutine routine) {
-        if (PlCode.callsItself(routine) && !adapter.from.has(SqlFeature.BLOCKS_HANDLE)) {
+        CodeHeads heads = new CodeHeads(code);
+        heads.know(routine);
+        if (CodeHeads.callsItself(routine) && !adapter.from.has(SqlFeature.BLOCKS_HANDLE)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself");
         }
-        routine.parameters().forEach(new PlCode(statements, code)::sayDefault);
+        routine.parameters().forEach(heads::sayDefault);
         Optional<KnownColumn> result =
                 routine.returns().map(t -> code.known(routine.name().last(), t));
         CodeFrame.Kind kind = result.isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;

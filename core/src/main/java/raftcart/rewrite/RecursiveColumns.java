@@ -144,7 +144,7 @@ final class RecursiveColumns {
         String owner =
                 column.name().parts().get(column.name().parts().size() - 2).text();
         return select.from().stream()
-                .flatMap(t -> OuterJoinChanges.leaves(t).stream())
+                .flatMap(t -> t.leaves().stream())
                 .anyMatch(t -> t instanceof TableRef.Table named
                         && named.name().last().matches(table.name())
                         && ChangeAdapter.alias(t).text().equalsIgnoreCase(owner));

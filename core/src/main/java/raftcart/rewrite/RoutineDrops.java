@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.parse.GrammarFeature;
@@ -24,20 +23,17 @@ final class RoutineDrops {
     }
 
     List<Statement> drop(Drop drop) {
-        boolean rescues =
-                adapter.to.has(SqlFeature.BLOCKS_RESCUE) && adapter.from.has(SqlFeature.HANDLERS_KEEP_CHANGES);
-        boolean handles = adapter.to.has(SqlFeature.BLOCKS_HANDLE) && adapter.from.has(SqlFeature.BLOCKS_RESCUE);
-        boolean keeps = adapter.from.has(SqlFeature.BLOCKS_HANDLE) && adapter.to.has(SqlFeature.BLOCKS_HANDLE);
-        if (keeps) {
+        CodeWay way = CodeWay.of(adapter.from, adapter.to);
+        if (way == CodeWay.AS_IT_IS) {
             return List.of(drop);
         }
-        if (!rescues && !handles) {
+        if (way == CodeWay.NONE) {
             throw new Untranslatable("DROP " + drop.kind());
         }
         if (drop.kind().equals("TRIGGER")) {
-            return triggers(drop);
+            return triggers(drop, way);
         }
-        return rescues || drop.kind().equals("PROCEDURE")
+        return way == CodeWay.TO_RESCUES || drop.kind().equals("PROCEDURE")
                 ? List.of(of(drop, drop.kind(), drop.names(), drop.ifExists()))
                 : either(drop);
     }
@@ -49,8 +45,8 @@ final class RoutineDrops {
     }
 
     /** Triggers are called as on the source, or by their kinds of change, too. */
-    private List<Statement> triggers(Drop drop) {
-        if (!adapter.to.has(SqlFeature.BLOCKS_RESCUE)) {
+    private List<Statement> triggers(Drop drop, CodeWay way) {
+        if (way == CodeWay.TO_HANDLERS) {
             throw new Untranslatable("DROP TRIGGER");
         }
         boolean several = adapter.from.grammar().has(GrammarFeature.TSQL_ROUTINES);

@@ -90,7 +90,7 @@ final class StatementAdapter {
     private Statement called(Statement.CallProcedure call) {
         List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
         boolean rows = !adapter.same()
-                && adapter.to.has(SqlFeature.BLOCKS_RESCUE)
+                && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_RESCUES
                 && adapter.knowledge.code().signatures().givesRows(call.name());
         return rows
                 ? CodeResults.asked(call, arguments)

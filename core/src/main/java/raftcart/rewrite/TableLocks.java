@@ -38,8 +38,8 @@ final class TableLocks {
         if (!(query.body() instanceof Select select)) {
             return query;
         }
-        List<TableRef.Table> tables = new ArrayList<>();
-        select.from().forEach(t -> collect(t, tables));
+        List<TableRef.Table> tables =
+                select.from().stream().flatMap(TableRef::tables).toList();
         List<TableRef.Table> locked =
                 tables.stream().filter(t -> t.lock().isPresent()).toList();
         if (locked.isEmpty()) {
@@ -71,15 +71,6 @@ final class TableLocks {
         return new Query(query.with(), query.recursive(), body, query.order(), query.paging(), lock, query.span());
     }
 
-    private static void collect(TableRef ref, List<TableRef.Table> tables) {
-        if (ref instanceof TableRef.Join join) {
-            collect(join.left(), tables);
-            collect(join.right(), tables);
-        } else if (ref instanceof TableRef.Table table) {
-            tables.add(table);
-        }
-    }
-
     /** The lock of a query at each of its tables. */
     private Query atTables(Query query) {
         if (query.locking().isEmpty()) {
@@ -88,7 +79,7 @@ final class TableLocks {
         Locking lock = query.locking().get();
         List<TableRef.Table> tables = new ArrayList<>();
         if (query.body() instanceof Select select) {
-            select.from().forEach(t -> collect(t, tables));
+            select.from().stream().flatMap(TableRef::tables).forEach(tables::add);
         }
         if (tables.isEmpty()) {
             throw new Untranslatable("FOR " + lock.strength() + " of more than tables");

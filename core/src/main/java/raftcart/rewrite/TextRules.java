@@ -351,7 +351,7 @@ final class TextRules {
 
     /** The names of the columns of all tables that are known. */
     private Set<String> columns(TableRef tables) {
-        return OuterJoinChanges.leaves(tables).stream()
+        return tables.leaves().stream()
                 .filter(TableRef.Table.class::isInstance)
                 .flatMap(t -> adapter.knowledge.table(((TableRef.Table) t).name()).stream())
                 .flatMap(k -> k.columns().keySet().stream())

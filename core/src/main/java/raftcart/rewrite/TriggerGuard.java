@@ -56,20 +56,15 @@ final class TriggerGuard {
         }
         if (change instanceof Statement.Update update) {
             return Stream.concat(Stream.of(update.target()), update.from().stream())
-                    .flatMap(TriggerGuard::tables);
+                    .flatMap(TableRef::tables)
+                    .map(TableRef.Table::name);
         }
         if (change instanceof Statement.Delete delete) {
             return Stream.concat(Stream.of(delete.table()), delete.using().stream())
-                    .flatMap(TriggerGuard::tables);
+                    .flatMap(TableRef::tables)
+                    .map(TableRef.Table::name);
         }
-        return tables(((Statement.Merge) change).target());
-    }
-
-    private static Stream<QualifiedName> tables(TableRef ref) {
-        if (ref instanceof TableRef.Join join) {
-            return Stream.concat(tables(join.left()), tables(join.right()));
-        }
-        return ref instanceof TableRef.Table table ? Stream.of(table.name()) : Stream.empty();
+        return ((Statement.Merge) change).target().tables().map(TableRef.Table::name);
     }
 
     /** The body, which is left at once where the trigger is at work already. */

@@ -116,7 +116,7 @@ final class RoutineRenamer extends ObjectRenamer {
         Optional<TableRef> meant =
                 update.target() instanceof TableRef.Table t && t.name().parts().size() == 1
                         ? update.from().stream()
-                                .flatMap(RoutineRenamer::tables)
+                                .flatMap(TableRef::tables)
                                 .filter(f -> f.alias()
                                         .filter(a -> a.name().matches(t.name().last()))
                                         .isPresent())
@@ -128,13 +128,6 @@ final class RoutineRenamer extends ObjectRenamer {
         }
         Statement.Update renamed = (Statement.Update) super.statement(update.withTarget(meant.get()));
         return renamed.withTarget(update.target());
-    }
-
-    private static Stream<TableRef.Table> tables(TableRef ref) {
-        if (ref instanceof TableRef.Join join) {
-            return Stream.concat(tables(join.left()), tables(join.right()));
-        }
-        return ref instanceof TableRef.Table table ? Stream.of(table) : Stream.empty();
     }
 
     private Statement insert(Statement.Insert insert) {

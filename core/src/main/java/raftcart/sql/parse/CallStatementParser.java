@@ -61,11 +61,11 @@ final class CallStatementParser {
 
     private Expr argument() {
         Token token = cursor.peek();
-        boolean named = (token.isName() || token.kind() == TokenKind.PARAMETER)
-                && (cursor.peek(1).isSymbol("=>")
-                        || cursor.peek(1).isSymbol(":=")
-                        || (token.kind() == TokenKind.PARAMETER
-                                && cursor.peek(1).isSymbol("=")));
+        boolean named = token.isName()
+                        && (cursor.peek(1).isSymbol("=>") || cursor.peek(1).isSymbol(":="))
+                || parsing.has(GrammarFeature.TSQL_ROUTINES)
+                        && TsqlVariables.isVariable(token)
+                        && cursor.peek(1).isSymbol("=");
         if (named) {
             cursor.take();
             cursor.take();

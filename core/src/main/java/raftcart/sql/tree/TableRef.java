@@ -2,12 +2,26 @@ package raftcart.sql.tree;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.sql.Span;
 
 /** Something that gives rows in FROM. */
 public sealed interface TableRef {
     /** Where it was read. */
     Span span();
+
+    /** What is joined here, from left to right; this alone where it is no join. */
+    default List<TableRef> leaves() {
+        return this instanceof Join join
+                ? Stream.concat(join.left().leaves().stream(), join.right().leaves().stream())
+                        .toList()
+                : List.of(this);
+    }
+
+    /** The tables among what is joined here. */
+    default Stream<Table> tables() {
+        return leaves().stream().filter(Table.class::isInstance).map(Table.class::cast);
+    }
 
     /**
      * A table or view.
