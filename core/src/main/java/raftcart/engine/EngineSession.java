@@ -51,6 +51,23 @@ public interface EngineSession extends AutoCloseable {
     /** Writes rows into a table, the transfer columns in this order; commits are the caller's. */
     RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;
 
+    /**
+     * Calls a routine within the transaction at hand.
+     *
+     * @return the rows that it gives, and behind them one row of the values of its output parameters where it has such
+     * @throws SQLException if it fails, or cannot be called
+     */
+    List<ResultRows> call(RoutineCall call) throws SQLException;
+
+    /** The state of an error by the standard, or PostgreSQL's where the standard has none; what the engine says besides is its own. */
+    String stateOf(SQLException error);
+
+    /** True where the error says that code cannot work whatever it is given, as it names what is not there. */
+    boolean isCodeFault(SQLException error);
+
+    /** What an error says, without what the driver puts around it. */
+    String messageOf(SQLException error);
+
     /** True where the error says that a row does not fit, and false where something else is wrong. */
     boolean isRowFault(SQLException error);
 

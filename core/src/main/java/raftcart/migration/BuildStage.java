@@ -76,6 +76,7 @@ public final class BuildStage {
             checkPermissions(target);
             List<String> skipped = List.of();
             int ran = 0;
+            RoutineCheck.Result routines = RoutineCheck.Result.NONE;
             if (part.includes(false)) {
                 ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.BUILD);
                 skipped = skipExisting(translation, target, runner, existing);
@@ -90,8 +91,9 @@ public final class BuildStage {
                 // They belong to the load, which must not run them again.
                 ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.LOAD);
                 ran += runAll(runner, runner.scripts(true));
+                routines = RoutineCheck.run(migration, target, translation);
             }
-            Result result = new Result(ran, skipped, (System.nanoTime() - start) / 1e9);
+            Result result = new Result(ran, skipped, routines, (System.nanoTime() - start) / 1e9);
             ObjectNode details = Json.MAPPER.createObjectNode();
             details.set("result", Json.MAPPER.valueToTree(result));
             if (part.includes(false)) {
@@ -196,6 +198,10 @@ public final class BuildStage {
         return open;
     }
 
-    /** What was built. */
-    public record Result(int scripts, List<String> skippedTables, double seconds) {}
+    /**
+     * What was built.
+     *
+     * @param routines what came of calling each routine once, where what comes after the rows was built
+     */
+    public record Result(int scripts, List<String> skippedTables, RoutineCheck.Result routines, double seconds) {}
 }

@@ -63,11 +63,12 @@ public final class LoadStage {
             List<TableResult> tables = loader.load(
                     translation.tables().stream().filter(TableMapping::isLoaded).toList());
             List<String> failures = finish(migration, target, listener);
+            RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             failures.addAll(setCounters(target, translation, now, sequences(now)));
             if (failures.isEmpty()) {
                 loader.forgetProgress(); // otherwise another run tries what failed, and passes over the rows
             }
-            Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
+            Result result = new Result(tables, failures, routines, (System.nanoTime() - start) / 1e9);
             record(migration, result);
             return result;
         } catch (SQLException e) {
@@ -93,6 +94,7 @@ public final class LoadStage {
             }
             List<TableResult> tables = load.run(migration.scripts(), targetRows, listener);
             List<String> failures = finish(migration, target, listener);
+            RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             Map<ObjectName, BigInteger> next = new HashMap<>(sequences(migration.catalog()));
             next.putAll(load.sequences().next());
             next.keySet().removeAll(load.sequences().byTarget());
@@ -100,7 +102,7 @@ public final class LoadStage {
             if (failures.isEmpty()) {
                 load.forgetProgress();
             }
-            Result result = new Result(tables, failures, (System.nanoTime() - start) / 1e9);
+            Result result = new Result(tables, failures, routines, (System.nanoTime() - start) / 1e9);
             record(migration, result);
             return result;
         } catch (SQLException e) {
@@ -201,8 +203,10 @@ public final class LoadStage {
      * What was loaded.
      *
      * @param failures indexes, keys and counters that the target refused, with the server's words
+     * @param routines what came of calling each routine once
      */
-    public record Result(List<TableResult> tables, List<String> failures, double seconds) {
+    public record Result(
+            List<TableResult> tables, List<String> failures, RoutineCheck.Result routines, double seconds) {
         /** The number of rows that the target refused. */
         public long refused() {
             return tables.stream().mapToLong(TableResult::refused).sum();

@@ -12,6 +12,7 @@ import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
 import raftcart.scripts.ScriptSource;
+import raftcart.translate.PlannedStatements;
 import raftcart.translate.RowStatements;
 import raftcart.translate.Translation;
 import raftcart.translate.Translator;
@@ -110,6 +111,12 @@ public final class Migration {
     RowStatements rowStatements(String targetSchema) {
         Catalog catalog = catalog();
         return Translator.rowStatements(catalog, language(catalog), targetDialect(), plan, targetSchema);
+    }
+
+    /** What translates statements of the source. */
+    PlannedStatements statements(String targetSchema) {
+        Catalog catalog = catalog();
+        return Translator.statements(catalog, language(catalog), targetDialect(), plan, targetSchema);
     }
 
     private static Language language(Catalog catalog) {

@@ -38,7 +38,8 @@ public final class StatusReader {
     private static boolean needsPerson(Journal journal) {
         boolean refused = journal.last(Stage.LOAD, Mark.DONE)
                 .map(e -> refused(e.path("result")) > 0
-                        || !e.path("result").path("failures").isEmpty())
+                        || !e.path("result").path("failures").isEmpty()
+                        || !e.path("result").path("routines").path("failures").isEmpty())
                 .orElse(false);
         boolean differs = journal.last(Stage.VERIFY, Mark.DONE)
                 .map(e -> !e.path("same").asBoolean())

@@ -14,17 +14,20 @@ import raftcart.finding.FindingCode;
 /** Reads the values of a plan and gathers everything that is wrong with them. */
 final class PlanChecker {
     private final String file;
+    private final String advice;
     private final Map<String, Integer> lines;
     private final List<String> faults = new ArrayList<>();
 
-    PlanChecker(String file, Map<String, Integer> lines) {
+    /** @param advice what to do about faults */
+    PlanChecker(String file, String advice, Map<String, Integer> lines) {
         this.file = file;
+        this.advice = advice;
         this.lines = lines;
     }
 
     void throwIfFaulty() {
         if (!faults.isEmpty()) {
-            throw new PlanException(String.join("\n", faults), "Mend the plan; docs/plan.md lists every key.");
+            throw new PlanException(String.join("\n", faults), advice);
         }
     }
 
@@ -74,7 +77,7 @@ final class PlanChecker {
 
     void keys(JsonNode node, String path, List<String> known) {
         boolean top = path.isEmpty();
-        if (!isObject(node, top ? "the plan" : path)) {
+        if (!isObject(node, top ? file : path)) {
             return;
         }
         node.fieldNames().forEachRemaining(key -> {
@@ -152,7 +155,7 @@ final class PlanChecker {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private void fault(String path, String message) {
+    void fault(String path, String message) {
         Integer line = lines.get(path);
         faults.add(file + (line == null ? "" : ":" + line) + ": " + message);
     }

@@ -3,7 +3,9 @@ package raftcart.plan;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectReader;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.MissingNode;
@@ -20,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.error.PlanException;
@@ -30,6 +33,10 @@ import raftcart.type.ValueChoices;
 
 /** Reads {@code raftcart.yaml}. All faults are reported together, each with its line; nothing is ever corrected. */
 public final class PlanFile {
+    /** Keeps every digit of a number. */
+    private static final ObjectReader EXACT =
+            StrictYaml.MAPPER.reader().with(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS);
+
     private static final Pattern TWICE = Pattern.compile("Duplicate field '(.*)'");
 
     /** The name of the file in a migration folder. */
@@ -55,12 +62,17 @@ public final class PlanFile {
 
     /** The plan that a text holds; {@code name} stands in messages. */
     public static Plan parse(String text, String name) {
+        return checked(text, name, "Mend the plan; docs/plan.md lists every key.", PlanFile::plan);
+    }
+
+    /** What a text of YAML holds, unless something is wrong with it. */
+    static <T> T checked(String text, String name, String advice, BiFunction<PlanChecker, JsonNode, T> reading) {
         try {
-            JsonNode root = StrictYaml.MAPPER.readTree(text);
-            PlanChecker checker = new PlanChecker(name, lines(text));
-            Plan plan = plan(checker, root);
+            JsonNode root = EXACT.readTree(text);
+            PlanChecker checker = new PlanChecker(name, advice, lines(text));
+            T read = reading.apply(checker, root);
             checker.throwIfFaulty();
-            return plan;
+            return read;
         } catch (JsonProcessingException e) {
             throw new PlanException(
                     name + ":" + e.getLocation().getLineNr() + ":"

@@ -84,6 +84,14 @@ public final class Translator {
         return new RowStatements(translator.code);
     }
 
+    /** What translates any statement, for the same target. */
+    public static PlannedStatements statements(
+            Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
+        Translator translator = new Translator(source, from, to, plan, targetSchema);
+        translator.run();
+        return new PlannedStatements(translator.code, from);
+    }
+
     private Translation run() {
         List<Table> selected = TableOrder.of(
                 source.tables().filter(t -> plan.tables().takes(t.name())).toList());

@@ -22,10 +22,23 @@ import raftcart.translate.TableMapping;
 public final class Verifier {
     private final EngineSession source;
     private final EngineSession target;
+    private final boolean within;
 
+    /** Compares what is committed. */
     public Verifier(EngineSession source, EngineSession target) {
+        this(source, target, false);
+    }
+
+    private Verifier(EngineSession source, EngineSession target, boolean within) {
         this.source = source;
         this.target = target;
+        this.within = within;
+    }
+
+    /** Compares what the transactions at hand see, which go on. */
+    public static List<TableVerdict> withinTransactions(
+            EngineSession source, EngineSession target, List<TableMapping> tables) {
+        return new Verifier(source, target, true).verify(tables, v -> {});
     }
 
     /** Compares all tables, telling the listener of each verdict as it falls. */
@@ -116,11 +129,13 @@ public final class Verifier {
         return new Both<>(first, get(onTarget, onSource));
     }
 
-    private static <T> T ask(EngineSession session, Question<T> question) throws SQLException {
+    private <T> T ask(EngineSession session, Question<T> question) throws SQLException {
         try {
             return question.answer(session);
         } finally {
-            session.connection().rollback(); // ends the transaction that the query began; there is nothing to keep
+            if (!within) {
+                session.connection().rollback(); // ends the transaction that the query began; there is nothing to keep
+            }
         }
     }
 

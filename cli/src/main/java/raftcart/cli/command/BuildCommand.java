@@ -59,11 +59,13 @@ final class BuildCommand extends FolderCommand {
                     "Say --yes too if that is what you want; --dry-run shows the scripts.");
         }
         BuildStage.Result result = BuildStage.run(migration(), part, existing, again);
-        new StageViews(console).build(result);
+        StageViews views = new StageViews(console);
+        views.build(result);
+        views.routines(result.routines());
         if (console.isJson()) {
             console.print(Json.pretty(result));
         }
-        return ExitCode.CLEAN.code();
+        return ExitCode.of(!result.routines().failures().isEmpty());
     }
 
     private void dryRun(Console console) {

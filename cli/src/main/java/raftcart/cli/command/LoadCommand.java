@@ -44,7 +44,9 @@ final class LoadCommand extends FolderCommand {
     }
 
     static boolean needsPerson(LoadStage.Result result) {
-        return result.refused() > 0 || !result.failures().isEmpty();
+        return result.refused() > 0
+                || !result.failures().isEmpty()
+                || !result.routines().failures().isEmpty();
     }
 
     /** What the source's engine guesses; a bar needs no more. */

@@ -17,12 +17,15 @@ import raftcart.finding.FindingCatalog;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.migration.BuildStage;
+import raftcart.migration.CallStage;
 import raftcart.migration.LoadStage;
+import raftcart.migration.RoutineCheck;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
 import raftcart.move.TableResult;
 import raftcart.verify.TableVerdict;
+import raftcart.verify.calls.CallVerdict;
 
 /** Renders the results of stages, the same for a single stage and for a whole run. */
 final class StageViews {
@@ -117,7 +120,13 @@ final class StageViews {
     void load(LoadStage.Result result) {
         String refused =
                 result.refused() == 0 ? "0 refused" : console.paint(Style.BAD, number(result.refused()) + " refused");
-        stage("load", count(result.loaded(), "row") + " loaded, " + refused, result.seconds());
+        int called = result.routines().called();
+        int faulty = result.routines().failures().size();
+        String routines = called == 0
+                ? ""
+                : "; " + count(called, "routine") + " called once"
+                        + (faulty == 0 ? "" : ", " + console.paint(Style.BAD, faulty + " cannot work"));
+        stage("load", count(result.loaded(), "row") + " loaded, " + refused + routines, result.seconds());
     }
 
     void loadProblems(LoadStage.Result result) {
@@ -133,6 +142,22 @@ final class StageViews {
         }
         if (!result.failures().isEmpty()) {
             console.line("When the cause is mended, `raftcart load` tries these again; the rows stay as they are.");
+        }
+        routines(result.routines());
+    }
+
+    /** What came of calling each routine once. */
+    void routines(RoutineCheck.Result result) {
+        int faulty = result.failures().size();
+        if (faulty > 0) {
+            console.line("Of " + count(result.called(), "routine") + ", called once each with NULLs and rolled back, "
+                    + console.paint(Style.BAD, faulty + " cannot work") + ":");
+            result.failures().forEach(f -> console.line("  " + f));
+        }
+        if (!result.notCalled().isEmpty()) {
+            console.line("Not called, as what "
+                    + (result.notCalled().size() == 1 ? "it does" : "they do") + " could not be taken back: "
+                    + String.join(", ", result.notCalled()) + ".");
         }
     }
 
@@ -214,6 +239,46 @@ final class StageViews {
             console.line("By the plan the rows of " + String.join(", ", verify.notCompared())
                     + " stay on the source; they are not compared.");
         }
+    }
+
+    /** What came of calls on both sides, a row a case, with what differs below. */
+    void calls(CallStage.Result result) {
+        long open = result.of(CallVerdict.Outcome.NOT_CALLED);
+        long differing = result.of(CallVerdict.Outcome.DIFFERS);
+        String what = result.same()
+                ? count(result.calls().size(), "call") + ": "
+                        + console.paint(Style.GOOD, "all do the same on both sides")
+                : result.of(CallVerdict.Outcome.SAME) + " of "
+                        + count(result.calls().size(), "call") + " the same; "
+                        + console.paint(Style.BAD, differing + (differing == 1 ? " differs" : " differ"))
+                        + (open > 0 ? ", " + open + " not compared" : "");
+        stage("verify", what, result.seconds());
+        TextTable table = new TextTable()
+                .text("CALL")
+                .text("RESULT")
+                .text("TABLES COMPARED")
+                .number("SECONDS");
+        result.calls()
+                .forEach(c -> table.row(
+                        c.title(),
+                        switch (c.outcome()) {
+                            case SAME -> "same";
+                            case DIFFERS -> "DIFFERS";
+                            case NOT_CALLED -> "not compared";
+                        },
+                        c.tables().isEmpty() ? "none" : String.join(", ", c.tables()),
+                        String.format(Locale.ROOT, "%.1f", c.seconds())));
+        console.line("");
+        console.line(table.render());
+        for (CallVerdict call : result.calls()) {
+            if (call.outcome() != CallVerdict.Outcome.SAME) {
+                console.line("");
+                console.line(console.paint(Style.BAD, call.title()));
+                call.details().forEach(d -> console.line("  " + d));
+            }
+        }
+        console.line("");
+        console.line("reports/routines.json has it all. The changes of the calls were rolled back.");
     }
 
     private static String checksum(TableVerdict verdict) {

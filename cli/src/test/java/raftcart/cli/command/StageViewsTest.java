@@ -16,6 +16,7 @@ import raftcart.finding.Finding;
 import raftcart.finding.FindingCode;
 import raftcart.finding.Outcome;
 import raftcart.migration.LoadStage;
+import raftcart.migration.RoutineCheck;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
@@ -107,14 +108,18 @@ class StageViewsTest {
         LoadStage.Result result = new LoadStage.Result(
                 List.of(new TableResult("k.lamps", "public.lamps", 1001, 998, 3, 0.2, "journal/refused/k.lamps.jsonl")),
                 List.of("target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why"),
+                new RoutineCheck.Result(3, List.of("public.dim(m numeric): why not"), List.of("public.keep()")),
                 2.0);
-        assertThat(shown(v -> v.load(result))).isEqualTo("load       998 rows loaded, 3 refused  2.0 s\n");
+        assertThat(shown(v -> v.load(result))).isEqualTo("load       998 rows loaded, 3 refused; 3 routines called once, 1 cannot work  2.0 s\n");
         assertThat(shown(v -> v.loaded(result))).contains(" lamps        1,001     998        3      0.2\n");
         assertThat(shown(v -> v.loadProblems(result)))
                 .isEqualTo(
                         "3 rows of k.lamps refused: see journal/refused/k.lamps.jsonl for the values and the reasons.\n"
                                 + "Not made: target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why\n"
-                                + "When the cause is mended, `raftcart load` tries these again; the rows stay as they are.\n");
+                                + "When the cause is mended, `raftcart load` tries these again; the rows stay as they are.\n"
+                                + "Of 3 routines, called once each with NULLs and rolled back, 1 cannot work:\n"
+                                + "  public.dim(m numeric): why not\n"
+                                + "Not called, as what it does could not be taken back: public.keep().\n");
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
@@ -27,6 +28,15 @@ import raftcart.sql.tree.StatementSearch;
 
 /** Writes PL/pgSQL ("PL/pgSQL - SQL Procedural Language"). */
 final class PgCodeWriter extends CodeWriter {
+    private static final Set<String> COLUMN_WORDS = Set.of(
+            ("between bigint bit boolean char character coalesce dec decimal exists extract float greatest grouping inout int"
+                            + " integer interval json json_array json_arrayagg json_exists json_object json_objectagg json_query"
+                            + " json_scalar json_serialize json_table json_value least merge_action national nchar none"
+                            + " normalize nullif numeric out overlay position precision real row setof smallint substring time"
+                            + " timestamp treat trim values varchar xmlattributes xmlconcat xmlelement xmlexists xmlforest"
+                            + " xmlnamespaces xmlparse xmlpi xmlroot xmlserialize xmltable")
+                    .split(" "));
+
     @Override
     protected String statement(CodeStatement code) {
         if (code instanceof CreateRoutine routine) {
@@ -233,9 +243,17 @@ final class PgCodeWriter extends CodeWriter {
                 List.of(body), s -> s instanceof CodeStatement.SelectInto i && i.expected() == Expected.AT_MOST_ONE);
     }
 
+    /** Words that may be names of columns and variables, but not of parameters (PostgreSQL manual, "SQL Key Words"). */
+    private String parameterName(Name name) {
+        String plain = name(name);
+        return COLUMN_WORDS.contains(plain.toLowerCase(Locale.ROOT))
+                ? "\"" + plain.toLowerCase(Locale.ROOT) + "\""
+                : plain;
+    }
+
     private String parameter(Parameter parameter) {
         String mode = parameter.mode() == Mode.IN ? "" : parameter.mode() + " ";
-        return mode + name(parameter.name()) + " " + type(parameter.type())
+        return mode + parameterName(parameter.name()) + " " + type(parameter.type())
                 + parameter.initial().map(i -> " DEFAULT " + text(i)).orElse("");
     }
 

@@ -5,11 +5,14 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Table;
 import raftcart.engine.EngineSession;
+import raftcart.engine.ResultRows;
+import raftcart.engine.RoutineCall;
 import raftcart.engine.TransferColumn;
 import raftcart.engines.jdbc.JdbcSession;
 import raftcart.engines.jdbc.Query;
@@ -21,6 +24,17 @@ import raftcart.plan.Endpoint;
 
 /** A connection to MariaDB. */
 final class MariaDbSession extends JdbcSession {
+    /** The states of errors to which the engine gives its general one ("Error Codes": more than one row, a value that cannot be read, a lock). */
+    private static final Map<Integer, String> STATES = Map.of(1172, "P0003", 1366, "22P02", 1205, "55P03");
+
+    /**
+     * What cannot work whatever it is given ("Error Codes"): columns, tables, routines and variables that are not there, what
+     * cannot be read, counts of columns, groups, collations that do not go together, what a function may not do, recursion.
+     */
+    private static final Set<Integer> CODE_FAULTS = Set.of(
+            1052, 1054, 1055, 1056, 1064, 1066, 1111, 1136, 1140, 1146, 1193, 1222, 1241, 1267, 1271, 1303, 1305, 1318,
+            1327, 1336, 1370, 1414, 1415, 1422, 1424, 1442, 1582, 1583, 1584, 1630);
+
     private MariaDbSession(MariaDbEngine engine, Connection connection, String version, String schema) {
         super(engine, connection, version, schema);
     }
@@ -155,6 +169,27 @@ final class MariaDbSession extends JdbcSession {
     @Override
     public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
         return new MariaDbRowWriter(connection(), engine().dialect().identifiers(), table.name(), columns);
+    }
+
+    @Override
+    public List<ResultRows> call(RoutineCall call) throws SQLException {
+        return MariaDbCalls.call(connection(), engine().dialect().identifiers(), call);
+    }
+
+    @Override
+    public String stateOf(SQLException error) {
+        String own = error.getSQLState() == null ? "" : error.getSQLState();
+        return STATES.getOrDefault(error.getErrorCode(), own);
+    }
+
+    @Override
+    public boolean isCodeFault(SQLException error) {
+        return CODE_FAULTS.contains(error.getErrorCode());
+    }
+
+    @Override
+    public String messageOf(SQLException error) {
+        return String.valueOf(error.getMessage()).replaceFirst("^\\(conn=\\d+\\) ", "");
     }
 
     @Override

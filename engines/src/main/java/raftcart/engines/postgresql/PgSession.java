@@ -3,9 +3,12 @@ package raftcart.engines.postgresql;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
+import org.postgresql.util.PSQLException;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
 import raftcart.engine.EngineSession;
+import raftcart.engine.ResultRows;
+import raftcart.engine.RoutineCall;
 import raftcart.engine.TransferColumn;
 import raftcart.engines.jdbc.JdbcSession;
 import raftcart.engines.jdbc.Query;
@@ -105,6 +108,30 @@ final class PgSession extends JdbcSession {
     @Override
     public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
         return new PgRowWriter(connection(), engine().dialect().identifiers(), table.name(), columns);
+    }
+
+    @Override
+    public List<ResultRows> call(RoutineCall call) throws SQLException {
+        return PgCalls.call(connection(), engine().dialect().identifiers(), call);
+    }
+
+    @Override
+    public String stateOf(SQLException error) {
+        return error.getSQLState() == null ? "" : error.getSQLState();
+    }
+
+    @Override
+    public boolean isCodeFault(SQLException error) {
+        // "PostgreSQL Error Codes": syntax errors and names, but not rights; what a feature cannot do.
+        String state = stateOf(error);
+        return state.startsWith("42") && !state.equals("42501") || state.equals("0A000");
+    }
+
+    @Override
+    public String messageOf(SQLException error) {
+        return error instanceof PSQLException own && own.getServerErrorMessage() != null
+                ? String.valueOf(own.getServerErrorMessage().getMessage())
+                : String.valueOf(error.getMessage());
     }
 
     @Override

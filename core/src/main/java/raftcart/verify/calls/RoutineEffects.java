@@ -1,0 +1,133 @@
+package raftcart.verify.calls;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import raftcart.sql.tree.CodeStatement.CreateTrigger;
+import raftcart.sql.tree.DdlStatement;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.Statement.Transaction.Kind;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TableRef;
+
+/** What statements change, with the routines that they call and the triggers that they fire. */
+public final class RoutineEffects {
+    private final SourceCode code;
+    private final Set<String> tables = new LinkedHashSet<>();
+    private final Set<Object> seen = new HashSet<>();
+    private final Deque<Statement> open = new ArrayDeque<>();
+    private Optional<String> ends = Optional.empty();
+
+    private RoutineEffects(SourceCode code) {
+        this.code = code;
+    }
+
+    /**
+     * The effects of statements, as far as their text tells; what is put together when they run is not seen.
+     *
+     * @param tables the names of tables that are changed, in lower case and without their schemas
+     * @param ends what ends the transaction, so that its changes could not be taken back
+     */
+    public record Effects(Set<String> tables, Optional<String> ends) {}
+
+    /**
+     * Looks for them.
+     *
+     * @param routine one that is called besides
+     */
+    public static Effects of(List<Statement> statements, Optional<String> routine, SourceCode code) {
+        RoutineEffects effects = new RoutineEffects(code);
+        routine.ifPresent(effects::called);
+        effects.open.addAll(statements);
+        while (!effects.open.isEmpty()) {
+            effects.look(effects.open.pop());
+        }
+        return new Effects(effects.tables, effects.ends);
+    }
+
+    private void look(Statement statement) {
+        StatementSearch.anyStatement(List.of(statement), s -> {
+            inside(s);
+            return false;
+        });
+        StatementSearch.anyExpression(List.of(statement), e -> {
+            if (e instanceof Expr.Call call && !call.canonical()) {
+                called(call.name().last().text());
+            }
+            return false;
+        });
+    }
+
+    private void inside(Statement s) {
+        if (s instanceof Statement.Insert insert) {
+            changed(insert.table());
+        } else if (s instanceof Statement.Update update) {
+            changed(update.target());
+        } else if (s instanceof Statement.Delete delete) {
+            changed(delete.table());
+        } else if (s instanceof Statement.Merge merge) {
+            changed(merge.target());
+        } else if (s instanceof Statement.Truncate truncate) {
+            truncate.tables().forEach(this::changed);
+            end("TRUNCATE");
+        } else if (s instanceof Statement.MultiInsert several) {
+            several.branches().forEach(b -> changed(b.table()));
+        } else if (s instanceof Statement.CallProcedure call) {
+            called(call.name().last().text());
+        } else if (s instanceof Statement.Transaction t) {
+            boolean within = t.kind() == Kind.SAVEPOINT || t.kind() == Kind.ROLLBACK_TO || t.kind() == Kind.RELEASE;
+            if (!within) {
+                end("a transaction of its own (" + t.kind() + ")");
+            }
+        } else if (s instanceof DdlStatement ddl && !isTemporary(ddl)) {
+            end("a change of the structure");
+        }
+    }
+
+    private static boolean isTemporary(DdlStatement ddl) {
+        return ddl instanceof DdlStatement.CreateTable table
+                        && table.temporary() != DdlStatement.CreateTable.Temporary.NO
+                || ddl instanceof DdlStatement.Drop drop && drop.temporary();
+    }
+
+    private void end(String what) {
+        ends = ends.or(() -> Optional.of(what));
+    }
+
+    private void changed(TableRef target) {
+        target.tables().forEach(t -> changed(t.name()));
+    }
+
+    private void changed(QualifiedName table) {
+        if (tables.add(table.last().text().toLowerCase(Locale.ROOT))) {
+            code.triggers().stream()
+                    .filter(t -> t.table()
+                            .last()
+                            .text()
+                            .equalsIgnoreCase(table.last().text()))
+                    .forEach(this::fired);
+        }
+    }
+
+    private void fired(CreateTrigger trigger) {
+        if (seen.add(trigger)) {
+            open.add(trigger.body());
+        }
+    }
+
+    private void called(String own) {
+        if (seen.add(own.toLowerCase(Locale.ROOT))) {
+            code.bodies(own).forEach(open::add);
+            if (code.isUnread(own)) {
+                end("a routine that we cannot read (" + own + ")");
+            }
+        }
+    }
+}

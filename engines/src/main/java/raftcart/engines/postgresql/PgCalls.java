@@ -1,0 +1,58 @@
+package raftcart.engines.postgresql;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Types;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import raftcart.dialect.Identifiers;
+import raftcart.engine.ResultRows;
+import raftcart.engine.RoutineCall;
+import raftcart.engine.RoutineCall.Slot;
+
+/** Calls of routines; what a procedure gives comes as a row of its call (PostgreSQL manual, "CALL"). */
+final class PgCalls {
+    private PgCalls() {}
+
+    static List<ResultRows> call(Connection connection, Identifiers identifiers, RoutineCall call) throws SQLException {
+        List<Slot> slots = call.procedure() ? call.slots() : call.inputs();
+        String sql = (call.procedure() ? "CALL " : "SELECT * FROM ")
+                + call.path().stream().map(identifiers::quote).collect(Collectors.joining("."))
+                + "(" + String.join(", ", Collections.nCopies(slots.size(), "?")) + ")";
+        try (PreparedStatement statement = connection.prepareStatement(sql)) {
+            statement.setQueryTimeout(call.seconds());
+            for (int i = 0; i < slots.size(); i++) {
+                bind(statement, i + 1, slots.get(i).value());
+            }
+            if (!statement.execute()) {
+                return List.of();
+            }
+            try (ResultSet result = statement.getResultSet()) {
+                boolean nothing = result.getMetaData().getColumnTypeName(1).equals("void");
+                ResultRows rows = ResultRows.read(result);
+                return nothing ? List.of(valueless(rows)) : List.of(rows);
+            }
+        }
+    }
+
+    /** Without a type, so that the parameter's counts. */
+    private static void bind(PreparedStatement statement, int place, Optional<String> value) throws SQLException {
+        if (value.isPresent()) {
+            statement.setObject(place, value.get(), Types.OTHER);
+        } else {
+            statement.setNull(place, Types.OTHER);
+        }
+    }
+
+    /** Nothing is an empty text here and NULL elsewhere. */
+    private static ResultRows valueless(ResultRows rows) {
+        List<List<Optional<String>>> none = new ArrayList<>();
+        rows.rows().forEach(r -> none.add(List.of(Optional.empty())));
+        return new ResultRows(rows.columns(), rows.numbers(), none);
+    }
+}
