@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import raftcart.catalog.Catalog;
-import raftcart.catalog.CodeObject;
 import raftcart.catalog.ObjectKind;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.Language;
@@ -45,10 +44,30 @@ public record Assessment(
         objects = List.copyOf(objects);
     }
 
-    /** The objects of one kind and how they fare; lines of code are those that are not blank. */
-    public record KindShare(ObjectKind kind, int objects, Map<Outcome, Integer> outcomes, long lines) {
+    /**
+     * The objects of one kind and how they fare; lines of code are those that are not blank.
+     *
+     * @param statements the statements of code of this kind by how they fare; a view is one, and so is code that we cannot read
+     */
+    public record KindShare(
+            ObjectKind kind,
+            int objects,
+            Map<Outcome, Integer> outcomes,
+            long lines,
+            Map<Outcome, Integer> statements) {
         public KindShare {
             outcomes = Map.copyOf(outcomes);
+            statements = Map.copyOf(statements);
+        }
+
+        /** The number of statements of an outcome. */
+        public int statementsOf(Outcome outcome) {
+            return statements.getOrDefault(outcome, 0);
+        }
+
+        /** All statements. */
+        public int allStatements() {
+            return statements.values().stream().mapToInt(Integer::intValue).sum();
         }
 
         /** The number of objects of an outcome. */
@@ -124,22 +143,32 @@ public record Assessment(
     private static List<KindShare> kinds(Catalog catalog, Translation translation) {
         Map<ObjectKind, Long> lines = new EnumMap<>(ObjectKind.class);
         catalog.schemas().forEach(s -> s.codeObjects().stream()
-                .filter(Assessment::isCode)
+                .filter(c -> isCode(c.kind()))
                 .forEach(c -> lines.merge(c.kind(), lines(c.source()), Long::sum)));
         Map<ObjectKind, Map<Outcome, Integer>> outcomes = new TreeMap<>();
         translation.objects().forEach(o -> outcomes.computeIfAbsent(o.kind(), k -> new EnumMap<>(Outcome.class))
                 .merge(o.outcome(), 1, Integer::sum));
+        Map<ObjectKind, Map<Outcome, Integer>> statements = new EnumMap<>(ObjectKind.class);
+        translation.objects().stream().filter(o -> isCode(o.kind())).forEach(o -> statementsOf(o)
+                .forEach((outcome, number) -> statements
+                        .computeIfAbsent(o.kind(), k -> new EnumMap<>(Outcome.class))
+                        .merge(outcome, number, Integer::sum)));
         List<KindShare> shares = new ArrayList<>();
         outcomes.forEach((kind, counts) -> shares.add(new KindShare(
                 kind,
                 counts.values().stream().mapToInt(Integer::intValue).sum(),
                 counts,
-                lines.getOrDefault(kind, 0L))));
+                lines.getOrDefault(kind, 0L),
+                statements.getOrDefault(kind, Map.of()))));
         return shares;
     }
 
-    private static boolean isCode(CodeObject object) {
-        return switch (object.kind()) {
+    private static Map<Outcome, Integer> statementsOf(ObjectOutcome object) {
+        return object.statements().isEmpty() ? Map.of(object.outcome(), 1) : object.statements();
+    }
+
+    private static boolean isCode(ObjectKind kind) {
+        return switch (kind) {
             case VIEW, MATERIALIZED_VIEW, FUNCTION, PROCEDURE, PACKAGE, TRIGGER, EVENT, RULE -> true;
             default -> false;
         };

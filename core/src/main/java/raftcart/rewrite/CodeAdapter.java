@@ -32,6 +32,7 @@ final class CodeAdapter {
     private final StatementAdapter statements;
     private final QueryAdapter adapter;
     private final CodeTypes types = new CodeTypes(this);
+    private final CodeFaults faults = new CodeFaults();
     private CodeFrame frame;
     private CodeCursors cursors;
     private CodeErrors errors;
@@ -43,6 +44,10 @@ final class CodeAdapter {
 
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
+        return faults.orAll(() -> whole(code));
+    }
+
+    private List<Statement> whole(CodeStatement code) {
         CodeWay way = CodeWay.of(adapter.from, adapter.to);
         if (code instanceof CodeStatement.CreatePackage made) {
             refuse(way != CodeWay.TO_RESCUES, "package");
@@ -194,8 +199,12 @@ final class CodeAdapter {
     }
 
     List<Statement> statements(List<Statement> all) {
-        return new CodeNumbers(adapter)
-                .paired(all).stream().flatMap(s -> statement(s).stream()).toList();
+        return faults.each(new CodeNumbers(adapter).paired(all), this::statement);
+    }
+
+    /** Where statements that cannot be said are gathered. */
+    CodeFaults faults() {
+        return faults;
     }
 
     /** A statement in the target's terms, with what is done if it fails and the routine goes on. */

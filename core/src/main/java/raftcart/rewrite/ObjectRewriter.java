@@ -2,13 +2,16 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import raftcart.dialect.Language;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
 import raftcart.rewrite.ExpressionRewriter.Note;
 import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
@@ -46,11 +49,22 @@ public final class ObjectRewriter {
      *
      * @param statements the object in the target's SQL; none where it could not be said, or is nothing there
      * @param reason why it could not be said; empty where it could
+     * @param shares the number of statements within a routine or trigger, by how they fare; none where it was not read
      */
-    public record Result(List<String> statements, String reason, List<Note> notes) {
+    public record Result(List<String> statements, String reason, List<Note> notes, Map<Outcome, Integer> shares) {
         public Result {
             statements = List.copyOf(statements);
             notes = List.copyOf(notes);
+            shares = Map.copyOf(shares);
+        }
+
+        /** One that has no statements within. */
+        public Result(List<String> statements, String reason, List<Note> notes) {
+            this(statements, reason, notes, Map.of());
+        }
+
+        private Result sharing(Map<Outcome, Integer> counts) {
+            return new Result(statements, reason, notes, counts);
         }
 
         /** Nothing, for a reason. */
@@ -95,12 +109,19 @@ public final class ObjectRewriter {
         try {
             StatementAdapter adapter = new StatementAdapter(from, to, knowledge, notes);
             List<Statement> adapted = adapter.adapt(statement);
-            return written(adapted, adapter.expressions(), notes);
+            Result result = written(adapted, adapter.expressions(), notes);
+            return statement instanceof CodeStatement && result.done()
+                    ? result.sharing(CodeShares.of(statement, notes))
+                    : result;
         } catch (Untranslatable e) {
-            String place =
-                    e.place().map(s -> s.line() + ":" + s.column() + ": ").orElse("");
-            return Result.not(place + e.getMessage());
+            Result left =
+                    Result.not(e.parts().stream().map(ObjectRewriter::placed).collect(Collectors.joining("; ")));
+            return statement instanceof CodeStatement ? left.sharing(CodeShares.of(statement, notes, e)) : left;
         }
+    }
+
+    private static String placed(Untranslatable part) {
+        return part.place().map(s -> s.line() + ":" + s.column() + ": ").orElse("") + part.getMessage();
     }
 
     /** What assigns a value to a column at every change of its row, for a target that does it by a trigger. */

@@ -212,7 +212,7 @@ final class PlCode {
     }
 
     List<Statement> statements(List<Statement> all) {
-        return all.stream().flatMap(s -> statement(s).stream()).toList();
+        return code.faults().each(all, this::statement);
     }
 
     List<Statement> statement(Statement statement) {

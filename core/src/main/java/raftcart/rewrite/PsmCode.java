@@ -217,7 +217,7 @@ final class PsmCode {
     }
 
     private List<Statement> all(List<Statement> given) {
-        return given.stream().flatMap(s -> statement(s).stream()).toList();
+        return code.faults().each(given, this::statement);
     }
 
     private List<Statement> statement(Statement statement) {

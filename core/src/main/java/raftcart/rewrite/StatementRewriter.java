@@ -134,12 +134,16 @@ public final class StatementRewriter {
         } catch (Untranslatable e) {
             boolean routine = statement instanceof Statement.NotTranslated n && n.routine()
                     || statement instanceof CodeStatement && e.place().isEmpty();
-            PlacedFinding finding = new PlacedFinding(
-                    routine ? FindingCode.CODE_BY_HAND : FindingCode.NO_COUNTERPART,
-                    e.place().map(Span::line).orElse(place[0]),
-                    e.place().map(Span::column).orElse(place[1]),
-                    e.getMessage());
-            return byHand(finding, whole(text, parsed), place);
+            FindingCode code = routine ? FindingCode.CODE_BY_HAND : FindingCode.NO_COUNTERPART;
+            List<PlacedFinding> findings = e.parts().stream()
+                    .map(p -> new PlacedFinding(
+                            code,
+                            p.place().map(Span::line).orElse(place[0]),
+                            p.place().map(Span::column).orElse(place[1]),
+                            p.getMessage()))
+                    .toList();
+            String left = whole(text, parsed);
+            return new StatementResult(place[0], place[1], Outcome.BY_HAND, left, byHand(findings, left), findings);
         } catch (RuntimeException | StackOverflowError e) {
             return defect(e, whole(text, parsed), place);
         }
@@ -310,7 +314,20 @@ public final class StatementRewriter {
 
     /** The source as a comment, headed by the reason. */
     static String byHand(PlacedFinding finding, String source) {
-        return "-- " + finding.message().replaceAll("\\s+", " ") + "\n" + commented(Passwords.hidden(source));
+        return byHand(List.of(finding), source);
+    }
+
+    /** The source as a comment, headed by the reasons, with their places where there are several. */
+    private static String byHand(List<PlacedFinding> findings, String source) {
+        StringBuilder text = new StringBuilder();
+        for (PlacedFinding finding : findings) {
+            String where = findings.size() == 1 ? "" : finding.line() + ":" + finding.column() + ": ";
+            text.append("-- ")
+                    .append(where)
+                    .append(finding.message().replaceAll("\\s+", " "))
+                    .append('\n');
+        }
+        return text + commented(Passwords.hidden(source));
     }
 
     /** Each line of a text as a comment. */

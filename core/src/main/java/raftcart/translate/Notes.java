@@ -42,14 +42,23 @@ final class Notes {
      * whole one to check; only an object that is not created at all is by hand itself.
      */
     void outcome(ObjectKind kind, String name) {
+        outcome(kind, name, Map.of());
+    }
+
+    /** @param statements the number of statements within it by how they fared */
+    void outcome(ObjectKind kind, String name, Map<Outcome, Integer> statements) {
         // Everything that begins with the name and a point stands together in the order of texts.
         Outcome all = worst.subMap(name + ".", name + "/").values().stream()
                 .reduce(worst.getOrDefault(name, Outcome.AS_IS), Outcome::worse);
-        objects.add(new ObjectOutcome(kind, name, all == Outcome.BY_HAND ? Outcome.CHECK : all));
+        objects.add(new ObjectOutcome(kind, name, all == Outcome.BY_HAND ? Outcome.CHECK : all, statements));
     }
 
     void notCreated(ObjectKind kind, String name) {
-        objects.add(new ObjectOutcome(kind, name, Outcome.BY_HAND));
+        notCreated(kind, name, Map.of());
+    }
+
+    void notCreated(ObjectKind kind, String name, Map<Outcome, Integer> statements) {
+        objects.add(new ObjectOutcome(kind, name, Outcome.BY_HAND, statements));
     }
 
     List<Finding> findings() {

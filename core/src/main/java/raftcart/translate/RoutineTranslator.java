@@ -17,6 +17,7 @@ import raftcart.dialect.Languages;
 import raftcart.dialect.SqlFeature;
 import raftcart.error.SqlSyntaxException;
 import raftcart.finding.FindingCode;
+import raftcart.finding.Outcome;
 import raftcart.rewrite.ObjectRewriter;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Name;
@@ -147,7 +148,9 @@ final class RoutineTranslator {
                     ? Tried.not("several routines have this name, which differ in their parameters")
                     : new Tried(Optional.of(statement), result);
         } catch (SqlSyntaxException e) {
-            return Tried.not(e.getMessage());
+            int separators = (int) object.source().chars().filter(c -> c == ';').count();
+            Map<Outcome, Integer> shares = Map.of(Outcome.BY_HAND, Math.max(1, separators));
+            return new Tried(Optional.empty(), new ObjectRewriter.Result(List.of(), e.getMessage(), List.of(), shares));
         }
     }
 
@@ -177,14 +180,16 @@ final class RoutineTranslator {
         Tried done = isRoutine(object) ? tried.get(object) : attempt(object);
         if (!done.result().done()) {
             return left(
-                    object, done == WAITING ? missing(object) : done.result().reason());
+                    object,
+                    done == WAITING ? missing(object) : done.result().reason(),
+                    done.result().shares());
         }
         String name = object.name().toString();
         if (done.read().orElseThrow() instanceof CodeStatement.CreateTrigger trigger) {
             sayCascades(trigger, name);
         }
         done.result().notes().forEach(n -> notes.find(n.code(), name, n.detail()));
-        notes.outcome(object.kind(), name);
+        notes.outcome(object.kind(), name, done.result().shares());
         if (done.result().statements().isEmpty()) {
             return Optional.empty(); // the triggers that call it have its body
         }
@@ -261,10 +266,10 @@ final class RoutineTranslator {
         return several ? new ObjectName(own.schema(), object.name().name()) : own;
     }
 
-    private Optional<CodeMapping> left(CodeObject object, String reason) {
+    private Optional<CodeMapping> left(CodeObject object, String reason, Map<Outcome, Integer> shares) {
         String name = object.name().toString();
         notes.byHand(object.kind().fileWord(), name, object.source(), FindingCode.NOT_TRANSLATED, reason);
-        notes.notCreated(object.kind(), name);
+        notes.notCreated(object.kind(), name, shares);
         return Optional.empty();
     }
 }

@@ -292,6 +292,31 @@ class TranslatorTest {
     }
 
     @Test
+    void codeIsCountedStatementByStatementAndAllFaultsAreTold() {
+        table("t", column("x", new LogicalType.Int(32, false))).add();
+        String text = "CREATE PROCEDURE p(a INT)\nBEGIN\n  DECLARE n INT DEFAULT 1;\n  SET n = n + a;\n"
+                + "  IF n > 2 THEN\n    PREPARE s FROM 'x';\n    UPDATE t SET x = n;\n  END IF;\n"
+                + "  EXECUTE s;\n  SELECT COUNT(*) INTO n FROM t;\nEND";
+        code.add(new CodeObject(ObjectKind.PROCEDURE, new ObjectName("k", "p"), text));
+        Translation translation = translate(MARIADB, POSTGRESQL);
+        assertThat(translation.byHand())
+                .singleElement()
+                .extracting(ByHand::reason)
+                .asString()
+                .contains("6:")
+                .contains("9:");
+        ObjectOutcome outcome = translation.objects().stream()
+                .filter(o -> o.kind() == ObjectKind.PROCEDURE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(outcome.statements()).containsEntry(Outcome.BY_HAND, 2);
+        assertThat(outcome.statements().values().stream()
+                        .mapToInt(Integer::intValue)
+                        .sum())
+                .isEqualTo(6);
+    }
+
+    @Test
     void indexesOfTheTargetMayBeLessThanThoseOfTheSource() {
         table("t", column("x", new LogicalType.Text(0)), column("n", new LogicalType.Int(32, false)))
                 .index("whole", "btree", "", KeyPart.ofColumn("x"))

@@ -42,6 +42,7 @@ final class SurveyViews {
         kinds.row(row("all", assessment.kinds()));
         console.line("");
         console.line(kinds.render());
+        code(assessment.kinds().stream().filter(k -> k.allStatements() > 0).toList());
         if (!assessment.findings().isEmpty()) {
             TextTable findings = new TextTable()
                     .text("CODE")
@@ -58,6 +59,38 @@ final class SurveyViews {
                 + console.paint(Style.STRONG, range(assessment))
                 + "; `raftcart explain CODE` says why, and the rates stand"
                 + " under `effort` in raftcart.yaml.");
+    }
+
+    /** The same statement by statement, as one of a hundred that is left to a person leaves its whole routine to them. */
+    private void code(List<KindShare> kinds) {
+        if (kinds.isEmpty()) {
+            return;
+        }
+        TextTable table = new TextTable()
+                .text("STATEMENTS OF")
+                .number("ALL")
+                .number("AS IS")
+                .number("ADAPTED")
+                .number("CHECK")
+                .number("BY HAND");
+        kinds.forEach(k -> table.row(statements(k.kind().word(), List.of(k))));
+        table.row(statements("all", kinds));
+        console.line("");
+        console.line(table.render());
+    }
+
+    private static String[] statements(String name, List<KindShare> shares) {
+        return Stream.concat(
+                        Stream.of(
+                                name,
+                                blankIfNone(shares.stream()
+                                        .mapToLong(KindShare::allStatements)
+                                        .sum())),
+                        Stream.of(Outcome.values())
+                                .map(o -> blankIfNone(shares.stream()
+                                        .mapToLong(s -> s.statementsOf(o))
+                                        .sum())))
+                .toArray(String[]::new);
     }
 
     private static String range(Assessment assessment) {

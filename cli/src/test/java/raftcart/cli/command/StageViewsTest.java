@@ -110,7 +110,8 @@ class StageViewsTest {
                 List.of("target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why"),
                 new RoutineCheck.Result(3, List.of("public.dim(m numeric): why not"), List.of("public.keep()")),
                 2.0);
-        assertThat(shown(v -> v.load(result))).isEqualTo("load       998 rows loaded, 3 refused; 3 routines called once, 1 cannot work  2.0 s\n");
+        assertThat(shown(v -> v.load(result)))
+                .isEqualTo("load       998 rows loaded, 3 refused; 3 routines called once, 1 cannot work  2.0 s\n");
         assertThat(shown(v -> v.loaded(result))).contains(" lamps        1,001     998        3      0.2\n");
         assertThat(shown(v -> v.loadProblems(result)))
                 .isEqualTo(

@@ -26,11 +26,13 @@ abstract class PlParser {
     final Parsing parsing;
     final TokenCursor cursor;
     private final ChoiceParser choices;
+    private final PassedStatement passed;
 
     PlParser(Parsing parsing) {
         this.parsing = parsing;
         this.cursor = parsing.cursor;
         this.choices = new ChoiceParser(parsing, this::statements, "ELSIF", "ELSEIF");
+        this.passed = new PassedStatement(parsing.cursor, "BEGIN", "IF");
     }
 
     /** Something that a block declares, or several, without the semicolon. */
@@ -65,7 +67,7 @@ abstract class PlParser {
             if (cursor.atEnd()) {
                 throw cursor.unexpected(String.join(" or ", ends));
             }
-            all.add(parsing.nested(this::statement));
+            all.add(passed.unless(() -> parsing.nested(this::statement)));
             cursor.expectSymbol(";");
         }
         return all;

@@ -27,11 +27,14 @@ final class PsmParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ChoiceParser choices;
+    private final PassedStatement passed;
+
     /** The queries whose rows the caller gets when their cursors are opened. */
     private final Map<String, Query> results = new HashMap<>();
 
     PsmParser(Parsing parsing) {
         this.parsing = parsing;
+        this.passed = new PassedStatement(parsing.cursor, "BEGIN", "IF", "REPEAT", "WHILE", "FOR");
         this.cursor = parsing.cursor;
         this.choices = new ChoiceParser(parsing, this::statements, "ELSEIF");
     }
@@ -51,7 +54,12 @@ final class PsmParser {
             if (cursor.atEnd()) {
                 throw cursor.unexpected(String.join(" or ", ends));
             }
-            statement(all);
+            List<Statement> read = new ArrayList<>();
+            Statement first = passed.unless(() -> {
+                statement(read);
+                return read.get(0);
+            });
+            all.addAll(first instanceof Statement.NotTranslated ? List.of(first) : read);
             cursor.expectSymbol(";");
         }
         return all;

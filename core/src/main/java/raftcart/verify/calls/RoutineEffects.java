@@ -86,6 +86,8 @@ public final class RoutineEffects {
             if (!within) {
                 end("a transaction of its own (" + t.kind() + ")");
             }
+        } else if (s instanceof Statement.NotTranslated not) {
+            end("a statement that we cannot read (" + not.what() + ")");
         } else if (s instanceof DdlStatement ddl && !isTemporary(ddl)) {
             end("a change of the structure");
         }

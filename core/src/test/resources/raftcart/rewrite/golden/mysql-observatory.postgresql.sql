@@ -32,7 +32,8 @@ VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, mag = stars.mag + 1;
 UPDATE stars s SET mag = o.mag FROM obs o WHERE o.star_id = s.id AND o.ok = 1;
 DELETE FROM stars s WHERE EXISTS (SELECT 1 FROM obs o WHERE o.star_id = s.id AND o.bad = 1);
--- RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 21:28: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 21:38: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- CREATE PROCEDURE p() BEGIN SELECT 1; SELECT 2; END
 SELECT
     TO_CHAR(seen, 'YYYY-MM-DD HH24:MI'),
@@ -72,6 +73,7 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
 -- 21:28: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 21:38: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- 23:26: RC0609 adapted: Said in other words: the mask %Y-%m-%d %H:%i is YYYY-MM-DD HH24:MI
 -- 23:46: RC0615 adapted: Division kept: with its fraction
 -- 23:46: RC0615 adapted: Division kept: rounded as on the source

@@ -34,7 +34,8 @@ USING (SELECT 1 AS Id, 'n' AS Name) s
 ON t.Id = s.Id
 WHEN MATCHED THEN UPDATE SET Name = s.Name
 WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name);
--- RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 28:40: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 28:51: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE TEMPORARY TABLE "#tmp" AS
 SELECT * FROM public.Star;
@@ -78,6 +79,7 @@ FROM public.Star;
 -- 25:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 26:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 28:40: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 28:51: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value

@@ -415,7 +415,8 @@ BEGIN
     END;
 END;
 $$;
--- RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
+-- 198:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
+-- 199:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
 -- CREATE PROCEDURE dbo.dyn @t sysname, @x int AS
 -- BEGIN
 --   DECLARE @sql nvarchar(max), @n int;
@@ -424,7 +425,8 @@ $$;
 --   EXEC sp_executesql @sql;
 --   EXEC sp_executesql N'SELECT @c = COUNT(*) FROM dbo.star WHERE mag < @m', N'@m int, @c int OUTPUT', @m = 2, @c = @n OUTPUT;
 -- END
--- RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 205:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 206:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- CREATE PROCEDURE dbo.two AS
 -- BEGIN
 --   SELECT 1 AS a;
@@ -645,7 +647,9 @@ $$;
 -- 186:5: RC0627 check: Said in other words, with a difference: COMMIT is left out: the changes belong to the transaction of the caller
 -- 171:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 198:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
+-- 199:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
 -- 205:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 206:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
 -- 209:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 212:6: RC0627 check: Said in other words, with a difference: UPDATE(mag) asks for rows whose value is another, on the source for a change that names the column
 -- 209:1: RC0609 adapted: Said in other words: the schema dbo as public
