@@ -768,6 +768,8 @@ public enum SqlFeature {
     CONCAT_ABBREVIATES_TRUTHS,
     /** Code may run a statement that it puts together as a text, with EXECUTE IMMEDIATE. */
     EXECUTES_TEXTS,
+    /** A query that code runs as a text hands its rows to the caller. */
+    TEXTS_GIVE_ROWS,
     /** A FETCH behind the last row is no error, and no condition that a handler handles. */
     FETCH_ENDS_QUIETLY,
     /** The number of rows that an UPDATE changed has those alone whose values are others now. */

@@ -44,7 +44,7 @@ final class CodeAdapter {
 
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
-        return faults.orAll(() -> whole(code));
+        return faults.orAll(() -> whole(BoundCursors.bound(DynamicTexts.followed(code, adapter.from))));
     }
 
     private List<Statement> whole(CodeStatement code) {
@@ -235,7 +235,7 @@ final class CodeAdapter {
             return List.of(new CodeHandlers(this).block(block));
         }
         if (statement instanceof Statement.QueryStatement query && query.into().isEmpty()) {
-            return List.of(new CodeResults(this).given(query));
+            return new CodeResults(this).given(query);
         }
         if (statement instanceof Statement.CallProcedure call) {
             return new CodeCalls(this).call(call, statements);
@@ -267,7 +267,7 @@ final class CodeAdapter {
             return List.of(new CodeRows(this).changed(into, statements));
         }
         return statement instanceof CodeStatement.Dynamic dynamic
-                ? new DynamicCode(adapter, this::statement, this::variable).made(dynamic)
+                ? new DynamicCode(adapter, this::statement, this::variable, new CodeResults(this)::given).made(dynamic)
                 : List.of(simple(statement));
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -12,6 +13,8 @@ import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.StatementSearch;
+import raftcart.type.LogicalType;
 
 /** The number of rows that the last statement changed, which is a function on some engines and on others is asked for apart. */
 final class CodeCounts {
@@ -26,6 +29,14 @@ final class CodeCounts {
         if (statement instanceof CodeStatement.Assign assign && isCount(assign.value())) {
             note(assign.span());
             return new CodeStatement.RowCount(assign.target(), assign.span());
+        }
+        if (isOfOne(statement) && StatementSearch.anyExpression(List.of(statement), CodeCounts::isCount)) {
+            note(statement.span());
+            Name counted = code.frame().number(statement.span());
+            code.frame().declare(new KnownColumn(counted, Optional.of(new LogicalType.Int(64, false)), false, false));
+            code.adapter().scope.add(new Scope.Relation("", code.frame().facts(), true));
+            before.add(new CodeStatement.RowCount(Expr.Column.of(counted.text()), statement.span()));
+            return replacing(counted).statement(statement);
         }
         Optional<Expr> first = first(statement);
         if (first.filter(e -> ExprSearch.any(e, CodeCounts::isCount)).isEmpty()) {
@@ -62,13 +73,25 @@ final class CodeCounts {
         return statement instanceof CodeStatement.Return returned ? returned.value() : Optional.empty();
     }
 
+    /** True for a statement that evaluates all that stands in it at once. */
+    private static boolean isOfOne(Statement statement) {
+        return statement instanceof Statement.Dml
+                || statement instanceof CodeStatement.SelectInto
+                || statement instanceof CodeStatement.Signal
+                || statement instanceof CodeStatement.Message;
+    }
+
     private static Expr replaced(Expr e, Name variable) {
+        return replacing(variable).expr(e);
+    }
+
+    private static StatementMapper replacing(Name variable) {
         return new StatementMapper() {
             @Override
             public Expr expr(Expr inner) {
                 return isCount(inner) ? Expr.Column.of(variable.text()) : super.expr(inner);
             }
-        }.expr(e);
+        };
     }
 
     private void note(Span span) {
@@ -76,6 +99,16 @@ final class CodeCounts {
     }
 
     static void note(CodeAdapter code, Span span) {
+        boolean meets = StatementSearch.anyStatement(
+                List.of(code.frame().whole),
+                s -> s instanceof Statement.Insert i && i.upsert().isPresent());
+        if (meets) {
+            code.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            span,
+                            "an INSERT that changes the row which it meets counts 1, on the source 2");
+        }
         code.adapter()
                 .note(
                         FindingCode.SYNTAX_CHECK,

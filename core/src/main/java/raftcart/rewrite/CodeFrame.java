@@ -154,6 +154,20 @@ final class CodeFrame {
         return name;
     }
 
+    /** The cursor of the routine's own through which it hands a query to its caller. */
+    Name results(Span span) {
+        Name name = Name.of("result_");
+        if (added.stream().noneMatch(d -> d.name().equals(name))) {
+            added.add(new Declaration.Variable(name, CodeResults.CURSOR, Optional.empty(), false, span));
+        }
+        return name;
+    }
+
+    /** True for a variable that was added to those of the source. */
+    boolean isAdded(String name) {
+        return added.stream().anyMatch(d -> d.name().text().equals(name));
+    }
+
     /** The columns of the rows that the routine gives. */
     List<CodeStatement.Parameter> rows() {
         return rows;

@@ -13,6 +13,8 @@ import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Rescue;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
@@ -130,10 +132,31 @@ final class CodeHandlers {
     }
 
     private static boolean undoes(Handler handler) {
-        List<Statement> action = handler.action() instanceof Block b ? b.body() : List.of(handler.action());
-        return !action.isEmpty()
-                && action.get(0) instanceof Statement.Transaction t
-                && t.kind() == Statement.Transaction.Kind.ROLLBACK;
+        return rollback(handler.action() instanceof Block b ? b.body() : List.of(handler.action())) >= 0;
+    }
+
+    private static boolean remembers(Statement s) {
+        boolean assigns = s instanceof CodeStatement.Assign a
+                && !ExprSearch.any(a.value(), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists);
+        return assigns
+                || s instanceof CodeStatement.Diagnosis
+                || s instanceof CodeStatement.Message
+                || s instanceof Block b && b.body().stream().allMatch(CodeHandlers::remembers);
+    }
+
+    /** Where ROLLBACK stands first, or behind what only remembers the error; -1 where it does not. */
+    private static int rollback(List<Statement> action) {
+        for (int i = 0; i < action.size(); i++) {
+            Statement s = action.get(i);
+            if (s instanceof Statement.Transaction t && t.kind() == Statement.Transaction.Kind.ROLLBACK) {
+                return i;
+            }
+            boolean remembers = remembers(s);
+            if (!remembers) {
+                return -1;
+            }
+        }
+        return -1;
     }
 
     private List<Declaration> declarations(Block block, List<Statement> first) {
@@ -252,7 +275,12 @@ final class CodeHandlers {
                             handler.span(),
                             "ROLLBACK undoes what the block changed, not what the caller changed before");
         }
-        return code.statements(undoes ? action.subList(1, action.size()) : action);
+        if (!undoes) {
+            return code.statements(action);
+        }
+        List<Statement> rest = new ArrayList<>(action);
+        rest.remove(rollback(action));
+        return code.statements(rest);
     }
 
     /** A statement and what is done if it fails, where the routine goes on then. */

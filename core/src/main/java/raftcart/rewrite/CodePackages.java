@@ -17,6 +17,7 @@ import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.RoutineTraits;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TypeName;
@@ -88,8 +89,7 @@ final class CodePackages {
                         i,
                         made.span()))));
         made.first().ifPresent(first::add);
-        CodeStatement.Traits traits =
-                new CodeStatement.Traits(false, CodeStatement.Access.UNSAID, false, true, Optional.empty());
+        RoutineTraits traits = new RoutineTraits(false, RoutineTraits.Access.UNSAID, false, true, Optional.empty());
         // Read and adapted as a procedure, of which the body is what is wanted.
         CreateRoutine filling = new CreateRoutine(
                 new QualifiedName(List.of(known.name(), Name.of(GIVES))),

@@ -10,6 +10,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Query;
@@ -18,10 +19,14 @@ import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** A query whose rows a procedure hands to its caller, for a target where functions give rows and procedures do not. */
 final class CodeResults {
+    /** The type of variables that name a cursor. */
+    static final TypeName CURSOR = TypeName.of("refcursor");
+
     private final CodeAdapter code;
     private final CodeFrame frame;
     private final QueryAdapter adapter;
@@ -32,23 +37,123 @@ final class CodeResults {
         this.adapter = code.adapter();
     }
 
-    Statement given(Statement.QueryStatement query) {
+    List<Statement> given(Statement.QueryStatement query) {
+        if (isOneOfSeveral() || isAlone() && !areKnown(query.query())) {
+            return opened(query);
+        }
+        List<Parameter> columns = expected(query.query(), query.span());
+        return List.of(new CodeStatement.ReturnRows(
+                typed(query.query(), adapter.query(query.query()), columns), query.span()));
+    }
+
+    private boolean isOneOfSeveral() {
+        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && most(List.of(frame.whole)) > 1;
+    }
+
+    /** True where no other query of the routine gives rows. */
+    private boolean isAlone() {
+        List<Statement> all = new ArrayList<>();
+        StatementSearch.anyStatement(List.of(frame.whole), s -> {
+            if (givesRows(s)) {
+                all.add(s);
+            }
+            return false;
+        });
+        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && all.size() == 1;
+    }
+
+    /** A table cannot go while a cursor reads from it. */
+    private void refuseLaterDrops(Span span) {
+        boolean drops = StatementSearch.anyStatement(
+                List.of(frame.whole),
+                s -> (s instanceof DdlStatement || s instanceof Statement.Truncate)
+                        && !(s instanceof DdlStatement.CreateTable)
+                        && isBehind(s.span(), span));
+        if (drops) {
+            throw CodeAdapter.at(span, "a result set for the caller, behind which a table is dropped or changed");
+        }
+    }
+
+    private static boolean isBehind(Span one, Span other) {
+        return one.line() > other.line() || one.line() == other.line() && one.column() > other.column();
+    }
+
+    private boolean areKnown(Query query) {
+        List<Scope.ColumnFacts> facts = adapter.finder.columns(query, adapter.scope);
+        return !facts.isEmpty() && facts.stream().allMatch(f -> type(f).isPresent());
+    }
+
+    /** A cursor for each result set, which the caller fetches ("Returning Cursors", PL/pgSQL). */
+    private List<Statement> opened(Statement.QueryStatement query) {
         Span span = query.span();
+        refuseLaterDrops(span);
+        if (frame.rows().isEmpty()) {
+            frame.give(List.of(new Parameter(Mode.OUT, Name.of("result_"), CURSOR, Optional.empty())));
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    span,
+                    "a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL"
+                            + " from each within the same transaction");
+        }
+        Name cursor = frame.results(span);
+        Expr named = Expr.Column.of(cursor.text());
+        return List.of(
+                new CodeStatement.Assign(named, Expr.Literal.ofNull(), span),
+                new CodeStatement.CursorStep(true, cursor, List.of(), Optional.of(adapter.query(query.query())), span),
+                new CodeStatement.ReturnRows(
+                        Query.of(QueryBody.Select.of(List.of(Item.of(named)), List.of(), Optional.empty())), span));
+    }
+
+    /**
+     * The same of a query that is put together as a text.
+     *
+     * @param apart what knows nothing of the routine's variables
+     */
+    Query given(Query template, StatementAdapter apart, Span span) {
+        if (isOneOfSeveral()) {
+            throw CodeAdapter.at(span, "one of several result sets for the caller, which is put together as a text");
+        }
+        List<Parameter> columns = expected(template, span);
+        return typed(template, apart.expressions().query(template), columns);
+    }
+
+    /** The columns of the rows, which have to be those of the other queries that give rows. */
+    private List<Parameter> expected(Query query, Span span) {
         if (frame.kind != CodeFrame.Kind.PERHAPS_OF_ROWS) {
             throw CodeAdapter.at(span, "a result set for the caller, beside values");
         }
-        if (most(List.of(frame.whole)) > 1) {
-            throw CodeAdapter.at(span, "one of several result sets for the caller");
-        }
-        List<Parameter> columns = columns(query.query(), span);
+        List<Parameter> columns = columns(query, span);
         if (frame.rows().isEmpty()) {
             frame.give(columns);
             adapter.note(
                     FindingCode.SYNTAX_CHECK, span, "a function that gives rows: SELECT * FROM it where it was called");
-        } else if (!frame.rows().equals(columns)) {
+        } else if (!areAlike(frame.rows(), columns, query)) {
             throw CodeAdapter.at(span, "a second result set, which has other columns");
         }
-        return new CodeStatement.ReturnRows(typed(query.query(), adapter.query(query.query()), columns), span);
+        return columns;
+    }
+
+    /** True for columns of the same types and names; of what is computed and not named the first query gives the name. */
+    private static boolean areAlike(List<Parameter> first, List<Parameter> columns, Query query) {
+        if (first.size() != columns.size()) {
+            return false;
+        }
+        List<Item> items =
+                query.body() instanceof QueryBody.Select s && s.items().size() == columns.size()
+                        ? s.items()
+                        : List.of();
+        for (int i = 0; i < columns.size(); i++) {
+            boolean named = items.isEmpty()
+                    || items.get(i).alias().isPresent()
+                    || items.get(i).value() instanceof Expr.Column
+                    || items.get(i).value() instanceof Expr.Star;
+            boolean alike = first.get(i).type().equals(columns.get(i).type())
+                    && (!named || first.get(i).name().equals(columns.get(i).name()));
+            if (!alike) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The call of a procedure that has become a function of rows. */
@@ -93,14 +198,14 @@ final class CodeResults {
                 || statement instanceof CodeStatement.ForRange
                 || statement instanceof CodeStatement.ForRows;
         if (again) {
-            return StatementSearch.anyStatement(
-                            List.of(statement),
-                            s -> s instanceof Statement.QueryStatement q
-                                    && q.into().isEmpty())
-                    ? 2
-                    : 0;
+            return StatementSearch.anyStatement(List.of(statement), CodeResults::givesRows) ? 2 : 0;
         }
-        return statement instanceof Statement.QueryStatement q && q.into().isEmpty() ? 1 : 0;
+        return givesRows(statement) ? 1 : 0;
+    }
+
+    private static boolean givesRows(Statement statement) {
+        return statement instanceof Statement.QueryStatement q && q.into().isEmpty()
+                || statement instanceof CodeStatement.Dynamic d && DynamicCode.isOfRows(d);
     }
 
     private static int ofChoices(List<CodeStatement.Choice> choices) {
@@ -114,7 +219,8 @@ final class CodeResults {
         }
         List<Parameter> columns = new ArrayList<>();
         for (Scope.ColumnFacts fact : facts) {
-            Name name = Name.of(fact.name().isEmpty() ? "column_" + (columns.size() + 1) : fact.name());
+            boolean computed = DynamicCode.isComputed(fact.name()) || frame.isAdded(fact.name());
+            Name name = Name.of(computed || fact.name().isEmpty() ? "column_" + (columns.size() + 1) : fact.name());
             LogicalType type = type(fact)
                     .orElseThrow(() -> CodeAdapter.at(
                             span,

@@ -5,6 +5,7 @@ import java.util.Optional;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.RoutineTraits;
 import raftcart.sql.tree.Statement;
 
 /** Blocks that run where they stand and are kept nowhere ("Block", PL/SQL; "DO", PostgreSQL). */
@@ -17,8 +18,7 @@ final class CodeRuns {
 
     /** A block that runs at once, as the body of a procedure would. */
     Statement run(CodeStatement.RunBlock block) {
-        CodeStatement.Traits traits =
-                new CodeStatement.Traits(false, CodeStatement.Access.UNSAID, false, true, Optional.empty());
+        RoutineTraits traits = new RoutineTraits(false, RoutineTraits.Access.UNSAID, false, true, Optional.empty());
         CodeStatement.CreateRoutine whole = new CodeStatement.CreateRoutine(
                 QualifiedName.of("block_"),
                 true,

@@ -11,14 +11,19 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import raftcart.dialect.Language;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
+import raftcart.sql.parse.IntoParser;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
@@ -29,10 +34,19 @@ import raftcart.sql.tree.StatementSearch;
  */
 final class DynamicCode {
     private static final Pattern PART = Pattern.compile("q_(\\d+)_q");
+    private static final Pattern QUERY = Pattern.compile("(?is)[\\s(]*(SELECT|WITH|VALUES|SHOW|TABLE)\\b.*");
 
     private final QueryAdapter adapter;
     private final Function<Statement, List<Statement>> statements;
     private final UnaryOperator<Expr> targets;
+    private final Rows rows;
+
+    /** What becomes of a query whose rows go to the caller. */
+    @FunctionalInterface
+    interface Rows {
+        /** The query in the target's terms, and what is known of it by what knows nothing of the routine. */
+        Query given(Query template, StatementAdapter apart, Span span);
+    }
 
     /**
      * Makes statements of texts.
@@ -40,25 +54,83 @@ final class DynamicCode {
      * @param statements adapts a statement that is no longer computed
      * @param targets a variable as the target calls it
      */
-    DynamicCode(QueryAdapter adapter, Function<Statement, List<Statement>> statements, UnaryOperator<Expr> targets) {
+    DynamicCode(
+            QueryAdapter adapter,
+            Function<Statement, List<Statement>> statements,
+            UnaryOperator<Expr> targets,
+            Rows rows) {
         this.adapter = adapter;
         this.statements = statements;
         this.targets = targets;
+        this.rows = rows;
+    }
+
+    /** True for a name that stands for something computed. */
+    static boolean isComputed(String name) {
+        return PART.matcher(name).matches();
+    }
+
+    /** True for what may hand rows to the caller. */
+    static boolean isOfRows(CodeStatement.Dynamic dynamic) {
+        Expr text = dynamic.text();
+        Expr first = text instanceof Expr.Concat c ? c.parts().get(0) : text;
+        return dynamic.targets().isEmpty()
+                && first instanceof Expr.Literal l
+                && QUERY.matcher(l.text()).matches();
     }
 
     List<Statement> made(CodeStatement.Dynamic dynamic) {
-        List<Expr> parts = dynamic.text() instanceof Expr.Concat c ? c.parts() : List.of(dynamic.text());
-        StringBuilder template = new StringBuilder();
-        for (int i = 0; i < parts.size(); i++) {
-            template.append(constant(parts.get(i)).orElse("q_" + i + "_q"));
+        if (DynamicTexts.isPrepared(dynamic.text())) {
+            throw CodeAdapter.at(dynamic.span(), "a prepared statement whose text is not known here");
         }
-        Statement read = read(template.toString(), dynamic.span());
+        List<Expr> parts = parts(dynamic);
+        Statement read = read(template(parts), dynamic.span());
         List<Expr.Parameter> places = places(read);
         if (places.size() != dynamic.values().size()) {
             throw CodeAdapter.at(dynamic.span(), "a computed statement with another number of values than places");
         }
         boolean whole = parts.stream().allMatch(p -> constant(p).isPresent());
         return whole ? plain(read, places, dynamic) : List.of(computed(read, places, parts, dynamic));
+    }
+
+    private static List<Expr> parts(CodeStatement.Dynamic dynamic) {
+        return dynamic.text() instanceof Expr.Concat c ? c.parts() : List.of(dynamic.text());
+    }
+
+    /** The text with names in the places of what is not constant. */
+    private static String template(List<Expr> parts) {
+        StringBuilder template = new StringBuilder();
+        for (int i = 0; i < parts.size(); i++) {
+            template.append(constant(parts.get(i)).orElse("q_" + i + "_q"));
+        }
+        return template.toString();
+    }
+
+    /** The query that a text is, as far as that can be seen. */
+    static Optional<Query> query(CodeStatement.Dynamic dynamic, Language from) {
+        return StatementParser.parse(template(parts(dynamic)), from.grammar(), 1, 1).statements().stream()
+                .flatMap(p -> p.statement().stream())
+                .filter(Statement.QueryStatement.class::isInstance)
+                .map(s -> ((Statement.QueryStatement) s).query())
+                .findFirst();
+    }
+
+    /** The same whose variables of the session, which its text fills, are targets of the code. */
+    static CodeStatement.Dynamic filling(CodeStatement.Dynamic dynamic, Language from) {
+        List<Expr> targets = new ArrayList<>();
+        List<Expr> rest = new ArrayList<>();
+        for (Expr part : parts(dynamic)) {
+            boolean text = part instanceof Expr.Literal l && l.kind() == LiteralKind.STRING;
+            rest.add(
+                    text
+                            ? Expr.Literal.string(
+                                    IntoParser.without(((Expr.Literal) part).text(), from.grammar(), targets))
+                            : part);
+        }
+        boolean fills = dynamic.targets().isEmpty() && !targets.isEmpty();
+        boolean nullIsEmpty = dynamic.text() instanceof Expr.Concat c && c.nullIsEmpty();
+        Expr text = rest.size() == 1 ? rest.get(0) : new Expr.Concat(rest, nullIsEmpty, dynamic.span());
+        return fills ? dynamic.of(text).into(targets) : dynamic;
     }
 
     private static Optional<String> constant(Expr e) {
@@ -115,7 +187,7 @@ final class DynamicCode {
             throw CodeAdapter.at(dynamic.span(), "a computed statement that gives values and is no query");
         }
         return statements.apply(
-                new CodeStatement.SelectInto(query.query(), dynamic.targets(), Expected.EXACTLY_ONE, dynamic.span()));
+                new CodeStatement.SelectInto(query.query(), dynamic.targets(), dynamic.expected(), dynamic.span()));
     }
 
     private Statement computed(
@@ -126,7 +198,17 @@ final class DynamicCode {
                 .toList();
         // A computed statement sees nothing of the routine's variables.
         StatementAdapter apart = new StatementAdapter(adapter.from, adapter.to, adapter.knowledge, adapter.notes);
-        List<Statement> adapted = apart.adapt(replaced(read, places, numbered));
+        Statement statement = replaced(read, places, numbered);
+        boolean gives = dynamic.targets().isEmpty()
+                && statement instanceof Statement.QueryStatement
+                && adapter.from.has(SqlFeature.TEXTS_GIVE_ROWS);
+        List<Statement> adapted = gives
+                ? List.of(new Statement.QueryStatement(
+                        rows.given(((Statement.QueryStatement) statement).query(), apart, dynamic.span()),
+                        Optional.empty(),
+                        false,
+                        dynamic.span()))
+                : apart.adapt(statement);
         if (adapted.size() != 1) {
             throw CodeAdapter.at(dynamic.span(), "a computed statement that becomes several");
         }
@@ -136,15 +218,37 @@ final class DynamicCode {
                 FindingCode.SYNTAX_CHECK,
                 dynamic.span(),
                 "a computed statement: what its variables bring has to be SQL of the target");
-        return new CodeStatement.Dynamic(
-                adapter.expr(pieces(text, parts, dynamic.span())),
-                dynamic.targets().stream().map(targets).toList(),
-                dynamic.values().stream().map(adapter::expr).toList(),
-                dynamic.span());
+        sayRows(dynamic, adapted.get(0));
+        boolean nullIsEmpty = dynamic.text() instanceof Expr.Concat c && c.nullIsEmpty();
+        Expr whole = adapter.expr(pieces(text, parts, nullIsEmpty, dynamic.span()));
+        List<Expr> values = dynamic.values().stream().map(adapter::expr).toList();
+        return gives
+                ? new CodeStatement.ReturnText(whole, values, dynamic.span())
+                : new CodeStatement.Dynamic(
+                        whole,
+                        dynamic.targets().stream().map(targets).toList(),
+                        values,
+                        dynamic.expected(),
+                        dynamic.span());
+    }
+
+    /** Says what becomes of variables for which there is no row, where these keep what they have on the source. */
+    private void sayRows(CodeStatement.Dynamic dynamic, Statement adapted) {
+        boolean one = adapted instanceof Statement.QueryStatement q
+                && q.query().body() instanceof QueryBody.Select s
+                && s.groupBy().isEmpty()
+                && q.query().paging().isEmpty()
+                && s.items().stream().anyMatch(i -> Aggregates.ofRows(i.value(), adapter.to));
+        if (dynamic.expected() == Expected.AT_MOST_ONE && !dynamic.targets().isEmpty() && !one) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    dynamic.span(),
+                    "a computed query without a row is an error, on the source its variables keep what they have");
+        }
     }
 
     /** The text with what was computed in the places that names stood for; each of them has to be there once. */
-    private static Expr pieces(String text, List<Expr> parts, Span span) {
+    private static Expr pieces(String text, List<Expr> parts, boolean nullIsEmpty, Span span) {
         List<Expr> pieces = new ArrayList<>();
         Matcher matcher = PART.matcher(text);
         int end = 0;
@@ -164,6 +268,6 @@ final class DynamicCode {
         if (found != computed) {
             throw CodeAdapter.at(span, "a computed statement whose parts do not stay what they are");
         }
-        return new Expr.Concat(pieces, true, span);
+        return new Expr.Concat(pieces, nullIsEmpty, span);
     }
 }

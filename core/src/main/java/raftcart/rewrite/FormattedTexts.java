@@ -3,12 +3,17 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import raftcart.finding.FindingCode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 
 /** Texts with places for values ("format", PostgreSQL), as texts that are put together. */
 final class FormattedTexts {
+    /** Places without widths ("format", PostgreSQL). */
+    private static final Pattern PLACE = Pattern.compile("%(?:(\\d+)\\$)?([sIL%])");
+
     private FormattedTexts() {}
 
     /** The parts put together, NULL as an empty text; empty where the pattern is no constant or has more than plain places. */
@@ -22,36 +27,47 @@ final class FormattedTexts {
         });
     }
 
-    private static Optional<List<Expr>> parts(List<Expr> arguments) {
+    /** The parts of a format with these arguments, of which the format is the first. */
+    static Optional<List<Expr>> parts(List<Expr> arguments) {
         if (!(arguments.get(0) instanceof Expr.Literal pattern) || pattern.kind() != LiteralKind.STRING) {
             return Optional.empty();
         }
         List<Expr> parts = new ArrayList<>();
         StringBuilder plain = new StringBuilder();
-        String text = pattern.text();
+        Matcher place = PLACE.matcher(pattern.text());
+        int end = 0;
         int next = 1;
-        for (int i = 0; i < text.length(); i++) {
-            if (text.charAt(i) != '%') {
-                plain.append(text.charAt(i));
+        while (place.find()) {
+            plain.append(pattern.text(), end, place.start());
+            end = place.end();
+            if (place.group(2).equals("%")) {
+                plain.append('%');
                 continue;
             }
-            i++;
-            char kind = i < text.length() ? text.charAt(i) : ' ';
-            if (kind == '%') {
-                plain.append('%');
-            } else if (kind == 's' && next < arguments.size()) {
-                if (!plain.isEmpty()) {
-                    parts.add(Expr.Literal.string(plain.toString()));
-                    plain.setLength(0);
-                }
-                parts.add(arguments.get(next++));
-            } else {
+            int argument = place.group(1) == null ? next : Integer.parseInt(place.group(1));
+            if (argument < 1 || argument >= arguments.size()) {
                 return Optional.empty();
             }
+            next = argument + 1;
+            if (!plain.isEmpty()) {
+                parts.add(Expr.Literal.string(plain.toString()));
+                plain.setLength(0);
+            }
+            parts.add(put(place.group(2), arguments.get(argument)));
         }
+        plain.append(pattern.text().substring(end));
         if (!plain.isEmpty() || parts.size() < 2) {
             parts.add(Expr.Literal.string(plain.toString()));
         }
-        return Optional.of(parts);
+        boolean others = PLACE.matcher(pattern.text()).replaceAll("").contains("%");
+        return others ? Optional.empty() : Optional.of(parts);
+    }
+
+    private static Expr put(String kind, Expr value) {
+        return switch (kind) {
+            case "I" -> Expr.Call.of("quote_name", value);
+            case "L" -> Expr.Call.of("quote_nullable", value);
+            default -> value;
+        };
     }
 }

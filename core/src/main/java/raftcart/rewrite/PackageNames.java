@@ -156,9 +156,7 @@ final class PackageNames extends StatementMapper {
         if (mapped instanceof CodeStatement.ChangeInto c) {
             return kept(c.targets(), t -> new CodeStatement.ChangeInto(c.change(), t, c.span()), c);
         }
-        return mapped instanceof CodeStatement.Dynamic d
-                ? kept(d.targets(), t -> new CodeStatement.Dynamic(d.text(), t, d.values(), d.span()), d)
-                : mapped;
+        return mapped instanceof CodeStatement.Dynamic d ? kept(d.targets(), d::into, d) : mapped;
     }
 
     /** What stands in a change may mean the columns of its table, as it may in a query. */

@@ -302,15 +302,13 @@ final class PlCode {
         if (asksForFound()) {
             throw CodeAdapter.at(dynamic.span(), "EXECUTE beside FOUND");
         }
-        List<Statement> made = new DynamicCode(adapter, this::statement, t -> new PlRecords(this)
-                        .targets(List.of(t))
-                        .get(0))
+        List<Statement> made = new DynamicCode(
+                        adapter,
+                        this::statement,
+                        t -> new PlRecords(this).targets(List.of(t)).get(0),
+                        (q, apart, span) -> apart.expressions().query(q))
                 .made(dynamic);
-        boolean computed = made.stream().anyMatch(CodeStatement.Dynamic.class::isInstance);
-        if (computed && !(frame.kind.isProcedure() && adapter.to.has(SqlFeature.EXECUTES_TEXTS))) {
-            throw CodeAdapter.at(dynamic.span(), "a computed statement");
-        }
-        return made;
+        return new PlComputed(adapter, frame).all(made);
     }
 
     /** What is computed for what it does; of a query for each of its rows. */

@@ -57,6 +57,9 @@ final class PlCursors {
     }
 
     Statement step(CodeStatement.CursorStep step) {
+        if (step.query().isPresent()) {
+            throw CodeAdapter.at(step.span(), "a cursor that is handed on, or opened for several queries");
+        }
         return new CodeStatement.CursorStep(
                 step.opens(),
                 step.cursor(),

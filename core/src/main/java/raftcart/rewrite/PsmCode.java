@@ -243,6 +243,12 @@ final class PsmCode {
                     all(loop.body()),
                     loop.span()));
         }
+        if (statement instanceof CodeStatement.Dynamic dynamic) {
+            DynamicCode computed =
+                    new DynamicCode(adapter, this::statement, adapter::expr, (q, apart, span) -> apart.expressions()
+                            .query(q));
+            return new PlComputed(adapter, frame).kept(computed.made(dynamic));
+        }
         boolean over = statement instanceof CodeStatement.ForRange || statement instanceof CodeStatement.ForRows;
         if (over) {
             return List.of(over((CodeStatement) statement));

@@ -90,16 +90,9 @@ final class SessionVariables {
                 if (s instanceof CodeStatement.Assign a && isOne(a.target())) {
                     merge(kinds, key(a.target()), adapter.kind(a.value()), a.span());
                 } else if (s instanceof CodeStatement.SelectInto into) {
-                    List<ColumnFacts> columns = adapter.finder.columns(into.query(), adapter.scope);
-                    for (int i = 0; i < into.targets().size() && i < columns.size(); i++) {
-                        if (isOne(into.targets().get(i))) {
-                            merge(
-                                    kinds,
-                                    key(into.targets().get(i)),
-                                    columns.get(i).kind(),
-                                    into.span());
-                        }
-                    }
+                    filled(kinds, into.query(), into.targets(), into.span());
+                } else if (s instanceof CodeStatement.Dynamic d && names(d.targets())) {
+                    DynamicCode.query(d, adapter.from).ifPresent(q -> filled(kinds, q, d.targets(), d.span()));
                 } else if (s instanceof CodeStatement.Diagnosis d) {
                     d.targets().stream()
                             .filter(SessionVariables::isOne)
@@ -112,6 +105,15 @@ final class SessionVariables {
             return kinds;
         } finally {
             adapter.scope = before;
+        }
+    }
+
+    private void filled(Map<String, ValueKind> kinds, Query query, List<Expr> targets, Span span) {
+        List<ColumnFacts> columns = adapter.finder.columns(query, adapter.scope);
+        for (int i = 0; i < targets.size() && i < columns.size(); i++) {
+            if (isOne(targets.get(i))) {
+                merge(kinds, key(targets.get(i)), columns.get(i).kind(), span);
+            }
         }
     }
 
@@ -167,6 +169,13 @@ final class SessionVariables {
                                     s.targets(),
                                     t -> new CodeStatement.SelectInto(query, t, s.expected(), s.span()),
                                     s.span()));
+                        }
+                        if (statement instanceof CodeStatement.Dynamic d && names(d.targets())) {
+                            return Optional.of(moved(
+                                    d.targets(),
+                                    t -> new CodeStatement.Dynamic(
+                                            expr(d.text()), t, exprs(d.values()), d.expected(), d.span()),
+                                    d.span()));
                         }
                         if (statement instanceof CodeStatement.Diagnosis d && names(d.targets())) {
                             return Optional.of(moved(

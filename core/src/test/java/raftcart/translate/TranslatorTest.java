@@ -295,8 +295,8 @@ class TranslatorTest {
     void codeIsCountedStatementByStatementAndAllFaultsAreTold() {
         table("t", column("x", new LogicalType.Int(32, false))).add();
         String text = "CREATE PROCEDURE p(a INT)\nBEGIN\n  DECLARE n INT DEFAULT 1;\n  SET n = n + a;\n"
-                + "  IF n > 2 THEN\n    PREPARE s FROM 'x';\n    UPDATE t SET x = n;\n  END IF;\n"
-                + "  EXECUTE s;\n  SELECT COUNT(*) INTO n FROM t;\nEND";
+                + "  IF n > 2 THEN\n    SHOW TABLES;\n    UPDATE t SET x = n;\n  END IF;\n"
+                + "  SHOW STATUS;\n  SELECT COUNT(*) INTO n FROM t;\nEND";
         code.add(new CodeObject(ObjectKind.PROCEDURE, new ObjectName("k", "p"), text));
         Translation translation = translate(MARIADB, POSTGRESQL);
         assertThat(translation.byHand())

@@ -9,7 +9,6 @@ import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
@@ -19,6 +18,7 @@ import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 
 /** Writes SQL/PSM ("Stored Routines", "Triggers"). */

@@ -9,7 +9,6 @@ import java.util.stream.Collectors;
 import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.CodeWriter;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
@@ -23,6 +22,7 @@ import raftcart.sql.tree.CodeStatement.Rescue;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
 
@@ -105,8 +105,15 @@ final class PgCodeWriter extends CodeWriter {
 
     private String dynamic(CodeStatement.Dynamic dynamic) {
         return "EXECUTE " + text(dynamic.text())
-                + (dynamic.targets().isEmpty() ? "" : " INTO STRICT " + targets(dynamic.targets()))
-                + (dynamic.values().isEmpty() ? "" : " USING " + targets(dynamic.values()));
+                + (dynamic.targets().isEmpty()
+                        ? ""
+                        : (dynamic.expected() == Expected.FIRST ? " INTO " : " INTO STRICT ")
+                                + targets(dynamic.targets()))
+                + using(dynamic.values());
+    }
+
+    private String using(List<Expr> values) {
+        return values.isEmpty() ? "" : " USING " + targets(values);
     }
 
     private String plain(CodeStatement code) {
@@ -134,6 +141,9 @@ final class PgCodeWriter extends CodeWriter {
         if (code instanceof CodeStatement.ReturnRows r) {
             return "RETURN QUERY\n" + indented(text(r.query()));
         }
+        if (code instanceof CodeStatement.ReturnText r) {
+            return "RETURN QUERY EXECUTE " + text(r.text()) + using(r.values());
+        }
         if (code instanceof CodeStatement.Diagnosis d) {
             return "GET STACKED DIAGNOSTICS " + items(d);
         }
@@ -158,7 +168,7 @@ final class PgCodeWriter extends CodeWriter {
         String row = rowType(routine);
         String returns = routine.rows().isEmpty()
                 ? routine.returns().map(t -> " RETURNS " + type(t)).orElse("")
-                : " RETURNS SETOF " + row;
+                : " RETURNS SETOF " + (isOfCursors(routine) ? "refcursor" : row);
         return rows(routine, row) + "CREATE " + (routine.replace() ? "OR REPLACE " : "") + kind(routine)
                 + name(routine.name()) + "(" + parameters + ")" + returns + "\n"
                 + String.join("\n", traits(routine)) + "\n"
@@ -199,6 +209,11 @@ final class PgCodeWriter extends CodeWriter {
         if (routine.rows().isEmpty()) {
             return "";
         }
+        if (isOfCursors(routine)) {
+            return routine.replace()
+                    ? "DROP FUNCTION IF EXISTS " + name(routine.name()) + "(" + types(routine) + ");\n"
+                    : "";
+        }
         String columns = routine.rows().stream()
                 .map(c -> name(c.name()) + " " + type(c.type()))
                 .collect(Collectors.joining(", "));
@@ -207,6 +222,11 @@ final class PgCodeWriter extends CodeWriter {
                         + row + ";\n"
                 : "";
         return again + "CREATE TYPE " + row + " AS (" + columns + ");\n";
+    }
+
+    /** True for a function that gives a cursor for each of its result sets. */
+    private static boolean isOfCursors(CreateRoutine routine) {
+        return routine.rows().size() == 1 && routine.rows().get(0).type().name().equals("refcursor");
     }
 
     private String types(CreateRoutine routine) {
@@ -284,6 +304,7 @@ final class PgCodeWriter extends CodeWriter {
         return statement instanceof Statement.Dml
                 || statement instanceof CodeStatement.SelectInto
                 || statement instanceof CodeStatement.ReturnRows
+                || statement instanceof CodeStatement.CursorStep c && c.query().isPresent()
                 || statement instanceof CodeStatement.ForRows;
     }
 

@@ -134,6 +134,7 @@ public final class SqlServerLanguage {
                     SqlFeature.IGNORES_CASE,
                     SqlFeature.IGNORES_PADDING,
                     SqlFeature.PLUS_CONCATENATES,
+                    SqlFeature.TEXTS_GIVE_ROWS,
                     SqlFeature.CONVERTS_SILENTLY,
                     SqlFeature.SEQUENCES,
                     SqlFeature.SEQUENCES_TAKE_ALL,

@@ -15,16 +15,16 @@ import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.ChangedRows;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Timing;
-import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.RoutineTraits;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.Truth;
@@ -109,7 +109,8 @@ final class DollarRoutineParser {
         Statement read = queries ? new QueryRoutine(inner(body.get())).body(result, span) : code(body.get());
         Statement code = named(result.giving(read), given);
         Access access = immutable ? Access.NONE : stable ? Access.READS : Access.UNSAID;
-        Traits traits = new Traits(immutable || stable, access, definer, columnsFirst, Optional.empty(), lookup, false);
+        RoutineTraits traits =
+                new RoutineTraits(immutable || stable, access, definer, columnsFirst, Optional.empty(), lookup, false);
         Statement guarded = strict ? guarded(code, parameters, span) : code;
         return new CodeStatement.CreateRoutine(
                 name, replace, parameters, result.returns(), result.rows(), traits, guarded, span);

@@ -2,6 +2,8 @@ package raftcart.sql.parse;
 
 import java.util.ArrayList;
 import java.util.List;
+import raftcart.error.SqlSyntaxException;
+import raftcart.sql.Lexer;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -13,7 +15,7 @@ import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 
 /** Reads a query in a routine, whose INTO may stand in several places and names the variables for the values of its row. */
-final class IntoParser {
+public final class IntoParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
 
@@ -62,12 +64,49 @@ final class IntoParser {
         return new CodeStatement.SelectInto(query, targets, strict ? Expected.EXACTLY_ONE : expected, span);
     }
 
+    /**
+     * A piece of a text without {@code INTO @a, @b}.
+     *
+     * @param targets takes the variables
+     */
+    public static String without(String text, Grammar grammar, List<Expr> targets) {
+        List<Token> tokens = new ArrayList<>();
+        Lexer lexer = new Lexer(text, grammar.lexical(), 1, 1);
+        try {
+            for (Token token = lexer.next(); token.kind() != TokenKind.END; token = lexer.next()) {
+                tokens.add(token);
+            }
+        } catch (SqlSyntaxException e) {
+            return text; // a quote that is closed in another piece
+        }
+        for (int i = 0; i + 1 < tokens.size(); i++) {
+            if (tokens.get(i).isWord("INTO") && isOfSession(tokens.get(i + 1))) {
+                int last = i + 1;
+                targets.add(variable(tokens.get(last)));
+                while (last + 2 < tokens.size()
+                        && tokens.get(last + 1).isSymbol(",")
+                        && isOfSession(tokens.get(last + 2))) {
+                    last += 2;
+                    targets.add(variable(tokens.get(last)));
+                }
+                return text.substring(0, tokens.get(i).span().start())
+                        + text.substring(tokens.get(last).span().end());
+            }
+        }
+        return text;
+    }
+
+    private static Expr variable(Token token) {
+        return new Expr.Parameter(token.text(), token.span());
+    }
+
     /** True for a variable of the session ("User-Defined Variables", MariaDB). */
     static boolean isOfSession(Token token) {
         return token.kind() == TokenKind.PARAMETER && token.text().matches("@\\w+");
     }
 
-    private Expr target() {
+    /** A variable that takes a value. */
+    Expr target() {
         Span span = cursor.peek().span();
         if (isOfSession(cursor.peek())) {
             return new Expr.Parameter(cursor.take().text(), span);

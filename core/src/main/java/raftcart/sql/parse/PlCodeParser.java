@@ -121,8 +121,8 @@ final class PlCodeParser extends PlParser {
         if (cursor.takeWords("NO", "SCROLL") || cursor.peek().isWord("CURSOR")) {
             return List.of(cursor(name, span));
         }
-        if (cursor.peek().isAnyWord("SCROLL", "REFCURSOR")) {
-            throw cursor.byHand("a cursor that goes back, or one without a query of its own");
+        if (cursor.peek().isWord("SCROLL")) {
+            throw cursor.byHand("a cursor that goes back");
         }
         boolean constant = cursor.takeWords("CONSTANT");
         TypeName type = AnchoredTypes.read(parsing);
@@ -215,8 +215,12 @@ final class PlCodeParser extends PlParser {
         cursor.take();
         if (!word.equals("FETCH")) {
             Name name = parsing.name();
-            if (cursor.peek().isAnyWord("FOR", "NO", "SCROLL")) {
-                throw cursor.byHand("a cursor without a query of its own");
+            boolean scrolls = !cursor.takeWords("NO", "SCROLL") && cursor.takeWords("SCROLL");
+            if (cursor.takeWords("FOR")) {
+                if (scrolls || cursor.peek().isWord("EXECUTE")) {
+                    throw cursor.byHand(scrolls ? "a cursor that goes back" : "a cursor over a computed query");
+                }
+                return new CodeStatement.CursorStep(true, name, List.of(), Optional.of(parsing.queries.query()), span);
             }
             return new CodeStatement.CursorStep(word.equals("OPEN"), name, arguments(), Optional.empty(), span);
         }
@@ -244,16 +248,18 @@ final class PlCodeParser extends PlParser {
         Expr text = parsing.expressions.expression();
         List<Expr> into = List.of();
         List<Expr> values = List.of();
+        boolean strict = false;
         while (cursor.peek().isAnyWord("INTO", "USING")) {
             if (cursor.takeWords("USING")) {
                 values = parsing.expressions.list();
             } else {
                 cursor.take();
-                cursor.takeWords("STRICT");
+                strict = cursor.takeWords("STRICT");
                 into = targets();
             }
         }
-        return new CodeStatement.Dynamic(text, into, values, span);
+        Expected expected = strict ? Expected.EXACTLY_ONE : Expected.FIRST;
+        return new CodeStatement.Dynamic(text, into, values, expected, span);
     }
 
     private Statement asserted(Span span) {

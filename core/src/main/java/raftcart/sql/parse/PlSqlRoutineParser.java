@@ -8,16 +8,16 @@ import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Timing;
-import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.RoutineTraits;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TypeName;
@@ -125,7 +125,7 @@ final class PlSqlRoutineParser {
             throw cursor.byHand("code in another language");
         }
         Block body = code.body(Optional.empty(), cursor.peek().span());
-        Traits traits = new Traits(deterministic, access, definer, true, comment);
+        RoutineTraits traits = new RoutineTraits(deterministic, access, definer, true, comment);
         return Optional.of(
                 new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span));
     }

@@ -105,8 +105,7 @@ final class PsmParser {
             case "GET" -> diagnosis(span);
             case "VALUES" -> valuesInto(span);
             case "EXECUTE" -> dynamic(span);
-            case "PREPARE", "DEALLOCATE" ->
-                throw cursor.byHand(token.text().toUpperCase(Locale.ROOT) + " in a routine");
+            case "PREPARE", "DEALLOCATE" -> prepared(span);
             case "DO" -> {
                 cursor.take();
                 throw cursor.byHand("DO");
@@ -295,12 +294,29 @@ final class PsmParser {
 
     private Statement dynamic(Span span) {
         cursor.take();
-        if (!cursor.takeWords("IMMEDIATE")) {
-            throw cursor.byHand("EXECUTE of a prepared statement");
-        }
-        Expr text = parsing.expressions.expression();
+        boolean once = cursor.takeWords("IMMEDIATE");
+        Expr text = once ? parsing.expressions.expression() : textOf(parsing.name());
+        List<Expr> targets = cursor.takeWords("INTO") ? parsing.list(new IntoParser(parsing)::target) : List.of();
         List<Expr> values = cursor.takeWords("USING") ? parsing.expressions.list() : List.of();
-        return new CodeStatement.Dynamic(text, List.of(), values, span);
+        return new CodeStatement.Dynamic(text, targets, values, CodeStatement.Expected.AT_MOST_ONE, span);
+    }
+
+    /** PREPARE and its end: the text is kept under the name of the statement ("PREPARE Statement", MariaDB). */
+    private Statement prepared(Span span) {
+        boolean ends = cursor.take().isWord("DEALLOCATE");
+        if (ends) {
+            cursor.expectWords("PREPARE");
+        }
+        Expr name = textOf(parsing.name());
+        if (ends) {
+            return new CodeStatement.Assign(name, Expr.Literal.ofNull(), span);
+        }
+        cursor.expectWords("FROM");
+        return new CodeStatement.Assign(name, parsing.expressions.expression(), span);
+    }
+
+    private static Expr textOf(Name statement) {
+        return Expr.Column.of(CodeStatement.PREPARED + statement.key());
     }
 
     private Statement cursorStep(Span span) {

@@ -7,15 +7,15 @@ import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Timing;
-import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.RoutineTraits;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TypeName;
 
@@ -73,7 +73,7 @@ final class RoutineParser {
             }
             returns = Optional.of(type());
         }
-        Traits traits = traits();
+        RoutineTraits traits = traits();
         Statement body = new PsmParser(parsing).body();
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
     }
@@ -102,7 +102,7 @@ final class RoutineParser {
         }
     }
 
-    private Traits traits() {
+    private RoutineTraits traits() {
         boolean deterministic = false;
         Access access = Access.UNSAID;
         boolean definer = true; // unless it says otherwise
@@ -128,7 +128,7 @@ final class RoutineParser {
             } else if (cursor.takeWords("COMMENT")) {
                 comment = Optional.of(parsing.string());
             } else {
-                return new Traits(deterministic, access, definer, columnsFirst(), comment);
+                return new RoutineTraits(deterministic, access, definer, columnsFirst(), comment);
             }
         }
     }

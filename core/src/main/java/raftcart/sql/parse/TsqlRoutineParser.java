@@ -9,19 +9,19 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
-import raftcart.sql.tree.CodeStatement.Access;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.ChangedRows;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.CodeStatement.Timing;
-import raftcart.sql.tree.CodeStatement.Traits;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.RoutineTraits;
+import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
@@ -98,14 +98,14 @@ final class TsqlRoutineParser {
             boolean replace,
             List<Parameter> parameters,
             Optional<TypeName> returns,
-            Traits traits,
+            RoutineTraits traits,
             Statement body,
             Span span) {
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
     }
 
-    private Traits traits(Access access, boolean goesOn) {
-        return new Traits(false, access, definer, false, Optional.empty()).goingOn(goesOn);
+    private RoutineTraits traits(Access access, boolean goesOn) {
+        return new RoutineTraits(false, access, definer, false, Optional.empty()).goingOn(goesOn);
     }
 
     private Parameter parameter() {

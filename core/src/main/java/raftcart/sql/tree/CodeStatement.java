@@ -19,47 +19,6 @@ public sealed interface CodeStatement extends Statement {
     /** A parameter of a routine. */
     record Parameter(Mode mode, Name name, TypeName type, Optional<Expr> initial) {}
 
-    /** What a routine does to data, as it says of itself. */
-    enum Access {
-        UNSAID,
-        NONE,
-        READS,
-        CHANGES
-    }
-
-    /**
-     * What a routine says of itself.
-     *
-     * @param definer true where it runs with the rights of the one who made it
-     * @param columnsFirst true where a name that could mean a column or a variable of the routine means the column
-     * @param lookup the schema in which names without one are looked up, where that is not left to the caller
-     * @param goesOn true where the statements behind one that fails are done
-     */
-    record Traits(
-            boolean deterministic,
-            Access access,
-            boolean definer,
-            boolean columnsFirst,
-            Optional<String> comment,
-            Optional<Name> lookup,
-            boolean goesOn) {
-        /** Names are looked up as the caller has it, and an error ends the routine. */
-        public Traits(
-                boolean deterministic, Access access, boolean definer, boolean columnsFirst, Optional<String> comment) {
-            this(deterministic, access, definer, columnsFirst, comment, Optional.empty(), false);
-        }
-
-        /** The same with another schema for names without one. */
-        public Traits lookingUp(Optional<Name> schema) {
-            return new Traits(deterministic, access, definer, columnsFirst, comment, schema, goesOn);
-        }
-
-        /** The same of a routine that goes on behind a statement that fails, or does not. */
-        public Traits goingOn(boolean behindErrors) {
-            return new Traits(deterministic, access, definer, columnsFirst, comment, lookup, behindErrors);
-        }
-    }
-
     /**
      * A function, or a procedure where it returns nothing.
      *
@@ -72,7 +31,7 @@ public sealed interface CodeStatement extends Statement {
             List<Parameter> parameters,
             Optional<TypeName> returns,
             List<Parameter> rows,
-            Traits traits,
+            RoutineTraits traits,
             Statement body,
             Span span)
             implements CodeStatement {
@@ -428,15 +387,47 @@ public sealed interface CodeStatement extends Statement {
         }
     }
 
+    /** Begins the name under which the text of a prepared statement is kept; no variable's name has a blank. */
+    String PREPARED = "prepared ";
+
     /**
      * A statement that is put together as a text.
      *
      * @param targets the variables for the values of its one row
      * @param values what takes the places of its parameters
+     * @param expected how many rows it may give, where it has targets
      */
-    record Dynamic(Expr text, List<Expr> targets, List<Expr> values, Span span) implements CodeStatement {
+    record Dynamic(Expr text, List<Expr> targets, List<Expr> values, Expected expected, Span span)
+            implements CodeStatement {
         public Dynamic {
             targets = List.copyOf(targets);
+            values = List.copyOf(values);
+        }
+
+        /** One that gives one row, or none at all. */
+        public Dynamic(Expr text, List<Expr> targets, List<Expr> values, Span span) {
+            this(text, targets, values, Expected.EXACTLY_ONE, span);
+        }
+
+        /** The same that may give another number of rows. */
+        public Dynamic giving(Expected rows) {
+            return new Dynamic(text, targets, values, rows, span);
+        }
+
+        /** The same with another text. */
+        public Dynamic of(Expr other) {
+            return new Dynamic(other, targets, values, expected, span);
+        }
+
+        /** The same with other targets. */
+        public Dynamic into(List<Expr> others) {
+            return new Dynamic(text, others, values, expected, span);
+        }
+    }
+
+    /** More rows for what a function gives, of a query that is put together as a text. */
+    record ReturnText(Expr text, List<Expr> values, Span span) implements CodeStatement {
+        public ReturnText {
             values = List.copyOf(values);
         }
     }

@@ -264,6 +264,10 @@ public class StatementMapper extends QueryMapper {
         if (code instanceof CodeStatement.SelectInto s) {
             return new CodeStatement.SelectInto(query(s.query()), exprs(s.targets()), s.expected(), s.span());
         }
+        return moving(code);
+    }
+
+    private Statement moving(CodeStatement code) {
         if (code instanceof CodeStatement.CursorStep c) {
             return new CodeStatement.CursorStep(
                     c.opens(), c.cursor(), exprs(c.arguments()), c.query().map(this::query), c.span());
@@ -275,7 +279,11 @@ public class StatementMapper extends QueryMapper {
             return new CodeStatement.ChangeInto(statement(c.change()), exprs(c.targets()), c.span());
         }
         if (code instanceof CodeStatement.Dynamic d) {
-            return new CodeStatement.Dynamic(expr(d.text()), exprs(d.targets()), exprs(d.values()), d.span());
+            return new CodeStatement.Dynamic(
+                    expr(d.text()), exprs(d.targets()), exprs(d.values()), d.expected(), d.span());
+        }
+        if (code instanceof CodeStatement.ReturnText r) {
+            return new CodeStatement.ReturnText(expr(r.text()), exprs(r.values()), r.span());
         }
         if (code instanceof CodeStatement.Signal s) {
             return new CodeStatement.Signal(s.state(), optional(s.message()), s.more(), s.goesOn(), s.span());

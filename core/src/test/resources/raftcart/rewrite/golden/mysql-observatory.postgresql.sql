@@ -32,9 +32,26 @@ VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, mag = stars.mag + 1;
 UPDATE stars s SET mag = o.mag FROM obs o WHERE o.star_id = s.id AND o.ok = 1;
 DELETE FROM stars s WHERE EXISTS (SELECT 1 FROM obs o WHERE o.star_id = s.id AND o.bad = 1);
--- 21:28: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 21:38: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- CREATE PROCEDURE p() BEGIN SELECT 1; SELECT 2; END
+CREATE FUNCTION p() RETURNS SETOF refcursor
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_variable
+DECLARE
+    result_ refcursor;
+BEGIN
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT 1;
+    RETURN QUERY
+        SELECT result_;
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT 2;
+    RETURN QUERY
+        SELECT result_;
+END;
+$$;
 SELECT
     TO_CHAR(seen, 'YYYY-MM-DD HH24:MI'),
     ROUND(CAST(7 AS numeric) / 2, 4),
@@ -72,8 +89,8 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 16:31: RC0609 adapted: Said in other words: values put together as texts
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 21:28: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 21:38: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 21:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 21:28: RC0627 check: Said in other words, with a difference: a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL from each within the same transaction
 -- 23:26: RC0609 adapted: Said in other words: the mask %Y-%m-%d %H:%i is YYYY-MM-DD HH24:MI
 -- 23:46: RC0615 adapted: Division kept: with its fraction
 -- 23:46: RC0615 adapted: Division kept: rounded as on the source

@@ -41,7 +41,7 @@ SELECT random() FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function type_name with 1 argument(s) has no counterpart in mariadb
 -- SELECT typeof(a) FROM frame
 SELECT hex(bl) FROM frame;
-SELECT CONCAT('''', REPLACE(s, '''', ''''''), '''') FROM frame;
+SELECT CASE WHEN s IS NOT NULL THEN QUOTE(s) END FROM frame;
 SELECT TRIM(BOTH 'x' FROM s) FROM frame;
 SELECT REPLACE(s, 'a', 'b') FROM frame;
 SELECT GROUP_CONCAT(s SEPARATOR ',') FROM frame;
@@ -109,6 +109,7 @@ CREATE TABLE w (
 -- 27:8: RC0606 check: Function is not in the dictionary: random
 -- 28:1: RC0602 by hand: No counterpart on the target: the function type_name with 1 argument(s) has no counterpart in mariadb
 -- 30:8: RC0607 check: Function with a difference: quote_literal: quotes within the text are written in another way
+-- 30:8: RC0607 check: Function with a difference: quote_literal: quotes and backslashes within the text are written in another way
 -- 33:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 34:8: RC0608 adapted: Function spelled otherwise: group_concat means string_agg
 -- 36:8: RC0608 adapted: Function spelled otherwise: max means greatest

@@ -277,7 +277,7 @@ BEGIN
     END IF;
 END;
 $$;
--- RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
+-- RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of column_1 is not known
 -- CREATE PROCEDURE dbo.usp_Dynamic @Col sysname AS
 -- BEGIN
 --     DECLARE @sql nvarchar(max) = N'SELECT ' + QUOTENAME(@Col) + N' FROM dbo.Observation';
@@ -306,9 +306,29 @@ BEGIN
     END IF;
 END;
 $$;
--- RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of TelescopeId is not known
--- CREATE PROCEDURE dbo.usp_Pivot AS
---     SELECT TelescopeId, [1] AS Good, [0] AS Bad FROM (SELECT TelescopeId, CAST(Valid AS int) AS v, Id FROM dbo.Observation) s PIVOT (COUNT(Id) FOR v IN ([1], [0])) p;
+CREATE FUNCTION public.usp_Pivot() RETURNS SETOF refcursor
+LANGUAGE plpgsql
+SET search_path = public, pg_temp
+AS $$
+#variable_conflict use_variable
+DECLARE
+    result_ refcursor;
+BEGIN
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT TelescopeId, "1" AS Good, "0" AS Bad
+        FROM (
+            SELECT
+                TelescopeId,
+                COUNT(CASE WHEN v = '1' THEN Id END) AS "1",
+                COUNT(CASE WHEN v = '0' THEN Id END) AS "0"
+            FROM (SELECT TelescopeId, CAST(Valid AS integer) AS v, Id FROM public.Observation) s
+            GROUP BY TelescopeId
+        ) p;
+    RETURN QUERY
+        SELECT result_;
+END;
+$$;
 
 -- findings
 -- 2:258: RC0614 adapted: Condition made explicit: 1 for a truth value
@@ -362,9 +382,15 @@ $$;
 -- 146:16: RC0608 adapted: Function spelled otherwise: DATEADD means add_years
 -- 146:65: RC0612 check: Comparison may ignore case on one engine: p_Grade
 -- 140:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 152:5: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
+-- 152:5: RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of column_1 is not known
 -- 155:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 155:1: RC0627 check: Said in other words, with a difference: a statement that fails ends the routine, on the source the next one follows
 -- 158:35: RC0609 adapted: Said in other words: the parts of a document as a query
 -- 155:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 163:5: RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of TelescopeId is not known
+-- 162:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 163:5: RC0627 check: Said in other words, with a difference: a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL from each within the same transaction
+-- 163:127: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
+-- 163:75: RC0614 adapted: Condition made explicit: a truth value as a number
+-- 163:154: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 163:159: RC0625 check: Types compared as on the source: a text is compared with a number
+-- 162:1: RC0609 adapted: Said in other words: the schema dbo as public

@@ -181,8 +181,21 @@ SELECT
     DATE_TRUNC('month', CURRENT_TIMESTAMP);
 -- RC0603 by hand: Code is not translated: block of code
 -- BEGIN TRY SELECT 1/0 END TRY BEGIN CATCH PRINT ERROR_MESSAGE() END CATCH
--- RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of FullName is not known
--- CREATE PROCEDURE dbo.p @a int AS BEGIN SET NOCOUNT ON; SELECT * FROM Telescope WHERE TelescopeId = @a; END
+CREATE FUNCTION public.p(p_a integer) RETURNS SETOF refcursor
+LANGUAGE plpgsql
+SET search_path = public, pg_temp
+AS $$
+#variable_conflict use_variable
+DECLARE
+    result_ refcursor;
+BEGIN
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT * FROM Telescope WHERE TelescopeId = p_a;
+    RETURN QUERY
+        SELECT result_;
+END;
+$$;
 GRANT SELECT ON public.Telescope TO reader;
 -- RC0602 by hand: No counterpart on the target: DENY
 -- DENY DELETE ON dbo.Telescope TO reader
@@ -327,7 +340,9 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 98:45: RC0609 adapted: Said in other words: + puts texts together
 -- 99:23: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_days
 -- 100:1: RC0603 by hand: Code is not translated: block of code
--- 102:56: RC0602 by hand: No counterpart on the target: a result set for the caller, of which the type of FullName is not known
+-- 102:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 102:56: RC0627 check: Said in other words, with a difference: a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL from each within the same transaction
+-- 102:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 104:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 105:1: RC0602 by hand: No counterpart on the target: DENY
 -- 106:1: RC0609 adapted: Said in other words: the schema dbo as public

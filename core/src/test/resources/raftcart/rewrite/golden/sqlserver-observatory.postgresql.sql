@@ -34,9 +34,26 @@ USING (SELECT 1 AS Id, 'n' AS Name) s
 ON t.Id = s.Id
 WHEN MATCHED THEN UPDATE SET Name = s.Name
 WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name);
--- 28:40: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 28:51: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
+CREATE FUNCTION public.P(p_a integer) RETURNS SETOF refcursor
+LANGUAGE plpgsql
+SET search_path = public, pg_temp
+AS $$
+#variable_conflict use_variable
+DECLARE
+    result_ refcursor;
+BEGIN
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT p_a;
+    RETURN QUERY
+        SELECT result_;
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT 2;
+    RETURN QUERY
+        SELECT result_;
+END;
+$$;
 CREATE TEMPORARY TABLE "#tmp" AS
 SELECT * FROM public.Star;
 SELECT
@@ -78,8 +95,9 @@ FROM public.Star;
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 25:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 26:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 28:40: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 28:51: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 28:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 28:40: RC0627 check: Said in other words, with a difference: a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL from each within the same transaction
+-- 28:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value

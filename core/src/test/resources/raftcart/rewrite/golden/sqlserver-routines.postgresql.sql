@@ -415,23 +415,41 @@ BEGIN
     END;
 END;
 $$;
--- 198:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
--- 199:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
--- CREATE PROCEDURE dbo.dyn @t sysname, @x int AS
--- BEGIN
---   DECLARE @sql nvarchar(max), @n int;
---   SET @sql = N'DELETE FROM ' + QUOTENAME(@t) + N' WHERE star_id = ' + CAST(@x AS nvarchar(10));
---   EXEC (@sql);
---   EXEC sp_executesql @sql;
---   EXEC sp_executesql N'SELECT @c = COUNT(*) FROM dbo.star WHERE mag < @m', N'@m int, @c int OUTPUT', @m = 2, @c = @n OUTPUT;
--- END
--- 205:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 206:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- CREATE PROCEDURE dbo.two AS
--- BEGIN
---   SELECT 1 AS a;
---   SELECT 2 AS b;
--- END
+CREATE PROCEDURE public.dyn(p_t character varying(128), p_x integer)
+LANGUAGE plpgsql
+SET search_path = public, pg_temp
+AS $$
+#variable_conflict use_variable
+DECLARE
+    v_sql text;
+    v_n integer;
+BEGIN
+    EXECUTE 'DELETE FROM ' || QUOTE_IDENT(p_t) || ' WHERE star_id = ' || CAST(p_x AS character varying(10));
+    EXECUTE 'DELETE FROM ' || QUOTE_IDENT(p_t) || ' WHERE star_id = ' || CAST(p_x AS character varying(10));
+    SELECT COUNT(*) FROM public.star WHERE mag < 2
+    INTO v_n;
+END;
+$$;
+CREATE FUNCTION public.two() RETURNS SETOF refcursor
+LANGUAGE plpgsql
+SET search_path = public, pg_temp
+AS $$
+#variable_conflict use_variable
+DECLARE
+    result_ refcursor;
+BEGIN
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT 1 AS a;
+    RETURN QUERY
+        SELECT result_;
+    result_ := NULL;
+    OPEN result_ FOR
+        SELECT 2 AS b;
+    RETURN QUERY
+        SELECT result_;
+END;
+$$;
 CREATE OR REPLACE FUNCTION public.star_mag() RETURNS trigger
 LANGUAGE plpgsql
 AS $$
@@ -646,10 +664,15 @@ $$;
 -- 183:47: RC0608 adapted: Function spelled otherwise: ISNULL means coalesce
 -- 186:5: RC0627 check: Said in other words, with a difference: COMMIT is left out: the changes belong to the transaction of the caller
 -- 171:1: RC0609 adapted: Said in other words: the schema dbo as public
--- 198:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
--- 199:3: RC0602 by hand: No counterpart on the target: a computed statement that cannot be read without the values in it
--- 205:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
--- 206:3: RC0602 by hand: No counterpart on the target: one of several result sets for the caller
+-- 194:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 198:3: RC0627 check: Said in other words, with a difference: a computed statement: what its variables bring has to be SQL of the target
+-- 197:32: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
+-- 199:3: RC0627 check: Said in other words, with a difference: a computed statement: what its variables bring has to be SQL of the target
+-- 194:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 197:32: RC0607 check: Function with a difference: quote_name: a name that needs no quotes gets none on PostgreSQL
+-- 203:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 205:3: RC0627 check: Said in other words, with a difference: a function that gives a cursor for each result set: SELECT * FROM it where it was called, and FETCH ALL from each within the same transaction
+-- 203:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 209:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 212:6: RC0627 check: Said in other words, with a difference: UPDATE(mag) asks for rows whose value is another, on the source for a change that names the column
 -- 209:1: RC0609 adapted: Said in other words: the schema dbo as public

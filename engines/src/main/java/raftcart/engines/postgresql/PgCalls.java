@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -33,11 +34,28 @@ final class PgCalls {
                 return List.of();
             }
             try (ResultSet result = statement.getResultSet()) {
-                boolean nothing = result.getMetaData().getColumnTypeName(1).equals("void");
+                String type = result.getMetaData().getColumnTypeName(1);
                 ResultRows rows = ResultRows.read(result);
-                return nothing ? List.of(valueless(rows)) : List.of(rows);
+                return type.equals("refcursor")
+                        ? fetched(connection, identifiers, rows)
+                        : List.of(type.equals("void") ? valueless(rows) : rows);
             }
         }
+    }
+
+    /** The rows of each cursor that a function hands to its caller. */
+    private static List<ResultRows> fetched(Connection connection, Identifiers identifiers, ResultRows cursors)
+            throws SQLException {
+        List<ResultRows> all = new ArrayList<>();
+        try (Statement statement = connection.createStatement()) {
+            for (List<Optional<String>> cursor : cursors.rows()) {
+                String name = identifiers.quote(cursor.get(0).orElseThrow());
+                try (ResultSet rows = statement.executeQuery("FETCH ALL IN " + name)) {
+                    all.add(ResultRows.read(rows));
+                }
+            }
+        }
+        return all;
     }
 
     /** Without a type, so that the parameter's counts. */

@@ -21,7 +21,7 @@ import raftcart.rewrite.TokenRules;
 /**
  * Routines and triggers that run on their own engine and, translated, on another, and have to do the same there. {@code
  * routines/ENGINE.txt} has cases between lines of hyphens: statements that end with a slash, then what is done: {@code ?} a
- * query whose rows are compared, {@code >} a call whose output parameters are, {@code <} one that gives rows, {@code !} a statement, and {@code x} one that
+ * query whose rows are compared, {@code >} a call whose output parameters are, {@code <} one that gives rows, {@code *} one that gives several result sets, {@code !} a statement, and {@code x} one that
  * both engines have to refuse. Of an engine that does not run here a step says behind {@code =>} what its manual has it do.
  */
 class RoutineExecutionTest {
@@ -34,7 +34,7 @@ class RoutineExecutionTest {
     /** MariaDB's numbers for what cannot be read, and for tables, columns and functions that are not there. */
     private static final Set<Integer> UNREAD = Set.of(1064, 1146, 1054, 1305);
 
-    private static final Pattern STEP = Pattern.compile("[?><!x] .*");
+    private static final Pattern STEP = Pattern.compile("[?><*!x] .*");
 
     private final List<String> failures = new ArrayList<>();
     private int compared;
@@ -178,6 +178,8 @@ class RoutineExecutionTest {
                 case '<':
                     String rows = engine.equals("postgresql") ? "SELECT * FROM " : "CALL ";
                     return engines.rows(engine, rows + text, true).toString();
+                case '*':
+                    return engines.results(engine, text).toString();
                 case '>':
                     return called(engines, engine, text);
                 default:

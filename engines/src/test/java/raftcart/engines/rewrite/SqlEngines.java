@@ -94,19 +94,50 @@ final class SqlEngines implements AutoCloseable {
     List<String> rows(String engine, String sql, boolean ordered) throws SQLException {
         try (Statement statement = connections.get(engine).createStatement();
                 ResultSet result = statement.executeQuery(sql)) {
-            List<String> rows = new ArrayList<>();
-            int columns = result.getMetaData().getColumnCount();
-            while (result.next()) {
-                List<String> row = new ArrayList<>();
-                for (int i = 1; i <= columns; i++) {
-                    row.add(text(result.getObject(i)));
-                }
-                rows.add(String.join(" | ", row));
-            }
+            List<String> rows = rows(result);
             if (!ordered) {
                 rows.sort(null);
             }
             return rows;
+        }
+    }
+
+    private static List<String> rows(ResultSet result) throws SQLException {
+        List<String> rows = new ArrayList<>();
+        int columns = result.getMetaData().getColumnCount();
+        while (result.next()) {
+            List<String> row = new ArrayList<>();
+            for (int i = 1; i <= columns; i++) {
+                row.add(text(result.getObject(i)));
+            }
+            rows.add(String.join(" | ", row));
+        }
+        return rows;
+    }
+
+    /** All result sets of a call: those that the engine gives one after the other, or those of the cursors that it gives. */
+    List<List<String>> results(String engine, String call) throws SQLException {
+        List<List<String>> all = new ArrayList<>();
+        Connection connection = connections.get(engine);
+        try (Statement statement = connection.createStatement()) {
+            if (engine.equals("postgresql")) {
+                connection.setAutoCommit(false);
+                for (String cursor : rows(engine, "SELECT CAST(c AS varchar) FROM " + call + " AS c", true)) {
+                    all.add(rows(engine, "FETCH ALL IN \"" + cursor + "\"", true));
+                }
+                connection.commit();
+                return all;
+            }
+            boolean rows = statement.execute("CALL " + call);
+            while (rows || statement.getUpdateCount() >= 0) {
+                if (rows) {
+                    all.add(rows(statement.getResultSet()));
+                }
+                rows = statement.getMoreResults();
+            }
+            return all;
+        } finally {
+            connection.setAutoCommit(true);
         }
     }
 

@@ -1,0 +1,261 @@
+package raftcart.rewrite;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import raftcart.dialect.Language;
+import raftcart.sql.tree.CodeStatement;
+import raftcart.sql.tree.CodeStatement.Assign;
+import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Dynamic;
+import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
+import raftcart.sql.tree.StatementSearch;
+
+/**
+ * Follows texts through variables to the statement that runs them, so that {@code s := 'SELECT …'; EXECUTE s} is seen as what it
+ * is. What a variable holds is known from its assignment on, up to a statement that may change it or what the text was made of.
+ */
+final class DynamicTexts extends StatementMapper {
+    /** Texts that grow longer than this are not followed. */
+    private static final int MOST_PARTS = 200;
+
+    /** What a variable holds, by its key. */
+    private Map<String, Expr> held = new HashMap<>();
+
+    private final Set<String> followed = new HashSet<>();
+    private final Set<String> declared = new HashSet<>();
+
+    private final Language from;
+
+    private DynamicTexts(Language from) {
+        this.from = from;
+    }
+
+    /** The same code, in which the texts of computed statements stand where these are run, as far as they are known. */
+    static CodeStatement followed(CodeStatement code, Language from) {
+        boolean computes = StatementSearch.anyStatement(List.of(code), s -> s instanceof Dynamic);
+        if (!computes) {
+            return code;
+        }
+        DynamicTexts texts = new DynamicTexts(from);
+        Statement made = texts.statement(code);
+        return (CodeStatement) texts.withoutIdle(made);
+    }
+
+    /** True for what holds the text of a prepared statement, which is no variable of the code. */
+    static boolean isPrepared(Expr e) {
+        return e instanceof Expr.Column c && c.name().last().text().startsWith(CodeStatement.PREPARED);
+    }
+
+    @Override
+    public Statement statement(Statement statement) {
+        if (statement instanceof CodeStatement.Block block) {
+            return block(block);
+        }
+        if (statement instanceof Dynamic dynamic) {
+            Dynamic made = DynamicCode.filling(dynamic.of(known(dynamic.text())), from);
+            forget(changed(made));
+            return made;
+        }
+        if (statement instanceof Assign assign) {
+            assigned(assign);
+            return assign;
+        }
+        Set<String> changed = changed(statement);
+        boolean again = statement instanceof CodeStatement.Loop
+                || statement instanceof CodeStatement.ForRange
+                || statement instanceof CodeStatement.ForRows;
+        if (again) {
+            forget(changed);
+        }
+        Map<String, Expr> before = new HashMap<>(held);
+        Statement made = super.statement(statement);
+        held = before;
+        forget(changed);
+        return made;
+    }
+
+    /** Each list of statements begins with what is known before it; a choice of several does not know of the others. */
+    @Override
+    public List<Statement> statements(List<Statement> all) {
+        Map<String, Expr> before = new HashMap<>(held);
+        List<Statement> made = new ArrayList<>();
+        all.forEach(s -> made.add(statement(s)));
+        Map<String, Expr> after = held;
+        held = before;
+        held.keySet().removeIf(k -> !held.get(k).equals(after.get(k)));
+        return made;
+    }
+
+    private Statement block(CodeStatement.Block block) {
+        for (Declaration declaration : block.declarations()) {
+            String key = declaration.name().key();
+            declared.add(key);
+            forget(Set.of(key));
+            if (declaration instanceof Declaration.Variable v && v.initial().isPresent()) {
+                hold(key, v.initial().get());
+            }
+        }
+        Map<String, Expr> first = new HashMap<>(held);
+        List<Statement> body = statements(block.body());
+        held = first;
+        forget(changed(block)); // what handles an error does not know how far the body came
+        List<CodeStatement.Handler> handlers = block.handlers().stream()
+                .map(h -> new CodeStatement.Handler(h.leaves(), h.conditions(), statement(h.action()), h.span()))
+                .toList();
+        List<CodeStatement.Rescue> rescues = block.rescues().stream()
+                .map(r -> new CodeStatement.Rescue(r.conditions(), statements(r.body())))
+                .toList();
+        return new CodeStatement.Block(block.label(), block.declarations(), handlers, body, rescues, block.span());
+    }
+
+    private void assigned(Assign assign) {
+        String key = key(assign.target());
+        Expr value = known(assign.value());
+        forget(Set.of(key));
+        hold(key, value);
+    }
+
+    private void hold(String key, Expr value) {
+        boolean stays = !key.isEmpty()
+                && !names(value).contains(key)
+                && TextParts.of(value, from).size() <= MOST_PARTS
+                && !ExprSearch.any(value, e -> e instanceof Expr.Subquery || e instanceof Expr.Exists);
+        if (stays) {
+            held.put(key, value);
+        }
+    }
+
+    /** Nothing is known any more of variables, nor of texts that were made of them. */
+    private void forget(Set<String> changed) {
+        held.keySet().removeAll(changed);
+        held.values().removeIf(v -> names(v).stream().anyMatch(changed::contains));
+    }
+
+    /** A text with what is known of its parts. */
+    private Expr known(Expr text) {
+        Expr joined = TextParts.joined(text, from);
+        boolean nullIsEmpty = joined instanceof Expr.Concat c && c.nullIsEmpty();
+        List<Expr> all = new ArrayList<>();
+        for (Expr part : TextParts.of(joined, from)) {
+            Expr known = held.get(key(part));
+            boolean says = known != null
+                    && (isPrepared(part) || TextParts.of(known, from).stream().anyMatch(TextParts::isText));
+            if (says) {
+                boolean alone = !(joined instanceof Expr.Concat);
+                nullIsEmpty |=
+                        alone && TextParts.joined(known, from) instanceof Expr.Concat inner && inner.nullIsEmpty();
+                followed.add(key(part));
+                all.addAll(TextParts.within(known, nullIsEmpty, from));
+            } else {
+                all.add(part);
+            }
+        }
+        return all.size() == 1 ? all.get(0) : new Expr.Concat(all, nullIsEmpty, text.span());
+    }
+
+    private static String key(Expr e) {
+        if (e instanceof Expr.Column c && c.name().parts().size() == 1) {
+            return c.name().last().key();
+        }
+        return SessionVariables.isOne(e) ? ((Expr.Parameter) e).text().toLowerCase(Locale.ROOT) : "";
+    }
+
+    private static Set<String> names(Expr value) {
+        Set<String> names = new HashSet<>();
+        ExprSearch.any(value, e -> {
+            names.add(key(e));
+            return false;
+        });
+        names.remove("");
+        return names;
+    }
+
+    /** The variables that a statement, or one within it, may change; a procedure may change all of the session. */
+    private Set<String> changed(Statement statement) {
+        Set<String> changed = new HashSet<>();
+        if (StatementSearch.anyStatement(List.of(statement), s -> s instanceof Statement.CallProcedure)) {
+            held.keySet().stream().filter(k -> k.startsWith("@")).forEach(changed::add);
+        }
+        StatementSearch.anyStatement(List.of(statement), s -> {
+            targets(s).forEach(t -> changed.add(key(t)));
+            return false;
+        });
+        changed.remove("");
+        return changed;
+    }
+
+    private static List<Expr> targets(Statement s) {
+        if (s instanceof Assign a) {
+            return List.of(a.target());
+        }
+        if (s instanceof CodeStatement.SelectInto i) {
+            return i.targets();
+        }
+        if (s instanceof CodeStatement.Fetch f) {
+            return f.targets();
+        }
+        if (s instanceof CodeStatement.ChangeInto c) {
+            return c.targets();
+        }
+        if (s instanceof Dynamic d) {
+            return d.targets();
+        }
+        if (s instanceof CodeStatement.Diagnosis d) {
+            return d.targets();
+        }
+        if (s instanceof CodeStatement.RowCount c) {
+            return List.of(c.target());
+        }
+        if (s instanceof CodeStatement.ForRange f) {
+            return List.of(Expr.Column.of(f.variable().text()));
+        }
+        return s instanceof Statement.CallProcedure call ? call.arguments() : List.of();
+    }
+
+    /** Without the texts of prepared statements, and without what gave a variable a text that is read nowhere else. */
+    private Statement withoutIdle(Statement code) {
+        Set<String> read = new HashSet<>();
+        new StatementMapper() {
+            @Override
+            public Statement statement(Statement s) {
+                if (s instanceof Assign a) {
+                    Set<String> names = names(a.value());
+                    names.remove(key(a.target()));
+                    read.addAll(isPrepared(a.target()) ? Set.of() : names);
+                    return a;
+                }
+                return super.statement(s);
+            }
+
+            @Override
+            public Expr expr(Expr e) {
+                read.add(key(e));
+                return super.expr(e);
+            }
+        }.statement(code);
+        return new StatementMapper() {
+            @Override
+            public List<Statement> statements(List<Statement> all) {
+                return super.statements(
+                        all.stream().filter(s -> !isIdle(s, read)).toList());
+            }
+        }.statement(code);
+    }
+
+    private boolean isIdle(Statement s, Set<String> read) {
+        if (!(s instanceof Assign assign)) {
+            return false;
+        }
+        String key = key(assign.target());
+        boolean own = SessionVariables.isOne(assign.target()) || declared.contains(key);
+        return isPrepared(assign.target()) || own && followed.contains(key) && !read.contains(key);
+    }
+}
