@@ -29,7 +29,11 @@ final class CallStatementParser {
         if (verb.isWord("EXECUTE") && cursor.peek(1).isName()) {
             cursor.takeWords("PROCEDURE"); // Firebird's call
         }
-        if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "BLOCK", "PROCEDURE")) {
+        if (verb.isWord("EXECUTE") && cursor.atWords("BLOCK")) {
+            StatementParser.skipRest(cursor);
+            return new Statement.NotTranslated("block of code", true, span);
+        }
+        if (verb.isWord("EXECUTE") && cursor.peek().isAnyWord("IMMEDIATE", "PROCEDURE")) {
             throw cursor.byHand("EXECUTE " + parsing.word());
         }
         if (verb.isAnyWord("EXEC", "EXECUTE") && parsing.has(GrammarFeature.STATEMENTS_WITHOUT_SEPARATOR)) {

@@ -454,10 +454,8 @@ final class DdlParser {
             String what = kind.matches("LARGE|REGULAR|BIGFILE|SMALLFILE|UNDO|USER|SYSTEM") ? "TABLESPACE" : kind;
             return new Statement.ClientCommand("CREATE " + what + ", storage of the source's server", span);
         }
-        if (routine) {
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the routine
-            }
+        if (routine || kind.equals("TASK")) {
+            StatementParser.skipRest(cursor); // the text was cut at the end of the routine
         }
         StatementParser.skipStatement(cursor);
         return new Statement.NotTranslated(kind.toLowerCase(Locale.ROOT), routine, span);

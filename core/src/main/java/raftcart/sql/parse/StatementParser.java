@@ -283,8 +283,16 @@ public final class StatementParser {
         if (cursor.peek(1).isAnyWord("VIEW", "RECURSIVE")) {
             return new DdlParser(parsing).create();
         }
-        skipStatement(cursor);
-        return new Statement.NotTranslated("routine", true, cursor.previous().span());
+        Span span = cursor.peek().span();
+        skipRest(cursor); // a script is cut behind the whole of it
+        return new Statement.NotTranslated("routine", true, span);
+    }
+
+    /** Goes to the end of all that is there, which is code and has semicolons of its own. */
+    static void skipRest(TokenCursor cursor) {
+        while (!cursor.atEnd()) {
+            cursor.take();
+        }
     }
 
     /** Passes over an ALTER; over one of a routine with the statements in its body. */
@@ -318,9 +326,7 @@ public final class StatementParser {
             batch.skipCode();
             return new Statement.NotTranslated(declares ? "variables" : "code", true, span);
         }
-        while (!cursor.atEnd()) {
-            cursor.take();
-        }
+        skipRest(cursor);
         return new Statement.NotTranslated("block of code", true, span);
     }
 

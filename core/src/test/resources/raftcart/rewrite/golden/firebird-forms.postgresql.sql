@@ -54,12 +54,15 @@ INSERT INTO TELESCOPE (ID) VALUES (1) RETURNING ID;
 MERGE INTO TELESCOPE T USING O ON T.ID = O.ID WHEN MATCHED THEN UPDATE SET NAME = O.NAME;
 SELECT * FROM TELESCOPE FOR UPDATE;
 CALL P(1);
--- RC0602 by hand: No counterpart on the target: EXECUTE BLOCK
+-- RC0603 by hand: Code is not translated: block of code
 -- EXECUTE BLOCK AS BEGIN END
 CREATE OR REPLACE VIEW V AS
 SELECT 1 AS A;
 GRANT SELECT ON TELESCOPE TO APP WITH GRANT OPTION;
 COMMIT;
+-- RC0603 by hand: Code is not translated: block of code
+-- EXECUTE BLOCK AS BEGIN UPDATE star SET mag = 1; DELETE FROM star; END
+SELECT 7 AS behind_code;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET SQL DIALECT 3
@@ -77,4 +80,5 @@ COMMIT;
 -- 14:376: RC0608 adapted: Function spelled otherwise: BIN_AND means bit_and
 -- 14:391: RC0606 check: Function is not in the dictionary: HASH
 -- 14:405: RC0609 adapted: Said in other words: days added to a date
--- 20:9: RC0602 by hand: No counterpart on the target: EXECUTE BLOCK
+-- 20:1: RC0603 by hand: Code is not translated: block of code
+-- 24:1: RC0603 by hand: Code is not translated: block of code

@@ -206,6 +206,9 @@ FROM telescope;
 CALL p1();
 -- RC0602 by hand: No counterpart on the target: EXECUTE IMMEDIATE
 -- EXECUTE IMMEDIATE $$ BEGIN RETURN 1; END $$
+-- RC0602 by hand: No counterpart on the target: task
+-- CREATE TASK nightly WAREHOUSE = w SCHEDULE = '1 minute' AS BEGIN DELETE FROM star; UPDATE star SET mag = 1; END
+SELECT 6 AS behind_code;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: USE wh
@@ -307,3 +310,4 @@ CALL p1();
 -- 68:86: RC0606 check: Function is not in the dictionary: CONDITIONAL_TRUE_EVENT
 -- 69:25: RC0602 by hand: No counterpart on the target: MATCH_RECOGNIZE
 -- 71:9: RC0602 by hand: No counterpart on the target: EXECUTE IMMEDIATE
+-- 72:1: RC0602 by hand: No counterpart on the target: task

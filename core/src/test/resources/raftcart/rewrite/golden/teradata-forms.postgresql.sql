@@ -130,6 +130,23 @@ SELECT
     CAST('5' AS numeric),
     DATE '2020-01-01'
 FROM telescope;
+-- RC0603 by hand: Code is not translated: routine
+-- REPLACE MACRO bright (m DECIMAL(5,2)) AS (
+--   SELECT id FROM star WHERE mag < :m;
+--   UPDATE star SET mag = 1 WHERE mag < :m;
+-- )
+-- RC0603 by hand: Code is not translated: routine
+-- REPLACE TRIGGER dimmed AFTER UPDATE OF (mag) ON star REFERENCING NEW AS n FOR EACH ROW WHEN (n.mag > 1) (INSERT INTO log VALUES (n.id); DELETE FROM star;)
+-- RC0603 by hand: Code is not translated: routine
+-- REPLACE PROCEDURE dim (IN which INTEGER)
+-- BEGIN
+--   DECLARE n INTEGER DEFAULT 0;
+--   UPDATE star SET mag = mag + 1 WHERE id = :which;
+--   IF n = 0 THEN
+--     DELETE FROM star;
+--   END IF;
+-- END
+SELECT 5 AS behind_code;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: .LOGON host/user,pw
@@ -206,3 +223,6 @@ FROM telescope;
 -- 70:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01
 -- 71:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
 -- 72:1: RC0604 adapted: Client command left out: .LOGOFF
+-- 73:1: RC0603 by hand: Code is not translated: routine
+-- 77:1: RC0603 by hand: Code is not translated: routine
+-- 78:1: RC0603 by hand: Code is not translated: routine

@@ -70,3 +70,17 @@ SELECT CAST(ts AS DATE), CAST(ts AS TIME(0)), ts AT TIME ZONE 'GMT', CURRENT_TIM
 SELECT STRTOK(name, ',', 2), REGEXP_REPLACE(name,'a','b',1,0,'i'), REGEXP_SIMILAR(name,'a.*','i'), HASHROW(name), RANDOM(1,10), TRYCAST(name AS INTEGER), DECODE(b,1,'a','b'), GREATEST(1,2), NVL2(name,'a','b'), INSTR(name,'a'), LPAD(name,5), INITCAP(name), XMLAGG(name ORDER BY name), TO_NUMBER('5'), TO_DATE('2020-01-01','YYYY-MM-DD') FROM telescope;
 .IF ERRORCODE <> 0 THEN .QUIT 1
 .LOGOFF
+REPLACE MACRO bright (m DECIMAL(5,2)) AS (
+  SELECT id FROM star WHERE mag < :m;
+  UPDATE star SET mag = 1 WHERE mag < :m;
+);
+REPLACE TRIGGER dimmed AFTER UPDATE OF (mag) ON star REFERENCING NEW AS n FOR EACH ROW WHEN (n.mag > 1) (INSERT INTO log VALUES (n.id); DELETE FROM star;);
+REPLACE PROCEDURE dim (IN which INTEGER)
+BEGIN
+  DECLARE n INTEGER DEFAULT 0;
+  UPDATE star SET mag = mag + 1 WHERE id = :which;
+  IF n = 0 THEN
+    DELETE FROM star;
+  END IF;
+END;
+SELECT 5 AS behind_code;
