@@ -297,7 +297,7 @@ public final class StatementParser {
 
     /** Passes over an ALTER; over one of a routine with the statements in its body. */
     private void skipAlteration(String kind, int mark) {
-        boolean code = kind.matches("FUNCTION|PROCEDURE|TRIGGER|PACKAGE|EVENT");
+        boolean code = kind.matches("FUNCTION|PROCEDURE|TRIGGER|PACKAGE|EVENT|MODULE");
         do {
             skipStatement(cursor);
         } while (code && cursor.taken(mark).stream().anyMatch(t -> t.isWord("BEGIN")) && cursor.takeSymbol(";"));
@@ -389,6 +389,9 @@ public final class StatementParser {
         boolean furniture =
                 kind.matches("SESSION|SYSTEM|DATABASE|SCHEMA|OWNER|DEFAULT|INDEX|VIEW|MATERIALIZED|TYPE|DOMAIN"
                         + "|FUNCTION|PROCEDURE|TRIGGER|USER|ROLE|EXTENSION|TABLESPACE|LARGE|PACKAGE|AUTHORIZATION");
+        if (kind.equals("MODULE")) {
+            return new Statement.NotTranslated("ALTER MODULE", true, span);
+        }
         if (!furniture && !mentionsOwner()) {
             throw new SqlSyntaxException(span.line(), span.column(), "ALTER " + kind, true);
         }

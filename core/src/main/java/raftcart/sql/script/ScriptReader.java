@@ -21,8 +21,8 @@ public final class ScriptReader {
 
     private static final Pattern CODE = Pattern.compile(
             "(?is)^(create\\s+(or\\s+(replace|alter)\\s+)?(force\\s+)?((non)?editionable\\s+)?(definer\\s*=\\s*\\S+\\s+)?"
-                    + "(aggregate\\s+)?(temp(orary)?\\s+)?(function|procedure|proc|trigger|package|type\\s+body|event|macro|task)\\b"
-                    + "|(alter|recreate|replace)\\s+(function|procedure|proc|trigger|macro)\\b|declare\\b(?!\\s+(global|local))"
+                    + "(aggregate\\s+)?(temp(orary)?\\s+)?(function|procedure|proc|trigger|package|type\\s+body|event|macro|task|rule)\\b"
+                    + "|(alter|recreate|replace)\\s+(function|procedure|proc|trigger|macro|module)\\b|declare\\b(?!\\s+(global|local))"
                     + "|with\\s+(function|procedure)\\s|begin\\b(?!\\s*(;|tran|work|immediate|deferred|exclusive|isolation|read|$))|execute\\s+block\\b).*");
     private static final Pattern CLIENT_LINE = Pattern.compile(
             "(?i)^(set\\s+(?!transaction|constraint|role)\\w+(?!\\s*=)\\b|prompt|spool|rem|remark|whenever|show\\s+err|column\\s|col\\s|define\\s|undefine"
@@ -32,8 +32,9 @@ public final class ScriptReader {
     /** T-SQL's conditions and loops, whose blocks hold statements. */
     private static final Pattern CONDITIONAL = Pattern.compile("(?i)(if|while)\\b");
 
-    /** Teradata's macros and triggers hold their statements in parentheses. */
-    private static final Pattern MACRO = Pattern.compile("(?i)(create|replace)\\s+(macro|trigger)\\b");
+    /** Teradata's macros and triggers, and PostgreSQL's rules, hold their statements in parentheses. */
+    private static final Pattern MACRO =
+            Pattern.compile("(?i)(create|replace)\\s+(or\\s+replace\\s+)?(macro|trigger|rule)\\b");
 
     private static final Pattern SET_SCHEMA = Pattern.compile("SET SCHEMA (\\S+)\\s*");
     private static final Pattern OWN_LINE = Pattern.compile("(CREATE|ALTER) USER SA\\b.*|GRANT DBA TO SA\\s*"

@@ -189,6 +189,9 @@ BEGIN
 END;
 $$;
 SELECT 1;
+-- RC0603 by hand: Code is not translated: ALTER MODULE
+-- ALTER MODULE sky ADD PROCEDURE clear() BEGIN DELETE FROM star; UPDATE star SET mag = 1; END
+SELECT 6 AS behind_code;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: CONNECT TO KESTREL
@@ -258,3 +261,4 @@ SELECT 1;
 -- 87:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 88:1: RC0604 adapted: Client command left out: --#SET TERMINATOR ;
 -- 90:1: RC0604 adapted: Client command left out: TERMINATE
+-- 91:1: RC0603 by hand: Code is not translated: ALTER MODULE

@@ -216,6 +216,13 @@ CREATE DATABASE s;
 -- SELECT count(*) FILTER (WHERE bo), bool_and(bo), every(bo), jsonb_agg(x), json_build_object('a', 1), row_to_json(t), to_jsonb(t), xmlagg(x) FROM t
 -- RC0602 by hand: No counterpart on the target: the function current_transaction has no counterpart in mariadb
 -- SELECT nextval('telescope_id_seq'), currval('s'), lastval(), current_user, session_user, current_database(), version(), pg_backend_pid(), txid_current(), current_setting('x')
+-- RC0603 by hand: Code is not translated: rule
+-- CREATE OR REPLACE RULE dimmed AS ON UPDATE TO star WHERE (new.mag > 1) DO INSTEAD ( UPDATE star SET mag = 1
+--   WHERE (star.id = old.id);
+--  DELETE FROM star
+--   WHERE (star.id = 9);
+-- )
+SELECT 6 AS behind_code;
 
 -- findings
 -- 2:1: RC0604 adapted: Client command left out: SET statement_timeout = 0
@@ -345,3 +352,4 @@ CREATE DATABASE s;
 -- 92:25: RC0602 by hand: No counterpart on the target: XMLTABLE
 -- 93:141: RC0602 by hand: No counterpart on the target: XMLAGG
 -- 94:1: RC0602 by hand: No counterpart on the target: the function current_transaction has no counterpart in mariadb
+-- 95:1: RC0603 by hand: Code is not translated: rule

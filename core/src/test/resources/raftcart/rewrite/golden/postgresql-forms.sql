@@ -92,3 +92,9 @@ SELECT name COLLATE "C" FROM telescope ORDER BY name COLLATE "de_DE" USING >;
 SELECT x.* FROM xmltable('/a' PASSING x COLUMNS c int PATH 'b') x;
 SELECT count(*) FILTER (WHERE bo), bool_and(bo), every(bo), jsonb_agg(x), json_build_object('a', 1), row_to_json(t), to_jsonb(t), xmlagg(x) FROM t;
 SELECT nextval('telescope_id_seq'), currval('s'), lastval(), current_user, session_user, current_database(), version(), pg_backend_pid(), txid_current(), current_setting('x');
+CREATE OR REPLACE RULE dimmed AS ON UPDATE TO star WHERE (new.mag > 1) DO INSTEAD ( UPDATE star SET mag = 1
+  WHERE (star.id = old.id);
+ DELETE FROM star
+  WHERE (star.id = 9);
+);
+SELECT 6 AS behind_code;
