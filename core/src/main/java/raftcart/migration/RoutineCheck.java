@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
@@ -18,6 +19,7 @@ import raftcart.engine.Routine;
 import raftcart.engine.RoutineCall;
 import raftcart.engine.RoutineLookup;
 import raftcart.translate.CodeMapping;
+import raftcart.translate.ObjectOutcome;
 import raftcart.translate.Translation;
 import raftcart.verify.calls.RoutineEffects;
 import raftcart.verify.calls.SourceCode;
@@ -69,7 +71,12 @@ public final class RoutineCheck {
                 packages.add(plain(o.name()));
             }
         });
+        Set<String> events = translation.objects().stream()
+                .filter(o -> o.kind() == ObjectKind.EVENT)
+                .map(ObjectOutcome::name)
+                .collect(Collectors.toSet());
         translation.code().stream()
+                .filter(c -> !events.contains(c.source()))
                 .filter(c ->
                         c.target().kind() == ObjectKind.FUNCTION || c.target().kind() == ObjectKind.PROCEDURE)
                 .forEach(c -> names.add(plain(c.target().name())));

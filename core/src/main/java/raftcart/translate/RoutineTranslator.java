@@ -198,6 +198,46 @@ final class RoutineTranslator {
         return Optional.of(new CodeMapping(name, new CodeObject(object.kind(), label(object), text)));
     }
 
+    /** What an event does becomes a procedure; when it is called is for a person to set up. */
+    Optional<CodeMapping> event(CodeObject object) {
+        Optional<EventSchedule> read = EventSchedule.of(
+                object.source(), Languages.inMode(from, object.mode()).grammar().lexical());
+        if (read.isEmpty()) {
+            return left(object, "an event that cannot be read", Map.of());
+        }
+        EventSchedule event = read.get();
+        ObjectName own = target(object);
+        boolean taken = routines.containsKey(own);
+        CodeObject procedure = new CodeObject(
+                ObjectKind.PROCEDURE,
+                taken ? new ObjectName(object.name().schema(), object.name().name() + "_event") : object.name(),
+                "CREATE PROCEDURE event_() " + event.body(),
+                object.mode());
+        Tried done = attempt(procedure);
+        if (!done.result().done()) {
+            return left(
+                    object,
+                    "an event, whose body is not translated: "
+                            + (done == WAITING
+                                    ? missing(procedure)
+                                    : done.result().reason()),
+                    done.result().shares());
+        }
+        String name = object.name().toString();
+        done.result().notes().forEach(n -> notes.find(n.code(), name, n.detail()));
+        notes.find(
+                FindingCode.SYNTAX_CHECK,
+                name,
+                "an event: the procedure " + target(procedure) + " does what it does; have it called "
+                        + event.schedule()
+                        + event.cron().map(c -> ", by cron: " + c).orElse(", which no line of cron says")
+                        + (event.enabled() ? "" : "; it is disabled on the source"));
+        notes.outcome(object.kind(), name, done.result().shares());
+        String text =
+                done.result().statements().stream().map(ScriptWriter::ended).collect(Collectors.joining("\n\n"));
+        return Optional.of(new CodeMapping(name, new CodeObject(ObjectKind.PROCEDURE, target(procedure), text)));
+    }
+
     private Statement named(Statement statement, CodeObject object) {
         QualifiedName target = TableExpressions.exact(target(object));
         if (statement instanceof CodeStatement.CreateRoutine r) {

@@ -304,6 +304,7 @@ public final class Translator {
                     case INDEX -> indexes.translate(object).ifPresent(all::add);
                     case FUNCTION, PROCEDURE, PACKAGE, TRIGGER ->
                         routines.translate(object).ifPresent(all::add);
+                    case EVENT -> routines.event(object).ifPresent(all::add);
                     default -> leave(object);
                 }
             }

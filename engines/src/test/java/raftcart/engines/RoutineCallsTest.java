@@ -23,6 +23,7 @@ class RoutineCallsTest {
         "routine: dim, arguments: {m: 0.5, WHICH: 1}",
         "routine: dim, arguments: [9, 0.5]",
         "routine: listing, arguments: [0]",
+        "routine: two, arguments: [1]",
         "routine: added, arguments: [Ruk]",
         "routine: added, arguments: [Nuk], ignore: [star.id]",
         "statement: UPDATE star SET mag = mag + 1 WHERE name LIKE 'R%'",
@@ -70,6 +71,9 @@ class RoutineCallsTest {
                 "CREATE PROCEDURE listing(IN more DECIMAL(5,2)) SELECT id, name, mag FROM star WHERE mag >= more"
                         + " ORDER BY mag",
                 "CREATE PROCEDURE added(IN n VARCHAR(40)) INSERT INTO star (name, mag) VALUES (n, 1)",
+                "CREATE PROCEDURE wiping() EXECUTE IMMEDIATE 'TRUNCATE TABLE log'",
+                "CREATE PROCEDURE two(IN n INT) BEGIN SELECT id FROM star WHERE id >= n ORDER BY id; SELECT n AS n; END",
+                "CREATE EVENT tidy ON SCHEDULE EVERY 1 DAY STARTS '2026-01-01 03:30:00' DO DELETE FROM log",
                 "CREATE PROCEDURE keeping() BEGIN START TRANSACTION; INSERT INTO log VALUES ('x'); COMMIT; END");
         run = MigrationRun.of(folder.resolve("m"), source.endpoint(), target.endpoint());
     }
@@ -77,7 +81,9 @@ class RoutineCallsTest {
     @Test
     void whatRoutinesDoIsTheSame() throws Exception {
         assertThat(run.loaded.failures()).isEmpty();
-        assertThat(run.loaded.routines()).isEqualTo(new RoutineCheck.Result(4, List.of(), List.of("public.keeping()")));
+        assertThat(run.loaded.routines())
+                .isEqualTo(new RoutineCheck.Result(5, List.of(), List.of("public.keeping()", "public.wiping()")));
+        assertThat(run.translated.findings()).anyMatch(f -> f.detail().endsWith("by cron: 30 3 * * *"));
         CallStage.Result same = calls(ALL);
         assertThat(same.calls())
                 .allSatisfy(c -> assertThat(c.outcome()).as(c.toString()).isEqualTo(Outcome.SAME));
@@ -138,7 +144,7 @@ class RoutineCallsTest {
         assertThat(details(other, 2))
                 .isEqualTo("fails otherwise: no such star (45000) on the source, no star (P0001) on the target");
         assertThat(details(other, 3)).isEqualTo("2 rows on the source, 1 on the target");
-        assertThat(details(other, 4)).startsWith("fails on the source: Duplicate entry");
+        assertThat(details(other, 5)).startsWith("fails on the source: Duplicate entry");
         target.run("ALTER TABLE star RENAME COLUMN mag TO magnitude");
         List<String> broken = BuildStage.run(run.migration, BuildStage.Part.AFTER_DATA, BuildStage.Existing.SKIP, false)
                 .routines()

@@ -56,7 +56,7 @@ class MainPathTest {
         Launcher.Result first = launcher.run(run);
         assertThat(first.exit()).as(first.err()).isEqualTo(NEEDS_PERSON);
         assertThat(first.out())
-                .contains("survey     MariaDB", "17 tables: all the same on both sides", "5 parts left to a person")
+                .contains("survey     MariaDB", "17 tables: all the same on both sides", "4 parts left to a person")
                 .containsPattern("exposures +3,000 +3,000 +0 .* same [0-9a-f]{12}")
                 .doesNotContain("\u001b[");
         assertThat(first.err())

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
@@ -19,6 +21,9 @@ import raftcart.sql.tree.TableRef;
 
 /** What statements change, with the routines that they call and the triggers that they fire. */
 public final class RoutineEffects {
+    private static final Pattern OF_ROWS =
+            Pattern.compile("(?is)[\\s(]*(SELECT|WITH|VALUES|INSERT|UPDATE|DELETE|MERGE)\\b.*");
+
     private final SourceCode code;
     private final Set<String> tables = new LinkedHashSet<>();
     private final Set<Object> seen = new HashSet<>();
@@ -81,6 +86,11 @@ public final class RoutineEffects {
             several.branches().forEach(b -> changed(b.table()));
         } else if (s instanceof Statement.CallProcedure call) {
             called(call.name().last().text());
+            if (!code.knows(call.name().last().text())) {
+                end("a procedure that we do not know (" + call.name() + ")");
+            }
+        } else if (s instanceof CodeStatement.Dynamic dynamic && !isOfRows(dynamic.text())) {
+            end("a computed statement that may be anything");
         } else if (s instanceof Statement.Transaction t) {
             boolean within = t.kind() == Kind.SAVEPOINT || t.kind() == Kind.ROLLBACK_TO || t.kind() == Kind.RELEASE;
             if (!within) {
@@ -91,6 +101,15 @@ public final class RoutineEffects {
         } else if (s instanceof DdlStatement ddl && !isTemporary(ddl)) {
             end("a change of the structure");
         }
+    }
+
+    /** True for a text that begins as what reads or changes rows. */
+    private static boolean isOfRows(Expr text) {
+        Expr first = text instanceof Expr.Concat c ? c.parts().get(0) : text;
+        if (first instanceof Expr.Call call && !call.arguments().isEmpty()) {
+            first = call.arguments().get(0);
+        }
+        return first instanceof Expr.Literal l && OF_ROWS.matcher(l.text()).matches();
     }
 
     private static boolean isTemporary(DdlStatement ddl) {

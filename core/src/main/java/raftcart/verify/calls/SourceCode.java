@@ -78,6 +78,11 @@ public final class SourceCode {
                 .body());
     }
 
+    /** True for a routine that the source has. */
+    boolean knows(String name) {
+        return isUnread(name) || bodies(name).findAny().isPresent();
+    }
+
     /** True for a routine whose text could not be read, so that nobody knows what it does. */
     boolean isUnread(String name) {
         return unread.stream().anyMatch(name::equalsIgnoreCase);

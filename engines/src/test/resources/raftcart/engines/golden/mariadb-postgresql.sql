@@ -1,10 +1,3 @@
-==== by-hand/event/kestrel_ridge.forget_old_weather.sql
--- event kestrel_ridge.forget_old_weather
--- RC0501 by hand: an event, which is not translated yet
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-CREATE DEFINER=`somebody`@`somewhere` EVENT `forget_old_weather` ON SCHEDULE EVERY 1 DAY STARTS 'then' ON COMPLETION NOT PRESERVE ENABLE DO DELETE FROM weather_readings WHERE read_at < NOW() - INTERVAL 10 YEAR
-
 ==== by-hand/grant/kestrel_ridge.observatory_reader__on_exposures-HASH.sql
 -- grant kestrel_ridge.observatory_reader@ on exposures
 -- RC0503 by hand: users and roles belong to the server; look who is to have these rights there
@@ -769,6 +762,20 @@ BEGIN
 END;
 $$;
 
+==== target/65-routines/0008-forget_old_weather.sql
+-- procedure public.forget_old_weather
+-- RC0609 adapted: kestrel_ridge.forget_old_weather: code in the target's own language
+-- RC0627 check: kestrel_ridge.forget_old_weather: an event: the procedure public.forget_old_weather does what it does; have it called EVERY 1 DAY STARTS 'then', by cron: 30 3 * * *
+CREATE OR REPLACE PROCEDURE "public"."forget_old_weather"()
+LANGUAGE plpgsql
+SECURITY DEFINER
+SET search_path = "public", pg_temp
+AS $$
+BEGIN
+    DELETE FROM "public"."weather_readings" WHERE "read_at" < CURRENT_TIMESTAMP - INTERVAL '10 year';
+END;
+$$;
+
 ==== target/70-views/0001-observation_summary.sql
 -- view public.observation_summary
 -- RC0612 check: kestrel_ridge.observation_summary: GROUP BY
@@ -814,7 +821,7 @@ CREATE TRIGGER proposals_changed_at_on_update BEFORE UPDATE ON "public"."proposa
 WHEN (NEW::text IS DISTINCT FROM OLD::text AND NEW."changed_at" IS NOT DISTINCT FROM OLD."changed_at")
 EXECUTE FUNCTION "public".proposals_changed_at_on_update();
 
-==== target/80-triggers/0008-exposures_before_insert.sql
+==== target/80-triggers/0009-exposures_before_insert.sql
 -- trigger public.exposures_before_insert
 -- RC0609 adapted: kestrel_ridge.exposures_before_insert: code in the target's own language
 CREATE OR REPLACE FUNCTION "public"."exposures_before_insert"() RETURNS trigger
@@ -832,7 +839,7 @@ CREATE TRIGGER "exposures_before_insert" BEFORE INSERT ON "public"."exposures"
 FOR EACH ROW
 EXECUTE FUNCTION "public"."exposures_before_insert"();
 
-==== target/80-triggers/0009-proposals_after_update.sql
+==== target/80-triggers/0010-proposals_after_update.sql
 -- trigger public.proposals_after_update
 -- RC0609 adapted: kestrel_ridge.proposals_after_update: code in the target's own language
 -- RC0612 check: kestrel_ridge.proposals_after_update: new.state

@@ -601,7 +601,19 @@ BEGIN
 END//
 DELIMITER ;
 
-==== target/65-routines/0006-promote.sql
+==== target/65-routines/0006-forget_old_weather.sql
+-- procedure observatory.forget_old_weather
+-- RC0609 adapted: public.forget_old_weather(): code in the target's own language
+DELIMITER //
+CREATE OR REPLACE PROCEDURE `observatory`.`forget_old_weather`()
+SQL SECURITY DEFINER
+BEGIN
+    DELETE FROM `observatory`.`weather_readings`
+    WHERE `read_at` < CURRENT_TIMESTAMP(6) - INTERVAL 10 YEAR;
+END//
+DELIMITER ;
+
+==== target/65-routines/0007-promote.sql
 -- procedure observatory.promote
 -- RC0609 adapted: public.promote(IN who bigint): code in the target's own language
 DELIMITER //
@@ -640,7 +652,7 @@ FROM `observatory`.`observation_summary`
 GROUP BY `designation`
 HAVING SUM(`frames`) > 10;
 
-==== target/80-triggers/0007-exposures_before_insert.sql
+==== target/80-triggers/0008-exposures_before_insert.sql
 -- trigger observatory.exposures_before_insert
 -- RC0609 adapted: public.exposures_before_insert on exposures: code in the target's own language
 DELIMITER //
@@ -653,7 +665,7 @@ BEGIN
 END//
 DELIMITER ;
 
-==== target/80-triggers/0008-proposals_after_update.sql
+==== target/80-triggers/0009-proposals_after_update.sql
 -- trigger observatory.proposals_after_update
 -- RC0609 adapted: public.proposals_after_update on proposals: code in the target's own language
 DELIMITER //
