@@ -36,6 +36,7 @@ final class CodeAdapter {
     private CodeFrame frame;
     private CodeCursors cursors;
     private CodeErrors errors;
+    private Span place = Span.NONE;
 
     CodeAdapter(StatementAdapter statements) {
         this.statements = statements;
@@ -44,6 +45,7 @@ final class CodeAdapter {
 
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
+        place = code.span();
         return faults.orAll(() -> whole(BoundCursors.bound(DynamicTexts.followed(code, adapter.from))));
     }
 
@@ -64,8 +66,13 @@ final class CodeAdapter {
             return made(trigger, way);
         }
         if (code instanceof CodeStatement.RunBlock block) {
-            refuse(way != CodeWay.TO_RESCUES, "block of code");
-            return List.of(new CodeRuns(this).run(block));
+            boolean runs = way == CodeWay.TO_RESCUES
+                    || way == CodeWay.TO_HANDLERS && adapter.to.has(SqlFeature.EXECUTES_TEXTS);
+            refuse(!runs, "block of code");
+            return List.of(
+                    way == CodeWay.TO_RESCUES
+                            ? new CodeRuns(this).run(block)
+                            : new PlCode(statements, this).run(block));
         }
         throw new Untranslatable("block of code");
     }
@@ -113,6 +120,11 @@ final class CodeAdapter {
 
     CodeFrame frame() {
         return frame;
+    }
+
+    /** Where the body stands, or the whole where its body is not reached yet. */
+    Span place() {
+        return frame == null ? place : frame.whole.span();
     }
 
     CodeTypes types() {

@@ -89,6 +89,6 @@ final class CodeTypes {
     }
 
     private Span place() {
-        return code.frame() == null ? Span.NONE : code.frame().whole.span();
+        return code.place();
     }
 }

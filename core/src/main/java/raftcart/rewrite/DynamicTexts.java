@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
 import raftcart.sql.tree.CodeStatement;
@@ -14,6 +15,7 @@ import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Dynamic;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
@@ -40,7 +42,8 @@ final class DynamicTexts extends StatementMapper {
 
     /** The same code, in which the texts of computed statements stand where these are run, as far as they are known. */
     static CodeStatement followed(CodeStatement code, Language from) {
-        boolean computes = StatementSearch.anyStatement(List.of(code), s -> s instanceof Dynamic);
+        boolean computes = StatementSearch.anyStatement(
+                List.of(code), s -> s instanceof Dynamic || s instanceof CodeStatement.ReturnText);
         if (!computes) {
             return code;
         }
@@ -63,6 +66,14 @@ final class DynamicTexts extends StatementMapper {
             Dynamic made = DynamicCode.filling(dynamic.of(known(dynamic.text())), from);
             forget(changed(made));
             return made;
+        }
+        if (statement instanceof CodeStatement.ReturnText given) {
+            Expr text = known(given.text());
+            Optional<Query> query = given.values().isEmpty() && TextParts.isText(text)
+                    ? DynamicCode.query(new Dynamic(text, List.of(), List.of(), given.span()), from)
+                    : Optional.empty();
+            return query.<Statement>map(q -> new CodeStatement.ReturnRows(q, given.span()))
+                    .orElseGet(() -> new CodeStatement.ReturnText(text, given.values(), given.span()));
         }
         if (statement instanceof Assign assign) {
             assigned(assign);

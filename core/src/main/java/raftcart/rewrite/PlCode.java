@@ -100,6 +100,20 @@ final class PlCode {
         }
     }
 
+    /** A block that runs at once, as the body of a procedure would. */
+    Statement run(CodeStatement.RunBlock block) {
+        frame = code.open(CodeFrame.Kind.PROCEDURE, block.body(), Optional.empty());
+        Scope before = adapter.scope;
+        adapter.scope = new Scope(Optional.of(before));
+        frame.enter();
+        try {
+            return new CodeStatement.RunBlock(whole(block.body()), block.span());
+        } finally {
+            adapter.scope = before;
+            frame.leave();
+        }
+    }
+
     private static void refuse(CodeStatement.CreateRoutine routine) {
         if (CodeHeads.callsItself(routine)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself");
@@ -264,6 +278,9 @@ final class PlCode {
         if (statement instanceof CodeStatement.Evaluate evaluate) {
             return evaluated(evaluate);
         }
+        if (statement instanceof CodeStatement.ReturnText text) {
+            return given(text);
+        }
         if (statement instanceof CodeStatement.ReturnRows rows) {
             return given(rows);
         }
@@ -286,6 +303,15 @@ final class PlCode {
             return List.of(code.diagnosis(diagnosis));
         }
         return List.of(statement);
+    }
+
+    /** Rows of a computed query, for the caller or for those that are collected. */
+    private List<Statement> given(CodeStatement.ReturnText text) {
+        if (columns.isEmpty()) {
+            throw CodeAdapter.at(text.span(), "rows of a computed query");
+        }
+        List<Statement> made = dynamic(new CodeStatement.Dynamic(text.text(), List.of(), text.values(), text.span()));
+        return direct ? made : new PlComputed(adapter, frame).collected(made, collected, columns);
     }
 
     /** Rows for the caller; those of a query say whether there were any, too, one that is put together does not. */

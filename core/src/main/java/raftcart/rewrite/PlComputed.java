@@ -7,6 +7,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 
@@ -46,6 +47,17 @@ final class PlComputed {
             }
         }
         return all;
+    }
+
+    /** Computed queries whose rows go into the table in which those of the routine are collected. */
+    List<Statement> collected(List<Statement> made, Name table, List<CodeStatement.Parameter> columns) {
+        String into = "INSERT INTO " + adapter.to.write(table) + " ("
+                + columns.stream().map(c -> adapter.to.write(c.name())).collect(Collectors.joining(", ")) + ") ";
+        return made.stream()
+                .map(s -> s instanceof CodeStatement.Dynamic d
+                        ? d.of(joined(List.of(Expr.Literal.string(into), d.text()), d))
+                        : s)
+                .toList();
     }
 
     private CodeStatement.Dynamic runs(CodeStatement.Dynamic dynamic) {

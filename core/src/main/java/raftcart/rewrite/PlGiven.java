@@ -83,6 +83,9 @@ final class PlGiven {
         }
         List<Declaration> all = new ArrayList<>();
         for (Parameter row : routine.rows()) {
+            if (pl.frame().variable(row.name()).isPresent()) {
+                continue; // a parameter that takes a value, too
+            }
             KnownColumn known = pl.code().known(row.name(), row.type());
             pl.frame().declare(known);
             all.add(new Declaration.Variable(
@@ -113,8 +116,8 @@ final class PlGiven {
         return body instanceof Block block
                 && block.rescues().isEmpty()
                 && block.body().size() == 1
-                && block.body().get(0) instanceof CodeStatement.ReturnRows r
-                && !isOfVariables(r);
+                && (block.body().get(0) instanceof CodeStatement.ReturnRows r && !isOfVariables(r)
+                        || block.body().get(0) instanceof CodeStatement.ReturnText);
     }
 
     /** Rows that the function gives. */

@@ -37,6 +37,9 @@ final class MariaDbCodeWriter extends CodeWriter {
                             .orElse("")
                     + "\n" + text(trigger.body());
         }
+        if (code instanceof CodeStatement.RunBlock run) {
+            return "BEGIN NOT ATOMIC\n" + lines(List.of(run.body())) + "END";
+        }
         if (code instanceof Block block) {
             return block(block);
         }

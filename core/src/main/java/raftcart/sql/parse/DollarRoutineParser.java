@@ -239,6 +239,28 @@ final class DollarRoutineParser {
         }.statement(code);
     }
 
+    /** Code that runs at once ("DO", PostgreSQL). */
+    Statement block(Span span) {
+        cursor.take();
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(";")) {
+            if (cursor.takeWords("LANGUAGE")) {
+                language = cursor.take().value().toLowerCase(Locale.ROOT);
+            } else {
+                body = Optional.of(cursor.take());
+            }
+        }
+        if (body.isEmpty() || !language.isEmpty() && !language.equals(LANGUAGE)) {
+            return new Statement.NotTranslated("block of code", true, span);
+        }
+        try {
+            Statement code = named(code(body.get()), List.of());
+            return new CodeStatement.RunBlock(
+                    code instanceof CodeStatement.Block b ? b : CodeStatement.Block.of(List.of(code), span), span);
+        } catch (SqlSyntaxException e) {
+            return RoutineHeads.left("block", e, span);
+        }
+    }
+
     /** The statements of a body, which is a text in the text. */
     private Statement code(Token text) {
         PlCodeParser parser = new PlCodeParser(inner(text));

@@ -22,6 +22,7 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 
@@ -87,7 +88,8 @@ final class PlCodeParser extends PlParser {
             case "EXECUTE" -> dynamic(span);
             case "ASSERT" -> asserted(span);
             case "INSERT", "UPDATE", "DELETE" -> new ChangeIntoParser(parsing).change(span);
-            case "MOVE", "FOREACH" -> throw cursor.byHand(word + " in a routine");
+            case "FOREACH" -> items(span);
+            case "MOVE" -> throw cursor.byHand(word + " in a routine");
             default -> assignmentOrChange(span);
         };
     }
@@ -170,7 +172,8 @@ final class PlCodeParser extends PlParser {
         cursor.take();
         if (cursor.takeWords("QUERY")) {
             if (cursor.peek().isWord("EXECUTE")) {
-                throw cursor.byHand("the rows of a computed statement");
+                CodeStatement.Dynamic computed = (CodeStatement.Dynamic) dynamic(span);
+                return new CodeStatement.ReturnText(computed.text(), computed.values(), span);
             }
             return new CodeStatement.ReturnRows(parsing.queries.query(), span);
         }
@@ -241,6 +244,56 @@ final class PlCodeParser extends PlParser {
             Span span = cursor.peek().span();
             return new Expr.Column(parsing.qualifiedName(), false, span);
         });
+    }
+
+    /** A loop over the items of an array that is listed ("Looping Through Arrays", PL/pgSQL): over their places. */
+    private Statement items(Span span) {
+        cursor.take();
+        Expr target = new Expr.Column(parsing.qualifiedName(), false, span);
+        cursor.expectWords("IN");
+        cursor.expectWords("ARRAY");
+        Expr array = parsing.expressions.expression();
+        cursor.expectWords("LOOP");
+        List<Statement> rounds = statements("END");
+        boolean listed = array instanceof Expr.ArrayItems a
+                && !a.items().isEmpty()
+                && a.items().stream().allMatch(i -> i instanceof Expr.Literal || isKept(i, rounds));
+        if (!listed) {
+            throw cursor.byHand("FOREACH over an array that is no list of values");
+        }
+        List<Expr> items = ((Expr.ArrayItems) array).items();
+        Name place = Name.of("item_" + span.line() + "_" + span.column() + "_");
+        List<Expr.When> choices = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            choices.add(new Expr.When(Expr.Literal.number(i + 1), items.get(i)));
+        }
+        Expr value = new Expr.Case(Optional.of(Expr.Column.of(place.text())), choices, Optional.empty(), span);
+        List<Statement> body = new ArrayList<>(List.of(new CodeStatement.Assign(target, value, span)));
+        body.addAll(rounds);
+        cursor.expectWords("END", "LOOP");
+        return new CodeStatement.ForRange(
+                Optional.empty(),
+                place,
+                false,
+                Expr.Literal.number(1),
+                Expr.Literal.number(items.size()),
+                Optional.empty(),
+                body,
+                span);
+    }
+
+    /** True for a variable that the rounds of a loop leave as it is: they assign no variable but others. */
+    private static boolean isKept(Expr item, List<Statement> rounds) {
+        return item instanceof Expr.Column
+                && !StatementSearch.anyStatement(
+                        rounds,
+                        s -> s instanceof CodeStatement.Assign a && a.target().equals(item)
+                                || s instanceof CodeStatement.SelectInto i
+                                        && i.targets().contains(item)
+                                || s instanceof CodeStatement.Fetch
+                                || s instanceof CodeStatement.ChangeInto
+                                || s instanceof CodeStatement.Dynamic
+                                || s instanceof Statement.CallProcedure);
     }
 
     private Statement dynamic(Span span) {

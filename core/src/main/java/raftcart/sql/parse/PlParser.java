@@ -78,6 +78,9 @@ abstract class PlParser {
         Token token = cursor.peek();
         Span span = token.span();
         String word = token.kind() == TokenKind.WORD ? token.value().toUpperCase(Locale.ROOT) : "";
+        if (label.isPresent() && word.equals("FOREACH")) {
+            throw cursor.byHand("FOREACH with a label");
+        }
         return switch (word) {
             case "BEGIN", "DECLARE" -> block(label, span);
             case "IF" -> choices.choice(span);

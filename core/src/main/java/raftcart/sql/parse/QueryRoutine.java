@@ -31,6 +31,9 @@ final class QueryRoutine {
                 continue;
             }
         }
+        if (result.once()) {
+            throw inner.cursor.byHand("a query for several output parameters");
+        }
         boolean gives = !result.rows().isEmpty()
                 || result.returns().filter(r -> !r.name().equals(NOTHING)).isPresent();
         if (gives) {

@@ -13,6 +13,8 @@ import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TypeName;
@@ -24,9 +26,18 @@ import raftcart.sql.tree.TypeName;
  * @param parameters those that are left
  * @param rows the columns of rows; one without a name where a type says what they are
  * @param output what becomes a variable
+ * @param once true where there is one row, of several output parameters
  */
 record RoutineResult(
-        List<Parameter> parameters, Optional<TypeName> returns, List<Parameter> rows, Optional<Parameter> output) {
+        List<Parameter> parameters,
+        Optional<TypeName> returns,
+        List<Parameter> rows,
+        Optional<Parameter> output,
+        boolean once) {
+    private RoutineResult(
+            List<Parameter> parameters, Optional<TypeName> returns, List<Parameter> rows, Optional<Parameter> output) {
+        this(parameters, returns, rows, output, false);
+    }
 
     static RoutineResult read(Parsing parsing, boolean function, List<Parameter> given) {
         TokenCursor cursor = parsing.cursor;
@@ -52,7 +63,7 @@ record RoutineResult(
             return new RoutineResult(left, Optional.empty(), rows, Optional.empty());
         }
         if (outputs.size() > 1) {
-            throw cursor.byHand("a function with several output parameters");
+            return new RoutineResult(left, Optional.empty(), outputs, Optional.empty(), true);
         }
         if (outputs.isEmpty() && !said) {
             throw cursor.unexpected("RETURNS");
@@ -72,8 +83,26 @@ record RoutineResult(
         return columns;
     }
 
+    /** The body, at each of whose ends the row of the outputs is given. */
+    private static Statement givingOnce(Statement body) {
+        Statement row = new CodeStatement.ReturnRows(
+                Query.of(QueryBody.Select.of(List.of(), List.of(), Optional.empty())), body.span());
+        Statement inner = new StatementMapper() {
+            @Override
+            public Statement statement(Statement statement) {
+                return statement instanceof CodeStatement.Return
+                        ? Block.of(List.of(row, statement), statement.span())
+                        : super.statement(statement);
+            }
+        }.statement(body);
+        return Block.of(List.of(inner, row), body.span());
+    }
+
     /** The body, at whose end the output is given. */
     Statement giving(Statement body) {
+        if (once) {
+            return givingOnce(body);
+        }
         if (output.isEmpty()) {
             return body;
         }

@@ -314,6 +314,10 @@ public final class StatementParser {
     }
 
     private Statement code(Span span) {
+        boolean text = cursor.peek(1).isString() || cursor.peek(1).isWord("LANGUAGE");
+        if (cursor.atWords("DO") && text && parsing.has(GrammarFeature.BODIES_ARE_TEXTS)) {
+            return new DollarRoutineParser(parsing).block(span);
+        }
         if (cursor.atWords("DO", "SETVAL")) {
             return new EngineCalls(parsing).position(span);
         }

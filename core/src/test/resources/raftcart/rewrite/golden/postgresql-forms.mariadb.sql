@@ -175,8 +175,12 @@ b',
 SELECT * FROM telescope;
 VALUES (1, 'a'), (2, 'b');
 SELECT NULL FROM telescope;
--- RC0603 by hand: Code is not translated: block of code
--- DO $$ BEGIN RAISE NOTICE 'x'; END $$
+DELIMITER //
+BEGIN NOT ATOMIC
+    BEGIN
+    END;
+END//
+DELIMITER ;
 -- RC0602 by hand: No counterpart on the target: EXPLAIN
 -- EXPLAIN ANALYZE SELECT 1
 START TRANSACTION; SAVEPOINT s; ROLLBACK TO SAVEPOINT s; COMMIT;
@@ -328,7 +332,7 @@ SELECT 6 AS behind_code;
 -- 64:1: RC0621 check: Parameters moved: bind those of the source in the order [1, 2, 1]
 -- 65:28: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines
 -- 65:36: RC0625 check: Types compared as on the source: bits, which are a number or bytes on one of the engines
--- 70:1: RC0603 by hand: Code is not translated: block of code
+-- 70:13: RC0609 adapted: Said in other words: a text for whoever watches is left out
 -- 71:1: RC0604 adapted: Client command left out: LISTEN ch
 -- 71:12: RC0604 adapted: Client command left out: NOTIFY ch , 'x'
 -- 72:1: RC0604 adapted: Client command left out: VACUUM ANALYZE telescope
