@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.ObjectName;
@@ -39,6 +40,9 @@ import raftcart.verify.calls.SourceCode;
 
 /** Runs single cases on both sides. */
 final class CaseRunner {
+    private static final Pattern LASTING =
+            Pattern.compile("(?i)ENGINE\\s*=?\\s*(MyISAM|Aria|MEMORY|CSV|ARCHIVE|MERGE|BLACKHOLE)");
+
     private final Translation translation;
     private final EngineSession source;
     private final EngineSession target;
@@ -138,7 +142,11 @@ final class CaseRunner {
         List<raftcart.sql.tree.Statement> all = new ArrayList<>();
         for (String text : texts) {
             try {
-                all.add(statements.parse(text));
+                raftcart.sql.tree.Statement statement = statements.parse(text);
+                if (!(statement instanceof raftcart.sql.tree.Statement.Dml)) {
+                    throw new NotCalled("`" + text + "` is no statement that reads or changes rows");
+                }
+                all.add(statement);
             } catch (SqlSyntaxException e) {
                 throw new NotCalled("`" + text + "` cannot be read: " + e.getMessage());
             }
@@ -180,6 +188,7 @@ final class CaseRunner {
             throw new NotCalled("its changes could not be taken back, as there is "
                     + effects.ends().get() + " in what it does");
         }
+        refuseLasting(effects);
         List<TableMapping> tables = tables(one, effects);
         List<String> names =
                 tables.stream().map(t -> t.source().name().toString()).toList();
@@ -207,6 +216,20 @@ final class CaseRunner {
         differences.addAll(effects(differing, tables));
         Outcome outcome = differences.isEmpty() ? Outcome.SAME : Outcome.DIFFERS;
         return verdict(one, outcome, differences, succeeded ? names : List.of(), start);
+    }
+
+    /** Some tables know no transactions, so that changes in them stay whatever happens. */
+    private void refuseLasting(RoutineEffects.Effects effects) throws NotCalled {
+        for (TableMapping table : translation.tables()) {
+            boolean changed =
+                    effects.tables().contains(table.source().name().name().toLowerCase(Locale.ROOT));
+            if (changed
+                    && table.source().physical().stream()
+                            .anyMatch(p -> LASTING.matcher(p).matches())) {
+                throw new NotCalled("its changes could not be taken back, as "
+                        + table.source().name() + " is a table without transactions");
+            }
+        }
     }
 
     private List<TableVerdict> differing(List<TableMapping> tables) {
@@ -283,7 +306,8 @@ final class CaseRunner {
         }
         return verdict.differingColumns().isEmpty()
                 ? table + " has other rows, though each column has the same values"
-                : table + " differs in " + String.join(", ", verdict.differingColumns());
+                : table + " differs in " + String.join(", ", verdict.differingColumns())
+                        + " (what holds the time of the call, or a counter, can be left out with `ignore`)";
     }
 
     private static CallVerdict verdict(

@@ -3,6 +3,7 @@ package raftcart.translate;
 import raftcart.dialect.Language;
 import raftcart.error.SqlSyntaxException;
 import raftcart.rewrite.ObjectRewriter;
+import raftcart.sql.parse.StatementParser;
 import raftcart.sql.tree.Statement;
 
 /** Translates single statements of the source for a target that was built by the same plan. */
@@ -18,9 +19,14 @@ public final class PlannedStatements {
     /**
      * Reads a statement.
      *
-     * @throws SqlSyntaxException if it cannot be read
+     * @throws SqlSyntaxException if it cannot be read, or there is more than one
      */
     public Statement parse(String text) {
+        int number =
+                StatementParser.parse(text, from.grammar(), 1, 1).statements().size();
+        if (number > 1) {
+            throw new SqlSyntaxException(1, 1, "found " + number + " statements, expected one");
+        }
         return ObjectRewriter.parse(text, from);
     }
 
