@@ -44,8 +44,26 @@ final class BoundCursors {
             }
             return false;
         });
-        opened.keySet().removeIf(k -> named.contains(k) || opened.get(k).size() > 1);
+        Set<String> declared = new HashSet<>();
+        StatementSearch.anyStatement(List.of(code), s -> {
+            if (s instanceof Block block) {
+                block.declarations().stream()
+                        .filter(BoundCursors::isUnbound)
+                        .forEach(d -> declared.add(d.name().key()));
+            }
+            return false;
+        });
+        opened.keySet()
+                .removeIf(k -> !declared.contains(k)
+                        || named.contains(k)
+                        || opened.get(k).size() > 1);
         return (CodeStatement) new Binding(opened).statement(code);
+    }
+
+    private static boolean isUnbound(Declaration declaration) {
+        return declaration instanceof Declaration.Variable v
+                && v.type().equals(CodeResults.CURSOR)
+                && v.initial().isEmpty();
     }
 
     private static final class Binding extends StatementMapper {
@@ -73,10 +91,8 @@ final class BoundCursors {
         }
 
         private Declaration declared(Declaration declaration) {
-            boolean bound = declaration instanceof Declaration.Variable v
-                    && v.type().equals(CodeResults.CURSOR)
-                    && v.initial().isEmpty()
-                    && opened.containsKey(v.name().key());
+            boolean bound = isUnbound(declaration)
+                    && opened.containsKey(declaration.name().key());
             return bound
                     ? new Declaration.Cursor(
                             declaration.name(),

@@ -46,7 +46,8 @@ final class CodeAdapter {
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
         place = code.span();
-        return faults.orAll(() -> whole(BoundCursors.bound(DynamicTexts.followed(code, adapter.from))));
+        return faults.orAll(
+                () -> whole(BoundCursors.bound(DynamicTexts.followed(Gotos.structured(code), adapter.from))));
     }
 
     private List<Statement> whole(CodeStatement code) {
@@ -471,6 +472,9 @@ final class CodeAdapter {
 
     /** The type of a variable as the target writes it. */
     TypeName written(Name name, LogicalType type) {
+        if (type instanceof LogicalType.Opaque o && o.nativeName().equals(CodeResults.CURSOR.name())) {
+            return CodeResults.CURSOR;
+        }
         boolean listed = type instanceof LogicalType.Enumeration || type instanceof LogicalType.Members;
         ColumnUse use = new ColumnUse(new ObjectName("", ""), name.text(), false, false, 0, 0, false, false);
         boolean exact = KindFinder.kind(type) == ValueKind.TEXT

@@ -59,6 +59,14 @@ final class CodeHeads {
                     routine.span(),
                     "a statement that fails ends the routine, on the source the next one follows");
         }
+        boolean hands = routine.returns().filter(CodeResults.CURSOR::equals).isPresent()
+                || routine.parameters().stream().anyMatch(p -> p.type().equals(CodeResults.CURSOR));
+        if (hands) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    routine.span(),
+                    "a cursor for the caller, who has to fetch from it within the same transaction");
+        }
         List<CodeStatement.Parameter> all = new ArrayList<>();
         boolean optional = false;
         for (CodeStatement.Parameter p : routine.parameters()) {

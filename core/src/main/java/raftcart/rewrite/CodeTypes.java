@@ -36,7 +36,9 @@ final class CodeTypes {
     /** A type that has a meaning; one that nobody knows may be that of a table or an object. */
     private LogicalType known(TypeName type) {
         LogicalType meant = code.adapter().finder.type(type);
-        boolean unknown = meant instanceof LogicalType.Opaque o && !o.isInterval() && !o.isXml() && !o.bytes();
+        boolean cursor = type.equals(CodeResults.CURSOR) && code.adapter().to.has(SqlFeature.BLOCKS_RESCUE);
+        boolean unknown =
+                !cursor && meant instanceof LogicalType.Opaque o && !o.isInterval() && !o.isXml() && !o.bytes();
         if (unknown) {
             throw CodeAdapter.at(place(), "a variable of the type " + type.name() + ", whose meaning is not known");
         }

@@ -168,6 +168,11 @@ final class PlCodeParser extends PlParser {
         return true;
     }
 
+    @Override
+    boolean hasGoto() {
+        return false;
+    }
+
     private Statement returned(Span span) {
         cursor.take();
         if (cursor.takeWords("QUERY")) {

@@ -67,11 +67,24 @@ abstract class PlParser {
             if (cursor.atEnd()) {
                 throw cursor.unexpected(String.join(" or ", ends));
             }
+            mark().ifPresent(all::add);
             all.add(passed.unless(() -> parsing.nested(this::statement)));
             cursor.expectSymbol(";");
         }
         return all;
     }
+
+    /** The mark that the label of the statement at the cursor is, where a language has GOTO. */
+    private Optional<Statement> mark() {
+        int start = cursor.mark();
+        Span span = cursor.peek().span();
+        Optional<Statement> mark = hasGoto() ? label().map(l -> new CodeStatement.Mark(l, span)) : Optional.empty();
+        cursor.reset(start);
+        return mark;
+    }
+
+    /** True for a language that has GOTO. */
+    abstract boolean hasGoto();
 
     private Statement statement() {
         Optional<Name> label = label();

@@ -121,7 +121,7 @@ final class PlSqlDeclarations {
             cursor.take();
         }
         if (type.name().equals("sys_refcursor")) {
-            throw cursor.byHand("a cursor that is handed on");
+            return TypeName.of("refcursor");
         }
         if (cursor.takeWords("RANGE")) {
             throw cursor.byHand("a type with a range");
@@ -172,8 +172,15 @@ final class PlSqlDeclarations {
     private void record() {
         String name = parsing.name().key();
         cursor.expectWords("IS");
+        if (cursor.takeWords("REF", "CURSOR")) {
+            if (cursor.takeWords("RETURN")) {
+                AnchoredTypes.read(parsing); // what its rows are is known by its queries
+            }
+            subtypes.put(name, TypeName.of("refcursor"));
+            return;
+        }
         if (!cursor.takeWords("RECORD")) {
-            throw cursor.byHand(cursor.peek().isWord("REF") ? "a type of cursors" : "a collection");
+            throw cursor.byHand("a collection");
         }
         cursor.expectSymbol("(");
         List<Parameter> fields = parsing.list(() -> {

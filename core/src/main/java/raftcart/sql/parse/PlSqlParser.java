@@ -108,6 +108,11 @@ final class PlSqlParser extends PlParser {
     }
 
     @Override
+    boolean hasGoto() {
+        return true;
+    }
+
+    @Override
     Statement own(String word, Span span) {
         return switch (word) {
             case "RETURN" -> returned(span);
@@ -119,7 +124,11 @@ final class PlSqlParser extends PlParser {
             case "INSERT", "UPDATE", "DELETE" -> new ChangeIntoParser(parsing).change(span);
             case "SET" -> assigned(span);
             case "SIGNAL", "RESIGNAL" -> SignalParser.read(parsing, span);
-            case "GOTO", "FORALL", "PIPE", "PREPARE", "REPEAT", "LEAVE", "ITERATE" ->
+            case "GOTO" -> {
+                cursor.take();
+                yield new CodeStatement.Goto(parsing.name(), span);
+            }
+            case "FORALL", "PIPE", "PREPARE", "REPEAT", "LEAVE", "ITERATE" ->
                 throw cursor.byHand(word + " in a routine");
             case "MERGE",
                     "REPLACE",

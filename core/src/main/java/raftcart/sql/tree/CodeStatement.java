@@ -340,6 +340,12 @@ public sealed interface CodeStatement extends Statement {
     /** Leaves a block or loop, or begins the next round of one; the innermost loop where none is named. */
     record Jump(boolean again, Optional<Name> label, Optional<Expr> when, Span span) implements CodeStatement {}
 
+    /** A place to which the code may go. */
+    record Mark(Name label, Span span) implements CodeStatement {}
+
+    /** Goes on at a mark. */
+    record Goto(Name label, Span span) implements CodeStatement {}
+
     /** The end of a routine. */
     record Return(Optional<Expr> value, Span span) implements CodeStatement {}
 
