@@ -8,7 +8,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import raftcart.dialect.Language;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Assign;
 import raftcart.sql.tree.CodeStatement.Declaration;
@@ -25,6 +27,11 @@ import raftcart.sql.tree.StatementSearch;
  * is. What a variable holds is known from its assignment on, up to a statement that may change it or what the text was made of.
  */
 final class DynamicTexts extends StatementMapper {
+    /** Functions of texts that hang on nothing but their arguments. */
+    private static final Pattern STEADY = Pattern.compile(
+            "concat.*|format_text|format_date|quote_.*|coalesce|upper|lower|trim.*"
+                    + "|.*trim|replace|substr.*|left|right|lpad|rpad|length|char_length|round.*|abs|if|nullif|chr|repeat|to_text");
+
     /** Texts that grow longer than this are not followed. */
     private static final int MOST_PARTS = 200;
 
@@ -138,10 +145,29 @@ final class DynamicTexts extends StatementMapper {
         boolean stays = !key.isEmpty()
                 && !names(value).contains(key)
                 && TextParts.of(value, from).size() <= MOST_PARTS
-                && !ExprSearch.any(value, e -> e instanceof Expr.Subquery || e instanceof Expr.Exists);
+                && !ExprSearch.any(value, e -> !isSteady(e));
         if (stays) {
             held.put(key, value);
         }
+    }
+
+    /** True for what gives the same however often, and whenever, it is computed as long as its variables stay. */
+    private boolean isSteady(Expr e) {
+        if (e instanceof Expr.Call call) {
+            return call.canonical()
+                    || from.functions()
+                            .recognise(call.name().toString(), call.arguments(), a -> ValueKind.UNKNOWN)
+                            .filter(r -> STEADY.matcher(r.signature().name()).matches())
+                            .isPresent();
+        }
+        return e instanceof Expr.Literal
+                || e instanceof Expr.Column
+                || e instanceof Expr.Parameter
+                || e instanceof Expr.Concat
+                || e instanceof Expr.Cast
+                || e instanceof Expr.Binary
+                || e instanceof Expr.Case
+                || e instanceof Expr.Is;
     }
 
     /** Nothing is known any more of variables, nor of texts that were made of them. */

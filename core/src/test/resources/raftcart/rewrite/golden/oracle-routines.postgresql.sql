@@ -205,6 +205,79 @@ $$;
 CREATE TRIGGER telescope_bi BEFORE INSERT ON telescope
 FOR EACH ROW
 EXECUTE FUNCTION telescope_bi();
+CREATE PROCEDURE listing("least" numeric, OUT c refcursor)
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+BEGIN
+    OPEN c FOR
+        SELECT id, name FROM star WHERE mag > least ORDER BY id;
+END;
+$$;
+CREATE FUNCTION given("least" numeric) RETURNS refcursor
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+DECLARE
+    c refcursor;
+BEGIN
+    IF least IS NULL THEN
+        OPEN c FOR
+            SELECT id FROM star;
+    ELSE
+        OPEN c FOR
+            SELECT id FROM star WHERE mag > least;
+    END IF;
+    RETURN c;
+END;
+$$;
+CREATE FUNCTION local_one("least" numeric) RETURNS numeric
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+DECLARE
+    c refcursor;
+    x numeric(9,0);
+    t numeric(9,0) := 0;
+    c_found_ boolean;
+BEGIN
+    OPEN c FOR
+        SELECT id FROM star WHERE mag > least ORDER BY id;
+    c_found_ := NULL;
+    LOOP
+        FETCH c INTO x;
+        c_found_ := found;
+        EXIT WHEN NOT c_found_;
+        t := t * 10 + x;
+    END LOOP;
+    CLOSE c;
+    RETURN t;
+END;
+$$;
+CREATE FUNCTION two_queries(which numeric) RETURNS numeric
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_column
+DECLARE
+    c refcursor;
+    x numeric(9,0);
+BEGIN
+    IF which = 1 THEN
+        OPEN c FOR
+            SELECT MIN(id) FROM star;
+    ELSE
+        OPEN c FOR
+            SELECT MAX(id) FROM star;
+    END IF;
+    FETCH c INTO x;
+    CLOSE c;
+    RETURN x;
+END;
+$$;
 
 -- findings
 -- 5:1: RC0609 adapted: Said in other words: a package becomes a schema of its name
@@ -226,3 +299,10 @@ EXECUTE FUNCTION telescope_bi();
 -- 80:8: RC0627 check: Said in other words, with a difference: SQLCODE is -99999 for errors whose numbers on the source we do not know
 -- 80:8: RC0609 adapted: Said in other words: NULL where nothing is left, as on the source
 -- 85:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 93:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 93:1: RC0627 check: Said in other words, with a difference: a cursor for the caller, who has to fetch from it within the same transaction
+-- 98:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 98:1: RC0627 check: Said in other words, with a difference: a cursor for the caller, who has to fetch from it within the same transaction
+-- 109:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 124:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 130:3: RC0627 check: Said in other words, with a difference: after the last row the variables are NULL, on the source they keep their values

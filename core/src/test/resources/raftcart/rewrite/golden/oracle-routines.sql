@@ -90,3 +90,45 @@ BEGIN
   :NEW.dome := 'main';
 END;
 /
+CREATE PROCEDURE listing(least NUMBER, c OUT SYS_REFCURSOR) AS
+BEGIN
+  OPEN c FOR SELECT id, name FROM star WHERE mag > least ORDER BY id;
+END;
+/
+CREATE FUNCTION given(least NUMBER) RETURN SYS_REFCURSOR AS
+  c SYS_REFCURSOR;
+BEGIN
+  IF least IS NULL THEN
+    OPEN c FOR SELECT id FROM star;
+  ELSE
+    OPEN c FOR SELECT id FROM star WHERE mag > least;
+  END IF;
+  RETURN c;
+END;
+/
+CREATE FUNCTION local_one(least NUMBER) RETURN NUMBER AS
+  c SYS_REFCURSOR;
+  x NUMBER(9);
+  t NUMBER(9) := 0;
+BEGIN
+  OPEN c FOR SELECT id FROM star WHERE mag > least ORDER BY id;
+  LOOP
+    FETCH c INTO x;
+    EXIT WHEN c%NOTFOUND;
+    t := t * 10 + x;
+  END LOOP;
+  CLOSE c;
+  RETURN t;
+END;
+/
+CREATE FUNCTION two_queries(which NUMBER) RETURN NUMBER AS
+  TYPE rc IS REF CURSOR;
+  c rc;
+  x NUMBER(9);
+BEGIN
+  IF which = 1 THEN OPEN c FOR SELECT MIN(id) FROM star; ELSE OPEN c FOR SELECT MAX(id) FROM star; END IF;
+  FETCH c INTO x;
+  CLOSE c;
+  RETURN x;
+END;
+/
