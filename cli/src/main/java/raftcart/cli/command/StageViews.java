@@ -149,6 +149,9 @@ final class StageViews {
     /** What came of calling each routine once. */
     void routines(RoutineCheck.Result result) {
         int faulty = result.failures().size();
+        if (faulty > 0 || !result.notCalled().isEmpty()) {
+            console.line("");
+        }
         if (faulty > 0) {
             console.line("Of " + count(result.called(), "routine") + ", called once each with NULLs and rolled back, "
                     + console.paint(Style.BAD, faulty + " cannot work") + ":");

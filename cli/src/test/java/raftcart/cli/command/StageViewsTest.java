@@ -118,7 +118,7 @@ class StageViewsTest {
                         "3 rows of k.lamps refused: see journal/refused/k.lamps.jsonl for the values and the reasons.\n"
                                 + "Not made: target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why\n"
                                 + "When the cause is mended, `raftcart load` tries these again; the rows stay as they are.\n"
-                                + "Of 3 routines, called once each with NULLs and rolled back, 1 cannot work:\n"
+                                + "\nOf 3 routines, called once each with NULLs and rolled back, 1 cannot work:\n"
                                 + "  public.dim(m numeric): why not\n"
                                 + "Not called, as what it does could not be taken back: public.keep().\n");
     }
