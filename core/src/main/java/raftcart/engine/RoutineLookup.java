@@ -36,7 +36,7 @@ public final class RoutineLookup {
 
     private void read(String schema) throws SQLException {
         String catalog = databases ? schema : null;
-        String pattern = databases ? null : escaped(schema);
+        String pattern = databases ? null : SearchPattern.of(metadata, schema);
         try (ResultSet rows = metadata.getFunctions(catalog, pattern, ANY)) {
             routines(rows, "FUNCTION_", schema);
         }
@@ -86,10 +86,5 @@ public final class RoutineLookup {
                 found.put(key, new Routine(routine.name(), routine.specificName(), routine.procedure(), more));
             }
         }
-    }
-
-    private String escaped(String name) throws SQLException {
-        String escape = metadata.getSearchStringEscape();
-        return name.replace(escape, escape + escape).replace("_", escape + "_").replace("%", escape + "%");
     }
 }

@@ -14,11 +14,7 @@ public final class TableLookup {
     public static boolean exists(EngineSession session, ObjectName table) throws SQLException {
         boolean inSchema = !session.engine().dialect().has(SqlFeature.DATABASES_ARE_SCHEMAS);
         DatabaseMetaData metadata = session.connection().getMetaData();
-        String escape = metadata.getSearchStringEscape();
-        String pattern = table.name()
-                .replace(escape, escape + escape)
-                .replace("_", escape + "_")
-                .replace("%", escape + "%");
+        String pattern = SearchPattern.of(metadata, table.name());
         try (ResultSet tables =
                 metadata.getTables(inSchema ? null : table.schema(), inSchema ? table.schema() : null, pattern, null)) {
             while (tables.next()) {

@@ -8,7 +8,6 @@ import java.util.function.Consumer;
 import raftcart.engine.EngineSession;
 import raftcart.error.VerifyException;
 import raftcart.plan.CallCase;
-import raftcart.translate.Translation;
 import raftcart.verify.calls.CallVerdict;
 import raftcart.verify.calls.CallVerdict.Outcome;
 import raftcart.workspace.Json;
@@ -24,8 +23,8 @@ public final class CallStage {
         long start = System.nanoTime();
         try (EngineSession source = migration.openSource();
                 EngineSession target = migration.openTarget()) {
-            Translation translation = migration.translation(target.defaultSchema());
-            CaseRunner runner = new CaseRunner(migration, translation, source, target, seconds);
+            CaseRunner runner = new CaseRunner(
+                    migration.catalog(), migration.planned(target.defaultSchema()), source, target, seconds);
             List<CallVerdict> verdicts = new ArrayList<>();
             for (CallCase one : cases) {
                 CallVerdict verdict = runner.run(one);

@@ -26,6 +26,7 @@ import raftcart.plan.CallCase;
 import raftcart.translate.PlannedStatements;
 import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
+import raftcart.translate.Translator;
 import raftcart.verify.TableVerdict;
 import raftcart.verify.Verifier;
 import raftcart.verify.calls.CallArguments;
@@ -52,14 +53,13 @@ final class CaseRunner {
     private final RoutineFinder onSource;
     private final RoutineFinder onTarget;
 
-    CaseRunner(Migration migration, Translation translation, EngineSession source, EngineSession target, int seconds)
+    CaseRunner(Catalog catalog, Translator.Planned planned, EngineSession source, EngineSession target, int seconds)
             throws SQLException {
-        this.translation = translation;
+        this.translation = planned.translation();
         this.source = source;
         this.target = target;
         this.seconds = seconds;
-        this.statements = migration.statements(target.defaultSchema());
-        Catalog catalog = migration.catalog();
+        this.statements = planned.statements();
         this.code = new SourceCode(catalog, Languages.named(catalog.dialect()).orElseThrow());
         this.onSource = RoutineFinder.in(source, schemas(catalog));
         this.onTarget = RoutineFinder.in(target, RoutineCheck.schemas(translation));

@@ -22,6 +22,7 @@ import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
+import raftcart.translate.Translator;
 import raftcart.workspace.Journal;
 import raftcart.workspace.Json;
 import raftcart.workspace.Mark;
@@ -82,11 +83,12 @@ public final class LoadStage {
     /** The rows that the scripts insert; the counters go on behind them. */
     private static Result ofScripts(Migration migration, TargetRows targetRows, Listener listener, long start) {
         try (EngineSession target = migration.openTarget()) {
-            Translation translation = migration.translation(target.defaultSchema());
+            Translator.Planned planned = migration.planned(target.defaultSchema());
+            Translation translation = planned.translation();
             ScriptLoad load = new ScriptLoad(
                     target,
                     translation,
-                    migration.rowStatements(target.defaultSchema()),
+                    planned.rows(),
                     migration.workspace().path("journal/refused"),
                     migration.plan().load().stopAfterRefused());
             if (migration.scripts().asksForKeys()) {

@@ -12,8 +12,6 @@ import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
 import raftcart.scripts.ScriptSource;
-import raftcart.translate.PlannedStatements;
-import raftcart.translate.RowStatements;
 import raftcart.translate.Translation;
 import raftcart.translate.Translator;
 import raftcart.workspace.Workspace;
@@ -107,16 +105,10 @@ public final class Migration {
         return targetDialect();
     }
 
-    /** What translates the INSERT statements of scripts. */
-    RowStatements rowStatements(String targetSchema) {
+    /** The same with what translates statements of the source. */
+    Translator.Planned planned(String targetSchema) {
         Catalog catalog = catalog();
-        return Translator.rowStatements(catalog, language(catalog), targetDialect(), plan, targetSchema);
-    }
-
-    /** What translates statements of the source. */
-    PlannedStatements statements(String targetSchema) {
-        Catalog catalog = catalog();
-        return Translator.statements(catalog, language(catalog), targetDialect(), plan, targetSchema);
+        return Translator.planned(catalog, language(catalog), targetDialect(), plan, targetSchema);
     }
 
     private static Language language(Catalog catalog) {

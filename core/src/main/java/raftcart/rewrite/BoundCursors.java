@@ -12,6 +12,7 @@ import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.CursorStep;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
@@ -53,11 +54,37 @@ final class BoundCursors {
             }
             return false;
         });
+        Set<String> inner = inner(code);
+        opened.values()
+                .removeIf(all -> ExprSearch.any(
+                        all.get(0),
+                        e -> e instanceof Expr.Column c
+                                && inner.contains(c.name().parts().get(0).key())));
         opened.keySet()
                 .removeIf(k -> !declared.contains(k)
                         || named.contains(k)
                         || opened.get(k).size() > 1);
         return (CodeStatement) new Binding(opened).statement(code);
+    }
+
+    /** What blocks within the outermost declare, which is not there yet where that declares its cursors. */
+    private static Set<String> inner(CodeStatement code) {
+        Set<String> names = new HashSet<>();
+        boolean[] outermost = {true};
+        StatementSearch.anyStatement(List.of(code), s -> {
+            if (s instanceof Block block) {
+                block.declarations().stream()
+                        .filter(d -> !outermost[0] || d instanceof Declaration.Cursor)
+                        .forEach(d -> names.add(d.name().key()));
+                outermost[0] &= block.declarations().isEmpty();
+            } else if (s instanceof CodeStatement.ForRange range) {
+                names.add(range.variable().key());
+            } else if (s instanceof CodeStatement.ForRows rows) {
+                names.add(rows.row().key());
+            }
+            return false;
+        });
+        return names;
     }
 
     private static boolean isUnbound(Declaration declaration) {

@@ -33,8 +33,11 @@ final class CodeHeads {
                 .filter(t -> !t.name().contains("%"))
                 .ifPresent(
                         t -> adapter.knowledge.code().signatures().addResult(routine.name(), adapter.finder.type(t)));
-        if (CodeResults.givesRows(routine)) {
+        if (new ResultSets(adapter.from).areGiven(routine)) {
             adapter.knowledge.code().signatures().addRows(routine.name());
+        }
+        if (!routine.rows().isEmpty() && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_HANDLERS) {
+            adapter.knowledge.code().signatures().addProcedure(routine.name());
         }
         boolean plain =
                 routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));

@@ -30,8 +30,10 @@ final class CodeResults {
     private final CodeAdapter code;
     private final CodeFrame frame;
     private final QueryAdapter adapter;
+    private final ResultSets sets;
 
     CodeResults(CodeAdapter code) {
+        this.sets = new ResultSets(code.adapter().from);
         this.code = code;
         this.frame = code.frame();
         this.adapter = code.adapter();
@@ -47,19 +49,11 @@ final class CodeResults {
     }
 
     private boolean isOneOfSeveral() {
-        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && most(List.of(frame.whole)) > 1;
+        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && sets.most(frame.whole) > 1;
     }
 
-    /** True where no other query of the routine gives rows. */
     private boolean isAlone() {
-        List<Statement> all = new ArrayList<>();
-        StatementSearch.anyStatement(List.of(frame.whole), s -> {
-            if (givesRows(s)) {
-                all.add(s);
-            }
-            return false;
-        });
-        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && all.size() == 1;
+        return frame.kind == CodeFrame.Kind.PERHAPS_OF_ROWS && sets.isOne(frame.whole);
     }
 
     /** A table cannot go while a cursor reads from it. */
@@ -165,51 +159,6 @@ final class CodeResults {
                 List.of(rows),
                 Optional.empty());
         return new Statement.QueryStatement(Query.of(all), Optional.empty(), false, call.span());
-    }
-
-    /** True where a run may give rows to the caller. */
-    static boolean givesRows(CodeStatement.CreateRoutine routine) {
-        return routine.returns().isEmpty()
-                && routine.parameters().stream().allMatch(p -> p.mode() == Mode.IN)
-                && most(List.of(routine.body())) > 0;
-    }
-
-    /** How many result sets one run gives at most; 2 stands for more, too. */
-    private static int most(List<Statement> statements) {
-        return Math.min(2, statements.stream().mapToInt(CodeResults::most).sum());
-    }
-
-    private static int most(Statement statement) {
-        if (statement instanceof CodeStatement.If choice) {
-            return Math.max(ofChoices(choice.choices()), most(choice.otherwise()));
-        }
-        if (statement instanceof CodeStatement.CaseOf choice) {
-            return Math.max(
-                    ofChoices(choice.choices()),
-                    choice.otherwise().map(CodeResults::most).orElse(0));
-        }
-        if (statement instanceof CodeStatement.Block block) {
-            return most(block.body())
-                    + (int) block.handlers().stream()
-                            .filter(h -> most(List.of(h.action())) > 0)
-                            .count();
-        }
-        boolean again = statement instanceof CodeStatement.Loop
-                || statement instanceof CodeStatement.ForRange
-                || statement instanceof CodeStatement.ForRows;
-        if (again) {
-            return StatementSearch.anyStatement(List.of(statement), CodeResults::givesRows) ? 2 : 0;
-        }
-        return givesRows(statement) ? 1 : 0;
-    }
-
-    private static boolean givesRows(Statement statement) {
-        return statement instanceof Statement.QueryStatement q && q.into().isEmpty()
-                || statement instanceof CodeStatement.Dynamic d && DynamicCode.isOfRows(d);
-    }
-
-    private static int ofChoices(List<CodeStatement.Choice> choices) {
-        return choices.stream().mapToInt(c -> most(c.body())).max().orElse(0);
     }
 
     private List<Parameter> columns(Query query, Span span) {

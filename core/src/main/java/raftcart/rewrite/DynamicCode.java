@@ -80,6 +80,15 @@ final class DynamicCode {
     }
 
     List<Statement> made(CodeStatement.Dynamic dynamic) {
+        return made(dynamic, false);
+    }
+
+    /** A computed query whose rows are among those that a function gives. */
+    List<Statement> given(CodeStatement.ReturnText text) {
+        return made(new CodeStatement.Dynamic(text.text(), List.of(), text.values(), text.span()), true);
+    }
+
+    private List<Statement> made(CodeStatement.Dynamic dynamic, boolean taken) {
         if (DynamicTexts.isPrepared(dynamic.text())) {
             throw CodeAdapter.at(dynamic.span(), "a prepared statement whose text is not known here");
         }
@@ -90,7 +99,7 @@ final class DynamicCode {
             throw CodeAdapter.at(dynamic.span(), "a computed statement with another number of values than places");
         }
         boolean whole = parts.stream().allMatch(p -> constant(p).isPresent());
-        return whole ? plain(read, places, dynamic) : List.of(computed(read, places, parts, dynamic));
+        return whole ? plain(read, places, dynamic, taken) : List.of(computed(read, places, parts, dynamic, taken));
     }
 
     private static List<Expr> parts(CodeStatement.Dynamic dynamic) {
@@ -117,6 +126,9 @@ final class DynamicCode {
 
     /** The same whose variables of the session, which its text fills, are targets of the code. */
     static CodeStatement.Dynamic filling(CodeStatement.Dynamic dynamic, Language from) {
+        if (!from.has(SqlFeature.SESSION_VARIABLES)) {
+            return dynamic;
+        }
         List<Expr> targets = new ArrayList<>();
         List<Expr> rest = new ArrayList<>();
         for (Expr part : parts(dynamic)) {
@@ -175,10 +187,19 @@ final class DynamicCode {
     }
 
     /** A constant text is a statement like others. */
-    private List<Statement> plain(Statement read, List<Expr.Parameter> places, CodeStatement.Dynamic dynamic) {
+    private List<Statement> plain(
+            Statement read, List<Expr.Parameter> places, CodeStatement.Dynamic dynamic, boolean taken) {
         Statement statement = replaced(read, places, dynamic.values());
         if (statement instanceof Statement.NotTranslated not) {
             throw CodeAdapter.at(dynamic.span(), not.what());
+        }
+        if (taken && statement instanceof Statement.QueryStatement query) {
+            return statements.apply(new CodeStatement.ReturnRows(query.query(), dynamic.span()));
+        }
+        boolean idle = dynamic.targets().isEmpty() && !adapter.from.has(SqlFeature.TEXTS_GIVE_ROWS);
+        if (idle && statement instanceof Statement.QueryStatement query) {
+            return statements.apply(new CodeStatement.Evaluate(
+                    new Expr.Subquery(query.query(), dynamic.span()), dynamic.span())); // for what it does alone
         }
         if (dynamic.targets().isEmpty()) {
             return statements.apply(statement);
@@ -191,7 +212,11 @@ final class DynamicCode {
     }
 
     private Statement computed(
-            Statement read, List<Expr.Parameter> places, List<Expr> parts, CodeStatement.Dynamic dynamic) {
+            Statement read,
+            List<Expr.Parameter> places,
+            List<Expr> parts,
+            CodeStatement.Dynamic dynamic,
+            boolean taken) {
         List<Expr> numbered = IntStream.range(0, places.size())
                 .<Expr>mapToObj(
                         i -> new Expr.Parameter("$" + (i + 1), places.get(i).span()))
@@ -199,9 +224,11 @@ final class DynamicCode {
         // A computed statement sees nothing of the routine's variables.
         StatementAdapter apart = new StatementAdapter(adapter.from, adapter.to, adapter.knowledge, adapter.notes);
         Statement statement = replaced(read, places, numbered);
-        boolean gives = dynamic.targets().isEmpty()
-                && statement instanceof Statement.QueryStatement
-                && adapter.from.has(SqlFeature.TEXTS_GIVE_ROWS);
+        boolean untaken = !taken && dynamic.targets().isEmpty() && statement instanceof Statement.QueryStatement;
+        boolean gives = untaken && adapter.from.has(SqlFeature.TEXTS_GIVE_ROWS);
+        if (untaken && !gives && adapter.to.has(SqlFeature.TEXTS_GIVE_ROWS)) {
+            throw CodeAdapter.at(dynamic.span(), "a computed query whose rows nobody takes");
+        }
         List<Statement> adapted = gives
                 ? List.of(new Statement.QueryStatement(
                         rows.given(((Statement.QueryStatement) statement).query(), apart, dynamic.span()),

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import raftcart.dialect.Language;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement;
@@ -39,6 +40,9 @@ final class DynamicTexts extends StatementMapper {
     private Map<String, Expr> held = new HashMap<>();
 
     private final Set<String> followed = new HashSet<>();
+    /** The variables of the code itself; others, as those of a package, may change in whatever is called. */
+    private final Set<String> own = new HashSet<>(Set.of("new", "old"));
+
     private final Set<String> declared = new HashSet<>();
 
     private final Language from;
@@ -66,6 +70,10 @@ final class DynamicTexts extends StatementMapper {
 
     @Override
     public Statement statement(Statement statement) {
+        if (statement instanceof CodeStatement.CreateRoutine routine) {
+            Stream.concat(routine.parameters().stream(), routine.rows().stream())
+                    .forEach(p -> own.add(p.name().key()));
+        }
         if (statement instanceof CodeStatement.Block block) {
             return block(block);
         }
@@ -91,6 +99,7 @@ final class DynamicTexts extends StatementMapper {
                 || statement instanceof CodeStatement.ForRange
                 || statement instanceof CodeStatement.ForRows;
         if (again) {
+            counts(statement).ifPresent(own::add);
             forget(changed);
         }
         Map<String, Expr> before = new HashMap<>(held);
@@ -112,37 +121,52 @@ final class DynamicTexts extends StatementMapper {
         return made;
     }
 
+    /** What a block declares hides what is called so outside of it, and is not there any more behind it. */
     private Statement block(CodeStatement.Block block) {
+        Map<String, Expr> outside = held;
+        held = new HashMap<>(outside);
         for (Declaration declaration : block.declarations()) {
             String key = declaration.name().key();
             declared.add(key);
+            own.add(key);
             forget(Set.of(key));
             if (declaration instanceof Declaration.Variable v && v.initial().isPresent()) {
                 hold(key, v.initial().get());
             }
         }
-        Map<String, Expr> first = new HashMap<>(held);
         List<Statement> body = statements(block.body());
-        held = first;
-        forget(changed(block)); // what handles an error does not know how far the body came
+        Set<String> changed = changed(block);
+        forget(changed); // what handles an error does not know how far the body came
         List<CodeStatement.Handler> handlers = block.handlers().stream()
                 .map(h -> new CodeStatement.Handler(h.leaves(), h.conditions(), statement(h.action()), h.span()))
                 .toList();
         List<CodeStatement.Rescue> rescues = block.rescues().stream()
                 .map(r -> new CodeStatement.Rescue(r.conditions(), statements(r.body())))
                 .toList();
+        held = outside;
+        block.declarations().forEach(d -> changed.remove(d.name().key())); // the ones outside are others
+        forget(changed);
         return new CodeStatement.Block(block.label(), block.declarations(), handlers, body, rescues, block.span());
     }
 
+    /** The variable of a loop over numbers or rows. */
+    private static Optional<String> counts(Statement loop) {
+        return loop instanceof CodeStatement.ForRange range
+                ? Optional.of(range.variable().key())
+                : loop instanceof CodeStatement.ForRows rows
+                        ? Optional.of(rows.row().key())
+                        : Optional.empty();
+    }
+
     private void assigned(Assign assign) {
-        String key = key(assign.target());
         Expr value = known(assign.value());
-        forget(Set.of(key));
-        hold(key, value);
+        forget(changed(assign));
+        hold(key(assign.target()), value);
     }
 
     private void hold(String key, Expr value) {
-        boolean stays = !key.isEmpty()
+        boolean kept = own.contains(key) || key.startsWith("@") || key.startsWith(CodeStatement.PREPARED);
+        boolean stays = kept
                 && !names(value).contains(key)
                 && TextParts.of(value, from).size() <= MOST_PARTS
                 && !ExprSearch.any(value, e -> !isSteady(e));
@@ -154,15 +178,16 @@ final class DynamicTexts extends StatementMapper {
     /** True for what gives the same however often, and whenever, it is computed as long as its variables stay. */
     private boolean isSteady(Expr e) {
         if (e instanceof Expr.Call call) {
-            return call.canonical()
-                    || from.functions()
+            Optional<String> function = call.canonical()
+                    ? Optional.of(call.function())
+                    : from.functions()
                             .recognise(call.name().toString(), call.arguments(), a -> ValueKind.UNKNOWN)
-                            .filter(r -> STEADY.matcher(r.signature().name()).matches())
-                            .isPresent();
+                            .map(r -> r.signature().name());
+            return function.filter(f -> STEADY.matcher(f).matches()).isPresent();
         }
         return e instanceof Expr.Literal
-                || e instanceof Expr.Column
-                || e instanceof Expr.Parameter
+                || e instanceof Expr.Column && (own.contains(root(e)) || isPrepared(e))
+                || SessionVariables.isOne(e)
                 || e instanceof Expr.Concat
                 || e instanceof Expr.Cast
                 || e instanceof Expr.Binary
@@ -198,9 +223,15 @@ final class DynamicTexts extends StatementMapper {
         return all.size() == 1 ? all.get(0) : new Expr.Concat(all, nullIsEmpty, text.span());
     }
 
+    /** What a variable is known by; nothing for a part of one. */
     private static String key(Expr e) {
-        if (e instanceof Expr.Column c && c.name().parts().size() == 1) {
-            return c.name().last().key();
+        return e instanceof Expr.Column c && c.name().parts().size() > 1 ? "" : root(e);
+    }
+
+    /** What a variable is known by, that of the whole where a part of it is named. */
+    private static String root(Expr e) {
+        if (e instanceof Expr.Column c) {
+            return c.name().parts().get(0).key();
         }
         return SessionVariables.isOne(e) ? ((Expr.Parameter) e).text().toLowerCase(Locale.ROOT) : "";
     }
@@ -208,25 +239,36 @@ final class DynamicTexts extends StatementMapper {
     private static Set<String> names(Expr value) {
         Set<String> names = new HashSet<>();
         ExprSearch.any(value, e -> {
-            names.add(key(e));
+            names.add(root(e));
             return false;
         });
         names.remove("");
         return names;
     }
 
-    /** The variables that a statement, or one within it, may change; a procedure may change all of the session. */
+    /** The variables that a statement, or one within it, may change; what is called may change all of the session. */
     private Set<String> changed(Statement statement) {
         Set<String> changed = new HashSet<>();
-        if (StatementSearch.anyStatement(List.of(statement), s -> s instanceof Statement.CallProcedure)) {
-            held.keySet().stream().filter(k -> k.startsWith("@")).forEach(changed::add);
+        boolean calls = StatementSearch.anyStatement(List.of(statement), s -> s instanceof Statement.CallProcedure)
+                || StatementSearch.anyExpression(List.of(statement), this::isRoutine);
+        if (calls) {
+            Stream.concat(held.keySet().stream(), held.values().stream().flatMap(v -> names(v).stream()))
+                    .filter(k -> !own.contains(k))
+                    .forEach(changed::add);
         }
         StatementSearch.anyStatement(List.of(statement), s -> {
-            targets(s).forEach(t -> changed.add(key(t)));
+            targets(s).forEach(t -> changed.add(root(t)));
+            counts(s).ifPresent(changed::add);
             return false;
         });
         changed.remove("");
         return changed;
+    }
+
+    private boolean isRoutine(Expr e) {
+        return e instanceof Expr.Call call
+                && !call.canonical()
+                && !from.functions().knows(call.name().toString());
     }
 
     private static List<Expr> targets(Statement s) {
@@ -251,9 +293,6 @@ final class DynamicTexts extends StatementMapper {
         if (s instanceof CodeStatement.RowCount c) {
             return List.of(c.target());
         }
-        if (s instanceof CodeStatement.ForRange f) {
-            return List.of(Expr.Column.of(f.variable().text()));
-        }
         return s instanceof Statement.CallProcedure call ? call.arguments() : List.of();
     }
 
@@ -265,7 +304,7 @@ final class DynamicTexts extends StatementMapper {
             public Statement statement(Statement s) {
                 if (s instanceof Assign a) {
                     Set<String> names = names(a.value());
-                    names.remove(key(a.target()));
+                    names.remove(root(a.target()));
                     read.addAll(isPrepared(a.target()) ? Set.of() : names);
                     return a;
                 }
@@ -274,7 +313,7 @@ final class DynamicTexts extends StatementMapper {
 
             @Override
             public Expr expr(Expr e) {
-                read.add(key(e));
+                read.add(root(e));
                 return super.expr(e);
             }
         }.statement(code);

@@ -220,7 +220,8 @@ final class FunctionAdapter {
         } else if (!adapter.knowledge.isRoutine(call.name())) {
             adapter.note(FindingCode.FUNCTION_UNKNOWN, call.span(), call.name().toString());
         }
-        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), said(call), adapter);
+        List<Expr> arguments = adapter.knowledge.code().signatures().ofFunction(call, said(call), adapter);
+
         return new Expr.Call(call.name(), call.canonical(), arguments, suffix(call), call.span());
     }
 

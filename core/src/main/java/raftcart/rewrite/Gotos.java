@@ -76,8 +76,42 @@ final class Gotos extends StatementMapper {
     }
 
     private static boolean goes(List<Statement> statements, Name label) {
-        return StatementSearch.anyStatement(
-                statements, s -> s instanceof Goto g && g.label().matches(label));
+        boolean[] found = new boolean[1];
+        new Going(label) {
+            @Override
+            Statement gone(Goto g) {
+                found[0] = true;
+                return g;
+            }
+        }.within(statements);
+        return found[0];
+    }
+
+    /** Goes through the GOTOs that mean a mark, and not those that mean another of its name further inside. */
+    private abstract static class Going extends StatementMapper {
+        private final Name label;
+
+        Going(Name label) {
+            this.label = label;
+        }
+
+        abstract Statement gone(Goto g);
+
+        final List<Statement> within(List<Statement> all) {
+            return super.statements(all);
+        }
+
+        @Override
+        public List<Statement> statements(List<Statement> all) {
+            boolean hides =
+                    all.stream().anyMatch(s -> s instanceof Mark m && m.label().matches(label));
+            return hides ? all : super.statements(all);
+        }
+
+        @Override
+        public Statement statement(Statement s) {
+            return s instanceof Goto g && g.label().matches(label) ? gone(g) : super.statement(s);
+        }
     }
 
     /** What stands from a mark on begins anew where it is gone back to. */
@@ -115,13 +149,11 @@ final class Gotos extends StatementMapper {
     }
 
     private static List<Statement> replaced(List<Statement> all, Name label, Jump jump) {
-        return new StatementMapper() {
+        return new Going(label) {
             @Override
-            public Statement statement(Statement s) {
-                return s instanceof Goto g && g.label().matches(label)
-                        ? new Jump(jump.again(), jump.label(), jump.when(), g.span())
-                        : super.statement(s);
+            Statement gone(Goto g) {
+                return new Jump(jump.again(), jump.label(), jump.when(), g.span());
             }
-        }.statements(all);
+        }.within(all);
     }
 }

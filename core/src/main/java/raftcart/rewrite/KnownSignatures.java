@@ -25,6 +25,7 @@ final class KnownSignatures {
     private final Map<String, List<Taken>> taken = new HashMap<>();
     private final Map<String, Optional<LogicalType>> results = new HashMap<>();
     private final Set<String> ofRows = new HashSet<>();
+    private final Set<String> procedures = new HashSet<>();
 
     /** What a parameter takes; what it is where a call leaves it out. */
     record Taken(Name name, Mode mode, TypeName written, LogicalType type, Optional<Expr> initial) {}
@@ -53,6 +54,11 @@ final class KnownSignatures {
         return ofRows.contains(key(name));
     }
 
+    /** Remembers a function that is a procedure on the target, as it gives rows. */
+    void addProcedure(QualifiedName name) {
+        procedures.add(key(name));
+    }
+
     /** The kind of value that a function of this name gives. */
     ValueKind kind(QualifiedName name) {
         return results.getOrDefault(key(name), Optional.empty())
@@ -74,6 +80,15 @@ final class KnownSignatures {
                         .findFirst()
                         .orElse(wanted.get(place))
                 : wanted.get(place);
+    }
+
+    /** The arguments of a function that is called in an expression, where it is one on the target. */
+    List<Expr> ofFunction(Expr.Call call, List<Expr> given, ExprAdapter adapter) {
+        if (procedures.contains(key(call.name()))) {
+            throw CodeAdapter.at(
+                    call.span(), "a call of " + call.name() + ", which gives rows and is a procedure there");
+        }
+        return arguments(call.name(), given, adapter);
     }
 
     /** The arguments of a call in the target's terms, as the routine takes them. */

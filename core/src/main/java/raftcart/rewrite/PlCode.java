@@ -66,7 +66,7 @@ final class PlCode {
                     "what the function does goes into the triggers that call it");
             return List.of();
         }
-        routine.parameters().forEach(new CodeHeads(code)::sayDefault);
+        new CodeHeads(code).know(routine);
         boolean nothing = routine.returns().filter(t -> t.name().equals("void")).isPresent();
         Optional<KnownColumn> result = routine.returns()
                 .map(t -> nothing
@@ -128,6 +128,7 @@ final class PlCode {
 
     /** Says what a caller has to pass where the source had a default. */
     private CodeStatement.Parameter parameter(CodeStatement.Parameter p) {
+        new CodeHeads(code).sayDefault(p);
         KnownColumn known = code.known(p.name(), p.type());
         frame.declare(known);
         code.types().sayDigits(p.name(), known.type().orElseThrow(), frame.whole.span());
@@ -307,11 +308,9 @@ final class PlCode {
 
     /** Rows of a computed query, for the caller or for those that are collected. */
     private List<Statement> given(CodeStatement.ReturnText text) {
-        if (columns.isEmpty()) {
-            throw CodeAdapter.at(text.span(), "rows of a computed query");
-        }
-        List<Statement> made = dynamic(new CodeStatement.Dynamic(text.text(), List.of(), text.values(), text.span()));
-        return direct ? made : new PlComputed(adapter, frame).collected(made, collected, columns);
+        PlComputed computed = new PlComputed(adapter, frame);
+        List<Statement> made = computed.all(computed(text.span()).given(text));
+        return direct ? made : computed.collected(made, collected, columns);
     }
 
     /** Rows for the caller; those of a query say whether there were any, too, one that is put together does not. */
@@ -325,16 +324,18 @@ final class PlCode {
 
     /** A statement that is put together as a text, which leaves FOUND as it is. */
     private List<Statement> dynamic(CodeStatement.Dynamic dynamic) {
+        return new PlComputed(adapter, frame).all(computed(dynamic.span()).made(dynamic));
+    }
+
+    private DynamicCode computed(Span span) {
         if (asksForFound()) {
-            throw CodeAdapter.at(dynamic.span(), "EXECUTE beside FOUND");
+            throw CodeAdapter.at(span, "EXECUTE beside FOUND");
         }
-        List<Statement> made = new DynamicCode(
-                        adapter,
-                        this::statement,
-                        t -> new PlRecords(this).targets(List.of(t)).get(0),
-                        (q, apart, span) -> apart.expressions().query(q))
-                .made(dynamic);
-        return new PlComputed(adapter, frame).all(made);
+        return new DynamicCode(
+                adapter,
+                this::statement,
+                t -> new PlRecords(this).targets(List.of(t)).get(0),
+                (q, apart, place) -> apart.expressions().query(q));
     }
 
     /** What is computed for what it does; of a query for each of its rows. */

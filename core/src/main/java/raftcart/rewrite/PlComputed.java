@@ -36,6 +36,9 @@ final class PlComputed {
             if (statement instanceof CodeStatement.ReturnText given) {
                 all.add(runs(new CodeStatement.Dynamic(given.text(), List.of(), given.values(), given.span())));
             } else if (statement instanceof CodeStatement.Dynamic dynamic) {
+                if (!dynamic.targets().stream().allMatch(SessionVariables::isOne)) {
+                    throw CodeAdapter.at(dynamic.span(), "a computed query for variables of the code");
+                }
                 String into = dynamic.targets().isEmpty() ? "" : " INTO " + names(dynamic.targets());
                 all.add(runs(
                         into.isEmpty()
@@ -51,6 +54,9 @@ final class PlComputed {
 
     /** Computed queries whose rows go into the table in which those of the routine are collected. */
     List<Statement> collected(List<Statement> made, Name table, List<CodeStatement.Parameter> columns) {
+        if (columns.isEmpty()) {
+            throw CodeAdapter.at(frame.whole.span(), "rows of a computed query");
+        }
         String into = "INSERT INTO " + adapter.to.write(table) + " ("
                 + columns.stream().map(c -> adapter.to.write(c.name())).collect(Collectors.joining(", ")) + ") ";
         return made.stream()

@@ -1,11 +1,14 @@
 package raftcart.translate;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Lexer;
 import raftcart.sql.LexicalRules;
@@ -20,6 +23,8 @@ import raftcart.sql.TokenKind;
  * @param body what it does
  */
 record EventSchedule(String schedule, boolean enabled, String body) {
+    private static final int SHORTEST_MONTH = 28;
+
     private static final Pattern EVERY = Pattern.compile(
             "(?is)EVERY\\s+'?(\\d+)'?\\s+(MINUTE|HOUR|DAY|WEEK|MONTH)(?:\\s+STARTS\\s+'(\\d{4}-\\d\\d-\\d\\d)[ T](\\d\\d):(\\d\\d)[^']*')?");
 
@@ -76,23 +81,30 @@ record EventSchedule(String schedule, boolean enabled, String body) {
         int number = Integer.parseInt(every.group(1));
         int minute = every.group(5) == null ? 0 : Integer.parseInt(every.group(5));
         int hour = every.group(4) == null ? 0 : Integer.parseInt(every.group(4));
-        java.time.LocalDate first = every.group(3) == null ? null : java.time.LocalDate.parse(every.group(3));
-        String fields =
-                switch (every.group(2).toUpperCase(Locale.ROOT)) {
-                    case "MINUTE" -> 60 % number == 0 ? "*/" + number + " * * * *" : "";
-                    case "HOUR" ->
-                        24 % number == 0 ? minute + " " + (number == 1 ? "*" : "*/" + number) + " * * *" : "";
-                    case "DAY" -> number == 1 ? minute + " " + hour + " * * *" : "";
-                    case "WEEK" ->
-                        number == 1 && first != null
-                                ? minute + " " + hour + " * * "
-                                        + first.getDayOfWeek().getValue() % 7
-                                : "";
-                    default ->
-                        number == 1 && first != null && first.getDayOfMonth() <= 28
-                                ? minute + " " + hour + " " + first.getDayOfMonth() + " * *"
-                                : "";
-                };
-        return Optional.of(fields).filter(f -> !f.isEmpty());
+        Optional<LocalDate> first = Optional.ofNullable(every.group(3)).map(LocalDate::parse);
+        return switch (every.group(2).toUpperCase(Locale.ROOT)) {
+            case "MINUTE" -> steps(minute, number, 60).map(m -> m + " * * * *");
+            case "HOUR" -> steps(hour, number, 24).map(h -> minute + " " + h + " * * *");
+            case "DAY" -> number == 1 ? Optional.of(minute + " " + hour + " * * *") : Optional.empty();
+            case "WEEK" ->
+                first.filter(d -> number == 1)
+                        .map(d ->
+                                minute + " " + hour + " * * " + d.getDayOfWeek().getValue() % 7);
+            default ->
+                first.filter(d -> number == 1 && d.getDayOfMonth() <= SHORTEST_MONTH)
+                        .map(d -> minute + " " + hour + " " + d.getDayOfMonth() + " * *");
+        };
+    }
+
+    /** The values of a field that come again each so many, as a list; empty where they are others the next time. */
+    private static Optional<String> steps(int first, int step, int range) {
+        if (step == 1) {
+            return Optional.of("*");
+        }
+        return step < 1 || range % step != 0
+                ? Optional.empty()
+                : Optional.of(IntStream.iterate(first % step, v -> v < range, v -> v + step)
+                        .mapToObj(Integer::toString)
+                        .collect(Collectors.joining(",")));
     }
 }

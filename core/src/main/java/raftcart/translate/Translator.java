@@ -76,21 +76,21 @@ public final class Translator {
         return new Translator(source, from, to, plan, targetSchema).run();
     }
 
-    /** What translates the statements of a script that change rows, for the same target. */
-    public static RowStatements rowStatements(
-            Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
+    /** Translates a catalog, and keeps what translates statements for the same target. */
+    public static Planned planned(Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
         Translator translator = new Translator(source, from, to, plan, targetSchema);
-        translator.run();
-        return new RowStatements(translator.code);
+        Translation translation = translator.run();
+        return new Planned(
+                translation, new RowStatements(translator.code), new PlannedStatements(translator.code, from));
     }
 
-    /** What translates any statement, for the same target. */
-    public static PlannedStatements statements(
-            Catalog source, Language from, Dialect to, Plan plan, String targetSchema) {
-        Translator translator = new Translator(source, from, to, plan, targetSchema);
-        translator.run();
-        return new PlannedStatements(translator.code, from);
-    }
+    /**
+     * A translation with what translates statements for the same target.
+     *
+     * @param rows those of scripts that insert rows
+     * @param statements any others
+     */
+    public record Planned(Translation translation, RowStatements rows, PlannedStatements statements) {}
 
     private Translation run() {
         List<Table> selected = TableOrder.of(

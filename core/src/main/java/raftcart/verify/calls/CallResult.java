@@ -12,8 +12,12 @@ public record CallResult(List<ResultRows> results, Optional<Failure> failure) {
         results = List.copyOf(results);
     }
 
-    /** An error by its state and text. */
-    public record Failure(String state, String message) {
+    /**
+     * An error by its state and text.
+     *
+     * @param ofCode true where it says that the code cannot work whatever it is given
+     */
+    public record Failure(String state, String message, boolean ofCode) {
         private static final int CLASS = 2;
 
         /** True for one that code raises as it likes: its text alone says what it is. */
@@ -26,7 +30,8 @@ public record CallResult(List<ResultRows> results, Optional<Failure> failure) {
             boolean ofClass = state.length() >= CLASS
                     && other.state.length() >= CLASS
                     && state.substring(0, CLASS).equals(other.state.substring(0, CLASS));
-            return message.equals(other.message) || ofClass && !isRaised() && !other.isRaised();
+            boolean own = !isRaised() && !other.isRaised() && ofCode == other.ofCode;
+            return message.equals(other.message) || ofClass && own;
         }
 
         String shown() {
@@ -49,7 +54,7 @@ public record CallResult(List<ResultRows> results, Optional<Failure> failure) {
             return new CallResult(
                     List.of(),
                     Optional.of(
-                            new Failure(session.stateOf(e), session.messageOf(e).strip())));
+                            new Failure(session.stateOf(e), session.messageOf(e).strip(), session.isCodeFault(e))));
         }
     }
 }

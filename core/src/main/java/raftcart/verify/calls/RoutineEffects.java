@@ -24,6 +24,9 @@ public final class RoutineEffects {
     private static final Pattern OF_ROWS =
             Pattern.compile("(?is)[\\s(]*(SELECT|WITH|VALUES|INSERT|UPDATE|DELETE|MERGE)\\b.*");
 
+    /** Functions that begin their text with their first argument. */
+    private static final Set<String> JOINING = Set.of("concat", "format");
+
     private final SourceCode code;
     private final Set<String> tables = new LinkedHashSet<>();
     private final Set<Object> seen = new HashSet<>();
@@ -106,7 +109,9 @@ public final class RoutineEffects {
     /** True for a text that begins as what reads or changes rows. */
     private static boolean isOfRows(Expr text) {
         Expr first = text instanceof Expr.Concat c ? c.parts().get(0) : text;
-        if (first instanceof Expr.Call call && !call.arguments().isEmpty()) {
+        if (first instanceof Expr.Call call
+                && JOINING.contains(call.function())
+                && !call.arguments().isEmpty()) {
             first = call.arguments().get(0);
         }
         return first instanceof Expr.Literal l && OF_ROWS.matcher(l.text()).matches();
