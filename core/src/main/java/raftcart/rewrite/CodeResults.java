@@ -13,6 +13,7 @@ import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.DdlStatement;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
@@ -83,6 +84,9 @@ final class CodeResults {
         refuseLaterDrops(span);
         if (frame.rows().isEmpty()) {
             frame.give(List.of(new Parameter(Mode.OUT, Name.of("result_"), CURSOR, Optional.empty())));
+            frame.called()
+                    .map(n -> new QualifiedName(List.of(n)))
+                    .ifPresent(adapter.knowledge.code().signatures()::addCursors);
             adapter.note(
                     FindingCode.SYNTAX_CHECK,
                     span,

@@ -26,6 +26,7 @@ final class KnownSignatures {
     private final Map<String, Optional<LogicalType>> results = new HashMap<>();
     private final Set<String> ofRows = new HashSet<>();
     private final Set<String> procedures = new HashSet<>();
+    private final Set<String> ofCursors = new HashSet<>();
 
     /** What a parameter takes; what it is where a call leaves it out. */
     record Taken(Name name, Mode mode, TypeName written, LogicalType type, Optional<Expr> initial) {}
@@ -52,6 +53,16 @@ final class KnownSignatures {
     /** True for a procedure that gives rows to its caller. */
     boolean givesRows(QualifiedName name) {
         return ofRows.contains(key(name));
+    }
+
+    /** Remembers a procedure whose rows the caller has to fetch from cursors on the target. */
+    void addCursors(QualifiedName name) {
+        ofCursors.add(key(name));
+    }
+
+    /** True for a procedure whose rows the caller has to fetch from cursors on the target. */
+    boolean givesCursors(QualifiedName name) {
+        return ofCursors.contains(key(name));
     }
 
     /** Remembers a function that is a procedure on the target, as it gives rows. */

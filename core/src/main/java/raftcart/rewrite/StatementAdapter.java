@@ -88,10 +88,15 @@ final class StatementAdapter {
     }
 
     private Statement called(Statement.CallProcedure call) {
-        List<Expr> arguments = adapter.knowledge.code().signatures().arguments(call.name(), call.arguments(), adapter);
+        KnownSignatures signatures = adapter.knowledge.code().signatures();
+        if (!adapter.same() && signatures.givesCursors(call.name())) {
+            throw CodeAdapter.at(
+                    call.span(), "a call of " + call.name() + ", whose rows have to be fetched from cursors");
+        }
+        List<Expr> arguments = signatures.arguments(call.name(), call.arguments(), adapter);
         boolean rows = !adapter.same()
                 && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_RESCUES
-                && adapter.knowledge.code().signatures().givesRows(call.name());
+                && signatures.givesRows(call.name());
         return rows
                 ? CodeResults.asked(call, arguments)
                 : new Statement.CallProcedure(call.name(), arguments, call.span());

@@ -199,7 +199,8 @@ $$;
 GRANT SELECT ON public.Telescope TO reader;
 -- RC0602 by hand: No counterpart on the target: DENY
 -- DENY DELETE ON dbo.Telescope TO reader
-SELECT * FROM public.p(p_a => 5);
+-- RC0602 by hand: No counterpart on the target: a call of dbo.p, whose rows have to be fetched from cursors
+-- EXEC dbo.p @a = 5
 SELECT 1;
 TRUNCATE TABLE public.Obs RESTART IDENTITY;
 DROP INDEX public.IX_T;
@@ -345,7 +346,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 102:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 104:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 105:1: RC0602 by hand: No counterpart on the target: DENY
--- 106:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 106:1: RC0602 by hand: No counterpart on the target: a call of dbo.p, whose rows have to be fetched from cursors
 -- 108:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 109:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 110:1: RC0609 adapted: Said in other words: the schema dbo as public
