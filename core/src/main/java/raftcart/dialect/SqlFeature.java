@@ -65,6 +65,8 @@ public enum SqlFeature {
     LOCKS_AT_TABLES,
     SKIP_LOCKED,
     ARRAYS,
+    /** The rows of JSON_TABLE in a subquery are those of the first row of the query around, unless a condition names that. */
+    JSON_ROWS_ARE_KEPT,
     /** An array is the items of a JSON document, for an index on each of them. */
     ARRAYS_ARE_OF_DOCUMENTS,
     /** Parts of JSON documents are named one by one by {@code ->}. */

@@ -35,6 +35,14 @@ final class ArrayTexts {
         return new Expr.Literal(LiteralKind.STRING, json(items, kind(type)), array.span());
     }
 
+    /** True for constants, and lists of them. */
+    static boolean isConstant(Expr e) {
+        Expr value = e instanceof Expr.Cast cast ? cast.value() : e;
+        return value instanceof Expr.Literal
+                || value instanceof Expr.ArrayItems list
+                        && list.items().stream().allMatch(ArrayTexts::isConstant);
+    }
+
     /** Constants between brackets as JSON. */
     static Expr.Literal json(Expr.ArrayItems items, LogicalType.Array type) {
         return new Expr.Literal(

@@ -165,7 +165,7 @@ final class CodeAdapter {
                 frame.declare(known(p.name(), p.type()));
                 types.sayRange(p.name(), types.type(p.type()), true, routine.span());
             });
-            adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
             List<CodeStatement.Parameter> parameters = heads.written(routine);
             Block body = whole(session.named(routine.body()), heads.rounded(routine.parameters(), parameters));
             heads.sayPresent(body, routine.span());
@@ -190,7 +190,7 @@ final class CodeAdapter {
         errors = new CodeErrors(this);
         frame.enter();
         cursors.declare(body.span());
-        adapter.scope.add(new Scope.Relation("", frame.facts(), true));
+        adapter.scope.add(Scope.Relation.ofVariables("", frame.facts()));
         List<Statement> adapted = statement(body);
         frame.leave();
         Block block = adapted.size() == 1 && adapted.get(0) instanceof Block b ? b : Block.of(adapted, body.span());

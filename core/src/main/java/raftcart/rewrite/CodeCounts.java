@@ -34,7 +34,7 @@ final class CodeCounts {
             note(statement.span());
             Name counted = code.frame().number(statement.span());
             code.frame().declare(new KnownColumn(counted, Optional.of(new LogicalType.Int(64, false)), false, false));
-            code.adapter().scope.add(new Scope.Relation("", code.frame().facts(), true));
+            code.adapter().scope.add(Scope.Relation.ofVariables("", code.frame().facts()));
             before.add(new CodeStatement.RowCount(Expr.Column.of(counted.text()), statement.span()));
             return replacing(counted).statement(statement);
         }

@@ -249,8 +249,8 @@ final class CodeCursors {
             if (cursor.parameters().stream().anyMatch(p -> p.initial().isPresent())) {
                 throw CodeAdapter.at(cursor.span(), "a parameter of a cursor with a default value");
             }
-            adapter.scope.add(
-                    new Scope.Relation(cursor.name().text(), code.frame().facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(
+                    cursor.name().text(), code.frame().facts()));
             code.frame().goes(cursor.name(), adapter.finder.columns(cursor.query(), adapter.scope));
             return new Declaration.Cursor(cursor.name(), parameters, adapter.query(cursor.query()), cursor.span());
         } finally {

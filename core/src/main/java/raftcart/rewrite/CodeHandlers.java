@@ -168,7 +168,7 @@ final class CodeHandlers {
             }
         }
         String name = block.label().map(Name::text).orElse("");
-        code.adapter().scope.add(new Scope.Relation(name, frame.facts(), true));
+        code.adapter().scope.add(Scope.Relation.ofVariables(name, frame.facts()));
         List<Declaration> declared = new ArrayList<>();
         for (Declaration declaration : block.declarations()) {
             if (declaration instanceof Declaration.Variable v) {

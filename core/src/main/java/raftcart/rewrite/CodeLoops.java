@@ -45,7 +45,7 @@ final class CodeLoops {
         var to = adapter.expr(range.to());
         Optional<LogicalType> whole = Optional.of(new LogicalType.Int(32, false));
         code.frame().declare(new KnownColumn(range.variable(), whole, true, false));
-        adapter.scope.add(new Scope.Relation("", code.frame().facts(), true));
+        adapter.scope.add(Scope.Relation.ofVariables("", code.frame().facts()));
         return new ForRange(
                 range.label(),
                 range.variable(),

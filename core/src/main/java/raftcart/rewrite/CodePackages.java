@@ -138,7 +138,7 @@ final class CodePackages {
             known.variables().forEach((key, v) -> facts.put(key, Scope.ColumnFacts.of(code.known(v.name(), v.type()))));
             known.conditions().forEach((name, condition) -> code.frame().name(Name.of(name), condition));
             if (!facts.isEmpty()) {
-                adapter.scope.add(new Scope.Relation(known.name().text(), facts, true));
+                adapter.scope.add(Scope.Relation.ofVariables(known.name().text(), facts));
             }
         }
     }

@@ -64,7 +64,7 @@ final class CodeRecords {
         Expr target = Expr.Column.of(row.name().text());
         first.add(new CodeStatement.SelectInto(empty, List.of(target), Expected.FIRST, row.span()));
         code.frame().hold(row.name(), List.copyOf(facts.values()));
-        adapter.scope.add(new Scope.Relation(row.name().text(), facts, true));
+        adapter.scope.add(Scope.Relation.ofVariables(row.name().text(), facts));
         return new Declaration.Variable(row.name(), TypeName.of("record"), Optional.empty(), false, row.span());
     }
 

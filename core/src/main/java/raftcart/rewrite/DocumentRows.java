@@ -28,7 +28,24 @@ final class DocumentRows {
         this.adapter = adapter;
         this.select = select;
         this.scope = new Scope(Optional.of(adapter.scope));
-        adapter.finder.addTables(select, scope);
+        // A function does not read its own columns.
+        adapter.finder.addTables(
+                select.withFrom(select.from().stream()
+                        .flatMap(t -> withoutFunctions(t).stream())
+                        .toList()),
+                scope);
+    }
+
+    private static Optional<TableRef> withoutFunctions(TableRef table) {
+        if (!(table instanceof TableRef.Join join)) {
+            return Optional.of(table).filter(t -> !(t instanceof TableRef.Function));
+        }
+        Optional<TableRef> left = withoutFunctions(join.left());
+        Optional<TableRef> right = withoutFunctions(join.right());
+        return left.isPresent() && right.isPresent()
+                ? Optional.of(
+                        new TableRef.Join(join.kind(), left.get(), right.get(), join.on(), join.using(), join.span()))
+                : left.or(() -> right);
     }
 
     static Query rewrite(Query query, ExprAdapter adapter) {
@@ -90,12 +107,7 @@ final class DocumentRows {
         if (plain instanceof Expr.ArrayItems items && !items.items().isEmpty() && !function.ordinality()) {
             return values(function, items);
         }
-        Optional<LogicalType> element = list instanceof Expr.Column column
-                ? scope.column(column.name())
-                        .flatMap(Scope.ColumnFacts::type)
-                        .filter(LogicalType.Array.class::isInstance)
-                        .map(t -> ((LogicalType.Array) t).element())
-                : Optional.empty();
+        Optional<LogicalType> element = new ItemTypes(adapter.finder, scope).of(list);
         return element.map(e -> rows(function, list, JsonColumn.Kind.VALUE, e, alias(function)))
                 .orElse(function);
     }

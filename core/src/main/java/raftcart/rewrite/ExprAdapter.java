@@ -225,6 +225,10 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Literal literal) {
             return literal(literal);
         }
+        return ArrayDocuments.adapted(e, this).orElseGet(() -> adaptedPart(e));
+    }
+
+    private Expr adaptedPart(Expr e) {
         if (e instanceof Expr.Call call) {
             return instants.call(call, functions);
         }

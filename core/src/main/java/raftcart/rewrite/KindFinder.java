@@ -54,7 +54,7 @@ final class KindFinder {
             Map.entry(LogicalType.Array.class, ValueKind.ARRAY)));
 
     private final Language language;
-    private final Knowledge knowledge;
+    final Knowledge knowledge;
 
     KindFinder(Language language, Knowledge knowledge) {
         this.language = language;
@@ -86,9 +86,8 @@ final class KindFinder {
         if (e instanceof Expr.Cast cast) {
             return cast.type().array() ? ValueKind.ARRAY : kind(type(cast.type()));
         }
-        boolean part = e instanceof Expr.Subscript s && kind(s.array(), scope) == ValueKind.TEXT;
-        if (part || e instanceof Expr.Concat || e instanceof Expr.Collate) {
-            return ValueKind.TEXT;
+        if (e instanceof Expr.Subscript || e instanceof Expr.Concat || e instanceof Expr.Collate) {
+            return new ItemTypes(this, scope).kind(e);
         }
         if (e instanceof Expr.Unary unary) {
             return unary.operator() == raftcart.sql.tree.UnaryOperator.NOT

@@ -72,9 +72,12 @@ final class KnownSignatures {
 
     /** The kind of value that a function of this name gives. */
     ValueKind kind(QualifiedName name) {
-        return results.getOrDefault(key(name), Optional.empty())
-                .map(KindFinder::kind)
-                .orElse(ValueKind.UNKNOWN);
+        return result(name).map(KindFinder::kind).orElse(ValueKind.UNKNOWN);
+    }
+
+    /** The type of what a function of this name gives, where it is known. */
+    Optional<LogicalType> result(QualifiedName name) {
+        return results.getOrDefault(key(name), Optional.empty());
     }
 
     /** What a routine of this name takes; nothing where it is not known, or takes fewer values. */

@@ -67,7 +67,8 @@ final class LostTypes {
         if (call.is("json_object") && call.arguments().size() % 2 == 1) {
             throw new Untranslatable("a JSON object made of the items of a list");
         }
-        if (!PASSING.contains(call.function())) {
+        boolean ofItems = call.function().startsWith("array_") && adapter.writes("array_item");
+        if (!PASSING.contains(call.function()) && !ofItems) {
             refuse(call.arguments());
         }
         boolean least = call.isAny("min", "max") && adapter.to.has(SqlFeature.FEW_EXTREMES);

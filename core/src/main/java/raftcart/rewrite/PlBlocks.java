@@ -48,7 +48,7 @@ final class PlBlocks {
                 }
             }
             String name = block.label().map(Name::text).orElse("");
-            adapter.scope.add(new Scope.Relation(name, frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(name, frame.facts()));
             List<Declaration> declarations = new ArrayList<>();
             for (Declaration d : block.declarations()) {
                 declared(d, block).ifPresent(declarations::add);

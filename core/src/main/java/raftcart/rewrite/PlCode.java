@@ -9,14 +9,12 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
-import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.Expr;
-import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementMapper;
@@ -81,7 +79,7 @@ final class PlCode {
             result.ifPresent(r -> code.types().sayDigits(r.name(), r.type().orElseThrow(), routine.span()));
             List<CodeStatement.Parameter> parameters =
                     routine.parameters().stream().map(this::parameter).toList();
-            adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
             Block body = !routine.rows().isEmpty()
                     ? givingRows(routine)
                     : nothing ? givingNull(routine) : whole(routine.body());
@@ -143,7 +141,7 @@ final class PlCode {
         direct = PlGiven.isOfOneQuery(routine.body());
         collected = Name.of(routine.name().last().text() + "_rows_");
         added.addAll(given.variables(routine));
-        adapter.scope.add(new Scope.Relation("", frame.facts(), true));
+        adapter.scope.add(Scope.Relation.ofVariables("", frame.facts()));
         Block body = whole(routine.body());
         return direct ? body : PlGiven.collecting(body, columns, collected, routine.span());
     }
@@ -175,7 +173,7 @@ final class PlCode {
                     false,
                     body.span()));
             frame.declare(new KnownColumn(FOUND, Optional.of(new LogicalType.Int(32, false)), true, false));
-            adapter.scope.add(new Scope.Relation("", frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables("", frame.facts()));
         }
         errors = new PlErrors(this, body);
         Block block = (Block) statement(body).get(0);
@@ -236,6 +234,9 @@ final class PlCode {
         }
         if (statement instanceof CodeStatement.Assign assign) {
             Expr target = assign.target();
+            if (target instanceof Expr.Subscript item) {
+                return new PlItems(this).put(item, assign);
+            }
             if (new PlRecords(this).held(List.of(target)).isPresent()) {
                 throw CodeAdapter.at(assign.span(), "a row that is assigned");
             }
@@ -245,11 +246,11 @@ final class PlCode {
                     assign.span()));
         }
         if (statement instanceof CodeStatement.If choice) {
-            return List.of(
-                    new CodeStatement.If(choices(choice.choices()), statements(choice.otherwise()), choice.span()));
+            return List.of(new CodeStatement.If(
+                    new PlChoices(this).choices(choice.choices()), statements(choice.otherwise()), choice.span()));
         }
         if (statement instanceof CodeStatement.CaseOf choice) {
-            return List.of(caseOf(choice));
+            return List.of(new PlChoices(this).caseOf(choice));
         }
         if (statement instanceof CodeStatement.Loop
                 || statement instanceof CodeStatement.ForRange
@@ -389,42 +390,6 @@ final class PlCode {
                         : super.expr(inner);
             }
         }.expr(e);
-    }
-
-    private List<Choice> choices(List<Choice> choices) {
-        return choices.stream()
-                .map(c -> new Choice(adapter.condition(meant(c.condition())), statements(c.body())))
-                .toList();
-    }
-
-    private Statement caseOf(CodeStatement.CaseOf given) {
-        boolean number =
-                given.operand().map(adapter::kind).filter(ValueKind::isNumber).isPresent();
-        CodeStatement.CaseOf choice =
-                number ? given : given.searched(); // texts are compared as the target has to be told
-        boolean again = !number
-                && given.operand().map(adapter::expr).filter(PlCode::mayChange).isPresent();
-        if (again) {
-            throw CodeAdapter.at(given.span(), "CASE of a text that may be another when it is computed again");
-        }
-        Optional<List<Statement>> otherwise = choice.otherwise().map(this::statements);
-        if (choice.operand().isEmpty()) {
-            return new CodeStatement.CaseOf(Optional.empty(), choices(choice.choices()), otherwise, choice.span());
-        }
-        List<Choice> values = choice.choices().stream()
-                .map(c -> new Choice(adapter.expr(meant(c.condition())), statements(c.body())))
-                .toList();
-        Expr operand = adapter.expr(meant(choice.operand().get()));
-        return new CodeStatement.CaseOf(Optional.of(operand), values, otherwise, choice.span());
-    }
-
-    /** True for what does not give the same when it is computed again. */
-    private static boolean mayChange(Expr e) {
-        return ExprSearch.any(
-                e,
-                part -> part instanceof Expr.Call call && !call.canonical()
-                        || part instanceof Expr.Subquery
-                        || SteadyValues.isFleeting(part));
     }
 
     /** A loop; what goes through rows or numbers says afterwards whether there were any. */

@@ -47,7 +47,7 @@ final class PlCursors {
                         Optional.empty()));
             }
             adapter.scope.add(
-                    new Scope.Relation(cursor.name().text(), pl.frame().facts(), true));
+                    Scope.Relation.ofVariables(cursor.name().text(), pl.frame().facts()));
             pl.frame().goes(cursor.name(), adapter.finder.columns(cursor.query(), adapter.scope));
             return new Declaration.Cursor(cursor.name(), parameters, adapter.query(cursor.query()), cursor.span());
         } finally {

@@ -58,7 +58,7 @@ final class PlRecords {
                     Optional.empty()));
         }
         pl.frame().hold(row.name(), columns);
-        adapter.scope.add(new Scope.Relation(row.name().text(), facts, true));
+        adapter.scope.add(Scope.Relation.ofVariables(row.name().text(), facts));
         return Optional.of(new Declaration.Row(row.name(), Optional.empty(), fields, row.span()));
     }
 

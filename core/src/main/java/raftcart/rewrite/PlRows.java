@@ -111,7 +111,7 @@ final class PlRows {
     private void declare(ForRange range) {
         Optional<LogicalType> whole = Optional.of(new LogicalType.Int(32, false));
         pl.frame().declare(new KnownColumn(range.variable(), whole, true, false));
-        adapter.scope.add(new Scope.Relation("", pl.frame().facts(), true));
+        adapter.scope.add(Scope.Relation.ofVariables("", pl.frame().facts()));
     }
 
     /** A loop with steps, as one over the numbers of its steps, in each of which the variable is computed. */

@@ -73,7 +73,7 @@ final class PsmCode {
                         code.written(p.name(), known.type().orElseThrow()),
                         p.initial().map(adapter::expr)));
             }
-            adapter.scope.add(new Scope.Relation(routine.name().last().text(), frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
             refuseHidden(routine.body(), routine.traits().columnsFirst(), routine.span());
             return new CodeStatement.CreateRoutine(
                     routine.name(),
@@ -390,7 +390,7 @@ final class PsmCode {
                 }
             }
             String name = block.label().map(l -> l.text()).orElse("");
-            adapter.scope.add(new Scope.Relation(name, frame.facts(), true));
+            adapter.scope.add(Scope.Relation.ofVariables(name, frame.facts()));
             List<Declaration> declarations = new ArrayList<>();
             block.declarations().forEach(d -> declared(d).ifPresent(declarations::add));
             List<Handler> handlers = block.handlers().stream()

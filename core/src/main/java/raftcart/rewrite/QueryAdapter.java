@@ -95,7 +95,7 @@ class QueryAdapter extends ExprAdapter {
                 .rewrite(InlinedTables.in(RowSequences.once(OrderedTwice.parted(query), this), this));
         Query named = NamedWindows.rewrite(locked, this);
         Query joined = LateralQueries.rewrite(RowsAmongColumns.rewrite(named, this), this);
-        Query documents = DocumentRows.rewrite(joined, this);
+        Query documents = DependentRows.rewrite(DocumentRows.rewrite(joined, this), this);
         Query columns = ValuesColumns.rewrite(documents, this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
         plain = GroupingSets.rewrite(GroupAdapter.ofOneGroup(GroupAdapter.ofRows(plain, this), this), this);

@@ -43,15 +43,22 @@ final class Scope {
      *
      * @param address the column that is the address of its row
      * @param keys those that its rows do not share
+     * @param variables true where the columns are variables of a routine
      */
     record Relation(
             String name,
             Map<String, ColumnFacts> columns,
             boolean complete,
             Optional<Name> address,
-            List<List<Name>> keys) {
+            List<List<Name>> keys,
+            boolean variables) {
         Relation(String name, Map<String, ColumnFacts> columns, boolean complete) {
-            this(name, columns, complete, Optional.empty(), List.of());
+            this(name, columns, complete, Optional.empty(), List.of(), false);
+        }
+
+        /** Variables of a routine under the name of their block, or of the row whose parts they are. */
+        static Relation ofVariables(String name, Map<String, ColumnFacts> variables) {
+            return new Relation(name, variables, true, Optional.empty(), List.of(), true);
         }
 
         private boolean isKeyed(Name column) {
@@ -62,7 +69,7 @@ final class Scope {
         static Optional<Relation> of(String name, QualifiedName table, Knowledge knowledge) {
             return knowledge
                     .table(table)
-                    .map(t -> new Relation(name, t.facts(), true, knowledge.address(table), t.keys()));
+                    .map(t -> new Relation(name, t.facts(), true, knowledge.address(table), t.keys(), false));
         }
     }
 
@@ -92,7 +99,13 @@ final class Scope {
                             columns.put(key, new ColumnFacts(c.name(), c.kind(), c.type(), false, c.ignoresCase())));
             relations.set(
                     i,
-                    new Relation(relation.name(), columns, relation.complete(), relation.address(), relation.keys()));
+                    new Relation(
+                            relation.name(),
+                            columns,
+                            relation.complete(),
+                            relation.address(),
+                            relation.keys(),
+                            relation.variables()));
         }
     }
 
@@ -152,6 +165,22 @@ final class Scope {
                 || relations.stream().noneMatch(r -> r.columns()
                                 .containsKey(name.last().key()))
                         && outer.filter(o -> o.isKeyed(name)).isPresent();
+    }
+
+    /** True for a name that is, or may be, that of a column of a table, and not of a variable. */
+    boolean isOfTable(QualifiedName name) {
+        String column = name.last().text().toLowerCase(Locale.ROOT);
+        Optional<String> of = name.parts().size() > 1
+                ? Optional.of(name.parts().get(name.parts().size() - 2).text())
+                : Optional.empty();
+        for (Relation relation : relations) {
+            boolean named = of.map(relation.name()::equalsIgnoreCase)
+                    .orElseGet(() -> !relation.complete() || relation.columns().containsKey(column));
+            if (named) {
+                return !relation.variables();
+            }
+        }
+        return outer.filter(o -> o.isOfTable(name)).isPresent();
     }
 
     /** What is known of the column that a name means, found out once for each place that has the name. */

@@ -84,7 +84,7 @@ final class SessionVariables {
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
         try {
-            adapter.scope.add(new Scope.Relation("", variables(whole, parameters), true));
+            adapter.scope.add(Scope.Relation.ofVariables("", variables(whole, parameters)));
             Map<String, ValueKind> kinds = new LinkedHashMap<>();
             StatementSearch.anyStatement(List.of(whole), s -> {
                 if (s instanceof CodeStatement.Assign a && isOne(a.target())) {
@@ -244,7 +244,7 @@ final class SessionVariables {
             Map<String, ColumnFacts> facts = new LinkedHashMap<>();
             types.forEach((name, type) ->
                     facts.put(name, ColumnFacts.of(new KnownColumn(Name.of(name), Optional.of(type), false, false))));
-            adapter.scope.add(new Scope.Relation(SESSION, facts, true));
+            adapter.scope.add(Scope.Relation.ofVariables(SESSION, facts));
         }
     }
 

@@ -392,7 +392,7 @@ final class ValueAdapter {
 
     /** Items as the JSON that the target has for them, or as an array whose type is said where no item tells it. */
     private Expr ofItems(Expr.ArrayItems items, LogicalType.Array type, Expr value) {
-        if (losesArray(type)) {
+        if (losesArray(type) && (ArrayTexts.isConstant(items) || !adapter.writes("array_item"))) {
             return ArrayTexts.json(items, type);
         }
         return items.items().isEmpty()

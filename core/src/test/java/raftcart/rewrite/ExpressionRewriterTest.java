@@ -186,7 +186,7 @@ class ExpressionRewriterTest {
                 "mariadb | `nowhere` > 1 | column nowhere is not one of the table's",
                 "mariadb | `n` > | 1:6: found the end of the text",
                 "postgresql | (n > ANY (ARRAY[1, 2])) | a comparison with the items of an array",
-                "postgresql | '{a,b}'::text[] | an array",
+                "postgresql | ('{a,b}'::text[])[1:2] | an element of an array",
                 "postgresql | (t)::tsvector | a cast to tsvector"
             })
     void saysWhyNot(String from, String text, String reason) {

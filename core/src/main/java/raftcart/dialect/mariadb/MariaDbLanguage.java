@@ -142,6 +142,7 @@ public final class MariaDbLanguage {
                     SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.COUNTS_CHANGED_ROWS,
                     SqlFeature.TEXTS_GIVE_ROWS,
+                    SqlFeature.JSON_ROWS_ARE_KEPT,
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.FOUR_DIGITS_OF_DIVISION,
                     SqlFeature.CAST_KEEPS_LENGTH,

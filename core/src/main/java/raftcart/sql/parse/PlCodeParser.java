@@ -22,7 +22,6 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.Truth;
 import raftcart.sql.tree.TypeName;
 
@@ -88,7 +87,7 @@ final class PlCodeParser extends PlParser {
             case "EXECUTE" -> dynamic(span);
             case "ASSERT" -> asserted(span);
             case "INSERT", "UPDATE", "DELETE" -> new ChangeIntoParser(parsing).change(span);
-            case "FOREACH" -> items(span);
+            case "FOREACH" -> new ItemLoopParser(parsing, () -> statements("END")).loop(span);
             case "MOVE" -> throw cursor.byHand(word + " in a routine");
             default -> assignmentOrChange(span);
         };
@@ -98,14 +97,26 @@ final class PlCodeParser extends PlParser {
         boolean assigns = cursor.peek().isName()
                 && (isAssign(cursor.peek(1)) || cursor.peek(1).isSymbol(".") && isAssign(cursor.peek(3)));
         if (!assigns) {
-            if (cursor.peek().isName() && cursor.peek(1).isSymbol("[")) {
-                throw cursor.byHand("an item of an array that is assigned");
-            }
-            return StatementParser.nested(parsing);
+            return cursor.peek().isName() && cursor.peek(1).isSymbol("[")
+                    ? itemAssignment(span)
+                    : StatementParser.nested(parsing);
         }
         Expr target = new Expr.Column(parsing.qualifiedName(), false, span);
         cursor.take();
         return new CodeStatement.Assign(target, parsing.expressions.expression(), span);
+    }
+
+    private Statement itemAssignment(Span span) {
+        Expr array = new Expr.Column(parsing.qualifiedName(), false, span);
+        cursor.expectSymbol("[");
+        Expr place = parsing.expressions.expression();
+        cursor.expectSymbol("]");
+        if (!isAssign(cursor.peek())) {
+            throw cursor.byHand("a part of an array that is assigned");
+        }
+        cursor.take();
+        Expr item = new Expr.Subscript(array, Optional.of(place), Optional.empty(), false, span);
+        return new CodeStatement.Assign(item, parsing.expressions.expression(), span);
     }
 
     private static boolean isAssign(Token token) {
@@ -249,56 +260,6 @@ final class PlCodeParser extends PlParser {
             Span span = cursor.peek().span();
             return new Expr.Column(parsing.qualifiedName(), false, span);
         });
-    }
-
-    /** A loop over the items of an array that is listed ("Looping Through Arrays", PL/pgSQL): over their places. */
-    private Statement items(Span span) {
-        cursor.take();
-        Expr target = new Expr.Column(parsing.qualifiedName(), false, span);
-        cursor.expectWords("IN");
-        cursor.expectWords("ARRAY");
-        Expr array = parsing.expressions.expression();
-        cursor.expectWords("LOOP");
-        List<Statement> rounds = statements("END");
-        boolean listed = array instanceof Expr.ArrayItems a
-                && !a.items().isEmpty()
-                && a.items().stream().allMatch(i -> i instanceof Expr.Literal || isKept(i, rounds));
-        if (!listed) {
-            throw cursor.byHand("FOREACH over an array that is no list of values");
-        }
-        List<Expr> items = ((Expr.ArrayItems) array).items();
-        Name place = Name.of("item_" + span.line() + "_" + span.column() + "_");
-        List<Expr.When> choices = new ArrayList<>();
-        for (int i = 0; i < items.size(); i++) {
-            choices.add(new Expr.When(Expr.Literal.number(i + 1), items.get(i)));
-        }
-        Expr value = new Expr.Case(Optional.of(Expr.Column.of(place.text())), choices, Optional.empty(), span);
-        List<Statement> body = new ArrayList<>(List.of(new CodeStatement.Assign(target, value, span)));
-        body.addAll(rounds);
-        cursor.expectWords("END", "LOOP");
-        return new CodeStatement.ForRange(
-                Optional.empty(),
-                place,
-                false,
-                Expr.Literal.number(1),
-                Expr.Literal.number(items.size()),
-                Optional.empty(),
-                body,
-                span);
-    }
-
-    /** True for a variable that the rounds of a loop leave as it is: they assign no variable but others. */
-    private static boolean isKept(Expr item, List<Statement> rounds) {
-        return item instanceof Expr.Column
-                && !StatementSearch.anyStatement(
-                        rounds,
-                        s -> s instanceof CodeStatement.Assign a && a.target().equals(item)
-                                || s instanceof CodeStatement.SelectInto i
-                                        && i.targets().contains(item)
-                                || s instanceof CodeStatement.Fetch
-                                || s instanceof CodeStatement.ChangeInto
-                                || s instanceof CodeStatement.Dynamic
-                                || s instanceof Statement.CallProcedure);
     }
 
     private Statement dynamic(Span span) {

@@ -83,8 +83,14 @@ SET s.price = t.p
 WHERE t.code = s.code AND s.ok;
 DELETE FROM s WHERE EXISTS (SELECT 1 FROM t WHERE t.code = s.code) RETURNING s.id;
 SELECT * FROM s WHERE ok IS NOT TRUE AND NOT ok;
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- SELECT * FROM s WHERE id = ANY(ARRAY[1,2,3]) AND 'x' = ANY(tags)
+SELECT *
+FROM s
+WHERE id IN (1, 2, 3)
+    AND 'x' = ANY (
+        SELECT items_.item_
+        FROM JSON_TABLE(tags, '$[*]' COLUMNS (item_ longtext collate utf8mb4_nopad_bin PATH '$', place_ FOR ORDINALITY)) items_
+        WHERE tags IS NOT NULL
+    );
 SELECT
     CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a') END,
     CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a.b')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a.b') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a.b') END,
@@ -201,7 +207,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 15:35: RC0609 adapted: Said in other words: a query that reads the rows before it, as a join
 -- 17:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 18:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 20:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 20:60: RC0609 adapted: Said in other words: the parts of a document as rows
 -- 21:63: RC0608 adapted: Function spelled otherwise: jsonb_array_length means json_array_length
 -- 21:56: RC0607 check: Function with a difference: json_has_key: a text in an array of arrays counts on the target
 -- 22:54: RC0611 adapted: NULLs sorted as on the source: NULLs last

@@ -26,8 +26,12 @@ CROSS JOIN renamed r
 SET s.name = r.name
 WHERE r.id = s.id;
 DELETE s FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND r.gone);
--- RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
--- SELECT doc->>'a', doc->'b'->>'c', tags[1] FROM star WHERE name ~* '^k'
+SELECT
+    CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a') END,
+    CASE JSON_TYPE(JSON_EXTRACT(doc, '$.b.c')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.b.c') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.b.c') END,
+    JSON_VALUE(tags, '$[0]')
+FROM star
+WHERE name REGEXP '(?i)^k';
 SELECT kind, name
 FROM (
     SELECT
@@ -72,7 +76,6 @@ DELIMITER ;
 -- 28:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 29:1: RC0609 adapted: Said in other words: the other tables joined to the changed one
 -- 30:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 31:1: RC0602 by hand: No counterpart on the target: an element of an array cannot be said in mariadb
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate

@@ -109,7 +109,7 @@ FROM (
 ) ranked_
 WHERE row_rank_ = 1
 ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 ELSE 1 END, ts DESC;
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- SELECT id, doc->'a'->>'b', doc #>> '{a,b}', doc @> '{"a":1}', doc ? 'a', tags[1], tags[1:2], 'x' = ANY(tags), ARRAY[1,2] || 3, array_length(tags, 1), unnest(tags), jsonb_array_elements(doc), (p).x FROM telescope
 -- RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- SELECT ts::date, ts AT TIME ZONE 'UTC', date_trunc('month', ts), EXTRACT(epoch FROM ts), age(ts), ts + interval '1 month 2 days', ts - '1 hour'::interval, to_char(ts, 'YYYY-MM-DD"T"HH24:MI:SS'), now() - ts > interval '5 min', date_part('year', ts), make_date(2020,1,1), justify_days(iv), (ts, ts) OVERLAPS (ts, ts), 'infinity'::timestamp FROM telescope
@@ -308,7 +308,7 @@ SELECT 6 AS behind_code;
 -- 47:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 47:1: RC0627 check: Said in other words, with a difference: the star brings further columns, which hold the rank
 -- 47:24: RC0609 adapted: Said in other words: a star for each table
--- 48:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
+-- 48:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
 -- 51:271: RC0609 adapted: Said in other words: rows among the columns as a table

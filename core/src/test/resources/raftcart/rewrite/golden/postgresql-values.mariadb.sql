@@ -75,10 +75,25 @@ SELECT
     JSON_LENGTH(JSON_EXTRACT(j, '$.x'))
 FROM frame;
 SELECT * FROM frame, JSON_TABLE(JSON_EXTRACT(j, '$.items'), '$[*]' COLUMNS (value json PATH '$')) e;
--- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- SELECT * FROM frame WHERE a = ANY (ARRAY[1,2,3]) AND a <> ALL ('{4,5}'::int[])
--- RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
--- SELECT arr[1], array_length(arr, 1), unnest(arr), 1 = ANY(arr) FROM frame
+SELECT *
+FROM frame
+WHERE a IN (1, 2, 3)
+    AND a <> ALL (
+        SELECT items_.item_
+        FROM JSON_TABLE('[4, 5]', '$[*]' COLUMNS (item_ int PATH '$', place_ FOR ORDINALITY)) items_
+    );
+SELECT
+    CAST(JSON_VALUE(arr, '$[0]') AS signed),
+    CASE WHEN JSON_LENGTH(arr) > 0 THEN JSON_LENGTH(arr) END,
+    rows_.unnest AS unnest,
+    CASE
+        WHEN arr IS NOT NULL THEN 1 = ANY (
+            SELECT items_.item_
+            FROM JSON_TABLE(arr, '$[*]' COLUMNS (item_ int PATH '$', place_ FOR ORDINALITY)) items_
+            WHERE arr IS NOT NULL
+        )
+    END
+FROM frame, JSON_TABLE(arr, '$[*]' COLUMNS (unnest int PATH '$')) rows_;
 SELECT rows_.generate_series AS generate_series
 FROM (SELECT CAST(seq AS signed) AS generate_series FROM seq_1_to_5) rows_;
 -- RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
@@ -209,8 +224,12 @@ CREATE TABLE p (
 -- 15:63: RC0608 adapted: Function spelled otherwise: jsonb_array_length means json_array_length
 -- 15:56: RC0607 check: Function with a difference: json_has_key: a text in an array of arrays counts on the target
 -- 16:22: RC0609 adapted: Said in other words: the parts of a document as rows
--- 17:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array
--- 18:1: RC0602 by hand: No counterpart on the target: an operation on arr (an array), a type that the target does not have
+-- 17:71: RC0627 check: Said in other words, with a difference: an array as a JSON array
+-- 17:71: RC0609 adapted: Said in other words: the parts of a document as rows
+-- 18:38: RC0609 adapted: Said in other words: rows among the columns as a table
+-- 18:38: RC0609 adapted: Said in other words: the parts of a document as rows
+-- 18:16: RC0608 adapted: Function spelled otherwise: array_length means array_last
+-- 18:59: RC0609 adapted: Said in other words: the parts of a document as rows
 -- 19:8: RC0609 adapted: Said in other words: rows among the columns as a table
 -- 19:8: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 20:1: RC0602 by hand: No counterpart on the target: a function in FROM cannot be said in mariadb
