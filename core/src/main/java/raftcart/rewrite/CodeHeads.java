@@ -15,6 +15,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** What routines say of themselves before their bodies: parameters, results, and where they look up names. */
@@ -37,7 +38,7 @@ final class CodeHeads {
             adapter.knowledge.code().signatures().addRows(routine.name());
         }
         if (!routine.rows().isEmpty() && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_HANDLERS) {
-            adapter.knowledge.code().signatures().addProcedure(routine.name());
+            adapter.knowledge.code().signatures().addProcedure(routine.name(), isOfValues(routine.rows()));
         }
         boolean plain =
                 routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));
@@ -52,6 +53,16 @@ final class CodeHeads {
                                             p.name(), p.mode(), p.type(), adapter.finder.type(p.type()), p.initial()))
                                     .toList());
         }
+    }
+
+    private boolean isOfValues(List<CodeStatement.Parameter> rows) {
+        TypeName type = rows.get(0).type();
+        return rows.size() == 1
+                && rows.get(0).name().text().isEmpty()
+                && !type.name().equals("record")
+                && adapter.knowledge
+                        .table(QualifiedName.of(type.name().split("\\.")))
+                        .isEmpty();
     }
 
     /** The parameters; behind one that may be left out all others may, as the target wants it. */

@@ -83,7 +83,10 @@ final class CodeNumbers {
                 .numbered(insert.table())
                 .filter(n -> plain)
                 .map(n -> new CodeStatement.ChangeInto(
-                        giving(insert, n.column()), List.of(((CodeStatement.Assign) second).target()), insert.span()));
+                        giving(insert, n.column()),
+                        List.of(((CodeStatement.Assign) second).target()),
+                        false,
+                        insert.span()));
     }
 
     private static boolean isOneRow(Optional<Query> source) {

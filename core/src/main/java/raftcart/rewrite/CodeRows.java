@@ -252,7 +252,7 @@ final class CodeRows {
         }
         into.targets().forEach(code::known);
         List<Expr> targets = into.targets().stream().map(code::target).toList();
-        return new CodeStatement.ChangeInto(adapted.get(0), targets, into.span());
+        return new CodeStatement.ChangeInto(adapted.get(0), targets, into.strict(), into.span());
     }
 
     List<Statement> fetch(CodeStatement.Fetch fetch) {

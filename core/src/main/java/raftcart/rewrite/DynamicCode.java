@@ -5,7 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -22,6 +24,7 @@ import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
@@ -99,7 +102,11 @@ final class DynamicCode {
             throw CodeAdapter.at(dynamic.span(), "a computed statement with another number of values than places");
         }
         boolean whole = parts.stream().allMatch(p -> constant(p).isPresent());
-        return whole ? plain(read, places, dynamic, taken) : List.of(computed(read, places, parts, dynamic, taken));
+        // Among the statements of the code a name could mean a variable, which the text does not see.
+        boolean hidden = whole && names(read, adapter.scope::isOfVariable);
+        return whole && !hidden
+                ? plain(read, places, dynamic, taken)
+                : List.of(computed(read, places, parts, dynamic, taken));
     }
 
     private static List<Expr> parts(CodeStatement.Dynamic dynamic) {
@@ -115,12 +122,27 @@ final class DynamicCode {
         return template.toString();
     }
 
-    /** The query that a text is, as far as that can be seen. */
-    static Optional<Query> query(CodeStatement.Dynamic dynamic, Language from) {
+    /** The query that a constant text is; none where a name in it would mean a variable among the statements of the code. */
+    static Optional<Query> query(CodeStatement.Dynamic dynamic, Language from, Set<String> variables) {
+        return statement(dynamic, from)
+                .filter(s -> !names(
+                        s,
+                        n -> variables.contains(n.last().key())
+                                || variables.contains(n.parts().get(0).key())))
+                .filter(s -> places(s).size() == dynamic.values().size())
+                .map(s -> replaced(s, places(s), dynamic.values()))
+                .filter(Statement.QueryStatement.class::isInstance)
+                .map(s -> ((Statement.QueryStatement) s).query());
+    }
+
+    private static boolean names(Statement statement, Predicate<QualifiedName> test) {
+        return StatementSearch.anyExpression(
+                List.of(statement), e -> e instanceof Expr.Column c && test.test(c.name()));
+    }
+
+    private static Optional<Statement> statement(CodeStatement.Dynamic dynamic, Language from) {
         return StatementParser.parse(template(parts(dynamic)), from.grammar(), 1, 1).statements().stream()
                 .flatMap(p -> p.statement().stream())
-                .filter(Statement.QueryStatement.class::isInstance)
-                .map(s -> ((Statement.QueryStatement) s).query())
                 .findFirst();
     }
 

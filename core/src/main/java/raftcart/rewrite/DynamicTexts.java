@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import raftcart.dialect.Language;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Assign;
@@ -54,7 +55,10 @@ final class DynamicTexts extends StatementMapper {
     /** The same code, in which the texts of computed statements stand where these are run, as far as they are known. */
     static CodeStatement followed(CodeStatement code, Language from) {
         boolean computes = StatementSearch.anyStatement(
-                List.of(code), s -> s instanceof Dynamic || s instanceof CodeStatement.ReturnText);
+                List.of(code),
+                s -> s instanceof Dynamic
+                        || s instanceof CodeStatement.ReturnText
+                        || s instanceof CodeStatement.ForText);
         if (!computes) {
             return code;
         }
@@ -84,20 +88,39 @@ final class DynamicTexts extends StatementMapper {
         }
         if (statement instanceof CodeStatement.ReturnText given) {
             Expr text = known(given.text());
-            Optional<Query> query = given.values().isEmpty() && TextParts.isText(text)
-                    ? DynamicCode.query(new Dynamic(text, List.of(), List.of(), given.span()), from)
-                    : Optional.empty();
+            Optional<Query> query = query(text, given.values(), given.span());
             return query.<Statement>map(q -> new CodeStatement.ReturnRows(q, given.span()))
                     .orElseGet(() -> new CodeStatement.ReturnText(text, given.values(), given.span()));
+        }
+        if (statement instanceof CodeStatement.ForText loop) {
+            Expr text = known(loop.text());
+            Optional<Query> query = query(text, loop.values(), loop.span());
+            return query.isEmpty()
+                    ? again(new CodeStatement.ForText(
+                            loop.label(), loop.row(), text, loop.values(), loop.body(), loop.span()))
+                    : again(new CodeStatement.ForRows(
+                            loop.label(), loop.row(), query, Optional.empty(), List.of(), loop.body(), loop.span()));
         }
         if (statement instanceof Assign assign) {
             assigned(assign);
             return assign;
         }
+        return again(statement);
+    }
+
+    /** The query that a text is, with values in the places of its parameters; none of its names may mean a variable as well. */
+    private Optional<Query> query(Expr text, List<Expr> values, Span span) {
+        return TextParts.of(text, from).stream().allMatch(TextParts::isText)
+                ? DynamicCode.query(new Dynamic(text, List.of(), values, span), from, own)
+                : Optional.empty();
+    }
+
+    private Statement again(Statement statement) {
         Set<String> changed = changed(statement);
         boolean again = statement instanceof CodeStatement.Loop
                 || statement instanceof CodeStatement.ForRange
-                || statement instanceof CodeStatement.ForRows;
+                || statement instanceof CodeStatement.ForRows
+                || statement instanceof CodeStatement.ForText;
         if (again) {
             counts(statement).ifPresent(own::add);
             forget(changed);
@@ -155,7 +178,9 @@ final class DynamicTexts extends StatementMapper {
                 ? Optional.of(range.variable().key())
                 : loop instanceof CodeStatement.ForRows rows
                         ? Optional.of(rows.row().key())
-                        : Optional.empty();
+                        : loop instanceof CodeStatement.ForText text
+                                ? Optional.of(text.row().key())
+                                : Optional.empty();
     }
 
     private void assigned(Assign assign) {

@@ -9,12 +9,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.SqlFeature;
+import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
+import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
@@ -25,7 +30,7 @@ final class KnownSignatures {
     private final Map<String, List<Taken>> taken = new HashMap<>();
     private final Map<String, Optional<LogicalType>> results = new HashMap<>();
     private final Set<String> ofRows = new HashSet<>();
-    private final Set<String> procedures = new HashSet<>();
+    private final Map<String, Boolean> procedures = new HashMap<>();
     private final Set<String> ofCursors = new HashSet<>();
 
     /** What a parameter takes; what it is where a call leaves it out. */
@@ -65,9 +70,51 @@ final class KnownSignatures {
         return ofCursors.contains(key(name));
     }
 
-    /** Remembers a function that is a procedure on the target, as it gives rows. */
-    void addProcedure(QualifiedName name) {
-        procedures.add(key(name));
+    /**
+     * Remembers a function that is a procedure on the target, as it gives rows.
+     *
+     * @param ofValues true where each row is one value
+     */
+    void addProcedure(QualifiedName name, boolean ofValues) {
+        procedures.put(key(name), ofValues);
+    }
+
+    /**
+     * The call of a procedure in the place of a query that has all rows of the function that it was on the source.
+     *
+     * @return empty for any other query
+     */
+    Optional<Statement.CallProcedure> called(Query query) {
+        boolean plain = query.with().isEmpty()
+                && query.order().isEmpty()
+                && query.paging().isEmpty()
+                && query.body() instanceof QueryBody.Select;
+        if (procedures.isEmpty() || !plain) {
+            return Optional.empty();
+        }
+        QueryBody.Select select = (QueryBody.Select) query.body();
+        boolean bare = !select.distinct()
+                && select.items().size() == 1
+                && select.where().isEmpty()
+                && select.groupBy().isEmpty()
+                && select.having().isEmpty();
+        if (!bare) {
+            return Optional.empty();
+        }
+        Expr item = select.items().get(0).value();
+        boolean all = item instanceof Expr.Star star
+                && star.table().isEmpty()
+                && select.from().size() == 1
+                && select.from().get(0) instanceof TableRef.Function f
+                && !f.ordinality();
+        Expr read = all
+                ? ((TableRef.Function) select.from().get(0)).call()
+                : select.from().isEmpty() ? item : Expr.Literal.ofNull();
+        return read instanceof Expr.Call call
+                        && procedures.containsKey(key(call.name()))
+                        && (all || procedures.get(key(call.name())))
+                ? Optional.of(new Statement.CallProcedure(call.name(), call.arguments(), call.span()))
+                : Optional.empty();
     }
 
     /** The kind of value that a function of this name gives. */
@@ -98,7 +145,7 @@ final class KnownSignatures {
 
     /** The arguments of a function that is called in an expression, where it is one on the target. */
     List<Expr> ofFunction(Expr.Call call, List<Expr> given, ExprAdapter adapter) {
-        if (procedures.contains(key(call.name()))) {
+        if (procedures.containsKey(key(call.name()))) {
             throw CodeAdapter.at(
                     call.span(), "a call of " + call.name() + ", which gives rows and is a procedure there");
         }
@@ -111,7 +158,7 @@ final class KnownSignatures {
         boolean strict = adapter.to.has(SqlFeature.ROUTINES_ARE_OVERLOADED)
                 && !adapter.from.has(SqlFeature.ROUTINES_ARE_OVERLOADED);
         if (!strict || wanted.isEmpty()) {
-            return adapter.exprs(given);
+            return arrays(wanted, given, adapter);
         }
         List<Expr> all = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
@@ -121,6 +168,29 @@ final class KnownSignatures {
                             ? new Expr.NamedArgument(
                                     named.name(), argument(named.value(), place, adapter), named.span())
                             : argument(given.get(i), place, adapter));
+        }
+        return all;
+    }
+
+    /** Arguments as they are, but for texts and lists that a routine takes as arrays. */
+    private static List<Expr> arrays(List<Taken> wanted, List<Expr> given, ExprAdapter adapter) {
+        List<Expr> all = new ArrayList<>();
+        for (int i = 0; i < given.size(); i++) {
+            boolean array = !wanted.isEmpty()
+                    && taken(wanted, i, given.get(i)).type() instanceof LogicalType.Array
+                    && ArrayTexts.isConstant(given.get(i))
+                    && adapter.kind(given.get(i)) != ValueKind.NULL;
+            all.add(
+                    array
+                            ? new ValueAdapter(adapter)
+                                    .forColumn(
+                                            given.get(i),
+                                            Optional.of(new KnownColumn(
+                                                    wanted.get(i).name(),
+                                                    Optional.of(wanted.get(i).type()),
+                                                    false,
+                                                    false)))
+                            : adapter.expr(given.get(i)));
         }
         return all;
     }

@@ -154,7 +154,7 @@ final class PackageNames extends StatementMapper {
             return kept(f.targets(), t -> new CodeStatement.Fetch(f.cursor(), t, f.span()), f);
         }
         if (mapped instanceof CodeStatement.ChangeInto c) {
-            return kept(c.targets(), t -> new CodeStatement.ChangeInto(c.change(), t, c.span()), c);
+            return kept(c.targets(), t -> new CodeStatement.ChangeInto(c.change(), t, c.strict(), c.span()), c);
         }
         return mapped instanceof CodeStatement.Dynamic d ? kept(d.targets(), d::into, d) : mapped;
     }

@@ -54,6 +54,16 @@ final class PlCode {
 
     List<Statement> routine(CodeStatement.CreateRoutine routine) {
         refuse(routine);
+        if (CodeHeads.callsItself(routine)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    routine.span(),
+                    "a procedure does the work of the function that calls itself, in each other at most 255 times");
+            PlRecursion recursion = new PlRecursion(routine);
+            List<Statement> both = new ArrayList<>(new PlCode(statements, code).routine(recursion.procedure()));
+            both.addAll(new PlCode(statements, code).routine(recursion.caller()));
+            return both;
+        }
         boolean trigger =
                 routine.returns().filter(t -> t.name().equals("trigger")).isPresent();
         if (trigger) {
@@ -64,6 +74,10 @@ final class PlCode {
                     "what the function does goes into the triggers that call it");
             return List.of();
         }
+        return List.of(body(new PlRecords(this).ofOneRow(routine).orElse(routine)));
+    }
+
+    private Statement body(CodeStatement.CreateRoutine routine) {
         new CodeHeads(code).know(routine);
         boolean nothing = routine.returns().filter(t -> t.name().equals("void")).isPresent();
         Optional<KnownColumn> result = routine.returns()
@@ -83,7 +97,7 @@ final class PlCode {
             Block body = !routine.rows().isEmpty()
                     ? givingRows(routine)
                     : nothing ? givingNull(routine) : whole(routine.body());
-            return List.of(new CodeStatement.CreateRoutine(
+            return new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
                     parameters,
@@ -91,7 +105,7 @@ final class PlCode {
                     List.of(),
                     routine.traits(),
                     body,
-                    routine.span()));
+                    routine.span());
         } finally {
             adapter.scope = before;
             frame.leave();
@@ -113,8 +127,10 @@ final class PlCode {
     }
 
     private static void refuse(CodeStatement.CreateRoutine routine) {
-        if (CodeHeads.callsItself(routine)) {
-            throw CodeAdapter.at(routine.span(), "a function that calls itself");
+        boolean several = !routine.rows().isEmpty()
+                || routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
+        if (several && CodeHeads.callsItself(routine)) {
+            throw CodeAdapter.at(routine.span(), "a function that calls itself and gives rows");
         }
         if (routine.traits().columnsFirst()) {
             throw CodeAdapter.at(routine.span(), "names that mean columns where they could mean variables");
@@ -238,7 +254,7 @@ final class PlCode {
                 return new PlItems(this).put(item, assign);
             }
             if (new PlRecords(this).held(List.of(target)).isPresent()) {
-                throw CodeAdapter.at(assign.span(), "a row that is assigned");
+                return List.of(new PlRecords(this).assigned(assign));
             }
             return List.of(new CodeStatement.Assign(
                     code.target(target),
@@ -259,6 +275,9 @@ final class PlCode {
         }
         if (statement instanceof CodeStatement.Jump jump) {
             return List.of(jump(jump));
+        }
+        if (statement instanceof CodeStatement.ForText loop) {
+            throw CodeAdapter.at(loop.span(), "a loop over the rows of a computed statement");
         }
         return statement instanceof CodeStatement simple ? simple(simple) : change(statement);
     }
@@ -377,9 +396,9 @@ final class PlCode {
         return new StatementMapper() {
             @Override
             public Expr expr(Expr inner) {
-                Optional<Expr> error = errors.variable(inner);
-                if (error.isPresent()) {
-                    return error.get();
+                Optional<Expr> other = errors.variable(inner).or(() -> new PlRecords(PlCode.this).missing(inner));
+                if (other.isPresent()) {
+                    return other.get();
                 }
                 return isFound(inner) && asksForFound()
                         ? new Expr.Binary(

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.List;
 import java.util.Optional;
+import raftcart.finding.FindingCode;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Choice;
@@ -28,6 +29,11 @@ final class PlItems {
         if (place instanceof Expr.Literal l && l.isDigits(9) && !l.text().equals("0")) {
             return List.of(put);
         }
+        pl.adapter()
+                .note(
+                        FindingCode.SYNTAX_CHECK,
+                        assign.span(),
+                        "an array whose first item has another place than 1 has NULLs before it on the target");
         Expr beyond =
                 new Expr.Binary(BinaryOperator.LESS, pl.adapter().expr(place), Expr.Literal.number(1), assign.span());
         Expr none = new Expr.Is(pl.adapter().expr(place), Truth.NULL, false, assign.span());

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Scope.ColumnFacts;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
@@ -15,11 +16,14 @@ import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
+import raftcart.sql.tree.Truth;
 
 /** Variables of PL/pgSQL that hold rows ("Row Types", "Record Types"), for a target whose rows say what they have. */
 final class PlRecords {
@@ -143,5 +147,89 @@ final class PlRecords {
                 .withBody(select.withItems(row.get().stream()
                         .map(c -> Item.of(Expr.Column.of(name, c.name())))
                         .toList()));
+    }
+
+    /** A function whose one value is a row, as one that gives a row. */
+    Optional<CodeStatement.CreateRoutine> ofOneRow(CodeStatement.CreateRoutine routine) {
+        boolean row = routine.returns()
+                .filter(t -> adapter.knowledge
+                        .table(QualifiedName.of(t.name().split("\\.")))
+                        .isPresent())
+                .isPresent();
+        if (!row || !adapter.to.has(SqlFeature.ROW_VARIABLES)) {
+            return Optional.empty();
+        }
+        Statement body = new StatementMapper() {
+            @Override
+            public Statement statement(Statement statement) {
+                return statement instanceof CodeStatement.Return r && r.value().isPresent()
+                        ? CodeStatement.Block.of(
+                                List.of(given(r), new CodeStatement.Return(Optional.empty(), r.span())), r.span())
+                        : super.statement(statement);
+            }
+        }.statement(routine.body());
+        Parameter whole = new Parameter(Mode.OUT, Name.of(""), routine.returns().orElseThrow(), Optional.empty());
+        return Optional.of(new CodeStatement.CreateRoutine(
+                routine.name(),
+                routine.replace(),
+                routine.parameters(),
+                Optional.empty(),
+                List.of(whole),
+                routine.traits(),
+                body,
+                routine.span()));
+    }
+
+    private static Statement given(CodeStatement.Return returned) {
+        Expr value = returned.value().orElseThrow();
+        Expr plain = value instanceof Expr.Cast cast ? cast.value() : value;
+        boolean row = plain instanceof Expr.Row || plain instanceof Expr.Column;
+        if (!row) {
+            throw CodeAdapter.at(returned.span(), "a row that is computed");
+        }
+        List<Item> items =
+                plain instanceof Expr.Row r ? r.items().stream().map(Item::of).toList() : List.of(Item.of(plain));
+        return new CodeStatement.ReturnRows(
+                Query.of(QueryBody.Select.of(items, List.of(), Optional.empty())), returned.span());
+    }
+
+    /** A row that becomes another of its kind, or the one that some values make. */
+    Statement assigned(CodeStatement.Assign assign) {
+        List<ColumnFacts> columns = held(List.of(assign.target())).orElseThrow();
+        Expr value = assign.value() instanceof Expr.Cast cast ? cast.value() : assign.value();
+        if (value instanceof Expr.Row row && row.items().size() == columns.size()) {
+            List<Expr> items = new ArrayList<>();
+            for (int i = 0; i < columns.size(); i++) {
+                KnownColumn column = new KnownColumn(
+                        Name.of(columns.get(i).name()), columns.get(i).type(), false, false);
+                items.add(
+                        new ValueAdapter(adapter).forColumn(pl.meant(row.items().get(i)), Optional.of(column)));
+            }
+            return new CodeStatement.Assign(assign.target(), new Expr.Row(items, row.span()), assign.span());
+        }
+        boolean alike = held(List.of(value))
+                .filter(other -> other.stream()
+                        .map(ColumnFacts::type)
+                        .toList()
+                        .equals(columns.stream().map(ColumnFacts::type).toList()))
+                .isPresent();
+        if (!alike) {
+            throw CodeAdapter.at(assign.span(), "a row that is assigned");
+        }
+        return assign;
+    }
+
+    /** Whether a row is NULL: all of its columns are, or none of them is where it is asked whether it is not. */
+    Optional<Expr> missing(Expr e) {
+        boolean asks = e instanceof Expr.Is is && is.truth() == Truth.NULL;
+        Optional<List<ColumnFacts>> columns = asks ? held(List.of(((Expr.Is) e).value())) : Optional.empty();
+        return columns.map(all -> {
+            Expr.Is is = (Expr.Is) e;
+            String row = ((Expr.Column) is.value()).name().last().text();
+            List<Expr> parts = all.stream()
+                    .<Expr>map(c -> new Expr.Is(Expr.Column.of(row, c.name()), Truth.NULL, is.negated(), is.span()))
+                    .toList();
+            return new Expr.Junction(true, parts, is.span());
+        });
     }
 }

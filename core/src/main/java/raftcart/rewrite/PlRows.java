@@ -259,6 +259,9 @@ final class PlRows {
 
     /** A new row whose number goes into a variable: the engine says of the last row alone what it numbered it with. */
     List<Statement> changed(CodeStatement.ChangeInto into) {
+        if (into.change() instanceof Statement.Update || into.change() instanceof Statement.Delete) {
+            return new PlChanges(pl).changed(into);
+        }
         boolean one = into.change() instanceof Statement.Insert insert
                 && insert.returning().size() == 1
                 && into.targets().size() == 1

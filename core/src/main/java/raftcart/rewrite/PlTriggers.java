@@ -134,6 +134,7 @@ final class PlTriggers {
                 true,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 false,
                 false,
                 body,

@@ -108,6 +108,7 @@ final class PsmCode {
                     trigger.table(),
                     trigger.eachRow(),
                     Optional.empty(),
+                    Optional.empty(),
                     trigger.follows(),
                     trigger.precedes(),
                     trigger.columnsFirst(),

@@ -167,6 +167,17 @@ final class Scope {
                         && outer.filter(o -> o.isKeyed(name)).isPresent();
     }
 
+    /** True for a name that a variable has, whatever tables there are. */
+    boolean isOfVariable(QualifiedName name) {
+        String column = name.last().text().toLowerCase(Locale.ROOT);
+        boolean own = relations.stream()
+                .anyMatch(r -> r.variables()
+                        && (name.parts().size() > 1
+                                ? r.name().equalsIgnoreCase(name.parts().get(0).text())
+                                : r.columns().containsKey(column)));
+        return own || outer.filter(o -> o.isOfVariable(name)).isPresent();
+    }
+
     /** True for a name that is, or may be, that of a column of a table, and not of a variable. */
     boolean isOfTable(QualifiedName name) {
         String column = name.last().text().toLowerCase(Locale.ROOT);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
@@ -92,7 +93,8 @@ final class SessionVariables {
                 } else if (s instanceof CodeStatement.SelectInto into) {
                     filled(kinds, into.query(), into.targets(), into.span());
                 } else if (s instanceof CodeStatement.Dynamic d && names(d.targets())) {
-                    DynamicCode.query(d, adapter.from).ifPresent(q -> filled(kinds, q, d.targets(), d.span()));
+                    DynamicCode.query(d, adapter.from, Set.of())
+                            .ifPresent(q -> filled(kinds, q, d.targets(), d.span()));
                 } else if (s instanceof CodeStatement.Diagnosis d) {
                     d.targets().stream()
                             .filter(SessionVariables::isOne)

@@ -46,7 +46,10 @@ final class StatementAdapter {
 
     private List<Statement> adapted(Statement statement) {
         if (statement instanceof Statement.QueryStatement query) {
-            return query(query);
+            Optional<Statement.CallProcedure> call = query.into().isPresent()
+                    ? Optional.empty()
+                    : adapter.knowledge.code().signatures().called(query.query());
+            return call.isPresent() ? List.of(called(call.get())) : query(query);
         }
         if (statement instanceof Insert insert) {
             boolean strict = insert.mode() != Insert.Mode.IGNORE && from(SqlFeature.ZERO_DIVISION_FAILS_IN_CHANGES);

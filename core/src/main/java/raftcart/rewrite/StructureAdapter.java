@@ -301,6 +301,18 @@ final class StructureAdapter {
                 return List.of();
             }
         }
+        boolean row = !type.fields().isEmpty() && !adapter.same() && has(SqlFeature.ROW_VARIABLES);
+        if (row) {
+            List<Knowledge.KnownColumn> fields = type.fields().stream()
+                    .map(f -> new Knowledge.KnownColumn(f.name(), f.type().map(adapter.finder::type), false, false))
+                    .toList();
+            adapter.knowledge.add(type.name(), fields, List.of());
+            adapter.note(
+                    FindingCode.SYNTAX_ADAPTED,
+                    type.span(),
+                    "the type " + type.name() + " is left out: variables for its rows say their fields");
+            return List.of();
+        }
         return List.of(type);
     }
 

@@ -20,6 +20,7 @@ import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 
 /** Writes SQL/PSM ("Stored Routines", "Triggers"). */
 final class MariaDbCodeWriter extends CodeWriter {
@@ -143,7 +144,18 @@ final class MariaDbCodeWriter extends CodeWriter {
         return "CREATE " + (routine.replace() ? replacing() : "") + (function ? "FUNCTION " : "PROCEDURE ")
                 + name(routine.name()) + "(" + parameters + ")"
                 + routine.returns().map(t -> " RETURNS " + type(t)).orElse("") + "\n" + String.join(" ", traits) + "\n"
-                + text(routine.body());
+                + (callsItself(routine)
+                        ? "BEGIN\n" + indented("SET max_sp_recursion_depth = 255;") + "\n"
+                                + lines(List.of(routine.body())) + "END"
+                        : text(routine.body()));
+    }
+
+    /** True for a procedure that calls itself, which the server refuses by itself ("max_sp_recursion_depth"). */
+    private static boolean callsItself(CreateRoutine routine) {
+        return StatementSearch.anyStatement(
+                List.of(routine.body()),
+                s -> s instanceof Statement.CallProcedure c
+                        && c.name().last().equals(routine.name().last()));
     }
 
     private String label(Optional<Name> label) {

@@ -71,6 +71,10 @@ final class PgCodeWriter extends CodeWriter {
             return label(rows.label()) + "FOR " + name(rows.row()) + " IN" + source(rows) + "LOOP\n"
                     + lines(rows.body()) + "END LOOP";
         }
+        if (code instanceof CodeStatement.ForText loop) {
+            return label(loop.label()) + "FOR " + name(loop.row()) + " IN EXECUTE " + text(loop.text())
+                    + using(loop.values()) + " LOOP\n" + lines(loop.body()) + "END LOOP";
+        }
         return simple(code);
     }
 
@@ -99,7 +103,7 @@ final class PgCodeWriter extends CodeWriter {
             return "FETCH " + name(f.cursor()) + " INTO " + targets(f.targets());
         }
         return code instanceof CodeStatement.ChangeInto c
-                ? text(c.change()) + "\nINTO " + targets(c.targets())
+                ? text(c.change()) + "\nINTO " + (c.strict() ? "STRICT " : "") + targets(c.targets())
                 : code instanceof CodeStatement.Dynamic d ? dynamic(d) : plain(code);
     }
 

@@ -25,6 +25,7 @@ final class ChangeIntoParser {
         List<Token> tokens = new ArrayList<>();
         List<Expr> targets = new ArrayList<>();
         boolean returns = false;
+        boolean strict = false;
         int depth = 0;
         while (!cursor.atEnd() && !(depth == 0 && cursor.peek().isSymbol(";"))) {
             Token token = cursor.peek();
@@ -32,7 +33,7 @@ final class ChangeIntoParser {
             returns |= depth == 0 && token.isAnyWord("RETURNING", "RETURN");
             if (returns && depth == 0 && token.isWord("INTO")) {
                 cursor.take();
-                cursor.takeWords("STRICT");
+                strict = cursor.takeWords("STRICT");
                 targets.addAll(parsing.list(() -> {
                     Span place = cursor.peek().span();
                     return new Expr.Column(parsing.qualifiedName(), false, place);
@@ -55,6 +56,6 @@ final class ChangeIntoParser {
         if (!inner.atEnd()) {
             throw inner.unexpected("the end of the change");
         }
-        return new CodeStatement.ChangeInto(change, targets, span);
+        return new CodeStatement.ChangeInto(change, targets, strict, span);
     }
 }

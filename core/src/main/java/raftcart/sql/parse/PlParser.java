@@ -183,7 +183,10 @@ abstract class PlParser {
                     label, variable, Optional.of(rows), Optional.empty(), List.of(), rounds(), span);
         }
         if (cursor.peek().isWord("EXECUTE")) {
-            throw cursor.byHand("a loop over the rows of a computed statement");
+            cursor.take();
+            Expr text = parsing.expressions.expression();
+            List<Expr> values = cursor.takeWords("USING") ? parsing.expressions.list() : List.of();
+            return new CodeStatement.ForText(label, variable, text, values, rounds(), span);
         }
         boolean named = cursor.peek().isName()
                 && (cursor.peek(1).isWord("LOOP")

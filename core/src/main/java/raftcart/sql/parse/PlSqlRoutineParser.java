@@ -225,7 +225,19 @@ final class PlSqlRoutineParser {
         }
         Block body = body(inner, name);
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, eachRow, when, follows, false, true, asked(body), span);
+                name,
+                replace,
+                timing,
+                events,
+                table,
+                eachRow,
+                Optional.empty(),
+                when,
+                follows,
+                false,
+                true,
+                asked(body),
+                span);
     }
 
     private Block body(Parsing inner, QualifiedName name) {

@@ -165,12 +165,7 @@ final class RoutineParser {
     private Statement trigger(boolean replace, Span span) {
         QualifiedName name = parsing.qualifiedName();
         cursor.takeWords("NO", "CASCADE");
-        Timing timing = cursor.takeWords("BEFORE")
-                ? Timing.BEFORE
-                : cursor.takeWords("INSTEAD", "OF") ? Timing.INSTEAD : Timing.AFTER;
-        if (timing == Timing.AFTER) {
-            cursor.expectWords("AFTER");
-        }
+        Timing timing = timing();
         List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
@@ -195,6 +190,29 @@ final class RoutineParser {
             throw inner.cursor.unexpected("the end of the trigger");
         }
         return new CodeStatement.CreateTrigger(
-                name, replace, timing, events, table, true, when, other, precedes, columnsFirst(), body, span);
+                name,
+                replace,
+                timing,
+                events,
+                table,
+                true,
+                Optional.empty(),
+                when,
+                other,
+                precedes,
+                columnsFirst(),
+                body,
+                span);
+    }
+
+    private Timing timing() {
+        if (cursor.takeWords("BEFORE")) {
+            return Timing.BEFORE;
+        }
+        if (cursor.takeWords("INSTEAD", "OF")) {
+            return Timing.INSTEAD;
+        }
+        cursor.expectWords("AFTER");
+        return Timing.AFTER;
     }
 }

@@ -122,36 +122,6 @@ public sealed interface CodeStatement extends Statement {
         public CreateTrigger {
             events = List.copyOf(events);
         }
-
-        /** One that does not read the rows of the statement as tables. */
-        public CreateTrigger(
-                QualifiedName name,
-                boolean replace,
-                Timing timing,
-                List<Event> events,
-                QualifiedName table,
-                boolean eachRow,
-                Optional<Expr> when,
-                Optional<Name> follows,
-                boolean precedes,
-                boolean columnsFirst,
-                Statement body,
-                Span span) {
-            this(
-                    name,
-                    replace,
-                    timing,
-                    events,
-                    table,
-                    eachRow,
-                    Optional.empty(),
-                    when,
-                    follows,
-                    precedes,
-                    columnsFirst,
-                    body,
-                    span);
-        }
     }
 
     /** Something that a block declares. */
@@ -337,6 +307,15 @@ public sealed interface CodeStatement extends Statement {
         }
     }
 
+    /** Statements for each row of a query that is put together as a text. */
+    record ForText(Optional<Name> label, Name row, Expr text, List<Expr> values, List<Statement> body, Span span)
+            implements CodeStatement {
+        public ForText {
+            values = List.copyOf(values);
+            body = List.copyOf(body);
+        }
+    }
+
     /** Leaves a block or loop, or begins the next round of one; the innermost loop where none is named. */
     record Jump(boolean again, Optional<Name> label, Optional<Expr> when, Span span) implements CodeStatement {}
 
@@ -386,8 +365,12 @@ public sealed interface CodeStatement extends Statement {
         }
     }
 
-    /** A change of which the values that it gives of its one row go into variables. */
-    record ChangeInto(Statement change, List<Expr> targets, Span span) implements CodeStatement {
+    /**
+     * A change of which the values that it gives of its one row go into variables.
+     *
+     * @param strict true where no row is an error, too
+     */
+    record ChangeInto(Statement change, List<Expr> targets, boolean strict, Span span) implements CodeStatement {
         public ChangeInto {
             targets = List.copyOf(targets);
         }

@@ -165,13 +165,16 @@ public class StatementMapper extends QueryMapper {
         if (code instanceof Block b) {
             return block(b);
         }
+        return holds(code) ? nested(code) : simple(code);
+    }
+
+    private static boolean holds(CodeStatement code) {
         return code instanceof CodeStatement.If
-                        || code instanceof CaseOf
-                        || code instanceof CodeStatement.Loop
-                        || code instanceof CodeStatement.ForRange
-                        || code instanceof CodeStatement.ForRows
-                ? nested(code)
-                : simple(code);
+                || code instanceof CaseOf
+                || code instanceof CodeStatement.Loop
+                || code instanceof CodeStatement.ForRange
+                || code instanceof CodeStatement.ForRows
+                || code instanceof CodeStatement.ForText;
     }
 
     private Statement made(CodeStatement.CreatePackage p) {
@@ -240,6 +243,10 @@ public class StatementMapper extends QueryMapper {
                     statements(f.body()),
                     f.span());
         }
+        if (code instanceof CodeStatement.ForText f) {
+            return new CodeStatement.ForText(
+                    f.label(), f.row(), expr(f.text()), exprs(f.values()), statements(f.body()), f.span());
+        }
         CodeStatement.ForRows f = (CodeStatement.ForRows) code;
         return new CodeStatement.ForRows(
                 f.label(),
@@ -276,7 +283,7 @@ public class StatementMapper extends QueryMapper {
             return new CodeStatement.Fetch(f.cursor(), exprs(f.targets()), f.span());
         }
         if (code instanceof CodeStatement.ChangeInto c) {
-            return new CodeStatement.ChangeInto(statement(c.change()), exprs(c.targets()), c.span());
+            return new CodeStatement.ChangeInto(statement(c.change()), exprs(c.targets()), c.strict(), c.span());
         }
         if (code instanceof CodeStatement.Dynamic d) {
             return new CodeStatement.Dynamic(

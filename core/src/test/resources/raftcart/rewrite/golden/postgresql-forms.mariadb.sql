@@ -1,8 +1,6 @@
 -- to: mariadb
 -- RC0602 by hand: No counterpart on the target: extension citext
 -- CREATE EXTENSION IF NOT EXISTS citext WITH SCHEMA public
--- RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
--- CREATE TYPE public.pair AS (a integer, b text)
 CREATE TABLE telescope (
     id bigint NOT NULL,
     name varchar(100) COLLATE utf8mb4_nopad_bin DEFAULT 'x' NOT NULL,
@@ -233,7 +231,7 @@ SELECT 6 AS behind_code;
 -- 3:1: RC0604 adapted: Client command left out: set_config
 -- 4:1: RC0602 by hand: No counterpart on the target: extension citext
 -- 5:1: RC0105 adapted: Enumeration becomes a named type: public.kind: its columns get a check each
--- 6:1: RC0602 by hand: No counterpart on the target: a type of its own cannot be said in mariadb
+-- 6:1: RC0609 adapted: Said in other words: public.pair: rows of it say their fields themselves
 -- 7:1: RC0609 adapted: Said in other words: public.posint: its columns get the type and the checks themselves
 -- 8:1: RC0502 adapted: Storage clauses left out: WITH (fillfactor = '70')
 -- 10:5: RC0115 check: Array becomes a JSON array: tags: array as json
