@@ -159,7 +159,7 @@ INSERT INTO STAR (TS) VALUES (TIMESTAMP '2002-01-01 10:30:00.123456');
 -- 7:1: RC0604 adapted: Client command left out: CREATE STOGROUP, storage of the source's server
 -- 10:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: SET PATH = "SYSIBM" , "SYSFUN" , "SYSPROC" , "SYSIBMADM" , "KESTREL"
 -- 12:1: RC0609 adapted: Said in other words: MAGNITUDE: its columns get the type and the checks themselves
--- 13:1: RC0609 adapted: Said in other words: ADDR: rows of it say their fields themselves
+-- 13:1: RC0609 adapted: Said in other words: the type ADDR is left out: variables for its rows say their fields
 -- 14:1: RC0502 adapted: Storage clauses left out: COMPRESS YES ADAPTIVE VALUE COMPRESSION DISTRIBUTE BY HASH ("STARNO") IN "USERSPACE1" INDEX IN "IX" LONG IN "TS32"
 -- 14:1: RC0502 adapted: Storage clauses left out: ORGANIZE BY ROW
 -- 23:5: RC0110 check: Number without precision is bounded: DF: number without precision as decimal(65,30)

@@ -231,7 +231,7 @@ SELECT 6 AS behind_code;
 -- 3:1: RC0604 adapted: Client command left out: set_config
 -- 4:1: RC0602 by hand: No counterpart on the target: extension citext
 -- 5:1: RC0105 adapted: Enumeration becomes a named type: public.kind: its columns get a check each
--- 6:1: RC0609 adapted: Said in other words: public.pair: rows of it say their fields themselves
+-- 6:1: RC0609 adapted: Said in other words: the type public.pair is left out: variables for its rows say their fields
 -- 7:1: RC0609 adapted: Said in other words: public.posint: its columns get the type and the checks themselves
 -- 8:1: RC0502 adapted: Storage clauses left out: WITH (fillfactor = '70')
 -- 10:5: RC0115 check: Array becomes a JSON array: tags: array as json
