@@ -17,6 +17,7 @@ import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TypeName;
 
@@ -45,6 +46,8 @@ final class CodeFrame {
     private final Map<String, Condition> conditions = new HashMap<>();
     private final Map<String, List<Scope.ColumnFacts>> cursors = new HashMap<>();
     private final Map<String, List<Scope.ColumnFacts>> held = new HashMap<>();
+    private final Map<String, Query> queries = new HashMap<>();
+    private final Map<String, Name> rowsAtHand = new HashMap<>();
     private final Deque<Active> notFound = new ArrayDeque<>();
     private final Deque<Active> continuing = new ArrayDeque<>();
     private final Deque<CodeStatement.Loop> loops = new ArrayDeque<>();
@@ -128,6 +131,26 @@ final class CodeFrame {
 
     boolean isCursor(Name name) {
         return cursors.containsKey(name.text().toLowerCase(Locale.ROOT));
+    }
+
+    /** Says what query a cursor has. */
+    void reads(Name cursor, Query query) {
+        queries.put(cursor.text().toLowerCase(Locale.ROOT), query);
+    }
+
+    /** The query of a cursor, where it is known. */
+    Optional<Query> query(Name cursor) {
+        return Optional.ofNullable(queries.get(cursor.text().toLowerCase(Locale.ROOT)));
+    }
+
+    /** Says which variable has the row that a cursor is at. */
+    void isAt(Name cursor, Name row) {
+        rowsAtHand.put(cursor.text().toLowerCase(Locale.ROOT), row);
+    }
+
+    /** The variable with the row that a cursor is at. */
+    Optional<Name> rowOf(Name cursor) {
+        return Optional.ofNullable(rowsAtHand.get(cursor.text().toLowerCase(Locale.ROOT)));
     }
 
     /** Says what a variable for a row holds. */

@@ -39,6 +39,8 @@ final class CodeHeads {
         }
         if (!routine.rows().isEmpty() && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_HANDLERS) {
             adapter.knowledge.code().signatures().addProcedure(routine.name(), isOfValues(routine.rows()));
+            RowFunctions.of(routine)
+                    .ifPresent(q -> adapter.knowledge.code().signatures().addQuery(routine.name(), q));
         }
         boolean plain =
                 routine.parameters().stream().noneMatch(p -> p.type().name().contains("%"));

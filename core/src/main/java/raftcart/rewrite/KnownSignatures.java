@@ -31,6 +31,7 @@ final class KnownSignatures {
     private final Map<String, Optional<LogicalType>> results = new HashMap<>();
     private final Set<String> ofRows = new HashSet<>();
     private final Map<String, Boolean> procedures = new HashMap<>();
+    private final Map<String, RowFunctions.OfQuery> queries = new HashMap<>();
     private final Set<String> ofCursors = new HashSet<>();
 
     /** What a parameter takes; what it is where a call leaves it out. */
@@ -77,6 +78,20 @@ final class KnownSignatures {
      */
     void addProcedure(QualifiedName name, boolean ofValues) {
         procedures.put(key(name), ofValues);
+    }
+
+    /** Remembers a function of one query. */
+    void addQuery(QualifiedName name, RowFunctions.OfQuery query) {
+        queries.put(key(name), query);
+    }
+
+    boolean hasQueries() {
+        return !queries.isEmpty();
+    }
+
+    /** The one query of a function. */
+    Optional<RowFunctions.OfQuery> query(QualifiedName name) {
+        return Optional.ofNullable(queries.get(key(name)));
     }
 
     /**
@@ -173,7 +188,10 @@ final class KnownSignatures {
     }
 
     /** Arguments as they are, but for texts and lists that a routine takes as arrays. */
-    private static List<Expr> arrays(List<Taken> wanted, List<Expr> given, ExprAdapter adapter) {
+    private static List<Expr> arrays(List<Taken> wanted, List<Expr> said, ExprAdapter adapter) {
+        List<Expr> given = adapter.from.has(SqlFeature.NAMED_ARGUMENTS) && !adapter.to.has(SqlFeature.NAMED_ARGUMENTS)
+                ? whole(wanted, said)
+                : said;
         List<Expr> all = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
             boolean array = !wanted.isEmpty()
@@ -193,6 +211,27 @@ final class KnownSignatures {
                             : adapter.expr(given.get(i)));
         }
         return all;
+    }
+
+    /** Arguments in the order of the parameters, with the defaults of those that a call leaves out. */
+    private static List<Expr> whole(List<Taken> wanted, List<Expr> given) {
+        List<Expr> all = new ArrayList<>();
+        for (int i = 0; i < wanted.size(); i++) {
+            Name name = wanted.get(i).name();
+            Optional<Expr> placed = i < given.size() && !(given.get(i) instanceof Expr.NamedArgument)
+                    ? Optional.of(given.get(i))
+                    : given.stream()
+                            .filter(a -> a instanceof Expr.NamedArgument n
+                                    && n.name().matches(name))
+                            .map(a -> ((Expr.NamedArgument) a).value())
+                            .findFirst();
+            Optional<Expr> argument = placed.or(wanted.get(i)::initial);
+            if (argument.isEmpty()) {
+                return given; // another routine of the name
+            }
+            all.add(argument.get());
+        }
+        return wanted.isEmpty() ? given : all;
     }
 
     private static Expr argument(Expr given, Taken wanted, ExprAdapter adapter) {

@@ -7,10 +7,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.finding.FindingCode;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Expected;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
+import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
@@ -32,6 +35,79 @@ final class PlChanges {
         return into.change() instanceof Statement.Delete delete
                 ? deleted(delete, into)
                 : updated((Statement.Update) into.change(), into);
+    }
+
+    /** A change of the row that a cursor is at, by the key of that row, which a variable has. */
+    Statement byKey(Statement change) {
+        if (change instanceof Statement.Update update && isOfCursor(update.where())) {
+            return new Statement.Update(
+                    update.with(),
+                    update.target(),
+                    update.assignments(),
+                    update.from(),
+                    Optional.of(key(update.where().get(), update.target())),
+                    update.order(),
+                    update.limit(),
+                    update.returning(),
+                    update.span());
+        }
+        if (change instanceof Statement.Delete delete && isOfCursor(delete.where())) {
+            return new Statement.Delete(
+                    delete.with(),
+                    delete.targets(),
+                    delete.table(),
+                    delete.using(),
+                    Optional.of(key(delete.where().get(), delete.table())),
+                    delete.order(),
+                    delete.limit(),
+                    delete.returning(),
+                    delete.span());
+        }
+        return change;
+    }
+
+    private static boolean isOfCursor(Optional<Expr> where) {
+        return where.filter(w -> w instanceof Expr.Call c && c.is("row_of_cursor"))
+                .isPresent();
+    }
+
+    private Expr key(Expr where, TableRef table) {
+        Name cursor =
+                ((Expr.Column) ((Expr.Call) where).arguments().get(0)).name().last();
+        Optional<Name> row = pl.frame().rowOf(cursor);
+        List<Name> key = table instanceof TableRef.Table t
+                ? pl.adapter()
+                        .knowledge
+                        .table(t.name())
+                        .flatMap(k -> k.keys().stream().findFirst())
+                        .orElse(List.of())
+                : List.of();
+        boolean reads = pl.frame()
+                .query(cursor)
+                .filter(q -> q.body() instanceof QueryBody.Select s
+                        && s.from().size() == 1
+                        && s.from().get(0) instanceof TableRef.Table
+                        && key.stream().allMatch(k -> isRead(k, s)))
+                .isPresent();
+        if (row.isEmpty() || key.isEmpty() || !reads) {
+            throw CodeAdapter.at(where.span(), "WHERE CURRENT OF a cursor whose row has no key that is known");
+        }
+        List<Expr> same = key.stream()
+                .<Expr>map(k -> new Expr.Binary(
+                        BinaryOperator.EQUAL,
+                        new Expr.Column(QualifiedName.of(k.text()), false, where.span()),
+                        Expr.Column.of(row.get().text(), k.text()),
+                        where.span()))
+                .toList();
+        return same.size() == 1 ? same.get(0) : new Expr.Junction(true, same, where.span());
+    }
+
+    private static boolean isRead(Name key, QueryBody.Select select) {
+        return select.items().stream()
+                .anyMatch(i -> i.value() instanceof Expr.Star
+                        || i.value() instanceof Expr.Column c
+                                && c.name().last().matches(key)
+                                && i.alias().map(key::matches).orElse(true));
     }
 
     private List<Statement> deleted(Statement.Delete delete, CodeStatement.ChangeInto into) {

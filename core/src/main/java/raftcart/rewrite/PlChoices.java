@@ -21,7 +21,7 @@ final class PlChoices {
 
     List<Choice> choices(List<Choice> choices) {
         return choices.stream()
-                .map(c -> new Choice(adapter.condition(pl.meant(c.condition())), pl.statements(c.body())))
+                .map(c -> new Choice(new PlValues(pl).condition(c.condition()), pl.statements(c.body())))
                 .toList();
     }
 

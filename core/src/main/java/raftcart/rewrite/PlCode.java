@@ -94,6 +94,7 @@ final class PlCode {
             List<CodeStatement.Parameter> parameters =
                     routine.parameters().stream().map(this::parameter).toList();
             adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
+            HiddenColumns.refuse(routine.body(), routine.traits().columnsFirst(), routine.span(), frame, adapter);
             Block body = !routine.rows().isEmpty()
                     ? givingRows(routine)
                     : nothing ? givingNull(routine) : whole(routine.body());
@@ -131,9 +132,6 @@ final class PlCode {
                 || routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
         if (several && CodeHeads.callsItself(routine)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself and gives rows");
-        }
-        if (routine.traits().columnsFirst()) {
-            throw CodeAdapter.at(routine.span(), "names that mean columns where they could mean variables");
         }
         routine.traits().lookup().ifPresent(l -> {
             throw CodeAdapter.at(routine.span(), "names that are looked up in " + l.text());
@@ -297,7 +295,7 @@ final class PlCode {
             return List.of();
         }
         if (statement instanceof CodeStatement.Evaluate evaluate) {
-            return evaluated(evaluate);
+            return new PlValues(this).evaluated(evaluate);
         }
         if (statement instanceof CodeStatement.ReturnText text) {
             return given(text);
@@ -358,24 +356,8 @@ final class PlCode {
                 (q, apart, place) -> apart.expressions().query(q));
     }
 
-    /** What is computed for what it does; of a query for each of its rows. */
-    private List<Statement> evaluated(CodeStatement.Evaluate evaluate) {
-        Span span = evaluate.span();
-        Expr value = evaluate.value() instanceof Expr.Subquery query ? PlRows.counted(query) : evaluate.value();
-        Expr adapted = adapter.expr(meant(value));
-        if (!asksForFound()) {
-            return List.of(new CodeStatement.Evaluate(adapted, span));
-        }
-        Expr found = Expr.Column.of(FOUND.text());
-        return value == evaluate.value()
-                ? List.of(
-                        new CodeStatement.Evaluate(adapted, span),
-                        new CodeStatement.Assign(found, Expr.Literal.number(1), span))
-                : List.of(new CodeStatement.Assign(found, adapted, span));
-    }
-
     private List<Statement> change(Statement statement) {
-        List<Statement> all = new ArrayList<>(statements.adapt(statement));
+        List<Statement> all = new ArrayList<>(statements.adapt(new PlChanges(this).byKey(statement)));
         boolean counts = asksForFound()
                 && (statement instanceof Statement.Update
                         || statement instanceof Statement.Delete
@@ -442,7 +424,7 @@ final class PlCode {
             if (loop instanceof CodeStatement.Loop l) {
                 return new CodeStatement.Loop(
                         Optional.of(label),
-                        l.before().map(b -> adapter.condition(meant(b))),
+                        l.before().map(new PlValues(this)::condition),
                         Optional.empty(),
                         statements(l.body()),
                         l.span());
@@ -463,7 +445,7 @@ final class PlCode {
         Statement plain = new CodeStatement.Jump(jump.again(), Optional.of(label), Optional.empty(), jump.span());
         return jump.when()
                 .<Statement>map(w -> new CodeStatement.If(
-                        List.of(new Choice(adapter.condition(meant(w)), List.of(plain))), List.of(), jump.span()))
+                        List.of(new Choice(new PlValues(this).condition(w), List.of(plain))), List.of(), jump.span()))
                 .orElse(plain);
     }
 

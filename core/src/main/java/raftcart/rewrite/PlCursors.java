@@ -48,6 +48,7 @@ final class PlCursors {
             }
             adapter.scope.add(
                     Scope.Relation.ofVariables(cursor.name().text(), pl.frame().facts()));
+            pl.frame().reads(cursor.name(), cursor.query());
             pl.frame().goes(cursor.name(), adapter.finder.columns(cursor.query(), adapter.scope));
             return new Declaration.Cursor(cursor.name(), parameters, adapter.query(cursor.query()), cursor.span());
         } finally {
@@ -72,6 +73,12 @@ final class PlCursors {
     List<Statement> fetch(CodeStatement.Fetch fetch) {
         Span span = fetch.span();
         List<Expr> targets = new PlRecords(pl).targets(fetch.targets());
+        if (new PlRecords(pl).held(fetch.targets()).isPresent()) {
+            pl.frame()
+                    .isAt(
+                            fetch.cursor(),
+                            ((Expr.Column) fetch.targets().get(0)).name().last());
+        }
         Expr found = Expr.Column.of(PlCode.FOUND.text());
         Statement read = new CodeStatement.Fetch(fetch.cursor(), targets, span);
         List<Statement> all = new ArrayList<>(noting(read, span));

@@ -191,6 +191,7 @@ final class PlRows {
         Map<String, Scope.ColumnFacts> facts = new LinkedHashMap<>();
         pl.frame().cursor(cursor).forEach(c -> facts.put(c.name().toLowerCase(Locale.ROOT), c));
         adapter.scope.add(new Scope.Relation(rows.row().text(), facts, !facts.isEmpty()));
+        pl.frame().isAt(cursor, rows.row());
         return new ForRows(
                 Optional.of(label),
                 rows.row(),

@@ -34,20 +34,29 @@ final class PlTriggers {
         if (trigger.timing() == Timing.INSTEAD) {
             throw CodeAdapter.at(trigger.span(), "a trigger in the place of a change");
         }
-        if (!trigger.eachRow()) {
-            throw CodeAdapter.at(trigger.span(), "a trigger for each statement");
-        }
         Statement.CallProcedure call = (Statement.CallProcedure) trigger.body();
+        Statement body = adapter.knowledge
+                .triggerFunction(call.name())
+                .orElseThrow(() -> CodeAdapter.at(
+                        trigger.span(), "a trigger whose function " + call.name() + " is not translated"))
+                .body();
+        if (!trigger.eachRow()) {
+            Statement each = RowByRow.body(trigger, body, adapter)
+                    .orElseThrow(() -> CodeAdapter.at(trigger.span(), "a trigger for each statement"));
+            adapter.note(FindingCode.SYNTAX_ADAPTED, trigger.span(), "the rows of a change one by one");
+            return each(RowByRow.each(trigger), each, statements, code);
+        }
         if (trigger.rows().isPresent()) {
             throw CodeAdapter.at(trigger.span(), "a trigger that reads the rows of a change as tables");
         }
-        CodeStatement.CreateRoutine function = adapter.knowledge
-                .triggerFunction(call.name())
-                .orElseThrow(() -> CodeAdapter.at(
-                        trigger.span(), "a trigger whose function " + call.name() + " is not translated"));
+        return each(trigger, body, statements, code);
+    }
+
+    private static List<Statement> each(
+            CreateTrigger trigger, Statement body, StatementAdapter statements, CodeAdapter code) {
         List<Statement> all = new ArrayList<>();
         for (Event event : trigger.events()) {
-            all.add(one(trigger, event, function.body(), statements, code));
+            all.add(one(trigger, event, body, statements, code));
         }
         return all;
     }

@@ -1,13 +1,11 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
@@ -24,9 +22,6 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.StatementMapper;
-import raftcart.sql.tree.StatementSearch;
-import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
 /**
@@ -74,7 +69,7 @@ final class PsmCode {
                         p.initial().map(adapter::expr)));
             }
             adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
-            refuseHidden(routine.body(), routine.traits().columnsFirst(), routine.span());
+            HiddenColumns.refuse(routine.body(), routine.traits().columnsFirst(), routine.span(), frame, adapter);
             return new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
@@ -99,7 +94,7 @@ final class PsmCode {
             for (String row : List.of("NEW", "OLD")) {
                 Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
             }
-            refuseHidden(trigger.body(), trigger.columnsFirst(), trigger.span());
+            HiddenColumns.refuse(trigger.body(), trigger.columnsFirst(), trigger.span(), frame, adapter);
             return new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
@@ -143,56 +138,6 @@ final class PsmCode {
 
     private static Expr of(String row, Name column) {
         return new Expr.Column(new QualifiedName(List.of(Name.of(row), column)), false, Span.NONE);
-    }
-
-    /** Names that mean columns on the source mean variables on the target, where there are both. */
-    private void refuseHidden(Statement whole, boolean columnsFirst, Span span) {
-        if (!columnsFirst) {
-            return;
-        }
-        Set<QualifiedName> tables = tables(whole);
-        Set<String> columns = new HashSet<>();
-        tables.stream()
-                .flatMap(t -> adapter.knowledge.table(t).stream())
-                .forEach(t -> columns.addAll(t.columns().keySet()));
-        Set<String> variables = new HashSet<>(frame.facts().keySet());
-        StatementSearch.anyStatement(List.of(whole), s -> {
-            if (s instanceof Block b) {
-                b.declarations().forEach(d -> variables.add(d.name().text().toLowerCase(Locale.ROOT)));
-            }
-            return false;
-        });
-        variables.stream().filter(columns::contains).findFirst().ifPresent(v -> {
-            throw CodeAdapter.at(span, v + ", a variable and a column, which is meant on the source");
-        });
-        boolean unknown =
-                tables.stream().anyMatch(t -> adapter.knowledge.table(t).isEmpty());
-        if (unknown && !variables.isEmpty()) {
-            adapter.note(
-                    FindingCode.SYNTAX_CHECK,
-                    span,
-                    "a variable with the name of a column of a table that is not known here hides that on the target");
-        }
-    }
-
-    private static Set<QualifiedName> tables(Statement whole) {
-        Set<QualifiedName> tables = new HashSet<>();
-        new StatementMapper() {
-            @Override
-            public TableRef table(TableRef ref) {
-                if (ref instanceof TableRef.Table t) {
-                    tables.add(t.name());
-                }
-                return super.table(ref);
-            }
-
-            @Override
-            protected QualifiedName changed(QualifiedName table) {
-                tables.add(table);
-                return table;
-            }
-        }.statement(whole);
-        return tables;
     }
 
     /** The body, under a label where something leaves it. */

@@ -92,7 +92,8 @@ class QueryAdapter extends ExprAdapter {
             return query;
         }
         Query locked = new TableLocks(this)
-                .rewrite(InlinedTables.in(RowSequences.once(OrderedTwice.parted(query), this), this));
+                .rewrite(InlinedTables.in(
+                        RowSequences.once(OrderedTwice.parted(RowFunctions.rewrite(query, this)), this), this));
         Query named = NamedWindows.rewrite(locked, this);
         Query joined = LateralQueries.rewrite(RowsAmongColumns.rewrite(named, this), this);
         Query documents = DependentRows.rewrite(DocumentRows.rewrite(joined, this), this);

@@ -16,7 +16,7 @@ interface ArgumentTest {
     /**
      * The test of a name: {@code character}, a constant of one character; {@code characters}, a constant none of whose
      * characters means something between the brackets of a regular expression; {@code constant}, a whole number that
-     * is given; {@code punctuation}, signs that no letter of JSON is
+     * is given; {@code separator}, a regular expression of a few signs alone; {@code punctuation}, signs that no letter of JSON is
      * written with; {@code ungrouped}, a text without a parenthesis, and {@code unescaped}, one without a backslash;
      * {@code given}, any constant but NULL; {@code fraction}, a number that is no whole one; {@code first} and
      * {@code last}, the constants 1 and -1; or a kind of values.
@@ -36,6 +36,7 @@ interface ArgumentTest {
             case "last" -> (argument, kinds) -> isMinusOne(argument);
             case "characters" -> (argument, kinds) -> isText(argument, "[^\\[\\]^&~|\\\\-]+");
             case "punctuation" -> (argument, kinds) -> isText(argument, "[ ,;:|+*#~=._-]+");
+            case "separator" -> (argument, kinds) -> isText(argument, "\\[?[ ,;:#~=_-]+]?[+]?");
             case "ungrouped" -> (argument, kinds) -> isText(argument, "[^(]+");
             case "unescaped" -> (argument, kinds) -> isText(argument, "[^\\\\]*");
             default -> {

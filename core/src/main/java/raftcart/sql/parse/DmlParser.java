@@ -167,7 +167,10 @@ final class DmlParser {
             return Optional.empty();
         }
         if (cursor.atWords("CURRENT", "OF")) {
-            throw cursor.byHand("WHERE CURRENT OF a cursor");
+            Span span = cursor.take().span();
+            cursor.take();
+            return Optional.of(Expr.Call.of("row_of_cursor", new Expr.Column(parsing.qualifiedName(), false, span))
+                    .at(span));
         }
         Expr where = parsing.expressions.expression();
         if (cursor.peek().isWord("PLAN") && cursor.peek(1).isSymbol("(")) {
