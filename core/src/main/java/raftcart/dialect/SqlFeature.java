@@ -776,8 +776,18 @@ public enum SqlFeature {
     FETCH_ENDS_QUIETLY,
     /** The number of rows that an UPDATE changed has those alone whose values are others now. */
     COUNTS_CHANGED_ROWS,
-    /** A routine may go through the rows of a query, and through whole numbers, with FOR. */
+    /** A routine may go through the rows of a query with FOR. */
     LOOPS_OVER_ROWS,
+    /** A routine may go through whole numbers with FOR. */
+    LOOPS_OVER_NUMBERS,
+    /** The columns of the rows of such a loop are variables, and no parts of a row. */
+    ROWS_OF_LOOPS_ARE_COLUMNS,
+    /** A query among the statements of a procedure hands its rows to the caller. */
+    QUERIES_OF_CODE_GIVE_ROWS,
+    /** Code may set savepoints, and end a transaction. */
+    CODE_ENDS_TRANSACTIONS,
+    /** A trigger may fire for the change of some columns alone. */
+    TRIGGERS_WATCH_COLUMNS,
     /** JSON documents are put together over windows. */
     WINDOW_DOCUMENTS,
     /** A truth value that becomes a text is TRUE or FALSE; elsewhere true or false. */

@@ -150,6 +150,10 @@ final class ArrayDocuments {
     }
 
     private Expr array(Expr value, LogicalType type) {
+        Expr bare = value instanceof Expr.Cast cast ? cast.value() : value;
+        if (bare instanceof Expr.ArrayItems items) {
+            return made(items, Optional.of(type));
+        }
         return value instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
                 ? ArrayTexts.json(l, new LogicalType.Array(type))
                 : adapter.expr(value);

@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import raftcart.catalog.ObjectName;
-import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
@@ -472,25 +470,6 @@ final class CodeAdapter {
 
     /** The type of a variable as the target writes it. */
     TypeName written(Name name, LogicalType type) {
-        if (type instanceof LogicalType.Opaque o && o.nativeName().equals(CodeResults.CURSOR.name())) {
-            return CodeResults.CURSOR;
-        }
-        boolean listed = type instanceof LogicalType.Enumeration || type instanceof LogicalType.Members;
-        ColumnUse use = new ColumnUse(new ObjectName("", ""), name.text(), false, false, 0, 0, false, false);
-        boolean exact = KindFinder.kind(type) == ValueKind.TEXT
-                && !adapter.from.has(SqlFeature.IGNORES_CASE)
-                && adapter.to.has(SqlFeature.IGNORES_CASE);
-        String letters = exact
-                ? adapter.to
-                        .types()
-                        .exactTexts(adapter.from.has(SqlFeature.IGNORES_PADDING))
-                        .map(c -> " " + c)
-                        .orElse("")
-                : "";
-        return adapter.written(adapter.to
-                        .types()
-                        .choose(listed ? new LogicalType.Text(0) : type, use)
-                        .sql()
-                + letters);
+        return types.written(name, type);
     }
 }

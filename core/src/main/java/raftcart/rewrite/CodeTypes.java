@@ -4,10 +4,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import raftcart.catalog.ObjectName;
+import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TypeName;
@@ -92,5 +95,38 @@ final class CodeTypes {
 
     private Span place() {
         return code.place();
+    }
+
+    /** The type of a variable as the target writes it. */
+    TypeName written(Name name, LogicalType type) {
+        if (type instanceof LogicalType.Opaque o && o.nativeName().equals(CodeResults.CURSOR.name())) {
+            return CodeResults.CURSOR;
+        }
+        boolean array = type instanceof LogicalType.Array
+                && !(TargetTypes.chosen(type, code.adapter().to) instanceof LogicalType.Array)
+                && !code.adapter().writes("array_item");
+        if (array) {
+            throw CodeAdapter.at(place(), name.text() + ", an array");
+        }
+        boolean listed = type instanceof LogicalType.Enumeration || type instanceof LogicalType.Members;
+        ColumnUse use = new ColumnUse(new ObjectName("", ""), name.text(), false, false, 0, 0, false, false);
+        boolean exact = KindFinder.kind(type) == ValueKind.TEXT
+                && !code.adapter().from.has(SqlFeature.IGNORES_CASE)
+                && code.adapter().to.has(SqlFeature.IGNORES_CASE);
+        String letters = exact
+                ? code.adapter()
+                        .to
+                        .types()
+                        .exactTexts(code.adapter().from.has(SqlFeature.IGNORES_PADDING))
+                        .map(c -> " " + c)
+                        .orElse("")
+                : "";
+        return code.adapter()
+                .written(code.adapter()
+                                .to
+                                .types()
+                                .choose(listed ? new LogicalType.Text(0) : type, use)
+                                .sql()
+                        + letters);
     }
 }

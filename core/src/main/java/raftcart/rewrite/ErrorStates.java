@@ -43,6 +43,16 @@ final class ErrorStates {
         return numbers;
     }
 
+    /** True for a dialect whose errors have numbers of its own. */
+    static boolean hasNumbers(String dialect) {
+        return !numbered(dialect).isEmpty();
+    }
+
+    /** A state as a dialect has it where that is another than the standard's, or PostgreSQL's. */
+    static String inWordsOf(String dialect, String state) {
+        return TABLE.path(dialect).path("state " + state).asText(state);
+    }
+
     /** The state for a number or name; the first where it stands for several. */
     static Optional<String> of(String dialect, String number) {
         return all(dialect, number).stream().findFirst();

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
@@ -116,6 +117,9 @@ final class PlBlocks {
             return Optional.empty();
         }
         if (!frame.kind.isProcedure()) {
+            if (!adapter.to.has(SqlFeature.CODE_ENDS_TRANSACTIONS)) {
+                throw CodeAdapter.at(block.span(), "a block whose changes are undone");
+            }
             return Optional.of(pl.label("block"));
         }
         adapter.note(
@@ -149,7 +153,9 @@ final class PlBlocks {
         List<Condition> all = new ArrayList<>();
         ErrorStates.numbers(adapter.to.name(), state).forEach(n -> all.add(new Condition(Condition.Kind.NUMBER, n)));
         // Code may raise the state, too, which has none of these numbers then.
-        all.add(new Condition(Condition.Kind.STATE, state.equals(RAISED) ? OWN_ERROR : state));
+        all.add(new Condition(
+                Condition.Kind.STATE,
+                state.equals(RAISED) ? OWN_ERROR : ErrorStates.inWordsOf(adapter.to.name(), state)));
         return all;
     }
 

@@ -429,7 +429,7 @@ final class PlCode {
                         statements(l.body()),
                         l.span());
             }
-            if (!adapter.to.has(SqlFeature.LOOPS_OVER_ROWS)) {
+            if (loop instanceof CodeStatement.ForRows && !adapter.to.has(SqlFeature.LOOPS_OVER_ROWS)) {
                 throw CodeAdapter.at(loop.span(), "FOR");
             }
             return new PlRows(this).loop(loop, label);

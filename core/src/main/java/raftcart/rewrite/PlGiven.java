@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.Scope.ColumnFacts;
@@ -130,6 +131,9 @@ final class PlGiven {
                     .toList()));
         }
         Query adapted = adapter.query(query);
+        if (direct && !adapter.to.has(SqlFeature.QUERIES_OF_CODE_GIVE_ROWS)) {
+            return new CodeStatement.ReturnRows(adapted, returned.span());
+        }
         return direct
                 ? new Statement.QueryStatement(adapted, Optional.empty(), false, returned.span())
                 : Statement.Insert.of(

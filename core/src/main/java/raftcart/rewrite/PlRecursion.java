@@ -52,7 +52,7 @@ final class PlRecursion {
                 new Block(block.label(), declarations, block.handlers(), block.body(), block.rescues(), block.span());
         return new CreateRoutine(
                 procedure,
-                function.replace(),
+                true, // it is no part of what the source drops
                 parameters,
                 Optional.empty(),
                 List.of(),

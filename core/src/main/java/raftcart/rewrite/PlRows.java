@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
@@ -91,6 +92,9 @@ final class PlRows {
     }
 
     private Statement range(ForRange range, Name label) {
+        if (!adapter.to.has(SqlFeature.LOOPS_OVER_NUMBERS)) {
+            return counted(range, label);
+        }
         if (range.step().isPresent()) {
             return stepping(range, label);
         }
@@ -106,6 +110,24 @@ final class PlRows {
                 Optional.empty(),
                 pl.statements(range.body()),
                 range.span());
+    }
+
+    /** A loop with a counter of its own. */
+    private Statement counted(ForRange range, Name label) {
+        Expr from = adapter.expr(pl.meant(range.from()));
+        Expr to = adapter.expr(pl.meant(range.to()));
+        Optional<Expr> step = range.step().map(s -> adapter.expr(pl.meant(s)));
+        declare(range);
+        ForRange adapted = new ForRange(
+                Optional.of(label),
+                range.variable(),
+                range.reverse(),
+                from,
+                to,
+                step,
+                pl.statements(range.body()),
+                range.span());
+        return CountedLoops.of(adapted, label, pl.code().written(range.variable(), new LogicalType.Int(32, false)));
     }
 
     private void declare(ForRange range) {
@@ -161,10 +183,11 @@ final class PlRows {
                                         || s instanceof Statement.CallProcedure);
     }
 
-    private Statement rows(ForRows rows, Name label) {
-        if (rows.cursor().isPresent()) {
-            return ofCursor(rows, label);
+    private Statement rows(ForRows given, Name label) {
+        if (given.cursor().isPresent()) {
+            return ofCursor(given, label);
         }
+        ForRows rows = ColumnLoops.fitted(given, adapter);
         Query query = rows.query().orElseThrow();
         List<Scope.ColumnFacts> columns = adapter.finder.columns(query, adapter.scope);
         Query adapted = adapter.query(query);

@@ -16,6 +16,8 @@ import raftcart.type.LogicalType;
 
 /** Conditions of PL/pgSQL, and values that are computed for what that does. */
 final class PlValues {
+    private static final int DIGITS = 64;
+
     private final PlCode pl;
     private final QueryAdapter adapter;
 
@@ -48,12 +50,13 @@ final class PlValues {
 
     /** A value that nobody wants, in a variable, as only assignments fail of a division by zero. */
     private List<Statement> ignored(Expr value, Span span) {
-        Name variable = Name.of("ignored_");
-        LogicalType text = new LogicalType.Text(0);
+        boolean number = adapter.kind(value).isNumber();
+        Name variable = Name.of(number ? "ignored_" : "ignored_text_");
+        LogicalType type = number ? new LogicalType.Floating(DIGITS) : new LogicalType.Text(0);
         if (pl.added().stream().noneMatch(d -> d.name().equals(variable))) {
             pl.added()
                     .add(new Declaration.Variable(
-                            variable, pl.code().written(variable, text), Optional.empty(), false, span));
+                            variable, pl.code().written(variable, type), Optional.empty(), false, span));
         }
         List<Statement> all = new ArrayList<>(List.of(
                 new CodeStatement.Assign(Expr.Column.of(variable.text()), adapter.expr(pl.meant(value)), span)));

@@ -10,6 +10,7 @@ import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -22,6 +23,7 @@ import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 import raftcart.type.LogicalType;
 
 /**
@@ -46,7 +48,7 @@ final class PsmCode {
     Statement routine(CodeStatement.CreateRoutine routine) {
         CodeHeads heads = new CodeHeads(code);
         heads.know(routine);
-        if (CodeHeads.callsItself(routine) && !adapter.from.has(SqlFeature.BLOCKS_HANDLE)) {
+        if (CodeHeads.callsItself(routine)) {
             throw CodeAdapter.at(routine.span(), "a function that calls itself");
         }
         routine.parameters().forEach(heads::sayDefault);
@@ -69,7 +71,9 @@ final class PsmCode {
                         p.initial().map(adapter::expr)));
             }
             adapter.scope.add(Scope.Relation.ofVariables(routine.name().last().text(), frame.facts()));
-            HiddenColumns.refuse(routine.body(), routine.traits().columnsFirst(), routine.span(), frame, adapter);
+            HiddenColumns.refuse(
+                    routine.body(), meansOther(routine.traits().columnsFirst()), routine.span(), frame, adapter);
+            refuse(routine.body());
             return new CodeStatement.CreateRoutine(
                     routine.name(),
                     routine.replace(),
@@ -85,6 +89,32 @@ final class PsmCode {
         }
     }
 
+    /** True where a name that could mean a column or a variable means the other one on the target. */
+    private boolean meansOther(boolean columnsFirst) {
+        return columnsFirst != adapter.to.grammar().has(GrammarFeature.COLUMNS_HIDE_VARIABLES);
+    }
+
+    /** Refuses what the engine of the source alone has in its code. */
+    private void refuse(Statement body) {
+        boolean session = !adapter.to.has(SqlFeature.SESSION_VARIABLES)
+                && StatementSearch.anyExpression(List.of(body), SessionVariables::isOne);
+        if (session) {
+            throw CodeAdapter.at(place(), "a variable of the session");
+        }
+        boolean again = !adapter.to.has(SqlFeature.QUERIES_OF_CODE_GIVE_ROWS)
+                && StatementSearch.anyStatement(
+                        List.of(body),
+                        s -> s instanceof CodeStatement.Loop loop
+                                && StatementSearch.anyStatement(loop.body(), PsmCode::givesRows));
+        if (again) {
+            throw CodeAdapter.at(place(), "a query that gives its rows again and again");
+        }
+    }
+
+    private static boolean givesRows(Statement statement) {
+        return statement instanceof Statement.QueryStatement q && q.into().isEmpty();
+    }
+
     Statement trigger(CodeStatement.CreateTrigger trigger) {
         frame = code.open(CodeFrame.Kind.TRIGGER, trigger.body(), Optional.empty());
         Scope before = adapter.scope;
@@ -94,7 +124,8 @@ final class PsmCode {
             for (String row : List.of("NEW", "OLD")) {
                 Scope.Relation.of(row, trigger.table(), adapter.knowledge).ifPresent(adapter.scope::add);
             }
-            HiddenColumns.refuse(trigger.body(), trigger.columnsFirst(), trigger.span(), frame, adapter);
+            HiddenColumns.refuse(trigger.body(), meansOther(trigger.columnsFirst()), trigger.span(), frame, adapter);
+            refuse(trigger.body());
             return new CodeStatement.CreateTrigger(
                     trigger.name(),
                     trigger.replace(),
@@ -120,9 +151,14 @@ final class PsmCode {
         if (trigger.events().size() > 1) {
             throw CodeAdapter.at(trigger.span(), "a trigger for several kinds of change");
         }
-        List<Expr> changed = trigger.events().get(0).columns().stream()
-                .<Expr>map(c -> new Expr.Binary(BinaryOperator.DIFFERENT, of("old", c), of("new", c), trigger.span()))
-                .toList();
+        boolean watches = adapter.to.has(SqlFeature.TRIGGERS_WATCH_COLUMNS);
+        List<Expr> changed = (watches
+                        ? List.<Name>of()
+                        : trigger.events().get(0).columns())
+                .stream()
+                        .<Expr>map(c ->
+                                new Expr.Binary(BinaryOperator.DIFFERENT, of("old", c), of("new", c), trigger.span()))
+                        .toList();
         List<Expr> all = new ArrayList<>(trigger.when().stream().toList());
         if (!changed.isEmpty()) {
             all.add(changed.size() == 1 ? changed.get(0) : new Expr.Junction(false, changed, trigger.span()));
@@ -199,14 +235,33 @@ final class PsmCode {
         if (over) {
             return List.of(over((CodeStatement) statement));
         }
+        boolean assigns = statement instanceof CodeStatement.Assign
+                || statement instanceof CodeStatement.SelectInto
+                || statement instanceof CodeStatement.Return;
         return statement instanceof CodeStatement simple
-                ? List.of(simple(simple))
-                : statement instanceof Statement.Transaction ? List.of(statement) : statements.adapt(statement);
+                ? adapter.dividing(
+                        assigns && adapter.from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE),
+                        () -> List.of(simple(simple)))
+                : plain(statement);
+    }
+
+    private List<Statement> plain(Statement statement) {
+        if (statement instanceof Statement.Transaction transaction) {
+            if (!adapter.to.has(SqlFeature.CODE_ENDS_TRANSACTIONS)) {
+                throw CodeAdapter.at(transaction.span(), "a transaction that code ends, or a savepoint");
+            }
+            return List.of(statement);
+        }
+        if (givesRows(statement) && !adapter.to.has(SqlFeature.QUERIES_OF_CODE_GIVE_ROWS)) {
+            Statement.QueryStatement query = (Statement.QueryStatement) statement;
+            return List.of(new CodeStatement.ReturnRows(adapter.query(query.query()), query.span()));
+        }
+        return statements.adapt(statement);
     }
 
     /** A loop over rows or numbers, where the target has them. */
     private Statement over(CodeStatement loop) {
-        if (!adapter.to.has(SqlFeature.LOOPS_OVER_ROWS)) {
+        if (loop instanceof CodeStatement.ForRows && !adapter.to.has(SqlFeature.LOOPS_OVER_ROWS)) {
             throw CodeAdapter.at(place(), "FOR");
         }
         Scope before = adapter.scope;
@@ -224,7 +279,7 @@ final class PsmCode {
         KnownColumn number =
                 new KnownColumn(range.variable(), Optional.of(new LogicalType.Int(32, false)), true, false);
         see("", List.of(Scope.ColumnFacts.of(number)));
-        return new CodeStatement.ForRange(
+        CodeStatement.ForRange adapted = new CodeStatement.ForRange(
                 range.label(),
                 range.variable(),
                 range.reverse(),
@@ -233,9 +288,16 @@ final class PsmCode {
                 range.step(),
                 all(range.body()),
                 range.span());
+        return adapter.to.has(SqlFeature.LOOPS_OVER_NUMBERS)
+                ? adapted
+                : CountedLoops.of(
+                        adapted,
+                        range.label().orElse(Name.of("loop_" + range.span().line() + "_")),
+                        code.written(range.variable(), new LogicalType.Int(32, false)));
     }
 
-    private Statement rows(CodeStatement.ForRows rows) {
+    private Statement rows(CodeStatement.ForRows given) {
+        CodeStatement.ForRows rows = ColumnLoops.fitted(given, adapter);
         List<Scope.ColumnFacts> columns = rows.query()
                 .map(q -> adapter.finder.columns(q, adapter.scope))
                 .orElseGet(() -> frame.cursor(rows.cursor().orElseThrow()));
@@ -363,9 +425,12 @@ final class PsmCode {
         if (condition.kind() != Condition.Kind.NUMBER) {
             return List.of(condition);
         }
-        List<String> numbers = ErrorStates.of(adapter.from.name(), condition.value())
-                .map(s -> ErrorStates.numbers(adapter.to.name(), s))
-                .orElse(List.of());
+        Optional<String> state = ErrorStates.of(adapter.from.name(), condition.value());
+        if (state.isPresent() && !ErrorStates.hasNumbers(adapter.to.name())) {
+            return ofState(new Condition(Condition.Kind.STATE, state.get()));
+        }
+        List<String> numbers =
+                state.map(s -> ErrorStates.numbers(adapter.to.name(), s)).orElse(List.of());
         return numbers.isEmpty() || numbers.contains(condition.value())
                 ? List.of(condition)
                 : numbers.stream()
@@ -380,7 +445,7 @@ final class PsmCode {
             ErrorStates.numbers(adapter.to.name(), condition.value())
                     .forEach(n -> all.add(new Condition(Condition.Kind.NUMBER, n)));
         }
-        all.add(condition);
+        all.add(new Condition(Condition.Kind.STATE, ErrorStates.inWordsOf(adapter.to.name(), condition.value())));
         return all;
     }
 
@@ -390,7 +455,10 @@ final class PsmCode {
             return Optional.of(new Declaration.Variable(
                     v.name(),
                     code.written(v.name(), known.type().orElseThrow()),
-                    v.initial().map(i -> new ValueAdapter(adapter).forColumn(i, Optional.of(known))),
+                    v.initial()
+                            .map(i -> adapter.dividing(
+                                    adapter.from.has(SqlFeature.ZERO_DIVISION_FAILS_IN_CODE),
+                                    () -> new ValueAdapter(adapter).forColumn(i, Optional.of(known)))),
                     v.constant(),
                     v.span()));
         }

@@ -227,8 +227,15 @@ public final class StatementRewriter {
 
     /** A statement that holds semicolons with a separator of its own, for clients that cut scripts at each of them. */
     static String delimited(Statement statement, String text, Language to) {
-        boolean cut = statement instanceof CodeStatement && to.scripts().contains(ScriptFeature.DELIMITER_COMMAND);
-        return cut ? "DELIMITER //\n" + text + "//\nDELIMITER ;" : text;
+        if (!(statement instanceof CodeStatement)) {
+            return text;
+        }
+        if (to.scripts().contains(ScriptFeature.TERMINATOR_COMMENTS)) {
+            return "--#SET TERMINATOR @\n" + text + "@\n--#SET TERMINATOR ;";
+        }
+        return to.scripts().contains(ScriptFeature.DELIMITER_COMMAND)
+                ? "DELIMITER //\n" + text + "//\nDELIMITER ;"
+                : text;
     }
 
     /** Statements with separators, but behind one that has brought its own. */

@@ -57,7 +57,9 @@ class IndependentParserTest {
                                 new StringReader(Files.readString(QUERIES.resolve("queries-" + from + ".sql")))),
                         Writer.nullWriter(),
                         result -> {
-                            if (result.outcome() != Outcome.BY_HAND) {
+                            // The other parser reads no SQL/PSM.
+                            boolean code = result.text().startsWith("--#SET TERMINATOR");
+                            if (result.outcome() != Outcome.BY_HAND && !code) {
                                 read[0]++;
                                 check(result.text(), to, refused);
                             }

@@ -38,6 +38,10 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.LOOPS_OVER_ROWS,
+                    SqlFeature.CODE_ENDS_TRANSACTIONS,
+                    SqlFeature.TRIGGERS_WATCH_COLUMNS,
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,

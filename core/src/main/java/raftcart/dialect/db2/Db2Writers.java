@@ -23,7 +23,12 @@ public final class Db2Writers {
     /** The writers of statements. */
     public static SqlWriter of(WriterContext context) {
         return SqlWriter.of(
-                context, new Expressions(context), new Queries(context), new Changes(context), new Structure(context));
+                context,
+                new Expressions(context),
+                new Queries(context),
+                new Changes(context),
+                new Structure(context),
+                new Db2CodeWriter());
     }
 
     /** Expressions. */

@@ -33,6 +33,10 @@ public final class HsqldbLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.LOOPS_OVER_ROWS,
+                    SqlFeature.ROWS_OF_LOOPS_ARE_COLUMNS,
+                    SqlFeature.TRIGGERS_WATCH_COLUMNS,
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,
@@ -72,7 +76,6 @@ public final class HsqldbLanguage {
                     SqlFeature.DECIMAL_IDENTITIES,
                     SqlFeature.ROWS_UNTIL_COMMIT,
                     SqlFeature.QUALIFIED_INDEX_NAMES,
-                    SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,

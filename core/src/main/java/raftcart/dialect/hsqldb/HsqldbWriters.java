@@ -29,7 +29,8 @@ public final class HsqldbWriters {
                 new Expressions(context),
                 new Queries(context),
                 new ChangeWriter(context),
-                new Structure(context));
+                new Structure(context),
+                new HsqldbCodeWriter());
     }
 
     /** Expressions. */

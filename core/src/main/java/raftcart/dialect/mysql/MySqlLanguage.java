@@ -31,6 +31,7 @@ public final class MySqlLanguage {
                     SqlFeature.RETURNING,
                     SqlFeature.SEQUENCES,
                     SqlFeature.LOOPS_OVER_ROWS,
+                    SqlFeature.LOOPS_OVER_NUMBERS,
                     SqlFeature.JSON_ROWS_ARE_KEPT,
                     SqlFeature.ROW_VARIABLES,
                     SqlFeature.EXECUTES_TEXTS,

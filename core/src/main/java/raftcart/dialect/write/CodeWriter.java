@@ -1,6 +1,7 @@
 package raftcart.dialect.write;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import raftcart.dialect.Language;
@@ -41,6 +42,11 @@ public class CodeWriter {
 
     protected final String text(Query query) {
         return writer.query(query);
+    }
+
+    /** A query whose one row goes into variables, which stand behind its columns. */
+    protected final String text(Query query, String into) {
+        return writer.queries().query(query, Optional.of(into));
     }
 
     protected final String type(TypeName type) {

@@ -72,6 +72,7 @@ class FunctionExecutionTest {
             "json_rows",
             "series",
             "default_of_type",
+            "row_of_cursor",
             // Each engine quotes names by its own marks; each driver shows intervals and JSON in its own way.
             "quote_name",
             "interval_of",

@@ -36,9 +36,14 @@ class RoutineExecutionTest {
 
     private static final Pattern STEP = Pattern.compile("[?><*!x] .*");
 
+    /** Cases that HSQLDB cannot run: cursors, computed statements and texts of errors, functions that change rows. */
+    private static final int MOST_LEFT = 130;
+
     private final List<String> failures = new ArrayList<>();
     private int compared;
     private int left;
+    /** True for an engine that has few of the statements of the others, to which whole cases do not cross. */
+    private boolean few;
 
     @Test
     void routinesDoTheSameOnBothEngines() throws IOException, SQLException {
@@ -53,10 +58,16 @@ class RoutineExecutionTest {
             run(engines, "oracle", "oracle", "mariadb", "postgresql", "ORACLE,EMPTY_STRING_IS_NULL");
             run(engines, "oracle", "mariadb", "mariadb", "postgresql", "ORACLE");
             run(engines, "sqlserver", "sqlserver", NONE, "postgresql", "");
+            assertThat(left).as("left to a person").isZero();
+            few = true;
+            run(engines, "mariadb", "mariadb", "mariadb", "hsqldb", "");
+            run(engines, "postgresql", "postgresql", "postgresql", "hsqldb", "");
         }
         assertThat(failures).isEmpty();
-        assertThat(compared).as("results compared").isGreaterThan(200);
-        assertThat(left).as("left to a person").isZero();
+        assertThat(compared).as("results compared").isGreaterThan(250);
+        assertThat(left)
+                .as("left to a person, of what an engine of few statements cannot do")
+                .isLessThan(MOST_LEFT);
     }
 
     /**
@@ -141,12 +152,13 @@ class RoutineExecutionTest {
         for (StatementResult result : results) {
             if (result.outcome() == Outcome.BY_HAND) {
                 left++;
-                failures.add(result.findings() + " " + result.source());
+                if (!few) {
+                    failures.add(result.findings() + " " + result.source());
+                }
                 return false;
             }
             try {
-                List<String> written = result.text().isBlank() ? List.of() : ScriptText.statements(result.text());
-                for (String statement : written) {
+                for (String statement : written(target, result.text())) {
                     engines.execute(target, statement);
                 }
             } catch (SQLException e) {
@@ -157,15 +169,35 @@ class RoutineExecutionTest {
         return true;
     }
 
+    /** The statements of a text; what has no delimiter of its own is one, behind what it replaces. */
+    private static List<String> written(String target, String text) {
+        if (text.isBlank()) {
+            return List.of();
+        }
+        boolean whole = target.equals("hsqldb") && text.contains("BEGIN ATOMIC");
+        return whole ? List.of(text.split(";\n(?=CREATE )")) : ScriptText.statements(text);
+    }
+
     private void compare(SqlEngines engines, String source, String target, String step) {
         String[] said = source.equals(NONE) ? step.split(" => ") : new String[] {step, ""};
+        boolean unasked = target.equals("hsqldb") && (step.charAt(0) == '>' || step.charAt(0) == '*');
+        if (unasked) {
+            return; // output parameters and result sets need more than a text there
+        }
         String wanted = source.equals(NONE) ? said[1] : outcome(engines, source, step);
-        String given = outcome(engines, target, said[0]);
+        String given = outcome(engines, target, target.equals("hsqldb") ? ofRow(said[0]) : said[0]);
         compared++;
         boolean unrefused = step.charAt(0) == 'x' && !given.equals(REFUSED);
         if (!wanted.equals(given) || unrefused) {
             failures.add(step + ": " + wanted + " became " + given);
         }
+    }
+
+    /** A query without FROM for an engine that wants a row to compute it for. */
+    private static String ofRow(String step) {
+        boolean bare = step.matches("[?x] SELECT .*") && !step.contains(" FROM ");
+        String typed = step.replaceAll("(?<=[(, ])'\\d{4}-\\d\\d-\\d\\d'", "DATE $0");
+        return bare ? typed + " FROM (VALUES (0))" : typed;
     }
 
     /** What a step gives, or that it is refused. */

@@ -1,10 +1,3 @@
-==== by-hand/check/public.telescopes.telescopes_features_range.sql
--- check public.telescopes.telescopes_features_range
--- RC0302 by hand: the operator <@ cannot be said in mariadb
--- The source is below; nothing of it is on the target. Put the target's statements in its place:
--- `raftcart build --stage after-data` and `raftcart load` run this file once it is edited.
-(string_to_array((features)::text, ','::text) <@ ARRAY['tracking'::text, 'autoguider'::text, 'dome'::text, 'robotic'::text])
-
 ==== by-hand/trigger/public.proposals_changed_at_on_update_on_proposals-HASH.sql
 -- trigger public.proposals_changed_at_on_update on proposals
 -- RC0501 by hand: a whole row as a value
@@ -58,7 +51,7 @@ CREATE TABLE `observatory`.`astronomers` (
 -- table observatory.telescopes
 -- RC0116 check: public.telescopes.focal_ratio: float
 -- RC0308 adapted: public.telescopes.telescopes_code_ignoring_case: unique by telescopes_code_ignoring_case_key
--- RC0302 by hand: public.telescopes.telescopes_features_range: the operator <@ cannot be said in mariadb
+-- RC0608 adapted: public.telescopes.telescopes_features_range: string_to_array means text_to_array
 CREATE TABLE `observatory`.`telescopes` (
     `id` int NOT NULL AUTO_INCREMENT,
     `code` char(8) NOT NULL,
@@ -73,7 +66,8 @@ CREATE TABLE `observatory`.`telescopes` (
     `telescopes_code_ignoring_case_key` varchar(8) GENERATED ALWAYS AS (LOWER(RTRIM(`code`))) VIRTUAL INVISIBLE,
     PRIMARY KEY (`id`),
     CONSTRAINT `telescopes_aperture_mm_range` CHECK (`aperture_mm` >= 0 AND `aperture_mm` <= 16777215),
-    CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155)
+    CONSTRAINT `telescopes_built_range` CHECK (`built` = 0 OR `built` >= 1901 AND `built` <= 2155),
+    CONSTRAINT `telescopes_features_range` CHECK (JSON_CONTAINS('["tracking", "autoguider", "dome", "robotic"]', CASE WHEN `features` = '' THEN JSON_ARRAY() ELSE CONCAT('[', REPLACE(CONVERT(JSON_QUOTE(`features`) USING utf8mb4) COLLATE utf8mb4_bin, ',', '","'), ']') END))
 ) ENGINE=InnoDB DEFAULT CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin COMMENT='Instruments look through these';
 
 ==== target/40-tables/0003-instruments.sql
