@@ -758,6 +758,8 @@ public enum SqlFeature {
     TRIGGERS_DO_NOT_FIRE_THEMSELVES,
     /** CREATE OR REPLACE takes routines and triggers. */
     ROUTINES_ARE_REPLACED,
+    /** Routines are written in another language than SQL. */
+    CODE_OF_OTHER_LANGUAGES,
     /** A block of a routine has handlers for what fails in it. */
     BLOCKS_HANDLE,
     /** What a block changed before an error stays when that is handled. */

@@ -51,29 +51,29 @@ final class CodeAdapter {
     private List<Statement> whole(CodeStatement code) {
         CodeWay way = CodeWay.of(adapter.from, adapter.to);
         if (code instanceof CodeStatement.CreatePackage made) {
-            refuse(way != CodeWay.TO_RESCUES, "package");
+            refuse(way != CodeWay.TO_RESCUES, "a package");
             return new CodePackages(this).adapt(made);
         }
         if (code instanceof CodeStatement.CreateRoutine routine) {
-            refuse(way == CodeWay.NONE, routine.returns().isPresent() ? "function" : "procedure");
+            refuse(way == CodeWay.NONE, routine.returns().isPresent() ? "a function" : "a procedure");
             List<Statement> made = made(routine, way);
             adapter.knowledge.addRoutine(routine.name().last().text());
             return made;
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
-            refuse(way == CodeWay.NONE, "trigger");
+            refuse(way == CodeWay.NONE, "a trigger");
             return made(trigger, way);
         }
         if (code instanceof CodeStatement.RunBlock block) {
             boolean runs = way == CodeWay.TO_RESCUES
                     || way == CodeWay.TO_HANDLERS && adapter.to.has(SqlFeature.EXECUTES_TEXTS);
-            refuse(!runs, "block of code");
+            refuse(!runs, "a block of code");
             return List.of(
                     way == CodeWay.TO_RESCUES
                             ? new CodeRuns(this).run(block)
                             : new PlCode(statements, this).run(block));
         }
-        throw new Untranslatable("block of code");
+        throw new Untranslatable("a block of code");
     }
 
     private List<Statement> made(CodeStatement.CreateRoutine routine, CodeWay way) {
@@ -106,10 +106,15 @@ final class CodeAdapter {
         adapter.note(FindingCode.SYNTAX_ADAPTED, span, "code in the target's own language");
     }
 
-    private static void refuse(boolean refused, String what) {
-        if (refused) {
-            throw new Untranslatable(what);
+    private void refuse(boolean refused, String what) {
+        if (!refused) {
+            return;
         }
+        boolean none = adapter.to.has(SqlFeature.CODE_OF_OTHER_LANGUAGES);
+        throw new Untranslatable(what
+                + (none
+                        ? ", which the target has in languages other than SQL alone"
+                        : ", which is not written for this target from this source"));
     }
 
     /** A refusal for one statement, with which the whole routine ends. */

@@ -35,7 +35,7 @@ final class HiddenColumns {
             return false;
         });
         variables.stream().filter(columns::contains).findFirst().ifPresent(v -> {
-            throw CodeAdapter.at(span, v + ", a variable and a column, which is meant on the source");
+            throw CodeAdapter.at(span, v + ", a variable and a column: the target means the other one");
         });
         boolean unknown =
                 tables.stream().anyMatch(t -> adapter.knowledge.table(t).isEmpty());

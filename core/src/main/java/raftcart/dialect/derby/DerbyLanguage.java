@@ -28,6 +28,7 @@ public final class DerbyLanguage {
             CastFunctions::meaning);
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CODE_OF_OTHER_LANGUAGES,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,

@@ -35,6 +35,7 @@ public final class DuckDbLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CODE_OF_OTHER_LANGUAGES,
                     SqlFeature.INFINITE_MOMENTS,
                     SqlFeature.FIXED_TEXTS_ARE_PLAIN,
                     SqlFeature.TIMES_HAVE_EPOCHS,

@@ -36,6 +36,7 @@ public final class H2Language {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.CODE_OF_OTHER_LANGUAGES,
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.GROUPS_BY_DOLLAR,
                     SqlFeature.SEQUENCES_STEP_ONCE_A_ROW,

@@ -40,6 +40,8 @@ public final class SqliteLanguage {
             new SqliteCalls());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.TRIGGERS_WATCH_COLUMNS,
                     SqlFeature.TIMES_BECOME_MOMENTS,
                     SqlFeature.FIXED_TEXTS_ARE_PLAIN,
                     SqlFeature.LAST_NUMBER_MOVES,

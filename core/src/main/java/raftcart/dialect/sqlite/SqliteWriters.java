@@ -27,7 +27,12 @@ public final class SqliteWriters {
     /** The writers of statements. */
     public static SqlWriter of(WriterContext context) {
         return SqlWriter.of(
-                context, new Expressions(context), new Queries(context), new Changes(context), new Structure(context));
+                context,
+                new Expressions(context),
+                new Queries(context),
+                new Changes(context),
+                new Structure(context),
+                new SqliteCodeWriter());
     }
 
     /** Expressions. */

@@ -24,7 +24,7 @@ VALUES (1, 'x')
 ON CONFLICT (id) DO UPDATE SET name = excluded.name, mag = stars.mag + 1;
 UPDATE stars AS s SET mag = o.mag FROM obs o WHERE o.star_id = s.id AND o.ok = 1;
 DELETE FROM stars AS s WHERE EXISTS (SELECT 1 FROM obs o WHERE o.star_id = s.id AND o.bad = 1);
--- RC0603 by hand: Code is not translated: procedure
+-- RC0603 by hand: Code is not translated: code outside of triggers, which the engine does not have
 -- CREATE PROCEDURE p() BEGIN SELECT 1; SELECT 2; END
 SELECT
     STRFTIME('%Y-%m-%d %H:%M', seen),
@@ -60,7 +60,7 @@ CREATE TABLE plate (
 -- 16:1: RC0602 by hand: No counterpart on the target: different texts put together with a separator
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS
--- 21:1: RC0603 by hand: Code is not translated: procedure
+-- 21:1: RC0603 by hand: Code is not translated: code outside of triggers, which the engine does not have
 -- 23:26: RC0609 adapted: Said in other words: the mask %Y-%m-%d %H:%i is %Y-%m-%d %H:%M
 -- 23:46: RC0615 adapted: Division kept: with its fraction
 -- 23:46: RC0615 adapted: Division kept: rounded as on the source

@@ -46,7 +46,7 @@ SELECT LOCALTIMESTAMP, CURRENT_TIMESTAMP(6), SUBSTRING_INDEX(CURRENT_USER(), '@'
 SELECT a FROM t1
 EXCEPT
 SELECT b FROM t2;
--- RC0603 by hand: Code is not translated: trigger
+-- RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- CREATE OR REPLACE TRIGGER trg BEFORE INSERT ON obs_log FOR EACH ROW
 -- BEGIN
 --   :NEW.id := obs_seq.NEXTVAL;
@@ -104,7 +104,7 @@ ALTER TABLE plate DROP PRIMARY KEY;
 -- 21:1: RC0623 check: Upsert with a difference: MERGE as an upsert; there must be a unique key on the columns by which rows match
 -- 21:1: RC0623 check: Upsert with a difference: the target looks at all keys of the table
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
--- 25:1: RC0603 by hand: Code is not translated: trigger
+-- 25:1: RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices
 -- 31:15: RC0609 adapted: Said in other words: a name for the query in FROM

@@ -47,7 +47,7 @@ SELECT SYSDATETIME(), SYSDATETIMEOFFSET(), CURRENT_USER;
 SELECT a FROM t1
 EXCEPT
 SELECT b FROM t2;
--- RC0603 by hand: Code is not translated: trigger
+-- RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- CREATE OR REPLACE TRIGGER trg BEFORE INSERT ON obs_log FOR EACH ROW
 -- BEGIN
 --   :NEW.id := obs_seq.NEXTVAL;
@@ -100,7 +100,7 @@ ALTER TABLE plate DROP CONSTRAINT pk_plate;
 -- 19:1: RC0627 check: Said in other words, with a difference: the rows come in no particular order, not depth first
 -- 20:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 22:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
--- 25:1: RC0603 by hand: Code is not translated: trigger
+-- 25:1: RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- 30:8: RC0605 adapted: Hint left out: /*+ INDEX(a i) */
 -- 30:1: RC0609 adapted: Said in other words: FOR UPDATE as locks of the tables
 -- 31:45: RC0609 adapted: Said in other words: PIVOT as aggregates of choices

@@ -115,7 +115,7 @@ FROM observer e
 CROSS JOIN site d
 LEFT JOIN region r ON d.region_id = r.region_id
 WHERE e.site_id = d.site_id;
--- RC0603 by hand: Code is not translated: procedure
+-- RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
 -- CREATE OR REPLACE PROCEDURE secure_dml
 -- IS
 -- BEGIN
@@ -125,7 +125,7 @@ WHERE e.site_id = d.site_id;
 -- 		'You may only make changes during normal office hours');
 --   END IF;
 -- END secure_dml;
--- RC0603 by hand: Code is not translated: trigger
+-- RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- CREATE OR REPLACE TRIGGER secure_obs
 --   BEFORE INSERT OR UPDATE OR DELETE ON observer
 -- BEGIN
@@ -234,7 +234,7 @@ CREATE TEMPORARY TABLE gtt (
 CREATE UNIQUE INDEX IX9 ON OBS.EXPORTED (ID, NM DESC);
 INSERT INTO region VALUES (5, 'a');
 INSERT INTO region VALUES (6, 'b');
--- RC0603 by hand: Code is not translated: block of code
+-- RC0603 by hand: Code is not translated: a block of code, which is not written for this target from this source
 -- BEGIN
 --  DBMS_OUTPUT.PUT_LINE('x');
 -- END;
@@ -310,8 +310,8 @@ INSERT INTO region VALUES (6, 'b');
 -- 48:7: RC0110 check: Number without precision is bounded: region_id: number without precision as decimal(65,30)
 -- 158:4: RC0609 adapted: Said in other words: (+) as LEFT JOIN
 -- 155:1: RC0626 check: Right in other words: WITH READ ONLY: grant nothing but SELECT on the view
--- 169:1: RC0603 by hand: Code is not translated: procedure
--- 179:1: RC0603 by hand: Code is not translated: trigger
+-- 169:1: RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
+-- 179:1: RC0603 by hand: Code is not translated: a trigger, which is not written for this target from this source
 -- 185:1: RC0602 by hand: No counterpart on the target: ALTER TRIGGER
 -- 187:6: RC0602 by hand: No counterpart on the target: a type of this kind
 -- 193:6: RC0602 by hand: No counterpart on the target: a type of this kind
@@ -357,7 +357,7 @@ INSERT INTO region VALUES (6, 'b');
 -- 285:1: RC0502 adapted: Storage clauses left out: COMPUTE STATISTICS
 -- 285:1: RC0502 adapted: Storage clauses left out: TABLESPACE "USERS"
 -- 288:1: RC0609 adapted: Said in other words: INSERT ALL as one INSERT for each table
--- 292:1: RC0603 by hand: Code is not translated: block of code
+-- 292:1: RC0603 by hand: Code is not translated: a block of code, which is not written for this target from this source
 -- 296:1: RC0604 adapted: Client command left out: COLUMN x FORMAT a20
 -- 297:1: RC0604 adapted: Client command left out: TTITLE OFF
 -- 298:1: RC0604 adapted: Client command left out: WHENEVER SQLERROR EXIT SQL.SQLCODE

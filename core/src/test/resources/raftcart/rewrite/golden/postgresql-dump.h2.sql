@@ -44,7 +44,7 @@ FROM (
 WHERE row_rank_ = 1
 ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END NULLS LAST, order_4 DESC NULLS LAST;
 SELECT COUNT(*) FILTER (WHERE active), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name) FROM star;
--- RC0603 by hand: Code is not translated: function
+-- RC0603 by hand: Code is not translated: a function, which the target has in languages other than SQL alone
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
 SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 
@@ -66,4 +66,4 @@ SELECT name FROM star WHERE id = ? AND kind = ANY (?);
 -- 32:27: RC0609 adapted: Said in other words: values sorted by their places in the list
 -- 32:57: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
--- 34:1: RC0603 by hand: Code is not translated: function
+-- 34:1: RC0603 by hand: Code is not translated: a function, which the target has in languages other than SQL alone

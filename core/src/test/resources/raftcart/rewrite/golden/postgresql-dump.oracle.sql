@@ -47,7 +47,7 @@ WHERE row_rank_ = 1
 ORDER BY CASE kind WHEN 'dwarf' THEN 1 WHEN 'giant' THEN 2 END, order_4 DESC NULLS LAST;
 SELECT COUNT(CASE WHEN active = 1 THEN 1 END), LISTAGG(name, ', ') WITHIN GROUP (ORDER BY name)
 FROM star;
--- RC0603 by hand: Code is not translated: function
+-- RC0603 by hand: Code is not translated: a function, which is not written for this target from this source
 -- CREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$ SELECT 1; $$
 -- RC0602 by hand: No counterpart on the target: a comparison with the items of an array
 -- SELECT name FROM star WHERE id = $1 AND kind = ANY ($2)
@@ -79,5 +79,5 @@ FROM star;
 -- 32:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 33:31: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 33:8: RC0609 adapted: Said in other words: FILTER as a choice inside of the aggregate
--- 34:1: RC0603 by hand: Code is not translated: function
+-- 34:1: RC0603 by hand: Code is not translated: a function, which is not written for this target from this source
 -- 35:1: RC0602 by hand: No counterpart on the target: a comparison with the items of an array

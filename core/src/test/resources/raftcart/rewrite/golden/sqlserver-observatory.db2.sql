@@ -37,7 +37,7 @@ USING (SELECT 1 AS Id, 'n' AS Name FROM SYSIBM.SYSDUMMY1) s
 ON t.Id = s.Id
 WHEN MATCHED THEN UPDATE SET Name = s.Name
 WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name);
--- RC0603 by hand: Code is not translated: procedure
+-- RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE GLOBAL TEMPORARY TABLE "#TMP" AS (SELECT * FROM Star) WITH DATA ON COMMIT PRESERVE ROWS;
 SELECT
@@ -83,7 +83,7 @@ FROM Star;
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 25:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 26:1: RC0609 adapted: Said in other words: the schema dbo is left out
--- 28:1: RC0603 by hand: Code is not translated: procedure
+-- 28:1: RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0627 check: Said in other words, with a difference: the rows are those of the session, but the table itself stays, and all sessions share it
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out

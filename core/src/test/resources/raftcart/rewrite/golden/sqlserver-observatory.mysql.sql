@@ -33,7 +33,7 @@ CROSS JOIN LATERAL (SELECT Note FROM Reading r WHERE r.StarId = s.Id ORDER BY r.
 SELECT Name FROM Star ORDER BY Id LIMIT 5 OFFSET 10;
 -- RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
 -- MERGE dbo.Star AS t USING (SELECT 1 AS Id, 'n' AS Name) AS s ON t.Id = s.Id WHEN MATCHED THEN UPDATE SET Name = s.Name WHEN NOT MATCHED THEN INSERT (Name) VALUES (s.Name)
--- RC0603 by hand: Code is not translated: procedure
+-- RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
 -- CREATE PROCEDURE dbo.P @a int AS BEGIN SELECT @a; SELECT 2; END
 CREATE TEMPORARY TABLE `#tmp` AS
 SELECT * FROM Star;
@@ -75,7 +75,7 @@ FROM Star;
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 25:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 26:1: RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
--- 28:1: RC0603 by hand: Code is not translated: procedure
+-- 28:1: RC0603 by hand: Code is not translated: a procedure, which is not written for this target from this source
 -- 30:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 30:1: RC0609 adapted: Said in other words: the schema dbo is left out
 -- 31:21: RC0614 adapted: Condition made explicit: 1 beside a truth value
