@@ -184,6 +184,6 @@ final class CodeHeads {
                         e -> e instanceof Expr.Call call
                                 && call.name().last().matches(routine.name().last())
                                 && call.arguments().size()
-                                        == routine.parameters().size());
+                                        <= routine.parameters().size());
     }
 }

@@ -39,6 +39,7 @@ final class CodeRows {
     }
 
     List<Statement> select(CodeStatement.SelectInto into) {
+        FilledVariables.refuseChains(into, adapter.from, adapter.to);
         CodeRecords records = new CodeRecords(code);
         Optional<List<Scope.ColumnFacts>> held = records.target(into.targets());
         if (held.isPresent()) {

@@ -118,8 +118,11 @@ final class PlChanges {
         if (!plain) {
             throw CodeAdapter.at(into.span(), "a change whose values go into variables");
         }
-        List<Statement> all =
-                new ArrayList<>(pl.statement(read(delete.returning(), delete.table(), delete.where(), into)));
+        CodeStatement.SelectInto read = read(delete.returning(), delete.table(), delete.where(), into);
+        if (FilledVariables.areRead(read)) {
+            throw CodeAdapter.at(into.span(), "a change that reads a variable which it fills");
+        }
+        List<Statement> all = new ArrayList<>(pl.statement(read));
         all.addAll(pl.statement(new Statement.Delete(
                 delete.with(),
                 delete.targets(),

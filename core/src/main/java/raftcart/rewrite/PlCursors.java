@@ -98,6 +98,21 @@ final class PlCursors {
                 new Block(Optional.empty(), List.of(), List.of(end), List.of(read), List.of(), span));
     }
 
+    /** What reads a row into variables of which it asks itself, so that they become NULL only where there is none. */
+    List<Statement> clearing(Statement read, List<Statement> cleared, Span span) {
+        List<Statement> none = new ArrayList<>(cleared);
+        List<Statement> all = new ArrayList<>();
+        if (pl.asksForFound()) {
+            Expr found = Expr.Column.of(PlCode.FOUND.text());
+            none.add(new CodeStatement.Assign(found, Expr.Literal.number(0), span));
+            all.add(new CodeStatement.Assign(found, Expr.Literal.number(1), span));
+        }
+        Handler end =
+                new Handler(false, List.of(new Condition(Condition.Kind.NOT_FOUND, "")), Block.of(none, span), span);
+        all.add(new Block(Optional.empty(), List.of(), List.of(end), List.of(read), List.of(), span));
+        return all;
+    }
+
     /** A query that has to give one row: none is an error of its own, several are one anyway. */
     Statement strict(CodeStatement.SelectInto read) {
         Span span = read.span();

@@ -97,7 +97,7 @@ final class PlRecursion {
     private boolean isAgain(Expr e) {
         return e instanceof Expr.Call call
                 && call.name().last().matches(function.name().last())
-                && call.arguments().size() == function.parameters().size();
+                && call.arguments().size() <= function.parameters().size();
     }
 
     private boolean calls(Expr e) {
@@ -213,6 +213,11 @@ final class PlRecursion {
     }
 
     private Expr called(Expr.Call call, List<Statement> before) {
+        boolean whole = call.arguments().size() == function.parameters().size()
+                && call.arguments().stream().noneMatch(Expr.NamedArgument.class::isInstance);
+        if (!whole) {
+            throw CodeAdapter.at(call.span(), "a function that calls itself with other arguments than it lists");
+        }
         List<Expr> arguments = new ArrayList<>(call.arguments());
         if (isNothing()) {
             before.add(new Statement.CallProcedure(procedure, arguments, call.span()));

@@ -38,13 +38,10 @@ final class PlRows {
 
     List<Statement> select(CodeStatement.SelectInto into) {
         Span span = into.span();
+        FilledVariables.refuseChains(into, adapter.from, adapter.to);
         PlRecords records = new PlRecords(pl);
         boolean held = records.held(into.targets()).isPresent();
-        boolean listed = held
-                || into.query().body() instanceof QueryBody.Select s
-                        && s.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
-                        && s.items().size() == into.targets().size();
-        if (!listed) {
+        if (!held && !isListed(into)) {
             throw CodeAdapter.at(span, "a query into a row, or into variables whose columns are not listed");
         }
         List<Optional<KnownColumn>> known =
@@ -65,10 +62,13 @@ final class PlRows {
                         new Query.Paging(Optional.empty(), Optional.of(Expr.Literal.number(1)), false, false)));
         List<Statement> all = new ArrayList<>();
         CodeStatement.SelectInto read = new CodeStatement.SelectInto(adapter.query(one), targets, Expected.FIRST, span);
+        PlCursors cursors = new PlCursors(pl);
+        if (!total && !strict && FilledVariables.areRead(into)) {
+            return cursors.clearing(read, records.cleared(into.targets(), span), span);
+        }
         if (!total && !strict) {
             all.addAll(records.cleared(into.targets(), span));
         }
-        PlCursors cursors = new PlCursors(pl);
         all.addAll(
                 strict && !total
                         ? List.of(cursors.strict(read))
@@ -77,6 +77,12 @@ final class PlRows {
             all.add(new CodeStatement.Assign(Expr.Column.of(PlCode.FOUND.text()), Expr.Literal.number(1), span));
         }
         return all;
+    }
+
+    private static boolean isListed(CodeStatement.SelectInto into) {
+        return into.query().body() instanceof QueryBody.Select s
+                && s.items().stream().noneMatch(i -> i.value() instanceof Expr.Star)
+                && s.items().size() == into.targets().size();
     }
 
     Statement loop(CodeStatement loop, Name label) {

@@ -336,6 +336,7 @@ final class PsmCode {
             return new CodeStatement.Assign(adapter.expr(a.target()), value(a.value(), a.target()), a.span());
         }
         if (statement instanceof CodeStatement.SelectInto s) {
+            FilledVariables.refuseChains(s, adapter.from, adapter.to);
             return new CodeStatement.SelectInto(adapter.query(s.query()), targets(s.targets()), s.expected(), s.span());
         }
         if (statement instanceof CodeStatement.Fetch f) {
