@@ -67,6 +67,8 @@ public enum SqlFeature {
     ARRAYS,
     /** The rows of JSON_TABLE in a subquery are those of the first row of the query around, unless a condition names that. */
     JSON_ROWS_ARE_KEPT,
+    /** The texts in the rows of JSON_TABLE are those of the document, with its escapes. */
+    JSON_ROWS_KEEP_ESCAPES,
     /** An array is the items of a JSON document, for an index on each of them. */
     ARRAYS_ARE_OF_DOCUMENTS,
     /** Parts of JSON documents are named one by one by {@code ->}. */

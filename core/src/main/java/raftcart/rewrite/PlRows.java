@@ -98,7 +98,7 @@ final class PlRows {
     }
 
     private Statement range(ForRange range, Name label) {
-        if (!adapter.to.has(SqlFeature.LOOPS_OVER_NUMBERS)) {
+        if (!adapter.to.has(SqlFeature.LOOPS_OVER_NUMBERS) || isAssigned(range)) {
             return counted(range, label);
         }
         if (range.step().isPresent()) {
@@ -116,6 +116,28 @@ final class PlRows {
                 Optional.empty(),
                 pl.statements(range.body()),
                 range.span());
+    }
+
+    /** True for a loop whose variable its statements change, which on the source has no say in the rounds. */
+    private static boolean isAssigned(ForRange range) {
+        Name name = range.variable();
+        return StatementSearch.anyStatement(
+                range.body(),
+                s -> s instanceof CodeStatement.Assign a && isOf(a.target(), name)
+                        || s instanceof CodeStatement.SelectInto i
+                                && i.targets().stream().anyMatch(t -> isOf(t, name))
+                        || s instanceof CodeStatement.ChangeInto c
+                                && c.targets().stream().anyMatch(t -> isOf(t, name))
+                        || s instanceof CodeStatement.Fetch f
+                                && f.targets().stream().anyMatch(t -> isOf(t, name))
+                        || s instanceof Statement.CallProcedure c
+                                && c.arguments().stream().anyMatch(a -> isOf(a, name)));
+    }
+
+    private static boolean isOf(Expr target, Name name) {
+        return target instanceof Expr.Column c
+                && c.name().parts().size() == 1
+                && c.name().last().matches(name);
     }
 
     /** A loop with a counter of its own. */

@@ -96,7 +96,7 @@ class QueryAdapter extends ExprAdapter {
                         RowSequences.once(OrderedTwice.parted(RowFunctions.rewrite(query, this)), this), this));
         Query named = NamedWindows.rewrite(locked, this);
         Query joined = LateralQueries.rewrite(RowsAmongColumns.rewrite(named, this), this);
-        Query documents = DependentRows.rewrite(DocumentRows.rewrite(joined, this), this);
+        Query documents = EscapedRows.rewrite(DependentRows.rewrite(DocumentRows.rewrite(joined, this), this), this);
         Query columns = ValuesColumns.rewrite(documents, this);
         Query plain = GroupAdapter.spelled(new ItemAliases(this).rewrite(columns), this);
         plain = GroupingSets.rewrite(GroupAdapter.ofOneGroup(GroupAdapter.ofRows(plain, this), this), this);

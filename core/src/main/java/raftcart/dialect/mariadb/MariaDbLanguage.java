@@ -143,6 +143,7 @@ public final class MariaDbLanguage {
                     SqlFeature.COUNTS_CHANGED_ROWS,
                     SqlFeature.TEXTS_GIVE_ROWS,
                     SqlFeature.JSON_ROWS_ARE_KEPT,
+                    SqlFeature.JSON_ROWS_KEEP_ESCAPES,
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.LOOPS_OVER_NUMBERS,
                     SqlFeature.QUERIES_OF_CODE_GIVE_ROWS,

@@ -33,6 +33,7 @@ public final class MySqlLanguage {
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.LOOPS_OVER_NUMBERS,
                     SqlFeature.JSON_ROWS_ARE_KEPT,
+                    SqlFeature.JSON_ROWS_KEEP_ESCAPES,
                     SqlFeature.ROW_VARIABLES,
                     SqlFeature.EXECUTES_TEXTS,
                     SqlFeature.ROUTINES_ARE_REPLACED,

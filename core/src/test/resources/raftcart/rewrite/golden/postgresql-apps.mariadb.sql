@@ -87,7 +87,7 @@ SELECT *
 FROM s
 WHERE id IN (1, 2, 3)
     AND 'x' = ANY (
-        SELECT items_.item_
+        SELECT JSON_VALUE(CONCAT('["', items_.item_, '"]'), '$[0]') AS item_
         FROM JSON_TABLE(tags, '$[*]' COLUMNS (item_ longtext collate utf8mb4_nopad_bin PATH '$', place_ FOR ORDINALITY)) items_
         WHERE tags IS NOT NULL
     );

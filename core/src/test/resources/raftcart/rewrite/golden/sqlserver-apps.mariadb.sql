@@ -258,6 +258,7 @@ SELECT COUNT(*) FROM s HAVING COUNT(*) > 1;
 -- 24:56: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 24:56: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
 -- 24:1: RC0609 adapted: Said in other words: the schema dbo is left out
+-- 25:8: RC0627 check: Said in other words, with a difference: texts of a document keep their backslashes on the target, where all columns are read
 -- 25:15: RC0627 check: Said in other words, with a difference: an object in the place of a list gives no row, on the source it gives one
 -- 25:15: RC0627 check: Said in other words, with a difference: of the function's columns only the values, and those of an array alone
 -- 25:15: RC0609 adapted: Said in other words: the parts of a document as rows
