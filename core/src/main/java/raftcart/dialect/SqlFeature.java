@@ -760,6 +760,8 @@ public enum SqlFeature {
     TRIGGERS_DO_NOT_FIRE_THEMSELVES,
     /** CREATE OR REPLACE takes routines and triggers. */
     ROUTINES_ARE_REPLACED,
+    /** There are triggers, and no code besides. */
+    TRIGGERS_ALONE,
     /** Routines are written in another language than SQL. */
     CODE_OF_OTHER_LANGUAGES,
     /** A block of a routine has handlers for what fails in it. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.parse.GrammarFeature;
@@ -24,6 +25,10 @@ final class RoutineDrops {
 
     List<Statement> drop(Drop drop) {
         CodeWay way = CodeWay.of(adapter.from, adapter.to);
+        boolean none = adapter.to.has(SqlFeature.TRIGGERS_ALONE) && !drop.kind().equals("TRIGGER");
+        if (none) {
+            throw new Untranslatable("DROP " + drop.kind());
+        }
         if (way == CodeWay.AS_IT_IS) {
             return List.of(drop);
         }

@@ -176,16 +176,26 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
                 .map(p -> parameter(p, function, assigned))
                 .collect(Collectors.joining(", "));
         String kind = function ? "FUNCTION " : "PROCEDURE ";
-        String again = routine.replace() ? "DROP " + kind + "IF EXISTS " + name(routine.name()) + ";\n" : "";
+        String again = routine.replace() ? "DROP " + kind + "IF EXISTS " + own(routine.name()) + ";\n" : "";
         String traits = function
                 ? "RETURNS " + type(routine.returns().orElseThrow()) + "\n"
                         + (routine.traits().deterministic() ? "DETERMINISTIC" : "NOT DETERMINISTIC") + " READS SQL DATA"
                 : "MODIFIES SQL DATA" + results(routine.body());
-        return again + "CREATE " + kind + name(routine.name()) + "(" + parameters + ")\n" + traits + "\n"
+        return again + "CREATE " + kind + own(routine.name()) + "(" + parameters + ")\n" + traits + "\n"
                 + text(own(routine, assigned));
     }
 
+    /** The name of what is made, in whose schema PUBLIC is a word of the language. */
+    private String own(QualifiedName name) {
+        boolean everyone =
+                name.parts().size() == 2 && name.parts().get(0).text().equalsIgnoreCase("public");
+        return everyone ? "\"PUBLIC\"." + name(name.last()) : name(name);
+    }
+
     private static void refuse(CreateRoutine routine, boolean function) {
+        if (routine.name().last().text().startsWith("_")) {
+            throw new Untranslatable("a name that begins with an underscore");
+        }
         boolean changes = StatementSearch.anyStatement(
                 List.of(routine.body()), s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
         if (function && changes) {
@@ -344,7 +354,7 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
         String body = trigger.body() instanceof Block
                 ? text(trigger.body())
                 : text(Block.of(List.of(trigger.body()), trigger.span()));
-        return "CREATE TRIGGER " + name(trigger.name()) + " " + trigger.timing() + " " + event.kind() + columns + " ON "
+        return "CREATE TRIGGER " + own(trigger.name()) + " " + trigger.timing() + " " + event.kind() + columns + " ON "
                 + name(trigger.table()) + "\nREFERENCING" + rows + "\nFOR EACH ROW\n" + body;
     }
 }

@@ -41,6 +41,7 @@ public final class SqliteLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.TRIGGERS_ALONE,
                     SqlFeature.TRIGGERS_WATCH_COLUMNS,
                     SqlFeature.TIMES_BECOME_MOMENTS,
                     SqlFeature.FIXED_TEXTS_ARE_PLAIN,

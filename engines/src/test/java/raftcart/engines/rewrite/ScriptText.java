@@ -8,12 +8,18 @@ import java.util.regex.Pattern;
 final class ScriptText {
     private static final Pattern DELIMITED = Pattern.compile("DELIMITER //\\n(.*?)//\\nDELIMITER ;", Pattern.DOTALL);
 
+    /** Code of HSQLDB, and triggers of SQLite, which have no delimiters of their own. */
+    private static final Pattern CODE = Pattern.compile("(?s).*\\bBEGIN ATOMIC\\b.*|CREATE TRIGGER .*\\nBEGIN\\n.*");
+
     private ScriptText() {}
 
     /** The statements of a text; the body of a routine stays whole. */
     static List<String> statements(String text) {
         if (text.startsWith("DELIMITER")) {
             return DELIMITED.matcher(text).results().map(r -> r.group(1)).toList();
+        }
+        if (CODE.matcher(text).matches()) {
+            return List.of(text.split(";\n(?=CREATE )")); // behind what it replaces
         }
         List<String> parts = new ArrayList<>();
         StringBuilder open = new StringBuilder();
