@@ -117,7 +117,7 @@ final class ArrayDocuments {
 
     private Expr typed(Expr item, LogicalType type) {
         return KindFinder.kind(type) == ValueKind.TEXT
-                ? item
+                ? Expr.Call.of("exact_text", item).at(item.span()) // documents compare by other rules than columns
                 : new Expr.Cast(item, adapter.castType(type), false, item.span());
     }
 
@@ -195,6 +195,13 @@ final class ArrayDocuments {
         boolean text = cast.value() instanceof Expr.Literal;
         if (!text && !types.isArray(cast.value())) {
             throw new Untranslatable("a text as an array");
+        }
+        boolean other = !text
+                && types.of(cast.value())
+                        .filter(t -> KindFinder.kind(t) == KindFinder.kind(type.get()))
+                        .isEmpty();
+        if (other) {
+            throw new Untranslatable("an array whose items become others");
         }
         return array(cast.value(), type.get());
     }
@@ -287,19 +294,22 @@ final class ArrayDocuments {
                 && s.items().size() == 1
                 && !s.distinct()
                 && s.groupBy().isEmpty()
+                && s.having().isEmpty()
+                && !(s.items().get(0).value() instanceof Expr.Star)
+                && !Aggregates.in(s.items().get(0).value(), adapter.from)
                 && query.paging().isEmpty()
                 && query.with().isEmpty();
         if (!plain) {
             throw new Untranslatable("an array of the rows of such a query");
         }
         QueryBody.Select select = (QueryBody.Select) query.body();
-        CallSuffix suffix = query.order().isEmpty() ? CallSuffix.NONE : CallSuffix.NONE.withOrder(query.order());
-        Expr all = new Expr.Call(
-                QualifiedName.of("array_agg"),
-                false,
-                List.of(select.items().get(0).value()),
-                suffix,
-                span);
+        QueryBody.Item item = select.items().get(0);
+        // In an aggregate neither the place nor the name of the item means it.
+        List<OrderItem> order = query.order().stream()
+                .map(o -> isItem(o.value(), item) ? o.withValue(item.value()) : o)
+                .toList();
+        CallSuffix suffix = order.isEmpty() ? CallSuffix.NONE : CallSuffix.NONE.withOrder(order);
+        Expr all = new Expr.Call(QualifiedName.of("array_agg"), false, List.of(item.value()), suffix, span);
         Expr filled = new Expr.Call(
                 QualifiedName.of("coalesce"),
                 false,
@@ -307,6 +317,13 @@ final class ArrayDocuments {
                 CallSuffix.NONE,
                 span);
         return new Expr.Subquery(Query.of(select.withItems(List.of(QueryBody.Item.of(filled)))), span);
+    }
+
+    private static boolean isItem(Expr e, QueryBody.Item item) {
+        return e instanceof Expr.Literal
+                || e instanceof Expr.Column c
+                        && c.name().parts().size() == 1
+                        && item.alias().filter(c.name().last()::matches).isPresent();
     }
 
     /** A query of the items and places of an array. */

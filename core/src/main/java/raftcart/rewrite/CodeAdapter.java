@@ -259,6 +259,7 @@ final class CodeAdapter {
         if (statement instanceof Statement.Insert insert) {
             refuseHiddenKeys(insert);
         }
+        cursors.refuseUnknown(statement);
         if (statement instanceof Statement.Transaction transaction) {
             return new CodeTransactions(this).adapt(transaction);
         }

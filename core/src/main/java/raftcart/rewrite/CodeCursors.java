@@ -272,4 +272,19 @@ final class CodeCursors {
                 step.query().map(adapter::query),
                 step.span());
     }
+
+    /** Refuses a change of the row of a cursor that the routine does not have there, as one of a loop over rows. */
+    void refuseUnknown(Statement statement) {
+        boolean unknown = StatementSearch.anyExpression(
+                List.of(statement),
+                e -> e instanceof Expr.Call c
+                        && c.is("row_of_cursor")
+                        && !code.frame()
+                                .isCursor(((Expr.Column) c.arguments().get(0))
+                                        .name()
+                                        .last()));
+        if (unknown && statement instanceof Statement.Dml) {
+            throw CodeAdapter.at(code.place(), "WHERE CURRENT OF the cursor of a loop");
+        }
+    }
 }

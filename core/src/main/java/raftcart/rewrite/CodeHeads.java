@@ -176,13 +176,23 @@ final class CodeHeads {
                         "the parameter " + parameter.name().text() + " has no default: a call has to pass its value"));
     }
 
+    /** True for a name that may be that of the routine: in another schema there may be another one. */
+    static boolean isOf(QualifiedName called, QualifiedName routine) {
+        boolean apart = called.parts().size() > 1
+                && routine.parts().size() > 1
+                && !called.parts()
+                        .get(called.parts().size() - 2)
+                        .matches(routine.parts().get(routine.parts().size() - 2));
+        return !apart && called.last().matches(routine.last());
+    }
+
     /** True for a function that calls itself, which MariaDB refuses. */
     static boolean callsItself(CodeStatement.CreateRoutine routine) {
         return routine.returns().isPresent()
                 && StatementSearch.anyExpression(
                         List.of(routine.body()),
                         e -> e instanceof Expr.Call call
-                                && call.name().last().matches(routine.name().last())
+                                && isOf(call.name(), routine.name())
                                 && call.arguments().size()
                                         <= routine.parameters().size());
     }

@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryMapper;
@@ -75,6 +77,7 @@ final class EscapedRows {
                                             ((Expr.Column) item.value()).name().last()))
                             : item);
         }
+        Query whole = query.withBody(select.withItems(items));
         QueryMapper reading = new QueryMapper() {
             @Override
             public Expr expr(Expr e) {
@@ -82,11 +85,50 @@ final class EscapedRows {
             }
 
             @Override
+            public Query query(Query inner) {
+                return inner.body() == whole.body() ? super.query(inner) : within(inner);
+            }
+
+            @Override
             public TableRef table(TableRef table) {
                 return table instanceof TableRef.Join ? super.table(table) : table; // documents come before their rows
             }
         };
-        return reading.query(query.withBody(select.withItems(items)));
+        return reading.query(whole);
+    }
+
+    /** A query within the one that has the rows: a name there may be that of a column of its own. */
+    private Query within(Query inner) {
+        Scope own = new Scope(Optional.empty());
+        if (inner.body() instanceof QueryBody.Select select) {
+            adapter.finder.addTables(select, own);
+        }
+        return new QueryMapper() {
+            @Override
+            public Expr expr(Expr e) {
+                if (!isText(e)) {
+                    return super.expr(e);
+                }
+                QualifiedName name = ((Expr.Column) e).name();
+                boolean qualified = name.parts().size() > 1;
+                if (own.column(name).isPresent()
+                        || qualified && own.relation(name.parts().get(0).text()).isPresent()) {
+                    return e;
+                }
+                boolean known = qualified
+                        || inner.body() instanceof QueryBody.Select
+                                && own.relations().stream().allMatch(Scope.Relation::complete);
+                if (!known) {
+                    throw new Untranslatable("the column " + name + ", which may be that of a document or of a table");
+                }
+                return Expr.Call.of("json_row_text", e).at(e.span());
+            }
+
+            @Override
+            public Query query(Query deeper) {
+                return deeper == inner ? super.query(deeper) : within(deeper);
+            }
+        }.query(inner);
     }
 
     private boolean isText(Expr e) {

@@ -40,28 +40,10 @@ final class PlChanges {
     /** A change of the row that a cursor is at, by the key of that row, which a variable has. */
     Statement byKey(Statement change) {
         if (change instanceof Statement.Update update && isOfCursor(update.where())) {
-            return new Statement.Update(
-                    update.with(),
-                    update.target(),
-                    update.assignments(),
-                    update.from(),
-                    Optional.of(key(update.where().get(), update.target())),
-                    update.order(),
-                    update.limit(),
-                    update.returning(),
-                    update.span());
+            return update.withWhere(Optional.of(key(update.where().get(), update.target())));
         }
         if (change instanceof Statement.Delete delete && isOfCursor(delete.where())) {
-            return new Statement.Delete(
-                    delete.with(),
-                    delete.targets(),
-                    delete.table(),
-                    delete.using(),
-                    Optional.of(key(delete.where().get(), delete.table())),
-                    delete.order(),
-                    delete.limit(),
-                    delete.returning(),
-                    delete.span());
+            return delete.withWhere(Optional.of(key(delete.where().get(), delete.table())));
         }
         return change;
     }
@@ -123,16 +105,7 @@ final class PlChanges {
             throw CodeAdapter.at(into.span(), "a change that reads a variable which it fills");
         }
         List<Statement> all = new ArrayList<>(pl.statement(read));
-        all.addAll(pl.statement(new Statement.Delete(
-                delete.with(),
-                delete.targets(),
-                delete.table(),
-                delete.using(),
-                delete.where(),
-                delete.order(),
-                delete.limit(),
-                List.of(),
-                delete.span())));
+        all.addAll(pl.statement(delete.giving(List.of())));
         return all;
     }
 
@@ -156,16 +129,7 @@ final class PlChanges {
         if (!plain) {
             throw CodeAdapter.at(into.span(), "a change whose values go into variables");
         }
-        List<Statement> all = new ArrayList<>(pl.statement(new Statement.Update(
-                update.with(),
-                update.target(),
-                update.assignments(),
-                update.from(),
-                update.where(),
-                update.order(),
-                update.limit(),
-                List.of(),
-                update.span())));
+        List<Statement> all = new ArrayList<>(pl.statement(update.giving(List.of())));
         all.addAll(pl.statement(read(update.returning(), update.target(), update.where(), into)));
         return all;
     }

@@ -26,14 +26,18 @@ final class PlItems {
                 array,
                 ArrayDocuments.put((Expr.Column) item.array(), place, pl.meant(assign.value()), pl.adapter()),
                 assign.span());
-        if (place instanceof Expr.Literal l && l.isDigits(9) && !l.text().equals("0")) {
+        boolean constant =
+                place instanceof Expr.Literal l && l.isDigits(9) && !l.text().equals("0");
+        if (!constant || !((Expr.Literal) place).text().equals("1")) {
+            pl.adapter()
+                    .note(
+                            FindingCode.SYNTAX_CHECK,
+                            assign.span(),
+                            "an array whose first item has another place than 1 has NULLs before it on the target");
+        }
+        if (constant) {
             return List.of(put);
         }
-        pl.adapter()
-                .note(
-                        FindingCode.SYNTAX_CHECK,
-                        assign.span(),
-                        "an array whose first item has another place than 1 has NULLs before it on the target");
         Expr beyond =
                 new Expr.Binary(BinaryOperator.LESS, pl.adapter().expr(place), Expr.Literal.number(1), assign.span());
         Expr none = new Expr.Is(pl.adapter().expr(place), Truth.NULL, false, assign.span());

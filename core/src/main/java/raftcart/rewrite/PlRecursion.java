@@ -96,7 +96,7 @@ final class PlRecursion {
 
     private boolean isAgain(Expr e) {
         return e instanceof Expr.Call call
-                && call.name().last().matches(function.name().last())
+                && CodeHeads.isOf(call.name(), function.name())
                 && call.arguments().size() <= function.parameters().size();
     }
 
@@ -215,6 +215,11 @@ final class PlRecursion {
     private Expr called(Expr.Call call, List<Statement> before) {
         boolean whole = call.arguments().size() == function.parameters().size()
                 && call.arguments().stream().noneMatch(Expr.NamedArgument.class::isInstance);
+        boolean unsure = call.name().parts().size() > function.name().parts().size();
+        if (unsure) {
+            throw CodeAdapter.at(
+                    call.span(), "a call of " + call.name() + ", which may be the function itself or another");
+        }
         if (!whole) {
             throw CodeAdapter.at(call.span(), "a function that calls itself with other arguments than it lists");
         }

@@ -39,6 +39,7 @@ final class StatementAdapter {
     }
 
     List<Statement> adapt(Statement statement) {
+        refuseCursors(statement);
         return adapted(statement).stream()
                 .map(s -> TemporaryNames.of(s, adapter))
                 .toList();
@@ -88,6 +89,18 @@ final class StatementAdapter {
             return structure(ddl);
         }
         return other(statement);
+    }
+
+    /** The row that a cursor is at, where the target does not know it. */
+    private void refuseCursors(Statement statement) {
+        Optional<Expr> where = statement instanceof Statement.Update u
+                ? u.where()
+                : statement instanceof Statement.Delete d ? d.where() : Optional.empty();
+        boolean current = where.filter(w -> w instanceof Expr.Call c && c.is("row_of_cursor"))
+                .isPresent();
+        if (current && !adapter.same() && !adapter.writes("row_of_cursor")) {
+            throw CodeAdapter.at(where.get().span(), "WHERE CURRENT OF a cursor");
+        }
     }
 
     private Statement called(Statement.CallProcedure call) {

@@ -15,7 +15,6 @@ import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Declaration;
-import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.DdlStatement;
@@ -46,9 +45,7 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
             return loop(rows);
         }
         if (code instanceof CodeStatement.ReturnRows given) {
-            return begin() + "\n"
-                    + indented("DECLARE result_ CURSOR WITH RETURN FOR\n" + indented(text(given.query())) + ";")
-                    + "\n    OPEN result_;\nEND";
+            return given(given);
         }
         return super.statement(code);
     }
@@ -196,9 +193,7 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
         if (routine.name().last().text().startsWith("_")) {
             throw new Untranslatable("a name that begins with an underscore");
         }
-        boolean changes = StatementSearch.anyStatement(
-                List.of(routine.body()), s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
-        if (function && changes) {
+        if (function && changesRows(routine.body())) {
             throw new Untranslatable("a function that changes rows");
         }
         boolean itself = StatementSearch.anyStatement(
@@ -257,15 +252,6 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
             }
             return false;
         });
-    }
-
-    private static String results(Statement body) {
-        int[] count = {0};
-        StatementSearch.anyStatement(List.of(body), s -> {
-            count[0] += s instanceof CodeStatement.ReturnRows ? 1 : 0;
-            return false;
-        });
-        return count[0] == 0 ? "" : " DYNAMIC RESULT SETS " + count[0];
     }
 
     /** A parameter that is assigned is a variable of its own; one that goes out can be read if it goes in as well. */
@@ -330,7 +316,7 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
             }
         }
         if (first.isEmpty()) {
-            return routine.body() instanceof Block ? routine.body() : Block.of(List.of(routine.body()), routine.span());
+            return whole(routine.body(), routine.span());
         }
         first.add(routine.body());
         return new Block(Optional.empty(), variables, List.of(), first, List.of(), routine.span());
@@ -338,23 +324,10 @@ final class HsqldbCodeWriter extends PsmCodeWriter {
 
     @Override
     protected String trigger(CreateTrigger trigger) {
-        boolean changes = trigger.timing() == CodeStatement.Timing.BEFORE
-                && StatementSearch.anyStatement(
-                        List.of(trigger.body()),
-                        s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
+        boolean changes = trigger.timing() == CodeStatement.Timing.BEFORE && changesRows(trigger.body());
         if (changes) {
             throw new Untranslatable("a trigger before a change that changes rows itself");
         }
-        Event event = trigger.events().get(0);
-        String columns = event.columns().isEmpty()
-                ? ""
-                : " OF " + event.columns().stream().map(this::name).collect(Collectors.joining(", "));
-        String rows = (event.kind() == Event.Kind.DELETE ? "" : " NEW ROW AS new")
-                + (event.kind() == Event.Kind.INSERT ? "" : " OLD ROW AS old");
-        String body = trigger.body() instanceof Block
-                ? text(trigger.body())
-                : text(Block.of(List.of(trigger.body()), trigger.span()));
-        return "CREATE TRIGGER " + own(trigger.name()) + " " + trigger.timing() + " " + event.kind() + columns + " ON "
-                + name(trigger.table()) + "\nREFERENCING" + rows + "\nFOR EACH ROW\n" + body;
+        return "CREATE TRIGGER " + own(trigger.name()) + " " + watching(trigger, "ROW ");
     }
 }

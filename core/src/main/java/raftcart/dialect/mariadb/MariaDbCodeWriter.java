@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.dialect.write.PsmCodeWriter;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Condition;
@@ -35,6 +36,9 @@ final class MariaDbCodeWriter extends PsmCodeWriter {
 
     @Override
     protected String trigger(CreateTrigger trigger) {
+        if (trigger.timing() == CodeStatement.Timing.INSTEAD) {
+            throw new Untranslatable("a trigger in the place of a change");
+        }
         String word = trigger.replace() ? replacing() : "";
         return "CREATE " + word + "TRIGGER " + name(trigger.name()) + " " + trigger.timing() + " "
                 + trigger.events().get(0).kind() + " ON " + name(trigger.table()) + " FOR EACH ROW"

@@ -324,7 +324,7 @@ final class PgCodeWriter extends CodeWriter {
         return "CREATE OR REPLACE FUNCTION " + name(trigger.name()) + "() RETURNS trigger\nLANGUAGE plpgsql" + one
                 + "\n"
                 + body(body, !body.declarations().isEmpty(), trigger.columnsFirst()) + ";\nCREATE TRIGGER "
-                + name(trigger.name().last()) + " " + trigger.timing() + " " + events + " ON "
+                + name(trigger.name().last()) + " " + timing(trigger) + " " + events + " ON "
                 + name(trigger.table()) + referencing(trigger) + "\nFOR EACH "
                 + (trigger.eachRow() ? "ROW" : "STATEMENT")
                 + trigger.when().map(w -> "\nWHEN (" + text(w) + ")").orElse("") + "\nEXECUTE FUNCTION "

@@ -13,7 +13,6 @@ import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Choice;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Event;
-import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Query;
@@ -36,9 +35,9 @@ final class SqliteCodeWriter extends CodeWriter {
         String columns = event.columns().isEmpty()
                 ? ""
                 : " OF " + event.columns().stream().map(this::name).collect(Collectors.joining(", "));
-        String timing = trigger.timing() == Timing.INSTEAD
-                ? "INSTEAD OF"
-                : trigger.timing().name();
+        if (trigger.follows().isPresent()) {
+            throw new Untranslatable("a trigger with a place among others");
+        }
         Optional<Choice> only = only(trigger.body());
         List<String> all = new ArrayList<>();
         List<Statement> body = only.map(Choice::body).orElse(List.of(trigger.body()));
@@ -46,7 +45,7 @@ final class SqliteCodeWriter extends CodeWriter {
         if (all.isEmpty()) {
             all.add("SELECT 1");
         }
-        return "CREATE TRIGGER " + name(trigger.name()) + "\n" + timing + " " + event.kind() + columns + " ON "
+        return "CREATE TRIGGER " + name(trigger.name()) + "\n" + timing(trigger) + " " + event.kind() + columns + " ON "
                 + name(trigger.table()) + "\nFOR EACH ROW"
                 + only.map(c -> " WHEN " + text(c.condition())).orElse("") + "\nBEGIN\n"
                 + all.stream().map(s -> indented(s + ";") + "\n").collect(Collectors.joining()) + "END";
@@ -135,29 +134,11 @@ final class SqliteCodeWriter extends CodeWriter {
         }
         if (change instanceof Statement.Update update && update.target() instanceof TableRef.Table table) {
             refuseOwn(table.name().last().text(), trigger);
-            return new Statement.Update(
-                    update.with(),
-                    update.target(),
-                    update.assignments(),
-                    update.from(),
-                    where(update.where(), conditions),
-                    update.order(),
-                    update.limit(),
-                    update.returning(),
-                    update.span());
+            return update.withWhere(where(update.where(), conditions));
         }
         if (change instanceof Statement.Delete delete && delete.table() instanceof TableRef.Table table) {
             refuseOwn(table.name().last().text(), trigger);
-            return new Statement.Delete(
-                    delete.with(),
-                    delete.targets(),
-                    delete.table(),
-                    delete.using(),
-                    where(delete.where(), conditions),
-                    delete.order(),
-                    delete.limit(),
-                    delete.returning(),
-                    delete.span());
+            return delete.withWhere(where(delete.where(), conditions));
         }
         throw new Untranslatable("a trigger of more than changes under conditions");
     }

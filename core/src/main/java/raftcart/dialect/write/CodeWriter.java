@@ -91,6 +91,13 @@ public class CodeWriter {
                 .collect(Collectors.joining(", "));
     }
 
+    /** When a trigger fires, in the words of the standard. */
+    protected static String timing(CodeStatement.CreateTrigger trigger) {
+        return trigger.timing() == CodeStatement.Timing.INSTEAD
+                ? "INSTEAD OF"
+                : trigger.timing().name();
+    }
+
     /** A condition, or a value of CASE, which stands before THEN. */
     protected String condition(Expr condition) {
         return text(condition);

@@ -5,17 +5,20 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import raftcart.dialect.Untranslatable;
+import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.CreateRoutine;
 import raftcart.sql.tree.CodeStatement.CreateTrigger;
 import raftcart.sql.tree.CodeStatement.Declaration;
+import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementSearch;
 
 /** Writes SQL/PSM ("Persistent Stored Modules", ISO/IEC 9075-4) as far as its dialects have it in common. */
 public abstract class PsmCodeWriter extends CodeWriter {
@@ -45,6 +48,52 @@ public abstract class PsmCodeWriter extends CodeWriter {
 
     /** What begins a block, behind its label. */
     protected abstract String begin();
+
+    /** A cursor through which a procedure hands rows to its caller. */
+    protected final String given(CodeStatement.ReturnRows rows) {
+        return begin() + "\n"
+                + indented("DECLARE result_ CURSOR WITH RETURN FOR\n" + indented(text(rows.query())) + ";")
+                + "\n    OPEN result_;\nEND";
+    }
+
+    /** How many such cursors a body has, as the head of its procedure says it. */
+    protected static String results(Statement body) {
+        int[] count = {0};
+        StatementSearch.anyStatement(List.of(body), s -> {
+            count[0] += s instanceof CodeStatement.ReturnRows ? 1 : 0;
+            return false;
+        });
+        return count[0] == 0 ? "" : " DYNAMIC RESULT SETS " + count[0];
+    }
+
+    /** True for code that changes rows. */
+    protected static boolean changesRows(Statement body) {
+        return StatementSearch.anyStatement(
+                List.of(body), s -> s instanceof Statement.Dml && !(s instanceof Statement.QueryStatement));
+    }
+
+    protected static Block whole(Statement body, Span span) {
+        return body instanceof Block block ? block : Block.of(List.of(body), span);
+    }
+
+    /**
+     * A trigger of the standard ("CREATE TRIGGER", ISO/IEC 9075-2), behind its name.
+     *
+     * @param rows what stands before the name of a row of the change
+     */
+    protected final String watching(CreateTrigger trigger, String rows) {
+        if (trigger.follows().isPresent()) {
+            throw new Untranslatable("a trigger with a place among others");
+        }
+        Event event = trigger.events().get(0);
+        String columns = event.columns().isEmpty()
+                ? ""
+                : " OF " + event.columns().stream().map(this::name).collect(Collectors.joining(", "));
+        String named = (event.kind() == Event.Kind.DELETE ? "" : " NEW " + rows + "AS new")
+                + (event.kind() == Event.Kind.INSERT ? "" : " OLD " + rows + "AS old");
+        return timing(trigger) + " " + event.kind() + columns + " ON " + name(trigger.table()) + "\nREFERENCING" + named
+                + "\nFOR EACH ROW\n" + text(whole(trigger.body(), trigger.span()));
+    }
 
     /** A statement that holds no others. */
     protected String simple(CodeStatement code) {

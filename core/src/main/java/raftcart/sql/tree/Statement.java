@@ -161,6 +161,11 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
             List<QueryBody.Item> returning,
             Span span)
             implements Dml {
+        /** The same of other rows. */
+        public Update withWhere(Optional<Expr> other) {
+            return new Update(with, target, assignments, from, other, order, limit, returning, span);
+        }
+
         /** The same, which gives these items of its rows. */
         public Update giving(List<QueryBody.Item> items) {
             return new Update(with, target, assignments, from, where, order, limit, items, span);
@@ -184,6 +189,11 @@ public sealed interface Statement permits CodeStatement, DdlStatement, Statement
             List<QueryBody.Item> returning,
             Span span)
             implements Dml {
+        /** The same of other rows. */
+        public Delete withWhere(Optional<Expr> other) {
+            return new Delete(with, targets, table, using, other, order, limit, returning, span);
+        }
+
         /** The same, which gives these items of its rows. */
         public Delete giving(List<QueryBody.Item> items) {
             return new Delete(with, targets, table, using, where, order, limit, items, span);

@@ -29,7 +29,7 @@ DELETE s FROM star s WHERE EXISTS (SELECT 1 FROM renamed r WHERE r.id = s.id AND
 SELECT
     CASE JSON_TYPE(JSON_EXTRACT(doc, '$.a')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.a') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.a') END,
     CASE JSON_TYPE(JSON_EXTRACT(doc, '$.b.c')) WHEN 'STRING' THEN JSON_VALUE(doc, '$.b.c') WHEN 'NULL' THEN NULL ELSE JSON_EXTRACT(doc, '$.b.c') END,
-    JSON_VALUE(tags, '$[0]')
+    (JSON_VALUE(tags, '$[0]') COLLATE utf8mb4_nopad_bin)
 FROM star
 WHERE name REGEXP '(?i)^k';
 SELECT kind, name
