@@ -87,6 +87,8 @@ public enum SqlFeature {
     TYPED_DATES,
     /** Digits of a second for which a column has no room are cut off, not rounded. */
     FRACTIONS_ARE_CUT,
+    /** A length of time times a number below zero with a fraction is a second too long. */
+    PARTS_ARE_LATE,
     /** A half becomes the next whole number where a floating-point number becomes one; elsewhere the even one. */
     FLOAT_HALVES_GO_UP,
     /** A column takes no text where it holds numbers, dates or truth values, unless it is cast; constants are no texts. */
@@ -360,8 +362,6 @@ public enum SqlFeature {
     WORDS_ARE_DAYS,
     /** A default that is such a word is the moment at which its table was made ("Date/Time Types, Special Values"). */
     DEFAULT_WORDS_STAND_STILL,
-    /** ROUND of a floating-point number to some digits lets halves go to the even one. */
-    FLOATS_ROUND_TO_EVEN,
     /** What is computed of money has two digits behind the point. */
     MONEY_HAS_CENTS,
     /** TRUNCATE takes tables that refer to each other together, and those that refer to them on demand. */
@@ -847,6 +847,8 @@ public enum SqlFeature {
     WHOLE_DECIMALS,
     /** A text of a fixed length has blanks at its end up to that length. */
     CHARACTERS_ARE_PADDED,
+    /** Blanks at the end of a text of a fixed length are no part of it wherever it is taken as a text. */
+    FIXED_TEXTS_LOSE_BLANKS,
     /** Patterns meet those blanks, though functions do not. */
     PATTERNS_MEET_PADDING,
     /** Parts of dates, and differences of dates, are numbers with a fraction, though it is zero. */

@@ -106,4 +106,11 @@ final class ByteTexts {
     private static Expr unwrapped(Expr e) {
         return isAsBytes(e) ? ((Expr.Call) e).arguments().get(0) : e;
     }
+
+    /** Bytes of a fixed length, filled up with zeros or cut. */
+    static Expr.Literal padded(Expr.Literal bytes, int length) {
+        int missing = length * 2 - bytes.text().length();
+        String all = missing < 0 ? bytes.text().substring(0, length * 2) : bytes.text() + "0".repeat(missing);
+        return new Expr.Literal(LiteralKind.BYTES, all, bytes.span());
+    }
 }

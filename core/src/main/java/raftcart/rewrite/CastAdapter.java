@@ -80,7 +80,10 @@ final class CastAdapter {
             return now.get();
         }
         Expr bare = isAnyDecimal(given) ? given.value() : bare(given);
-        return bare == given ? converted(ofBytes(given)) : adapter.expr(bare);
+        Expr converted = bare == given ? converted(ofBytes(given)) : adapter.expr(bare);
+        return CastNotes.losesBlanks(given, adapter)
+                ? Expr.Call.of("rtrim", converted).at(given.span())
+                : converted;
     }
 
     /** The cast of what a call means that hangs on its constants. */
@@ -329,18 +332,12 @@ final class CastAdapter {
             return Optional.empty();
         }
         if (type instanceof LogicalType.Binary fixed && fixed.length() > 1) {
-            return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from).map(l -> padded(l, fixed.length()));
+            return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from)
+                    .map(l -> ByteTexts.padded(l, fixed.length()));
         }
         boolean large = type instanceof LogicalType.Blob && adapter.to.has(SqlFeature.BLOBS_WANT_CASTS);
         return ByteTexts.bytes((Expr.Literal) cast.value(), adapter.from)
                 .map(l -> large ? new Expr.Cast(l, adapter.castType(type), false, cast.span()) : l);
-    }
-
-    /** Bytes of a fixed length, filled up with zeros or cut. */
-    static Expr.Literal padded(Expr.Literal bytes, int length) {
-        int missing = length * 2 - bytes.text().length();
-        String all = missing < 0 ? bytes.text().substring(0, length * 2) : bytes.text() + "0".repeat(missing);
-        return new Expr.Literal(LiteralKind.BYTES, all, bytes.span());
     }
 
     /** A date given by the bytes in which it is stored. */

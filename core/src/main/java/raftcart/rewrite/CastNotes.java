@@ -129,18 +129,6 @@ final class CastNotes {
         }
     }
 
-    /** Says where one engine alone lets halves of floating-point numbers go to the even digit. */
-    void halves(Expr.Call round) {
-        boolean even = adapter.from.has(SqlFeature.FLOATS_ROUND_TO_EVEN);
-        if (even != adapter.to.has(SqlFeature.FLOATS_ROUND_TO_EVEN)
-                && adapter.kind(round.arguments().get(0)) == ValueKind.FLOAT) {
-            adapter.note(
-                    FindingCode.FUNCTION_DIFFERS,
-                    round.span(),
-                    "halves of floating-point numbers go to the even digit on one engine, away from zero on the other");
-        }
-    }
-
     /** Refuses the items of a document as an array, by which MySQL indexes each of them ("Multi-Valued Indexes"). */
     void items(Expr.Cast cast) {
         boolean document = cast.type().arrays() > 0 && adapter.from.has(SqlFeature.ARRAYS_ARE_OF_DOCUMENTS);
@@ -173,6 +161,17 @@ final class CastNotes {
             adapter.note(
                     FindingCode.PADDING, cast.span(), "the cast fills a short text up with blanks on one engine only");
         }
+    }
+
+    /** True for a text of a fixed length whose trailing blanks count on the target alone ("Character Types", PostgreSQL). */
+    static boolean losesBlanks(Expr.Cast cast, ExprAdapter adapter) {
+        boolean blanks = !(cast.value() instanceof Expr.Literal l) || l.text().endsWith(" ");
+        return blanks
+                && adapter.lost(SqlFeature.FIXED_TEXTS_LOSE_BLANKS)
+                && !adapter.to.has(SqlFeature.CHARACTERS_ARE_PADDED)
+                && adapter.kind(cast.value()) == ValueKind.TEXT
+                && adapter.finder.type(cast.type()) instanceof LogicalType.Char c
+                && c.length() > 1;
     }
 
     /** True for digits of a date, which are a number. */

@@ -1,18 +1,25 @@
 package raftcart.rewrite;
 
+import java.math.BigInteger;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.DateUnit;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.TableRef;
 
 /** Series between constants: those of numbers as tables of their own (MariaDB, "Sequence Storage Engine"). */
 final class ConstantSeries {
+    private static final Pattern TABLE = Pattern.compile("seq_([0-9]+)_to_([0-9]+)(?:_step_([1-9][0-9]*))?");
     private static final int MOST_DIGITS = 9;
     private static final int FEW_ROUNDS = 1000;
 
@@ -27,6 +34,27 @@ final class ConstantSeries {
         String name = "seq_" + number(first) + "_to_" + number(last);
         return Optional.of(
                 TableRef.Table.of(QualifiedName.of(number(step) == 1 ? name : name + "_step_" + number(step))));
+    }
+
+    /** The series that such a table holds, under the name of its column; it counts downwards where the last is the smaller. */
+    static Optional<TableRef.Function> of(TableRef.Table table) {
+        Matcher name = TABLE.matcher(table.name().key());
+        if (!name.matches() || table.sample().isPresent()) {
+            return Optional.empty();
+        }
+        boolean down = new BigInteger(name.group(1)).compareTo(new BigInteger(name.group(2))) > 0;
+        String step = name.group(3) == null ? "1" : name.group(3);
+        List<Expr> limits = Stream.of(name.group(1), name.group(2), down ? "-" + step : step)
+                .<Expr>map(n -> new Expr.Literal(LiteralKind.NUMBER, n, table.span()))
+                .limit(down || !step.equals("1") ? 3 : 2)
+                .toList();
+        Name alias = table.alias().map(TableRef.Alias::name).orElse(table.name().last());
+        return Optional.of(new TableRef.Function(
+                new Expr.Call(QualifiedName.of("series"), true, limits, CallSuffix.NONE, table.span()),
+                false,
+                false,
+                Optional.of(new TableRef.Alias(alias, List.of(Name.of("seq")), List.of())),
+                table.span()));
     }
 
     private static boolean isWhole(Expr e) {

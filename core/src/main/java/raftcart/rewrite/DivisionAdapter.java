@@ -146,7 +146,9 @@ final class DivisionAdapter {
             return adapted;
         }
         adapter.note(FindingCode.DIVISION, span, "NULL for a division by zero");
-        return Expr.Call.of("nullif", adapted, Expr.Literal.number(0)).at(given.span());
+        Expr.Call divisor =
+                Expr.Call.of("nullif", adapted, Expr.Literal.number(0)).at(given.span());
+        return adapter.ofKind(divisor, adapter.kind(given));
     }
 
     private static boolean isNonZero(Expr given) {

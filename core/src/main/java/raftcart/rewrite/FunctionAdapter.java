@@ -295,7 +295,6 @@ final class FunctionAdapter {
             case "if":
                 return choice(call);
             case "round_to":
-                new CastNotes(adapter).halves(call);
                 if (tens(call).isPresent()) {
                     return roundedToTens(call, tens(call).get());
                 }

@@ -204,7 +204,7 @@ final class KindFinder {
             case "decode" -> common(results(arguments), scope);
             case "choose_text" -> ValueKind.TEXT;
             case "if" -> common(arguments.subList(1, arguments.size()), scope);
-            case "sum", "avg", "round", "ceil", "floor", "truncate" ->
+            case "sum", "avg", "round", "round_even", "ceil", "floor", "truncate" ->
                 numeric(signature.get().name(), arguments, scope);
             default ->
                 signature.get().resultOfFirst() && !arguments.isEmpty()

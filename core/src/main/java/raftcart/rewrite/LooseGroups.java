@@ -1,7 +1,6 @@
 package raftcart.rewrite;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,7 +21,6 @@ import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.QueryMapper;
-import raftcart.sql.tree.TableRef;
 import raftcart.type.LogicalType;
 
 /**
@@ -36,8 +34,7 @@ final class LooseGroups extends QueryMapper {
     private final Set<String> grouped;
     private final boolean plain;
     private boolean computed;
-    private final Set<String> names = new java.util.HashSet<>();
-    private final Map<String, KnownTable> tables = new HashMap<>();
+    private final JoinedColumns columns;
     private final Map<String, Expr> dependent = new java.util.LinkedHashMap<>();
 
     private LooseGroups(ExprAdapter adapter, Select select) {
@@ -45,7 +42,7 @@ final class LooseGroups extends QueryMapper {
         this.select = select;
         this.plain = select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
         this.writer = adapter.from.writer().apply(WriterContext.plain(adapter.from));
-        select.from().forEach(this::remember);
+        this.columns = new JoinedColumns(adapter, select);
         this.grouped = select.groupBy().stream()
                 .flatMap(g -> g.items().stream())
                 .flatMap(this::grouped)
@@ -53,12 +50,18 @@ final class LooseGroups extends QueryMapper {
     }
 
     private static boolean applies(ExprAdapter adapter, Select select) {
-        return adapter.lost(SqlFeature.LOOSE_GROUP_BY)
-                && (!select.groupBy().isEmpty() || isOneGroup(adapter, select))
+        boolean grouped = !select.groupBy().isEmpty();
+        return (adapter.lost(SqlFeature.LOOSE_GROUP_BY) && (grouped || isOneGroup(adapter, select))
+                        || keysGroup(adapter) && grouped)
                 && select.groupBy().stream()
                         .allMatch(g -> g.kind() == Grouping.Kind.PLAIN
                                 || g.kind() == Grouping.Kind.ROLLUP
                                 || g.kind() == Grouping.Kind.CUBE);
+    }
+
+    /** True where the source alone knows that a key decides about the other columns. */
+    private static boolean keysGroup(ExprAdapter adapter) {
+        return adapter.lost(SqlFeature.KEYS_GROUP_COLUMNS) && !adapter.to.has(SqlFeature.LOOSE_GROUP_BY);
     }
 
     /** True for a query that makes one row of all, since it counts or adds up without GROUP BY. */
@@ -108,7 +111,8 @@ final class LooseGroups extends QueryMapper {
 
     private boolean leavesOut() {
         return select.items().stream()
-                .anyMatch(i -> i.value() instanceof Expr.Column && !grouped.contains(groupedKey(i.value())));
+                .anyMatch(i ->
+                        i.value() instanceof Expr.Column c && grouped.stream().noneMatch(g -> columns.same(g, key(c))));
     }
 
     private Select select() {
@@ -145,7 +149,7 @@ final class LooseGroups extends QueryMapper {
             if (alias.isPresent() && !(alias.get().value() instanceof Expr.Column)) {
                 return Stream.of(groupedKey(alias.get().value()));
             }
-            if (alias.isPresent() && tables.values().stream().noneMatch(t -> has(t, column))) {
+            if (alias.isPresent() && columns.owners(column).isEmpty()) {
                 return Stream.of(groupedKey(item), groupedKey(alias.get().value()));
             }
         }
@@ -158,10 +162,10 @@ final class LooseGroups extends QueryMapper {
         return key(e);
     }
 
-    /** Columns are the same if their last names are; other expressions if they are written the same. */
+    /** Other expressions than columns are the same if they are written the same. */
     private String key(Expr e) {
         return e instanceof Expr.Column column
-                ? low(column.name().last())
+                ? columns.key(column)
                 : writer.expression(e).toLowerCase(Locale.ROOT);
     }
 
@@ -173,6 +177,11 @@ final class LooseGroups extends QueryMapper {
                         .isPresent());
     }
 
+    private boolean isGrouped(Expr e) {
+        String key = key(e);
+        return grouped.stream().anyMatch(g -> e instanceof Expr.Column ? columns.same(g, key) : g.equals(key));
+    }
+
     @Override
     public Expr expr(Expr e) {
         if (e instanceof Expr.Subquery
@@ -182,13 +191,13 @@ final class LooseGroups extends QueryMapper {
             return e;
         }
         boolean comparable = computed ? !(e instanceof Expr.Literal) : e instanceof Expr.Column;
-        if (comparable && grouped.contains(key(e))) {
+        if (comparable && isGrouped(e)) {
             return e;
         }
         if (!(e instanceof Expr.Column column) || isAlias(e)) {
             return super.expr(e);
         }
-        if (adapter.from.functions().knows(low(column.name().last())) || isOfOuterQuery(column)) {
+        if (adapter.from.functions().knows(JoinedColumns.low(column.name().last())) || columns.isOfOuterQuery(column)) {
             return e;
         }
         // A further group would split the rows of totals.
@@ -200,66 +209,19 @@ final class LooseGroups extends QueryMapper {
             }
             return e;
         }
+        if (keysGroup(adapter)) {
+            return e; // what the source takes hangs on a key that is not known here, or stands in an aggregate of the
+            // user's
+        }
         adapter.note(FindingCode.GROUPING_LOOSE, e.span(), "the least " + column.name());
         return Expr.Call.of("min", e).at(e.span());
     }
 
-    /** A column of a query around this one has one value for all its rows. */
-    private boolean isOfOuterQuery(Expr.Column column) {
-        List<Name> parts = column.name().parts();
-        return parts.size() > 1
-                ? !names.contains(low(parts.get(parts.size() - 2)))
-                : tables.size() == names.size()
-                        && tables.values().stream().noneMatch(t -> t.columns()
-                                .containsKey(low(column.name().last())));
-    }
-
-    private static boolean has(KnownTable table, Expr.Column column) {
-        return table.columns().containsKey(low(column.name().last()));
-    }
-
-    private static String low(Name name) {
-        return name.text().toLowerCase(Locale.ROOT);
-    }
-
-    private void remember(TableRef ref) {
-        if (ref instanceof TableRef.Join join) {
-            remember(join.left());
-            remember(join.right());
-            return;
-        }
-        names.add(exposedName(ref));
-        if (ref instanceof TableRef.Table named) {
-            adapter.knowledge.table(named.name()).ifPresent(t -> tables.put(low(ChangeAdapter.alias(named)), t));
-        }
-    }
-
-    private static String exposedName(TableRef ref) {
-        Optional<TableRef.Alias> alias = ref instanceof TableRef.Table named
-                ? Optional.of(TableRef.Alias.of(ChangeAdapter.alias(named).text()))
-                : ref instanceof TableRef.Derived derived
-                        ? derived.alias()
-                        : ref instanceof TableRef.Function function
-                                ? function.alias()
-                                : ref instanceof TableRef.JsonTable json ? json.alias() : Optional.empty();
-        return alias.map(a -> low(a.name())).orElse("");
-    }
-
-    /** The tables of the query that have a column of this name. */
-    private List<KnownTable> owners(Expr.Column column) {
-        List<Name> parts = column.name().parts();
-        return tables.entrySet().stream()
-                .filter(t -> parts.size() == 1 || t.getKey().equals(low(parts.get(parts.size() - 2))))
-                .map(Map.Entry::getValue)
-                .filter(t -> t.columns().containsKey(low(column.name().last())))
-                .toList();
-    }
-
     private boolean isDocument(Expr.Column column) {
-        return owners(column)
+        return columns.owners(column)
                 .get(0)
                 .columns()
-                .get(low(column.name().last()))
+                .get(JoinedColumns.low(column.name().last()))
                 .type()
                 .filter(LogicalType.Json.class::isInstance)
                 .isPresent();
@@ -267,25 +229,29 @@ final class LooseGroups extends QueryMapper {
 
     /** True for a column of a table whose first key, which is the primary one where it has one, is grouped as columns. */
     private boolean ofFirstKey(Expr.Column column) {
-        return owners(column).get(0).keys().get(0).stream().allMatch(n -> select.groupBy().stream()
-                .flatMap(g -> g.items().stream())
-                .anyMatch(i -> i instanceof Expr.Column c
-                        && low(c.name().last()).equals(low(n))
-                        && owners(c).equals(owners(column))));
+        return isGrouped(columns.owners(column).get(0).keys().get(0), column);
     }
 
-    /** True where a key of the column's table, none of whose columns can be NULL, is grouped. */
+    /** True where a key of the column's table, none of whose columns can be NULL, is grouped, or what is joined with it. */
     private boolean dependsOnKey(Expr.Column column) {
-        List<KnownTable> owners = owners(column);
+        if (grouped.stream().anyMatch(g -> columns.equal(g, key(column)))) {
+            return true;
+        }
+        List<KnownTable> owners = columns.owners(column);
         return owners.size() == 1
                 && owners.get(0).keys().stream()
-                        .anyMatch(k -> k.stream().allMatch(n -> grouped.contains(low(n)))
-                                && k.stream()
-                                        .allMatch(n -> Optional.ofNullable(owners.get(0)
-                                                                .columns()
-                                                                .get(low(n)))
-                                                        .filter(Knowledge.KnownColumn::notNull)
-                                                        .isPresent()
-                                                || k.equals(owners.get(0).keys().get(0))));
+                        .anyMatch(k -> isGrouped(k, column)
+                                && (k.equals(owners.get(0).keys().get(0)) || neverNull(k, owners.get(0))));
+    }
+
+    private static boolean neverNull(List<Name> key, KnownTable table) {
+        return key.stream().allMatch(n -> Optional.ofNullable(table.columns().get(JoinedColumns.low(n)))
+                .filter(Knowledge.KnownColumn::notNull)
+                .isPresent());
+    }
+
+    private boolean isGrouped(List<Name> key, Expr.Column ofTheSame) {
+        return key.stream().map(n -> columns.beside(ofTheSame, n)).allMatch(k -> grouped.stream()
+                .anyMatch(g -> columns.same(g, k) || columns.equal(g, k)));
     }
 }

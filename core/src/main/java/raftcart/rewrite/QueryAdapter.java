@@ -378,6 +378,12 @@ class QueryAdapter extends ExprAdapter {
         if (table instanceof TableRef.JsonTable json && !same()) {
             return new JsonTables(this).adapt(json);
         }
+        if (table instanceof TableRef.Table named && lost(SqlFeature.SERIES_TABLES) && isUnknown(named)) {
+            Optional<TableRef.Function> series = ConstantSeries.of(named);
+            if (series.isPresent()) {
+                return table(series.get());
+            }
+        }
         if (table instanceof TableRef.Table named && !same()) {
             ofTheEngine(named);
             new ColumnSequences(this).refuseRows(named);
@@ -399,6 +405,11 @@ class QueryAdapter extends ExprAdapter {
     }
 
     /** Says where a query reads what an engine tells of itself. */
+    private boolean isUnknown(TableRef.Table table) {
+        return knowledge.table(table.name()).isEmpty()
+                && scope.commonTable(table.name()).isEmpty();
+    }
+
     private void ofTheEngine(TableRef.Table table) {
         String key = table.name().key();
         boolean catalog = LanguageResources.catalogs(from.name()).matcher(key).matches();

@@ -24,7 +24,7 @@ final class StoredBytes {
                         && type instanceof LogicalType.Binary fixed
                         && adapter.lost(SqlFeature.BINARIES_FILLED_UP)
                         && bytes.text().length() < fixed.length() * 2
-                ? CastAdapter.padded(bytes, fixed.length())
+                ? ByteTexts.padded(bytes, fixed.length())
                 : bytes;
     }
 

@@ -7,6 +7,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.FunctionDictionary.Recognised;
+import raftcart.sql.function.Signatures;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
@@ -43,8 +44,9 @@ final class TableFunctions {
             return Optional.empty();
         }
         Expr.Call call = LocalMoments.series(given, adapter);
-        Optional<Recognised> known =
-                adapter.from.functions().recognise(call.name().toString(), call.arguments(), adapter::kind);
+        Optional<Recognised> known = call.canonical()
+                ? Signatures.find(call.function()).map(s -> new Recognised(s, call.arguments(), ""))
+                : adapter.from.functions().recognise(call.name().toString(), call.arguments(), adapter::kind);
         if (known.isEmpty()) {
             return Optional.empty();
         }

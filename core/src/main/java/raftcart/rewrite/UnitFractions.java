@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
@@ -25,6 +26,9 @@ import raftcart.sql.tree.UnaryOperator;
  */
 final class UnitFractions {
     private static final Pattern NUMBER = Pattern.compile("-?[0-9]*\\.?[0-9]+([eE][-+]?[0-9]+)?");
+
+    private static final Set<String> WHOLE = Set.of("round", "round_even", "truncate", "floor", "ceil");
+    private static final Expr HALF = new Expr.Literal(LiteralKind.NUMBER, "0.5", Span.NONE);
 
     private enum Fractions {
         COUNT,
@@ -91,7 +95,7 @@ final class UnitFractions {
         return constant(amount)
                 .map(c -> c.stripTrailingZeros().scale() <= 0)
                 .orElse(kind != ValueKind.DECIMAL && kind != ValueKind.FLOAT
-                        || amount instanceof Expr.Call c && (c.is("round") || c.is("truncate")));
+                        || amount instanceof Expr.Call c && (c.canonical() && WHOLE.contains(c.function())));
     }
 
     /** @param seconds where seconds count with their fractions */
@@ -102,16 +106,21 @@ final class UnitFractions {
         if (!whole) {
             lost(span);
         }
-        if (whole || source == fractions(adapter.to, part.unit(), seconds) && source != Fractions.CUT) {
+        Fractions target = fractions(adapter.to, part.unit(), seconds);
+        if (!whole && constant.isEmpty() && target == Fractions.COUNT && adapter.to.has(SqlFeature.PARTS_ARE_LATE)) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    span,
+                    "the target is a second late where a part of a second is taken away by a factor below zero");
+        }
+        if (whole || source == target && source != Fractions.CUT && !otherHalves(source, part.amount())) {
             return part;
         }
         if (source != Fractions.COUNT) {
-            String function = source == Fractions.ROUND ? "round" : "truncate";
             RoundingMode mode = source == Fractions.ROUND ? RoundingMode.HALF_UP : RoundingMode.DOWN;
             return new IntervalPart(
                     constant.<Expr>map(c -> number(c.setScale(0, mode), span))
-                            .orElseGet(
-                                    () -> Expr.Call.of(function, part.amount()).at(span)),
+                            .orElseGet(() -> whole(part.amount(), source).at(span)),
                     part.unit());
         }
         if (!LENGTHS.containsKey(part.unit())) {
@@ -122,6 +131,22 @@ final class UnitFractions {
             return part;
         }
         return constant.map(c -> smaller(c, part.unit(), span)).orElseGet(() -> smaller(part, span));
+    }
+
+    /** True where both engines round a floating-point number, but its halves in another way. */
+    private boolean otherHalves(Fractions source, Expr amount) {
+        return source == Fractions.ROUND
+                && adapter.kind(amount) == ValueKind.FLOAT
+                && adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP) != adapter.to.has(SqlFeature.FLOAT_HALVES_GO_UP);
+    }
+
+    private Expr.Call whole(Expr amount, Fractions source) {
+        if (source != Fractions.ROUND || adapter.kind(amount) != ValueKind.FLOAT) {
+            return Expr.Call.of(source == Fractions.ROUND ? "round" : "truncate", amount);
+        }
+        return adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP)
+                ? Expr.Call.of("floor", new Expr.Binary(BinaryOperator.ADD, amount, HALF, amount.span()))
+                : Expr.Call.of("round_even", amount);
     }
 
     private void lost(Span span) {
@@ -145,14 +170,21 @@ final class UnitFractions {
     }
 
     private IntervalPart smaller(IntervalPart part, Span span) {
+        // A product of a floating-point number is not exact: rounded to microseconds it is what the source has.
+        boolean exact = part.unit() == DateUnit.SECOND || adapter.kind(part.amount()) != ValueKind.FLOAT;
         boolean seconds = fractions(adapter.to, DateUnit.SECOND, SqlFeature.SECONDS_HAVE_PARTS) == Fractions.COUNT
-                && part.unit() != DateUnit.MILLISECOND;
+                && LENGTHS.get(part.unit()) >= LENGTHS.get(DateUnit.SECOND)
+                && exact;
         DateUnit unit = seconds ? DateUnit.SECOND : DateUnit.MICROSECOND;
         long times = LENGTHS.get(part.unit()) / LENGTHS.get(unit);
         Expr amount = times <= 1
                 ? part.amount()
                 : new Expr.Binary(BinaryOperator.MULTIPLY, part.amount(), Expr.Literal.number(times), span);
-        return new IntervalPart(seconds ? amount : Expr.Call.of("round", amount).at(span), unit);
+        return new IntervalPart(seconds ? amount : rounded(amount).at(span), unit);
+    }
+
+    private Expr.Call rounded(Expr amount) {
+        return Expr.Call.of(adapter.kind(amount) == ValueKind.FLOAT ? "round_even" : "round", amount);
     }
 
     private static Fractions fractions(Language engine, DateUnit unit, SqlFeature seconds) {

@@ -29,6 +29,9 @@ public final class DuckDbWriters {
 
     /** Expressions. */
     private static final class Expressions extends ExprWriter {
+        /** The aggregate that becomes a document; what belongs to it stands in its own parentheses. */
+        private static final String ITEMS = "TO_JSON(LIST(";
+
         Expressions(WriterContext context) {
             super(context);
         }
@@ -78,7 +81,17 @@ public final class DuckDbWriters {
         }
 
         @Override
+        protected String ordered(String call, String order) {
+            return call.startsWith(ITEMS)
+                    ? call.substring(0, call.length() - 2) + " " + order + "))"
+                    : super.ordered(call, order);
+        }
+
+        @Override
         protected String withSuffix(String call, String suffix) {
+            if (call.startsWith(ITEMS)) {
+                return call.substring(0, call.length() - 1) + suffix + ")";
+            }
             boolean nulls = suffix.startsWith(" IGNORE NULLS") && call.endsWith(")");
             return nulls
                     ? call.substring(0, call.length() - 1) + " IGNORE NULLS)" + suffix.substring(13)

@@ -108,6 +108,7 @@ public final class H2Language {
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.STARTS_BEFORE_ARE_COUNTED,
                     SqlFeature.IS_TRUE,
+                    SqlFeature.KEYS_GROUP_COLUMNS,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.AGGREGATE_FILTER,

@@ -30,13 +30,20 @@ public final class H2Writers {
 
     /** Expressions. */
     private static final class Expressions extends ExprWriter {
+        private static final String NULLS_STAY = " NULL ON NULL)";
+
         Expressions(WriterContext context) {
             super(context);
         }
 
         @Override
         protected String ordered(String call, String order) {
-            return call.startsWith("LISTAGG") ? call + " WITHIN GROUP (" + order + ")" : super.ordered(call, order);
+            if (call.startsWith("LISTAGG")) {
+                return call + " WITHIN GROUP (" + order + ")";
+            }
+            return call.endsWith(NULLS_STAY)
+                    ? call.substring(0, call.length() - NULLS_STAY.length()) + " " + order + NULLS_STAY
+                    : super.ordered(call, order);
         }
 
         @Override

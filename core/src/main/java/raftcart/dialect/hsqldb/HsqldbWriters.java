@@ -58,9 +58,10 @@ public final class HsqldbWriters {
 
         @Override
         protected String interval(Expr amount, DateUnit unit) {
-            return isNumber(amount)
-                    ? "INTERVAL '" + text(amount) + "' " + unit.name()
-                    : closed(amount) + " * INTERVAL '1' " + unit.name();
+            // A product has as many digits of its seconds as the length that is multiplied.
+            return unit == DateUnit.SECOND && !isNumber(amount)
+                    ? closed(amount) + " * INTERVAL '1.000000' SECOND"
+                    : super.interval(amount, unit);
         }
 
         @Override

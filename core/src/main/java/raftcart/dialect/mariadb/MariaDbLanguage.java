@@ -51,7 +51,6 @@ public final class MariaDbLanguage {
 
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
-                    SqlFeature.FLOATS_ROUND_TO_EVEN,
                     SqlFeature.LAST_NUMBER_IS_FIRST,
                     SqlFeature.VALUES_READ_COLUMNS,
                     SqlFeature.BINARIES_FILLED_UP,

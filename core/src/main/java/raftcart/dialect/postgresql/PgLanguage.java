@@ -203,6 +203,7 @@ public final class PgLanguage {
                     SqlFeature.BITS_OF_NUMBERS,
                     SqlFeature.INDEX_METHODS,
                     SqlFeature.CASTS_PARSE_JSON,
+                    SqlFeature.FIXED_TEXTS_LOSE_BLANKS,
                     SqlFeature.DOCUMENTS_BY_CAST,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,

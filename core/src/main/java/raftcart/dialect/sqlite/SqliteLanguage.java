@@ -85,6 +85,7 @@ public final class SqliteLanguage {
                     SqlFeature.ROWID,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
+                    SqlFeature.NUMBERS_SHOWN_SHORT,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
                     SqlFeature.AGGREGATE_FILTER,

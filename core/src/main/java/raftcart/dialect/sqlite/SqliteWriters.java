@@ -19,6 +19,7 @@ import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.Statement;
 import raftcart.sql.tree.TableParts.IdentityOptions;
 import raftcart.sql.tree.TableRef;
+import raftcart.sql.tree.Truth;
 
 /** Writes SQLite's SQL where it differs from the common spelling. */
 public final class SqliteWriters {
@@ -39,6 +40,14 @@ public final class SqliteWriters {
     private static final class Expressions extends ExprWriter {
         Expressions(WriterContext context) {
             super(context);
+        }
+
+        /** UNKNOWN is no word of SQLite. */
+        @Override
+        public String visitIs(Expr.Is is) {
+            return is.truth() == Truth.UNKNOWN
+                    ? super.visitIs(new Expr.Is(is.value(), Truth.NULL, is.negated(), is.span()))
+                    : super.visitIs(is);
         }
 
         /** Casts to dates would take the number at the beginning of the text ("CAST expressions"). */

@@ -242,7 +242,7 @@ public abstract class CallWriter implements ExprVisitor<String> {
         }
         Expr.Call rest =
                 new Expr.Call(call.name(), true, call.arguments(), call.suffix().withoutOrder(), call.span());
-        return ordered(filled, "ORDER BY " + order(call.suffix().order())) + suffix(rest);
+        return withSuffix(ordered(filled, "ORDER BY " + order(call.suffix().order())), suffix(rest));
     }
 
     /** An aggregate that takes its rows in an order: inside of its parentheses, or after them. */

@@ -49,7 +49,7 @@ SELECT
     7.0 / 2,
     TRUNC((-7) / 2),
     ROUND(2.5),
-    ROUND(CAST(2.5 AS binary_double)),
+    CASE WHEN ABS(CAST(2.5 AS binary_double) - FLOOR(CAST(2.5 AS binary_double))) = 0.5 THEN ROUND(CAST(2.5 AS binary_double) / 2) * 2 ELSE ROUND(CAST(2.5 AS binary_double)) END,
     TRUNC(-2.7),
     CEIL(-2.2),
     TRUNC(7 / 2),

@@ -144,7 +144,7 @@ SELECT
     MOD(a, 3),
     TRUNC(a / 2),
     WIDTH_BUCKET(a, 0, 10, 5),
-    ROUND(f)
+    CASE WHEN ABS(f - FLOOR(f)) = 0.5 THEN ROUND(f / 2) * 2 ELSE ROUND(f) END
 FROM frame;
 SELECT
     DATE '2026-01-31',

@@ -162,7 +162,7 @@ SELECT
     (a % 3),
     (a / 2),
     CASE WHEN a < 0 THEN 0 WHEN a >= 10 THEN 5 + 1 WHEN a IS NOT NULL THEN FLOOR((a - 0) * 5 / (10 - 0)) + 1 END,
-    ROUND(f, 0)
+    CASE WHEN ABS(f - FLOOR(f)) = 0.5 THEN ROUND(f / 2, 0) * 2 ELSE ROUND(f, 0) END
 FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in sqlserver
 -- SELECT to_date('2026-01-31', 'YYYY-MM-DD'), to_timestamp('31.01.2026', 'DD.MM.YYYY'), to_timestamp(0), make_date(2026, 1, 31), current_date, localtimestamp, clock_timestamp(), to_number('12', '99') FROM frame

@@ -105,7 +105,7 @@ CREATE TABLE w (
 -- 22:8: RC0608 adapted: Function spelled otherwise: length means char_length
 -- 23:1: RC0602 by hand: No counterpart on the target: the function printf with 2 argument(s) has no counterpart in mariadb
 -- 24:1: RC0602 by hand: No counterpart on the target: the function printf with 2 argument(s) has no counterpart in mariadb
--- 25:8: RC0607 check: Function with a difference: halves of floating-point numbers go to the even digit on one engine, away from zero on the other
+-- 25:8: RC0607 check: Function with a difference: round_to: halves of floating-point numbers go to the even digit on the target, away from zero on the source
 -- 27:8: RC0606 check: Function is not in the dictionary: random
 -- 28:1: RC0602 by hand: No counterpart on the target: the function type_name with 1 argument(s) has no counterpart in mariadb
 -- 30:8: RC0607 check: Function with a difference: quote_literal: quotes within the text are written in another way

@@ -399,7 +399,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 75:8: RC0608 adapted: Function spelled otherwise: SUSER_SNAME means system_user
 -- 76:8: RC0608 adapted: Function spelled otherwise: DB_NAME means current_database
 -- 77:1: RC0602 by hand: No counterpart on the target: the function object_id with 1 argument(s) has no counterpart in mariadb
--- 79:8: RC0607 check: Function with a difference: halves of floating-point numbers go to the even digit on one engine, away from zero on the other
+-- 79:8: RC0607 check: Function with a difference: round_to: halves of floating-point numbers go to the even digit on the target, away from zero on the source
 -- 80:8: RC0608 adapted: Function spelled otherwise: ROUND means truncate_to
 -- 81:8: RC0608 adapted: Function spelled otherwise: CEILING means ceil
 -- 82:8: RC0609 adapted: Said in other words: square in other words

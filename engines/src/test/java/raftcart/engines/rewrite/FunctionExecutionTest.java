@@ -133,6 +133,27 @@ class FunctionExecutionTest {
                 .isEmpty();
     }
 
+    @Test
+    void binaryFloatsGiveTheSameToo() throws SQLException {
+        try (SqlEngines engines = new SqlEngines()) {
+            for (String source : engines.names()) {
+                String type = source.equals("mariadb") || source.equals("duckdb") ? "double" : "double precision";
+                for (String function : new TreeSet<>(Signatures.names())) {
+                    Signature signature = Signatures.find(function).orElseThrow();
+                    if (signature.group() == Signature.Group.SCALAR && !NOT_COMPARED.contains(function)) {
+                        for (Expr.Call call : FunctionSamples.floats(signature, type)) {
+                            compare(engines, source, call);
+                        }
+                    }
+                }
+            }
+        }
+        assertThat(compared).isGreaterThan(3_000);
+        assertThat(failures)
+                .filteredOn(f -> !f.contains(REFUSES) && !f.contains(NOT_RUN))
+                .isEmpty();
+    }
+
     private void compare(SqlEngines engines, String source, Expr.Call call) throws SQLException {
         Language from = Languages.named(source).orElseThrow();
         String dummy = from.dummyTable().isEmpty() ? "" : " FROM " + from.dummyTable();

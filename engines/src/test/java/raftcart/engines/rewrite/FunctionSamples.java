@@ -11,6 +11,7 @@ import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.TypeName;
 
 /** Calls of the dictionary's functions with arguments that mean something, and with some at the edge of it. */
 final class FunctionSamples {
@@ -47,6 +48,8 @@ final class FunctionSamples {
             List.of(number("0"), number("1"), number("-1"), number("-2"), number("40"), Expr.Literal.ofNull());
     private static final List<Expr> FRACTIONS =
             List.of(number("0"), number("1"), number("-0.5"), number("2.5"), number("-7.25"), number("1234.565"));
+    private static final List<Expr> FLOATS =
+            List.of(number("2.5"), number("-3.5"), number("0.25"), number("1.005"), number("-0.5"), number("1234.565"));
     private static final Set<String> BELOW_ZERO = Set.of("-1", "-2");
     private static final List<String> DAYS =
             List.of("2024-02-29", "2026-01-01", "2026-12-31", "1969-12-28", "2027-01-03");
@@ -76,19 +79,20 @@ final class FunctionSamples {
             Map.entry("make_date", Set.of("-1", "-2", "0", "1", "40")),
             Map.entry("make_date_of_day", Set.of("-1", "-2", "0", "1", "40")),
             Map.entry("make_timestamp", BELOW_ZERO),
-            Map.entry("timestamp_of_epoch", Set.of("-0.5", "-7.25")),
+            Map.entry("timestamp_of_epoch", Set.of("-0.5", "-7.25", "-3.5", "1.005")),
             Map.entry("to_zone", Set.of("12", "1969-12-28 12:30:00")), // before 1970 MariaDB gives the time as it is
             Map.entry("exp", Set.of("1234.565")),
             Map.entry("log10", Set.of("0")),
-            Map.entry("power", Set.of("-0.5", "-7.25")),
-            Map.entry("sqrt", Set.of("-0.5", "-7.25")),
+            Map.entry("log_base", Set.of("0.25")), // SQLite has none of a base below 1
+            Map.entry("power", Set.of("-0.5", "-7.25", "-3.5")),
+            Map.entry("sqrt", Set.of("-0.5", "-7.25", "-3.5")),
             Map.entry("date_of", Set.of("12")),
             Map.entry("time_of", Set.of("12")),
             Map.entry("timestamp_of", Set.of("12")),
             Map.entry("printf", Set.of("NULL")),
             Map.entry("div", Set.of("2.5")), // HSQLDB divides decimals to the digits that it likes
             // Fractions that the drivers of two engines do not show, or that the engine itself rounds twice.
-            Map.entry("make_time", Set.of("-0.5", "2.5")),
+            Map.entry("make_time", Set.of("-0.5", "2.5", "0.25", "1.005")),
             Map.entry("add_milliseconds", Set.of("-0.5", "2.5", "-7.25", "1234.565")));
 
     private FunctionSamples() {}
@@ -219,6 +223,29 @@ final class FunctionSamples {
                 arguments.set(i, edge);
                 calls.add(new Expr.Call(
                         QualifiedName.of(signature.name()), true, arguments, CallSuffix.NONE, raftcart.sql.Span.NONE));
+            }
+        }
+        return calls;
+    }
+
+    /** The usual call with one number after the other as a binary float, of the source's name for that type. */
+    static List<Expr.Call> floats(Signature signature, String type) {
+        Optional<Expr.Call> usual = usual(signature);
+        List<Expr.Call> calls = new ArrayList<>();
+        for (int i = 0; usual.isPresent() && i < usual.get().arguments().size(); i++) {
+            int at = Math.min(i, signature.parameters().size() - 1);
+            ValueKind kind = signature.parameters().get(at).kind();
+            for (Expr digits : kind.isNumber() && kind != ValueKind.INTEGER ? FLOATS : List.<Expr>of()) {
+                if (!MEANINGLESS.getOrDefault(signature.name(), Set.of()).contains(word((Expr.Literal) digits))) {
+                    List<Expr> arguments = new ArrayList<>(usual.get().arguments());
+                    arguments.set(i, new Expr.Cast(digits, TypeName.of(type), false, raftcart.sql.Span.NONE));
+                    calls.add(new Expr.Call(
+                            QualifiedName.of(signature.name()),
+                            true,
+                            arguments,
+                            CallSuffix.NONE,
+                            raftcart.sql.Span.NONE));
+                }
             }
         }
         return calls;
