@@ -8,7 +8,6 @@ import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
-import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
@@ -438,28 +437,17 @@ final class CastAdapter {
         Optional<Integer> room = Digits.of(type);
         Digits.Surplus before = Digits.surplus(adapter.from, type);
         Digits.Surplus after = Digits.surplus(adapter.to, type);
-        boolean even = Digits.goToEven(cast.value(), kind, type, adapter)
-                && !(value instanceof Expr.Call call && call.is("round"));
+        boolean rounded = value instanceof Expr.Call call && call.is("round");
+        boolean even = Digits.goToEven(cast.value(), kind, type, adapter) && !rounded;
         boolean fraction = kind == ValueKind.DECIMAL || kind == ValueKind.FLOAT;
-        if (room.isEmpty() || !fraction || !before.differs(after) && !even) {
+        boolean halves = before == Digits.Surplus.ROUND && Digits.otherHalves(kind, type, adapter);
+        if (room.isEmpty() || !fraction || !before.differs(after) && !even && !halves) {
             return value;
         }
         Optional<Integer> digits = Digits.of(cast.value(), adapter);
         return digits.isPresent() && digits.get() <= room.get()
                 ? value
-                : shortened(value, kind, before != Digits.Surplus.CUT, room.get(), cast.span());
-    }
-
-    private Expr shortened(Expr value, ValueKind kind, boolean rounds, int digits, Span span) {
-        String function = (rounds ? "round" : "truncate") + (digits == 0 ? "" : "_to");
-        if (kind == ValueKind.FLOAT && rounds && digits == 0 || !adapter.writes(function)) {
-            adapter.note(FindingCode.IMPLICIT_CAST, span, "one engine rounds and the other cuts the fraction off");
-            return value;
-        }
-        adapter.note(FindingCode.SYNTAX_ADAPTED, span, rounds ? "rounded as on the source" : "cut as on the source");
-        return digits == 0
-                ? Expr.Call.of(function, value).at(span)
-                : Expr.Call.of(function, value, Expr.Literal.number(digits)).at(span);
+                : new Shortening(before != Digits.Surplus.CUT, room.get(), cast.span()).of(value, kind, adapter);
     }
 
     private Expr written(Expr.Cast cast, Expr value, LogicalType type) {

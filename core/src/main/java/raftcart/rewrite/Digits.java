@@ -49,6 +49,13 @@ final class Digits {
         return language.has(SqlFeature.DECIMALS_KEEP_DIGITS) ? Surplus.KEEP : surplus(language, type);
     }
 
+    /** True where a floating-point number becomes a whole one, and the engines let its halves go to other numbers. */
+    static boolean otherHalves(ValueKind kind, LogicalType type, ExprAdapter adapter) {
+        return kind == ValueKind.FLOAT
+                && type instanceof LogicalType.Int
+                && adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP) != adapter.to.has(SqlFeature.FLOAT_HALVES_GO_UP);
+    }
+
     /** True where the target may have computed this as a floating-point number, whose halves become even numbers. */
     static boolean goToEven(Expr value, ValueKind kind, LogicalType type, ExprAdapter adapter) {
         return type instanceof LogicalType.Int

@@ -1,6 +1,7 @@
 package raftcart.rewrite;
 
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
@@ -54,7 +55,18 @@ final class DivisionAdapter {
     private boolean isPerhapsWhole(Expr e) {
         ValueKind kind = adapter.kind(e);
         boolean point = e instanceof Expr.Literal l && l.text().indexOf('.') >= 0;
-        return !point && (kind == ValueKind.INTEGER || kind == ValueKind.DECIMAL);
+        boolean fraction = kind == ValueKind.FLOAT && chosenAmong(e).noneMatch(this::isPerhapsWhole);
+        return !point && kind.isNumber() && !fraction;
+    }
+
+    /** The values of which one is that of the expression, and keeps its own type where types belong to values. */
+    private static Stream<Expr> chosenAmong(Expr e) {
+        if (e instanceof Expr.Case choice) {
+            return Stream.concat(choice.branches().stream().map(Expr.When::result), choice.otherwise().stream());
+        }
+        return e instanceof Expr.Call call && call.isAny("coalesce", "ifnull", "nvl", "if", "greatest", "least")
+                ? call.arguments().stream().skip(call.isAny("if") ? 1 : 0)
+                : Stream.empty();
     }
 
     /** True where both sides are whole numbers. */

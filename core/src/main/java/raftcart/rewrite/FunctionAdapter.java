@@ -137,13 +137,13 @@ final class FunctionAdapter {
 
     /** The digits before the point to which a number is rounded. */
     private Optional<Integer> tens(Expr.Call call) {
-        Expr digits = call.arguments().get(1);
+        Expr digits = call.arguments().get(call.arguments().size() - 1);
         String text = digits instanceof Expr.Unary u
                         && u.operator() == UnaryOperator.MINUS
                         && u.operand() instanceof Expr.Literal l
                 ? "-" + l.text()
                 : digits instanceof Expr.Literal l ? l.text() : "";
-        return to.has(SqlFeature.ROUNDS_FRACTIONS_ALONE) && text.matches("-([1-9]|1[0-8])")
+        return call.is("round_to") && to.has(SqlFeature.ROUNDS_FRACTIONS_ALONE) && text.matches("-([1-9]|1[0-8])")
                 ? Optional.of(-Integer.parseInt(text))
                 : Optional.empty();
     }
@@ -294,7 +294,9 @@ final class FunctionAdapter {
                 break;
             case "if":
                 return choice(call);
-            case "round_to":
+            case "round", "round_to":
+                Expr rounded = original.arguments().get(0);
+                Shortening.binary(rounded, adapter.kind(rounded), call.span(), adapter);
                 if (tens(call).isPresent()) {
                     return roundedToTens(call, tens(call).get());
                 }

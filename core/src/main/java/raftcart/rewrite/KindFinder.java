@@ -204,7 +204,9 @@ final class KindFinder {
             case "decode" -> common(results(arguments), scope);
             case "choose_text" -> ValueKind.TEXT;
             case "if" -> common(arguments.subList(1, arguments.size()), scope);
-            case "sum", "avg", "round", "round_even", "ceil", "floor", "truncate" ->
+            case "sum", "avg", "ceil", "floor" -> numeric(signature.get().name(), arguments, scope);
+            case "round", "round_even", "truncate" -> numeric(signature.get().name(), arguments, scope);
+            case "round_to", "round_even_to", "truncate_to" ->
                 numeric(signature.get().name(), arguments, scope);
             default ->
                 signature.get().resultOfFirst() && !arguments.isEmpty()
@@ -235,7 +237,7 @@ final class KindFinder {
         if (kind == ValueKind.UNKNOWN && perhapsWhole) {
             return ValueKind.UNKNOWN;
         }
-        return kind.isNumber() ? kind : ValueKind.DECIMAL;
+        return kind.isNumber() && !(kind == ValueKind.INTEGER && function.endsWith("_to")) ? kind : ValueKind.DECIMAL;
     }
 
     private ValueKind common(List<Expr> expressions, Scope scope) {

@@ -388,10 +388,8 @@ final class TextRules {
                 .anyMatch(e -> e instanceof Expr.Literal l
                         && l.kind() == LiteralKind.STRING
                         && l.text().chars().anyMatch(Character::isLetter));
-        if (letters
-                && adapter.lost(SqlFeature.IGNORES_CASE)
-                && expressions.stream().allMatch(Expr.Literal.class::isInstance)) {
-            adapter.note(FindingCode.CASE_OF_TEXT, span, "constants");
+        if (MadeTexts.mayDiffer(expressions, adapter)) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, "texts that are no column's");
         }
         boolean blanks = adapter.lost(SqlFeature.IGNORES_PADDING)
                 && expressions.stream()

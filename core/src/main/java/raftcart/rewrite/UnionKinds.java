@@ -5,6 +5,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import raftcart.dialect.SqlFeature;
+import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -51,9 +52,22 @@ final class UnionKinds {
                 convert(column, kinds, items);
             } else if (kinds.contains(ValueKind.DATE) && kinds.contains(ValueKind.TIMESTAMP)) {
                 new TextMoments(adapter).columns(column, kinds, items);
+            } else if (kinds.stream().allMatch(k -> k == ValueKind.TEXT) && !keepsAll(body)) {
+                List<Expr> texts =
+                        items.stream().map(p -> p.get(column).value()).toList();
+                put(ExactTexts.compared(texts, texts, adapter).get(0), items.get(0), column);
+                if (MadeTexts.mayDiffer(texts, adapter)) {
+                    adapter.note(FindingCode.CASE_OF_TEXT, texts.get(0).span(), "texts that are no column's");
+                }
             }
         }
         return with(body, items.iterator());
+    }
+
+    /** True where no row is compared with another. */
+    private static boolean keepsAll(QueryBody body) {
+        return !(body instanceof SetOperation set)
+                || set.kind() == SetOperation.Kind.UNION && set.all() && keepsAll(set.left()) && keepsAll(set.right());
     }
 
     private static boolean isOther(ValueKind kind) {

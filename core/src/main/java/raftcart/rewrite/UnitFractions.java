@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
+import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
@@ -28,7 +29,6 @@ final class UnitFractions {
     private static final Pattern NUMBER = Pattern.compile("-?[0-9]*\\.?[0-9]+([eE][-+]?[0-9]+)?");
 
     private static final Set<String> WHOLE = Set.of("round", "round_even", "truncate", "floor", "ceil");
-    private static final Expr HALF = new Expr.Literal(LiteralKind.NUMBER, "0.5", Span.NONE);
 
     private enum Fractions {
         COUNT,
@@ -120,7 +120,7 @@ final class UnitFractions {
             RoundingMode mode = source == Fractions.ROUND ? RoundingMode.HALF_UP : RoundingMode.DOWN;
             return new IntervalPart(
                     constant.<Expr>map(c -> number(c.setScale(0, mode), span))
-                            .orElseGet(() -> whole(part.amount(), source).at(span)),
+                            .orElseGet(() -> whole(part.amount(), source)),
                     part.unit());
         }
         if (!LENGTHS.containsKey(part.unit())) {
@@ -140,13 +140,12 @@ final class UnitFractions {
                 && adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP) != adapter.to.has(SqlFeature.FLOAT_HALVES_GO_UP);
     }
 
-    private Expr.Call whole(Expr amount, Fractions source) {
-        if (source != Fractions.ROUND || adapter.kind(amount) != ValueKind.FLOAT) {
-            return Expr.Call.of(source == Fractions.ROUND ? "round" : "truncate", amount);
-        }
-        return adapter.from.has(SqlFeature.FLOAT_HALVES_GO_UP)
-                ? Expr.Call.of("floor", new Expr.Binary(BinaryOperator.ADD, amount, HALF, amount.span()))
-                : Expr.Call.of("round_even", amount);
+    private Expr whole(Expr amount, Fractions source) {
+        boolean rounds = source == Fractions.ROUND;
+        return rounds && adapter.kind(amount) == ValueKind.FLOAT
+                ? Shortening.whole(amount, adapter)
+                        .orElseThrow(() -> new Untranslatable("a floating-point number that is rounded"))
+                : Expr.Call.of(rounds ? "round" : "truncate", amount).at(amount.span());
     }
 
     private void lost(Span span) {

@@ -73,7 +73,6 @@ public final class H2Language {
                     SqlFeature.CASTS_DECODE_BYTES,
                     SqlFeature.ROWID_BETWEEN_LINES,
                     SqlFeature.SERIES_COLUMN_IS_X,
-                    SqlFeature.ALIASES_IN_ORDER_EXPRESSIONS,
                     SqlFeature.GROUP_BY_WITHOUT_PLACES,
                     SqlFeature.ROW_LISTS_BLUR_NULLS,
                     SqlFeature.FEW_DIGITS_OF_WHOLE_NUMBERS,

@@ -79,6 +79,7 @@ public final class HsqldbLanguage {
                     SqlFeature.QUALIFIED_INDEX_NAMES,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.IS_TRUE,
+                    SqlFeature.ROW_LISTS_BLUR_NULLS,
                     SqlFeature.KEYS_GROUP_COLUMNS,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
