@@ -845,6 +845,8 @@ public enum SqlFeature {
     DATES_BESIDE_TIMESTAMPS,
     /** A number of a decimal type without a fraction is a whole number, in divisions too. */
     WHOLE_DECIMALS,
+    /** A number with an exponent is a decimal one, not a floating-point number. */
+    EXPONENTS_ARE_EXACT,
     /** A text of a fixed length has blanks at its end up to that length. */
     CHARACTERS_ARE_PADDED,
     /** Blanks at the end of a text of a fixed length are no part of it wherever it is taken as a text. */

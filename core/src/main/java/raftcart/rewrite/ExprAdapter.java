@@ -73,7 +73,7 @@ class ExprAdapter extends QueryMapper {
     ValueKind kindOf(Expr adapted) {
         ValueKind known = kinds.get(adapted);
         if (known == null && adapted instanceof Expr.Literal literal) {
-            return KindFinder.literal(literal);
+            return KindFinder.literal(literal, to);
         }
         return known == null ? ValueKind.UNKNOWN : known;
     }

@@ -68,7 +68,7 @@ final class KindFinder {
 
     ValueKind kind(Expr e, Scope scope) {
         if (e instanceof Expr.Literal literal) {
-            return literal(literal);
+            return literal(literal, language);
         }
         if (e instanceof Expr.Column column) {
             return scope.column(column.name()).map(ColumnFacts::kind).orElseGet(() -> pseudo(column));
@@ -151,14 +151,14 @@ final class KindFinder {
                 || (e instanceof Expr.Unary u && u.operator() == raftcart.sql.tree.UnaryOperator.NOT);
     }
 
-    static ValueKind literal(Expr.Literal literal) {
+    static ValueKind literal(Expr.Literal literal, Language language) {
         return switch (literal.kind()) {
             case NULL -> ValueKind.NULL;
             case BOOLEAN -> ValueKind.BOOLEAN;
             case NUMBER ->
                 isWhole(literal.text())
                         ? ValueKind.INTEGER
-                        : (literal.text().indexOf('e') >= 0 || literal.text().indexOf('E') >= 0)
+                        : literal.text().matches(".*[eE].*") && !language.has(SqlFeature.EXPONENTS_ARE_EXACT)
                                 ? ValueKind.FLOAT
                                 : ValueKind.DECIMAL;
             case STRING -> ValueKind.TEXT;

@@ -68,6 +68,7 @@ public final class OracleLanguage {
                     SqlFeature.CONVERTS_OR_FAILS,
                     SqlFeature.DATES_SHOWN_BY_SETTINGS,
                     SqlFeature.NUMBERS_SHOWN_SHORT,
+                    SqlFeature.EXPONENTS_ARE_EXACT,
                     SqlFeature.AT_TIME_ZONE,
                     SqlFeature.CASTS_KEEP_LOCAL_TIME,
                     SqlFeature.WINDOW_TEXTS,

@@ -204,6 +204,7 @@ public final class PgLanguage {
                     SqlFeature.INDEX_METHODS,
                     SqlFeature.CASTS_PARSE_JSON,
                     SqlFeature.FIXED_TEXTS_LOSE_BLANKS,
+                    SqlFeature.EXPONENTS_ARE_EXACT,
                     SqlFeature.DOCUMENTS_BY_CAST,
                     SqlFeature.INTERVAL_VALUES,
                     SqlFeature.TIMESTAMPS_DIFFER_BY_INTERVALS,
