@@ -847,6 +847,8 @@ public enum SqlFeature {
     WHOLE_DECIMALS,
     /** A number with an exponent is a decimal one, not a floating-point number. */
     EXPONENTS_ARE_EXACT,
+    /** A trigger changes no rows of the table that it watches. */
+    TRIGGERS_SPARE_THEIR_TABLE,
     /** A text of a fixed length has blanks at its end up to that length. */
     CHARACTERS_ARE_PADDED,
     /** Blanks at the end of a text of a fixed length are no part of it wherever it is taken as a text. */

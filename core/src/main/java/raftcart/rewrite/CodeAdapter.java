@@ -88,7 +88,11 @@ final class CodeAdapter {
 
     private List<Statement> made(CodeStatement.CreateTrigger trigger, CodeWay way) {
         if (way == CodeWay.AS_IT_IS) {
-            return List.of(new PsmCode(statements, this).trigger(trigger));
+            CodeTriggers.refuseAgain(trigger, adapter);
+            return new OwnTableChanges(adapter, trigger)
+                    .apart().stream()
+                            .map(t -> new PsmCode(statements, this).trigger(t))
+                            .toList();
         }
         sayLanguage(trigger.span());
         return way == CodeWay.TO_RESCUES

@@ -150,7 +150,21 @@ final class CodeTriggers {
     }
 
     private boolean isAlone(CodeStatement.CreateTrigger trigger) {
+        return isAlone(trigger, adapter);
+    }
+
+    private static boolean isAlone(CodeStatement.CreateTrigger trigger, QueryAdapter adapter) {
         return adapter.from.has(SqlFeature.TRIGGERS_DO_NOT_FIRE_THEMSELVES) && TriggerGuard.isNeeded(trigger);
+    }
+
+    /** Refuses a trigger that would fire itself on the target alone, where nothing in its code tells whether it is at work. */
+    static void refuseAgain(CodeStatement.CreateTrigger trigger, QueryAdapter adapter) {
+        boolean again = isAlone(trigger, adapter)
+                && !adapter.to.has(SqlFeature.TRIGGERS_DO_NOT_FIRE_THEMSELVES)
+                && !adapter.to.has(SqlFeature.TRIGGERS_SPARE_THEIR_TABLE);
+        if (again) {
+            throw CodeAdapter.at(trigger.span(), "a trigger that would fire itself on the target");
+        }
     }
 
     /** The rows before and after the change, as variables or as tables. */

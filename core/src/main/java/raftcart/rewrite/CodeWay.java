@@ -25,8 +25,9 @@ enum CodeWay {
         if (from.has(SqlFeature.BLOCKS_RESCUE)) {
             return TO_HANDLERS;
         }
-        boolean psm =
-                from.has(SqlFeature.HANDLERS_KEEP_CHANGES) && from.grammar().has(GrammarFeature.PSM_ROUTINES);
+        boolean psm = from.has(SqlFeature.HANDLERS_KEEP_CHANGES)
+                && (from.grammar().has(GrammarFeature.PSM_ROUTINES)
+                        || from.grammar().has(GrammarFeature.TRIGGERS_ARE_CHANGES));
         return psm ? AS_IT_IS : NONE;
     }
 }

@@ -54,6 +54,7 @@ final class PlTriggers {
 
     private static List<Statement> each(
             CreateTrigger trigger, Statement body, StatementAdapter statements, CodeAdapter code) {
+        OwnTableChanges.refuse(trigger, body, statements.expressions());
         List<Statement> all = new ArrayList<>();
         for (Event event : trigger.events()) {
             all.add(one(trigger, event, body, statements, code));

@@ -34,8 +34,25 @@ final class TriggerGuard {
     }
 
     private static boolean concerns(CodeStatement.CreateTrigger trigger, Event.Kind kind, Statement change) {
-        return trigger.events().stream().anyMatch(e -> e.kind() == kind)
-                && tables(change).anyMatch(t -> t.last().matches(trigger.table().last()));
+        return trigger.events().stream().anyMatch(e -> e.kind() == kind && mayTouch(e.columns(), change))
+                && changes(change, trigger.table());
+    }
+
+    /** True for a change of which a trigger that watches these columns may hear. */
+    private static boolean mayTouch(List<Name> columns, Statement change) {
+        return columns.isEmpty()
+                || !(change instanceof Statement.Update update)
+                || update.assignments().stream()
+                        .flatMap(a -> a.columns().stream())
+                        .anyMatch(c -> !(c instanceof Expr.Column set)
+                                || columns.stream()
+                                        .anyMatch(n -> n.matches(set.name().last())));
+    }
+
+    /** True for a statement that changes rows of this table. */
+    static boolean changes(Statement statement, QualifiedName table) {
+        return kind(statement).isPresent()
+                && tables(statement).anyMatch(t -> t.last().matches(table.last()));
     }
 
     private static Optional<Event.Kind> kind(Statement statement) {

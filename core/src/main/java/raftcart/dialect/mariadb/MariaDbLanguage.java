@@ -67,6 +67,7 @@ public final class MariaDbLanguage {
                     SqlFeature.TIMES_GO_BEYOND_MIDNIGHT,
                     SqlFeature.BITS_ARE_NUMBERS,
                     SqlFeature.SERIES_TABLES,
+                    SqlFeature.TRIGGERS_SPARE_THEIR_TABLE,
                     SqlFeature.RECURSION_OF_1000_ROUNDS,
                     SqlFeature.COLUMN_CONSTRAINTS_HAVE_NO_NAMES,
                     SqlFeature.DROPS_PRIMARY_KEY,

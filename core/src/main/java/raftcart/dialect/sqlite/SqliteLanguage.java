@@ -26,6 +26,7 @@ public final class SqliteLanguage {
             Set.of(
                     GrammarFeature.INTEGER_KEYS_ARE_NUMBERED,
                     GrammarFeature.REPLACE_STATEMENT,
+                    GrammarFeature.TRIGGERS_ARE_CHANGES,
                     GrammarFeature.STRINGS_STAND_ALONE,
                     GrammarFeature.REGEXP_OPERATOR,
                     GrammarFeature.SETS_FROM_LEFT_TO_RIGHT,
@@ -41,6 +42,8 @@ public final class SqliteLanguage {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.BLOCKS_HANDLE,
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.TRIGGERS_DO_NOT_FIRE_THEMSELVES,
                     SqlFeature.TRIGGERS_ALONE,
                     SqlFeature.TRIGGERS_WATCH_COLUMNS,
                     SqlFeature.TIMES_BECOME_MOMENTS,

@@ -400,6 +400,9 @@ final class DdlParser {
         if (routine && parsing.has(GrammarFeature.PSM_ROUTINES)) {
             return new RoutineParser(parsing).create(orReplace, span);
         }
+        if (kind.equals("TRIGGER") && parsing.has(GrammarFeature.TRIGGERS_ARE_CHANGES)) {
+            return new ChangeTriggerParser(parsing).create(span);
+        }
         if (routine && parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
             return new PlSqlRoutineParser(parsing).create(orReplace, span);
         }

@@ -61,6 +61,9 @@ class RoutineExecutionTest {
             for (String target : List.of("postgresql", "hsqldb", "sqlite")) {
                 run(engines, "triggers", "mariadb", "mariadb", target, "");
             }
+            for (String target : List.of("postgresql", "mariadb", "hsqldb")) {
+                run(engines, "sqlite", "sqlite", "sqlite", target, "");
+            }
             assertThat(left).as("left to a person").isZero();
             few = true;
             run(engines, "mariadb", "mariadb", "mariadb", "hsqldb", "");
@@ -141,7 +144,7 @@ class RoutineExecutionTest {
 
     private static String script(String dialect, String mode, List<String> statements) {
         return switch (dialect) {
-            case "postgresql", "hsqldb" -> String.join(";\n", statements) + ";\n";
+            case "postgresql", "hsqldb", "sqlite" -> String.join(";\n", statements) + ";\n";
             case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
             case "sqlserver" -> String.join("\nGO\n", statements) + "\nGO\n";
             default ->
