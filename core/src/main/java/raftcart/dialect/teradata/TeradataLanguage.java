@@ -25,6 +25,8 @@ public final class TeradataLanguage {
             NameCase.IGNORED,
             Set.of(
                     GrammarFeature.SHORT_VERBS,
+                    GrammarFeature.PSM_ROUTINES,
+                    GrammarFeature.COLON_VARIABLES,
                     GrammarFeature.PERIODS,
                     GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.MOD_OPERATOR,
@@ -37,6 +39,7 @@ public final class TeradataLanguage {
             Map.of());
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
+                    SqlFeature.HANDLERS_KEEP_CHANGES,
                     SqlFeature.ONE_NUMBERED_COLUMN,
                     SqlFeature.RENAME_STATEMENT,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,

@@ -14,6 +14,8 @@ public enum GrammarFeature {
     BODIES_ARE_TEXTS,
     /** The bodies of routines are SQL/PSM. */
     PSM_ROUTINES,
+    /** Inside of SQL the variables of a routine have a colon before them. */
+    COLON_VARIABLES,
     /** The bodies of triggers are changes, and queries that raise errors. */
     TRIGGERS_ARE_CHANGES,
     /** A name that could mean a column or a variable of a routine means the column. */

@@ -47,6 +47,17 @@ final class PsmParser {
         return read.size() == 1 ? read.get(0) : CodeStatement.Block.of(read, span);
     }
 
+    /** Statements in parentheses, each with its semicolon. */
+    Statement enclosed() {
+        Span span = cursor.take().span();
+        List<Statement> all = new ArrayList<>();
+        while (!cursor.takeSymbol(")")) {
+            statement(all);
+            cursor.expectSymbol(";");
+        }
+        return CodeStatement.Block.of(all, span);
+    }
+
     /** Statements up to one of these words, each with its semicolon. */
     private List<Statement> statements(String... ends) {
         List<Statement> all = new ArrayList<>();

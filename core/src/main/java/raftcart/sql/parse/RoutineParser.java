@@ -74,8 +74,25 @@ final class RoutineParser {
             returns = Optional.of(type());
         }
         RoutineTraits traits = traits();
+        if (parsing.has(GrammarFeature.COLON_VARIABLES)) {
+            ColonVariables variables = new ColonVariables();
+            List<Parameter> named = variables.named(parameters);
+            Statement body = variables.named(whole(variables.rest(parsing)));
+            return new CodeStatement.CreateRoutine(name, replace, named, returns, List.of(), traits, body, span);
+        }
         Statement body = new PsmParser(parsing).body();
         return new CodeStatement.CreateRoutine(name, replace, parameters, returns, List.of(), traits, body, span);
+    }
+
+    /** The body that is the rest of a text. */
+    private static Statement whole(Parsing inner) {
+        Statement body =
+                inner.cursor.peek().isSymbol("(") ? new PsmParser(inner).enclosed() : new PsmParser(inner).body();
+        inner.cursor.takeSymbol(";");
+        if (!inner.cursor.atEnd()) {
+            throw inner.cursor.unexpected("the end");
+        }
+        return body;
     }
 
     private Parameter parameter() {
@@ -121,7 +138,7 @@ final class RoutineParser {
             } else if (cursor.takeWords("MODIFIES", "SQL", "DATA")) {
                 access = Access.CHANGES;
             } else if (cursor.takeWords("SQL", "SECURITY")) {
-                definer = cursor.takeWords("DEFINER");
+                definer = cursor.takeAny("DEFINER", "CREATOR", "OWNER");
                 if (!definer) {
                     cursor.expectWords("INVOKER");
                 }
@@ -146,7 +163,9 @@ final class RoutineParser {
             parsing.qualifiedName();
             return true;
         }
-        if (cursor.takeWords("DYNAMIC", "RESULT", "SETS") || cursor.takeWords("RESULT", "SETS")) {
+        if (cursor.takeWords("DYNAMIC", "RESULT", "SETS")
+                || cursor.takeWords("RESULT", "SETS")
+                || cursor.takeWords("INLINE", "TYPE")) {
             cursor.take();
             return true;
         }
@@ -159,11 +178,16 @@ final class RoutineParser {
                 || cursor.takeWords("OLD", "SAVEPOINT", "LEVEL")
                 || cursor.takeWords("NEW", "SAVEPOINT", "LEVEL")
                 || cursor.takeWords("COMMIT", "ON", "RETURN", "NO")
-                || cursor.takeWords("STATIC", "DISPATCH");
+                || cursor.takeWords("STATIC", "DISPATCH")
+                || cursor.takeWords("COLLATION", "INVOKER");
     }
 
     private Statement trigger(boolean replace, Span span) {
         QualifiedName name = parsing.qualifiedName();
+        if (cursor.takeWords("DISABLED")) {
+            throw cursor.byHand("a trigger that is switched off");
+        }
+        cursor.takeWords("ENABLED");
         cursor.takeWords("NO", "CASCADE");
         Timing timing = timing();
         List<Event> events = heads.events(true);
@@ -184,11 +208,7 @@ final class RoutineParser {
             when = Optional.of(inner.expressions.expression());
             inner.cursor.expectSymbol(")");
         }
-        Statement body = new PsmParser(inner).body();
-        inner.cursor.takeSymbol(";");
-        if (!inner.cursor.atEnd()) {
-            throw inner.cursor.unexpected("the end of the trigger");
-        }
+        Statement body = whole(inner);
         return new CodeStatement.CreateTrigger(
                 name,
                 replace,

@@ -284,6 +284,11 @@ public final class StatementParser {
             return new DdlParser(parsing).create();
         }
         Span span = cursor.peek().span();
+        boolean code = cursor.peek(1).isAnyWord("PROCEDURE", "FUNCTION", "TRIGGER");
+        if (code && parsing.has(GrammarFeature.PSM_ROUTINES)) {
+            cursor.take();
+            return new RoutineParser(parsing).create(true, span);
+        }
         skipRest(cursor); // a script is cut behind the whole of it
         return new Statement.NotTranslated("routine", true, span);
     }

@@ -58,6 +58,8 @@ class RoutineExecutionTest {
             run(engines, "oracle", "oracle", "mariadb", "postgresql", "ORACLE,EMPTY_STRING_IS_NULL");
             run(engines, "oracle", "mariadb", "mariadb", "postgresql", "ORACLE");
             run(engines, "sqlserver", "sqlserver", NONE, "postgresql", "");
+            run(engines, "teradata", "teradata", NONE, "postgresql", "");
+            run(engines, "teradata", "teradata", NONE, "mariadb", "");
             for (String target : List.of("postgresql", "hsqldb", "sqlite")) {
                 run(engines, "triggers", "mariadb", "mariadb", target, "");
             }
@@ -144,7 +146,7 @@ class RoutineExecutionTest {
 
     private static String script(String dialect, String mode, List<String> statements) {
         return switch (dialect) {
-            case "postgresql", "hsqldb", "sqlite" -> String.join(";\n", statements) + ";\n";
+            case "postgresql", "hsqldb", "sqlite", "teradata" -> String.join(";\n", statements) + ";\n";
             case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
             case "sqlserver" -> String.join("\nGO\n", statements) + "\nGO\n";
             default ->
