@@ -8,6 +8,7 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Differences of moments: days, or intervals where a timestamp is among them. */
@@ -54,7 +55,11 @@ final class DateDifferences {
         if (!dates && adapter.writes("extract_epoch")) {
             return new Expr.Binary(
                     BinaryOperator.DIVIDE,
-                    new Expr.Binary(BinaryOperator.SUBTRACT, epoch(to), epoch(from), binary.span()),
+                    new Expr.Binary(
+                            BinaryOperator.SUBTRACT,
+                            epoch(to, binary.right()),
+                            epoch(from, binary.left()),
+                            binary.span()),
                     Expr.Literal.number(SECONDS_OF_DAY),
                     binary.span());
         }
@@ -65,8 +70,14 @@ final class DateDifferences {
         return Expr.Call.of("days_between", from, to).at(binary.span());
     }
 
-    private static Expr epoch(Expr e) {
-        return Expr.Call.of("extract_epoch", e).at(e.span());
+    /** The seconds of a moment; those of the present by the clock of the session where the other moment has no zone. */
+    private Expr epoch(Expr e, Expr other) {
+        boolean present = e instanceof Expr.CurrentTime now
+                && now.kind() == CurrentKind.TIMESTAMP
+                && adapter.instants.nature(other) != Instants.Nature.INSTANT;
+        TypeName plain = adapter.castType(new LogicalType.Timestamp(6, false));
+        return Expr.Call.of("extract_epoch", present ? new Expr.Cast(e, plain, false, e.span()) : e)
+                .at(e.span());
     }
 
     /** True for a timestamp with fractions of its second, whose difference from another is no number of days. */

@@ -9,6 +9,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 
 /** What routines and triggers begin with in the engines' languages alike. */
@@ -50,9 +51,18 @@ final class RoutineHeads {
         do {
             Event.Kind kind = event();
             boolean columns = ofColumns && cursor.takeWords("OF");
-            events.add(new Event(kind, columns ? parsing.list(parsing::name) : List.of()));
+            events.add(new Event(kind, columns ? columns() : List.of()));
         } while (cursor.takeWords("OR"));
         return events;
+    }
+
+    private List<Name> columns() {
+        boolean enclosed = cursor.takeSymbol("(");
+        List<Name> columns = parsing.list(parsing::name);
+        if (enclosed) {
+            cursor.expectSymbol(")");
+        }
+        return columns;
     }
 
     private Event.Kind event() {

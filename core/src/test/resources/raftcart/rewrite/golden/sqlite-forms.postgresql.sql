@@ -20,8 +20,18 @@ VALUES (1, 'a''b', 1.5, TIMESTAMP '2020-01-01 00:00:00', '\x4142'::bytea, NULL);
 CREATE INDEX ix ON telescope (name DESC) WHERE x IS NOT NULL;
 -- RC0602 by hand: No counterpart on the target: virtual
 -- CREATE VIRTUAL TABLE f USING fts5(a, b)
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER t AFTER INSERT ON telescope BEGIN UPDATE telescope SET x = 1; DELETE FROM w; END
+CREATE OR REPLACE FUNCTION t() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    UPDATE telescope SET x = 1;
+    DELETE FROM w;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER t AFTER INSERT ON telescope
+FOR EACH ROW
+EXECUTE FUNCTION t();
 -- RC0602 by hand: No counterpart on the target: the least or greatest of identifiers, bytes or documents
 -- SELECT date('now','+1 day'), strftime('%Y-%m-%d', d), julianday(d), ifnull(a, b), printf('%d', 5), substr(a, 2), instr(a, 'b'), group_concat(a, ','), random(), typeof(x), last_insert_rowid(), changes(), json_extract(x, '$.a'), x ->> '$.a', total(ap), iif(a, 1, 2), glob('a*', name), name GLOB 'a*', a IS b, a == b, hex(b), zeroblob(5), unixepoch(d), replace(a, 'b', 'c') FROM telescope
 INSERT INTO telescope (id, name)
@@ -53,7 +63,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 2;
 -- 5:1: RC0502 adapted: Storage clauses left out: WITHOUT ROWID
 -- 7:1: RC0502 adapted: Storage clauses left out: COLLATE NOCASE
 -- 8:1: RC0602 by hand: No counterpart on the target: virtual
--- 9:1: RC0603 by hand: Code is not translated: trigger
+-- 9:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 10:1: RC0602 by hand: No counterpart on the target: the least or greatest of identifiers, bytes or documents
 -- 11:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 11:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)

@@ -135,17 +135,33 @@ FROM telescope;
 --   SELECT id FROM star WHERE mag < :m;
 --   UPDATE star SET mag = 1 WHERE mag < :m;
 -- )
--- RC0603 by hand: Code is not translated: routine
--- REPLACE TRIGGER dimmed AFTER UPDATE OF (mag) ON star REFERENCING NEW AS n FOR EACH ROW WHEN (n.mag > 1) (INSERT INTO log VALUES (n.id); DELETE FROM star;)
--- RC0603 by hand: Code is not translated: routine
--- REPLACE PROCEDURE dim (IN which INTEGER)
--- BEGIN
---   DECLARE n INTEGER DEFAULT 0;
---   UPDATE star SET mag = mag + 1 WHERE id = :which;
---   IF n = 0 THEN
---     DELETE FROM star;
---   END IF;
--- END
+CREATE OR REPLACE FUNCTION dimmed() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    INSERT INTO log VALUES (new.id);
+    DELETE FROM star;
+    RETURN NULL;
+END;
+$$;
+CREATE TRIGGER dimmed AFTER UPDATE OF mag ON star
+FOR EACH ROW
+WHEN (new.mag > 1)
+EXECUTE FUNCTION dimmed();
+CREATE OR REPLACE PROCEDURE dim(p_which integer)
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+#variable_conflict use_variable
+DECLARE
+    v_n integer := 0;
+BEGIN
+    UPDATE star SET mag = mag + 1 WHERE id = p_which;
+    IF v_n = 0 THEN
+        DELETE FROM star;
+    END IF;
+END;
+$$;
 SELECT 5 AS behind_code;
 
 -- findings
@@ -224,5 +240,5 @@ SELECT 5 AS behind_code;
 -- 71:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
 -- 72:1: RC0604 adapted: Client command left out: .LOGOFF
 -- 73:1: RC0603 by hand: Code is not translated: routine
--- 77:1: RC0603 by hand: Code is not translated: routine
--- 78:1: RC0603 by hand: Code is not translated: routine
+-- 77:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 78:1: RC0609 adapted: Said in other words: code in the target's own language
