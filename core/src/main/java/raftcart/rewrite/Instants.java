@@ -9,6 +9,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -44,6 +45,9 @@ final class Instants {
             "extract_(?!epoch|minute|second|milli|micro|nano).*|day_of_week_.*|trunc_(?!minute|second).*"
                     + "|last_day|next_day|date_of|time_of|timestamp_of|day_name|month_name|format_date|days_of_date"
                     + "|days_since_year_1|diff_(days|weeks|months|quarters|years)");
+
+    /** Functions that make instants of what has no zone. */
+    private static final Set<String> MAKING = Set.of("instant_of_epoch", "instant_of", "instant_in_zone");
 
     /** Functions whose result is one of their arguments. */
     private static final String[] CHOOSING = {"coalesce", "ifnull", "isnull", "nvl", "greatest", "least"};
@@ -241,8 +245,21 @@ final class Instants {
         }
     }
 
-    private static boolean isStored(Expr value) {
-        return value instanceof Expr.Column || value instanceof Expr.Binary;
+    private boolean isStored(Expr value) {
+        return value instanceof Expr.Column || value instanceof Expr.Binary || isMade(value);
+    }
+
+    /** True for an instant that a function makes, of seconds since 1970 say. */
+    private boolean isMade(Expr value) {
+        return value instanceof Expr.Call call
+                && (call.canonical()
+                                ? Optional.of(call.function())
+                                : adapter.from
+                                        .functions()
+                                        .recognise(call.name().toString(), call.arguments(), adapter::kind)
+                                        .map(r -> r.signature().name()))
+                        .filter(MAKING::contains)
+                        .isPresent();
     }
 
     private boolean inUtc() {
@@ -348,6 +365,9 @@ final class Instants {
         }
         if (e instanceof Expr.Cast cast) {
             return nature(adapter.finder.type(cast.type()));
+        }
+        if (isMade(e)) {
+            return Nature.INSTANT;
         }
         ValueKind kind = adapter.kind(e);
         if (kind != ValueKind.TIMESTAMP && kind != ValueKind.UNKNOWN) {

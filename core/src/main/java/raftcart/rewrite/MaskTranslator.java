@@ -115,6 +115,7 @@ final class MaskTranslator {
     };
 
     Expr call(Expr.Call given) {
+        adapter.instants.partly(given);
         Optional<Expr> number = new NumberMasks(adapter).read(given);
         if (number.isPresent()) {
             return number.get();

@@ -55,8 +55,10 @@ public final class FirebirdWriters {
 
         @Override
         public String visitCurrentTime(Expr.CurrentTime time) {
+            // Back by the session's distance from UTC, which is right whatever a cast of an instant does with its zone.
             return time.kind() == CurrentKind.UTC_TIMESTAMP
-                    ? "CAST(CURRENT_TIMESTAMP AT TIME ZONE 'UTC' AS TIMESTAMP)"
+                    ? "DATEADD(-(EXTRACT(TIMEZONE_HOUR FROM CURRENT_TIMESTAMP) * 60"
+                            + " + EXTRACT(TIMEZONE_MINUTE FROM CURRENT_TIMESTAMP)) MINUTE TO LOCALTIMESTAMP)"
                     : super.visitCurrentTime(time);
         }
 

@@ -90,7 +90,10 @@ public final class H2Writers {
             String precision = time.precision() >= 0 ? "(" + time.precision() + ")" : "";
             return switch (time.kind()) {
                 case TIME -> "LOCALTIME" + precision;
-                case UTC_TIMESTAMP -> "CAST(CURRENT_TIMESTAMP" + precision + " AT TIME ZONE 'UTC' AS TIMESTAMP)";
+                // A cast of an instant goes to the zone of the session, whatever zone the value has.
+                case UTC_TIMESTAMP ->
+                    "DATEADD(MICROSECOND, CAST(EXTRACT(EPOCH FROM CURRENT_TIMESTAMP" + precision
+                            + ") * 1000000 AS BIGINT), TIMESTAMP '1970-01-01 00:00:00')";
                 default -> super.visitCurrentTime(time);
             };
         }

@@ -78,6 +78,7 @@ TRUNCATE TABLE TELESCOPE RESTART IDENTITY;
 -- 6:1: RC0627 check: Said in other words, with a difference: a synonym as a view, which fits tables and views only
 -- 10:18: RC0608 adapted: Function spelled otherwise: IFNULL means coalesce
 -- 10:37: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
+-- 10:59: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 10:77: RC0609 adapted: Said in other words: the mask yyyy-MM-dd is YYYY-MM-DD
 -- 10:114: RC0609 adapted: Said in other words: the mask yyyy is YYYY
 -- 10:123: RC0609 adapted: Said in other words: a choice as CASE

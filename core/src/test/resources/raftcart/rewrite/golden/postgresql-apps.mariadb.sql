@@ -198,6 +198,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 10:27: RC0615 adapted: Division kept: without a fraction
 -- 11:59: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 12:32: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
+-- 12:54: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 12:66: RC0609 adapted: Said in other words: the mask YYYY-MM-DD HH24:MI is %Y-%m-%d %H:%i
 -- 12:91: RC0607 check: Function with a difference: by the clock of UTC, on the source by that of the session's zone
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)

@@ -182,6 +182,7 @@ ALTER TABLE s RENAME COLUMN ok TO good;
 -- 10:27: RC0615 adapted: Division kept: without a fraction
 -- 11:45: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 12:32: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
+-- 12:54: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 12:91: RC0607 check: Function with a difference: one engine goes by the clock of the session's zone, the other by that of the value's own
 -- 12:91: RC0609 adapted: Said in other words: the day alone, where a date has a time of day
 -- 12:124: RC0606 check: Function is not in the dictionary: age with these 1 argument(s)
