@@ -158,7 +158,8 @@ final class KindFinder {
             case NUMBER ->
                 isWhole(literal.text())
                         ? ValueKind.INTEGER
-                        : literal.text().matches(".*[eE].*") && !language.has(SqlFeature.EXPONENTS_ARE_EXACT)
+                        : (literal.text().indexOf('e') >= 0 || literal.text().indexOf('E') >= 0)
+                                        && !language.has(SqlFeature.EXPONENTS_ARE_EXACT)
                                 ? ValueKind.FLOAT
                                 : ValueKind.DECIMAL;
             case STRING -> ValueKind.TEXT;
@@ -197,17 +198,16 @@ final class KindFinder {
         if (signature.isEmpty()) {
             return knowledge.code().signatures().kind(call.name());
         }
-        return switch (signature.get().name()) {
+        String name = signature.get().name();
+        return switch (name) {
             case "coalesce", "greatest", "least", "coalesce_pair" -> common(arguments, scope);
             case "nullif" ->
                 kind(arguments.get(0), scope).isDate() ? kind(arguments.get(0), scope) : common(arguments, scope);
             case "decode" -> common(results(arguments), scope);
             case "choose_text" -> ValueKind.TEXT;
             case "if" -> common(arguments.subList(1, arguments.size()), scope);
-            case "sum", "avg", "ceil", "floor" -> numeric(signature.get().name(), arguments, scope);
-            case "round", "round_even", "truncate" -> numeric(signature.get().name(), arguments, scope);
-            case "round_to", "round_even_to", "truncate_to" ->
-                numeric(signature.get().name(), arguments, scope);
+            case "sum", "avg", "ceil", "floor", "round", "round_even", "truncate" -> numeric(name, arguments, scope);
+            case "round_to", "round_even_to", "truncate_to" -> numeric(name, arguments, scope);
             default ->
                 signature.get().resultOfFirst() && !arguments.isEmpty()
                         ? kind(arguments.get(0), scope)

@@ -210,8 +210,8 @@ final class LooseGroups extends QueryMapper {
             return e;
         }
         if (keysGroup(adapter)) {
-            return e; // what the source takes hangs on a key that is not known here, or stands in an aggregate of the
-            // user's
+            // What the source takes hangs on a key that is not known here, or stands in an aggregate of the user's.
+            return e;
         }
         adapter.note(FindingCode.GROUPING_LOOSE, e.span(), "the least " + column.name());
         return Expr.Call.of("min", e).at(e.span());

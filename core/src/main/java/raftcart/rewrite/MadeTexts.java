@@ -35,6 +35,9 @@ final class MadeTexts {
 
     /** True where all of the compared texts are such, and may be one to the source, which ignores case, and two to the target. */
     static boolean mayDiffer(List<Expr> compared, ExprAdapter adapter) {
+        if (!adapter.lost(SqlFeature.IGNORES_CASE)) {
+            return false;
+        }
         List<Expr> made = compared.stream().filter(e -> !isText(e)).toList();
         List<String> constants = compared.stream()
                 .filter(MadeTexts::isText)
@@ -43,8 +46,7 @@ final class MadeTexts {
                 .toList();
         boolean ofColumns = made.stream()
                 .anyMatch(e -> adapter.kind(e) != ValueKind.TEXT || ExactTexts.isOfColumn(e, adapter) || isEngines(e));
-        return adapter.lost(SqlFeature.IGNORES_CASE)
-                && !ofColumns
+        return !ofColumns
                 && (made.size() > 1 || !constants.isEmpty())
                 && !(made.size() == 1 && constants.stream().allMatch(t -> isSpelled(made.get(0), t)));
     }

@@ -55,10 +55,9 @@ public final class FirebirdWriters {
 
         @Override
         public String visitCurrentTime(Expr.CurrentTime time) {
-            // Back by the session's distance from UTC, which is right whatever a cast of an instant does with its zone.
+            // A cast of an instant goes to the zone of the session; its text has its own zone, behind 24 characters.
             return time.kind() == CurrentKind.UTC_TIMESTAMP
-                    ? "DATEADD(-(EXTRACT(TIMEZONE_HOUR FROM CURRENT_TIMESTAMP) * 60"
-                            + " + EXTRACT(TIMEZONE_MINUTE FROM CURRENT_TIMESTAMP)) MINUTE TO LOCALTIMESTAMP)"
+                    ? "CAST(SUBSTRING(CAST(CURRENT_TIMESTAMP AT TIME ZONE 'UTC' AS VARCHAR(60)) FROM 1 FOR 24) AS TIMESTAMP)"
                     : super.visitCurrentTime(time);
         }
 

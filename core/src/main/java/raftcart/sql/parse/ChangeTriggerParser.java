@@ -112,12 +112,15 @@ final class ChangeTriggerParser {
         Select select = (Select) query.query().body();
         List<Choice> choices = new ArrayList<>();
         Expr value = select.items().get(0).value();
-        if (value instanceof Expr.Case choice && choice.otherwise().isEmpty()) {
+        boolean cases = value instanceof Expr.Case c
+                && c.otherwise().map(o -> o instanceof Expr.Literal).orElse(true);
+        if (cases) {
+            Expr.Case choice = (Expr.Case) value;
             choice.branches().forEach(b -> choices.add(choice(asked(choice, b), b.result(), select, query.span())));
         } else {
             choices.add(choice(Optional.empty(), value, select, query.span()));
         }
-        boolean always = choices.get(0).condition() instanceof Expr.Literal;
+        boolean always = !cases && select.from().isEmpty() && select.where().isEmpty();
         return always ? choices.get(0).body() : List.of(new CodeStatement.If(choices, List.of(), query.span()));
     }
 
