@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.sql.parse.CallReading;
+import raftcart.sql.parse.SeveralPaths;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 
@@ -19,7 +20,10 @@ final class MariaDbCalls {
     private MariaDbCalls() {}
 
     static Optional<CallReading.Meaning> meaning(Expr.Call call) {
-        return writtenMoment(call).or(() -> unquoted(call)).or(() -> byWords(call));
+        return writtenMoment(call)
+                .or(() -> unquoted(call))
+                .or(() -> byWords(call))
+                .or(() -> SeveralPaths.apart(call));
     }
 
     /** A part of a document without its quotes, however it is said, is what {@code ->>} gives. */

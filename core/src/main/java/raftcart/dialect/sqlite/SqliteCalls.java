@@ -3,6 +3,7 @@ package raftcart.dialect.sqlite;
 import java.util.List;
 import java.util.Optional;
 import raftcart.sql.parse.CallReading;
+import raftcart.sql.parse.SeveralPaths;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -26,6 +27,7 @@ final class SqliteCalls implements CallReading {
             case "likely", "unlikely" -> a.size() == 1 ? Optional.of(Meaning.of(a.get(0))) : Optional.empty();
             case "likelihood" -> a.size() == 2 ? Optional.of(Meaning.of(a.get(0))) : Optional.empty();
             case "strftime" -> isDayOfWeek(call) ? Optional.of(Meaning.of(dayOfWeek(call))) : moments.meaning(call);
+            case "json_set", "json_remove" -> SeveralPaths.apart(call);
             default -> moments.meaning(call);
         };
     }
