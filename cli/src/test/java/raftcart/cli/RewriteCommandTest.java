@@ -123,6 +123,11 @@ class RewriteCommandTest {
                 run("SELECT 1 FROM dual", "rewrite", "--rules", folder.toString(), "--from", "oracle", "--to", "mysql");
         assertThat(run.code()).isEqualTo(2);
         assertThat(run.err()).contains("functions-oracle.yaml:2: $txt is not a parameter of upper");
+        Files.delete(folder.resolve("functions-oracle.yaml"));
+        Files.writeString(folder.resolve("replace.yaml"), "- {find: a, replace: b, example: {source: a, after: b}}\n");
+        Run rules = run("", "rewrite", "--rules", folder.toString(), "--check-rules");
+        assertThat(rules.code()).isEqualTo(2);
+        assertThat(rules.err()).contains("an example has no key source; it has after, before");
     }
 
     @Test

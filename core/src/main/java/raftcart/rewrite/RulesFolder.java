@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import raftcart.dialect.Language;
 import raftcart.dialect.LanguageResources;
@@ -157,6 +158,8 @@ public final class RulesFolder {
             if (!node.has("find") || !node.has("replace")) {
                 throw wrong("replace.yaml", "a rule has the keys find and replace");
             }
+            known(node, Set.of("name", "from", "find", "replace", "example"), "a rule");
+            known(node.path("example"), Set.of("before", "after"), "an example");
             boolean applies = !node.has("from") || node.get("from").asText().equals(dialect);
             if (applies) {
                 rules.add(new TokenRules.Rule(
@@ -168,5 +171,17 @@ public final class RulesFolder {
             }
         }
         return new TokenRules(rules);
+    }
+
+    /** Refuses a key that means nothing, without which a rule would seem to be tested or to be for one dialect. */
+    private void known(JsonNode node, Set<String> keys, String what) {
+        node.fieldNames().forEachRemaining(key -> {
+            if (!keys.contains(key)) {
+                throw wrong(
+                        "replace.yaml",
+                        what + " has no key " + key + "; it has "
+                                + String.join(", ", keys.stream().sorted().toList()));
+            }
+        });
     }
 }
