@@ -102,7 +102,7 @@ final class CastNotes {
         if (text && !adapter.from.name().equals(adapter.to.name())) {
             spelled(cast, kind);
         }
-        if (text && kind == ValueKind.FLOAT) {
+        if (text && (kind == ValueKind.FLOAT || Digits.isExponential(cast.value()))) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST, cast.span(), "engines spell floating-point numbers in different ways");
         }

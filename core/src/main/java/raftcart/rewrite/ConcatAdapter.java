@@ -142,7 +142,11 @@ final class ConcatAdapter {
         }
         boolean zeros = kind == ValueKind.DECIMAL
                 && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
-        if (zeros || kind == ValueKind.FLOAT || kind == ValueKind.TIMESTAMP || kind == ValueKind.DATE) {
+        if (zeros
+                || kind == ValueKind.FLOAT
+                || Digits.isExponential(part)
+                || kind == ValueKind.TIMESTAMP
+                || kind == ValueKind.DATE) {
             adapter.note(
                     FindingCode.IMPLICIT_CAST,
                     part.span(),

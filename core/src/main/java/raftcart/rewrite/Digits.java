@@ -49,6 +49,14 @@ final class Digits {
         return language.has(SqlFeature.DECIMALS_KEEP_DIGITS) ? Surplus.KEEP : surplus(language, type);
     }
 
+    /** True for a number with an exponent, which engines spell in different ways even where it is a decimal one. */
+    static boolean isExponential(Expr e) {
+        return e instanceof Expr.Literal l
+                && l.kind() == LiteralKind.NUMBER
+                && !l.text().startsWith("0x")
+                && (l.text().indexOf('e') >= 0 || l.text().indexOf('E') >= 0);
+    }
+
     /** True where a floating-point number becomes a whole one, and the engines let its halves go to other numbers. */
     static boolean otherHalves(ValueKind kind, LogicalType type, ExprAdapter adapter) {
         return kind == ValueKind.FLOAT
@@ -81,7 +89,7 @@ final class Digits {
         }
         if (e instanceof Expr.Literal literal) {
             int point = literal.text().indexOf('.');
-            boolean plain = literal.text().indexOf('e') < 0 && literal.text().indexOf('E') < 0;
+            boolean plain = !isExponential(literal);
             if (literal.kind() != LiteralKind.NUMBER) {
                 return Optional.of(0);
             }

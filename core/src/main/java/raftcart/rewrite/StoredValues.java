@@ -26,7 +26,7 @@ final class StoredValues {
         if (other && column == ValueKind.TEXT && kind == ValueKind.BOOLEAN && !Truths.isNumber(value, adapter)) {
             say(value, "engines spell truth values as texts in different ways");
         }
-        if (other && column == ValueKind.TEXT && kind == ValueKind.FLOAT) {
+        if (other && column == ValueKind.TEXT && (kind == ValueKind.FLOAT || Digits.isExponential(value))) {
             say(value, "engines spell floating-point numbers as texts in different ways");
         }
         boolean settings = adapter.from.has(SqlFeature.DATES_SHOWN_BY_SETTINGS)
