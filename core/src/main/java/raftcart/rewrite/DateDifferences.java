@@ -75,8 +75,11 @@ final class DateDifferences {
         boolean present = e instanceof Expr.CurrentTime now
                 && now.kind() == CurrentKind.TIMESTAMP
                 && adapter.instants.nature(other) != Instants.Nature.INSTANT;
+        if (!present) {
+            return Expr.Call.of("extract_epoch", e).at(e.span());
+        }
         TypeName plain = adapter.castType(new LogicalType.Timestamp(6, false));
-        return Expr.Call.of("extract_epoch", present ? new Expr.Cast(e, plain, false, e.span()) : e)
+        return Expr.Call.of("extract_epoch", new Expr.Cast(e, plain, false, e.span()))
                 .at(e.span());
     }
 

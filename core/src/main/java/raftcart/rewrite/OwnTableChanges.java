@@ -19,6 +19,7 @@ import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Statement;
+import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.StatementSearch;
 import raftcart.sql.tree.TableRef;
 
@@ -59,15 +60,19 @@ final class OwnTableChanges {
                 .map(s -> ((CodeStatement.Assign) s).target())
                 .map(t -> ((Expr.Column) t).name().last().key())
                 .collect(Collectors.toSet());
-        if (changesOwn(rest)
+        boolean sees = changesOwn(rest)
+                || readsOwn(rest)
                 || reads(rest, columns)
-                || trigger.when().filter(w -> reads(w, columns)).isPresent()) {
+                || trigger.when().filter(w -> reads(w, columns)).isPresent()
+                || before.size() > 1
+                        && reads(before.stream().map(OwnTableChanges::value).toList(), columns);
+        if (sees || isNumbered() && trigger.when().filter(this::namesKey).isPresent()) {
             throw refused();
         }
         adapter.note(
                 FindingCode.SYNTAX_CHECK,
                 trigger.span(),
-                "a change of the trigger's own row is made before it is written; other triggers do not fire for it");
+                "a change of the trigger's own row is made before it is written; other triggers see it, and do not fire for it");
         CreateTrigger first = with(Timing.BEFORE, before, trigger.name());
         QualifiedName second = trigger.name()
                 .withLast(new Name(
@@ -93,6 +98,37 @@ final class OwnTableChanges {
         return CodeAdapter.at(trigger.span(), "a trigger that changes its own table, which the target does not let it");
     }
 
+    private static Statement value(Statement assign) {
+        return new CodeStatement.Evaluate(((CodeStatement.Assign) assign).value(), assign.span());
+    }
+
+    /** True where something reads the table, in which the row would have its new values already. */
+    private boolean readsOwn(List<Statement> body) {
+        boolean[] found = {false};
+        StatementMapper looking = new StatementMapper() {
+            @Override
+            public TableRef table(TableRef table) {
+                found[0] |= table instanceof TableRef.Table t
+                        && t.name().last().matches(trigger.table().last());
+                return super.table(table);
+            }
+        };
+        body.forEach(looking::statement);
+        return found[0];
+    }
+
+    /** Before a row is inserted its number is not there yet. */
+    private boolean isNumbered() {
+        return trigger.events().get(0).kind() == Event.Kind.INSERT;
+    }
+
+    private boolean namesKey(Expr value) {
+        return ExprSearch.any(
+                value,
+                e -> e instanceof Expr.Column c
+                        && keys().contains(c.name().last().key()));
+    }
+
     private boolean changesOwn(List<Statement> body) {
         return StatementSearch.anyStatement(body, s -> TriggerGuard.changes(s, trigger.table()));
     }
@@ -113,13 +149,7 @@ final class OwnTableChanges {
             return Optional.empty();
         }
         Statement.Update update = (Statement.Update) statement;
-        // Before the row is written its number is not there yet.
-        boolean numbered = trigger.events().get(0).kind() == Event.Kind.INSERT
-                && update.assignments().stream()
-                        .anyMatch(a -> ExprSearch.any(
-                                a.value(),
-                                e -> e instanceof Expr.Column c
-                                        && keys().contains(c.name().last().key())));
+        boolean numbered = isNumbered() && update.assignments().stream().anyMatch(a -> namesKey(a.value()));
         boolean asks = update.assignments().stream()
                 .anyMatch(a -> ExprSearch.any(a.value(), e -> e instanceof Expr.Subquery || e instanceof Expr.Exists));
         if (numbered || asks || update.assignments().size() > 1 && isMixed(update)) {

@@ -50,7 +50,8 @@ final class ChangeTriggerParser {
 
     private Statement trigger(Span span) {
         QualifiedName name = parsing.qualifiedName();
-        Timing timing = timing();
+        boolean said = cursor.peek().isAnyWord("BEFORE", "AFTER", "INSTEAD");
+        Timing timing = said ? heads.timing() : Timing.BEFORE;
         List<CodeStatement.Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
@@ -83,17 +84,6 @@ final class ChangeTriggerParser {
                 false,
                 CodeStatement.Block.of(body, begin),
                 span);
-    }
-
-    private Timing timing() {
-        if (cursor.takeWords("AFTER")) {
-            return Timing.AFTER;
-        }
-        if (cursor.takeWords("INSTEAD", "OF")) {
-            return Timing.INSTEAD;
-        }
-        cursor.takeWords("BEFORE"); // which it is where nothing is said
-        return Timing.BEFORE;
     }
 
     /** A change as it is; a query as the errors that it raises. */

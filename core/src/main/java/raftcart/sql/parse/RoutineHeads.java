@@ -9,6 +9,7 @@ import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement.Event;
 import raftcart.sql.tree.CodeStatement.Mode;
 import raftcart.sql.tree.CodeStatement.Parameter;
+import raftcart.sql.tree.CodeStatement.Timing;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.Statement;
 
@@ -43,6 +44,18 @@ final class RoutineHeads {
         }
         cursor.takeWords("IN");
         return Mode.IN;
+    }
+
+    /** When a trigger fires. */
+    Timing timing() {
+        if (cursor.takeWords("BEFORE")) {
+            return Timing.BEFORE;
+        }
+        if (cursor.takeWords("INSTEAD", "OF")) {
+            return Timing.INSTEAD;
+        }
+        cursor.expectWords("AFTER");
+        return Timing.AFTER;
     }
 
     /** The changes that a trigger is about. */

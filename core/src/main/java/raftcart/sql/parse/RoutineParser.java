@@ -189,7 +189,7 @@ final class RoutineParser {
         }
         cursor.takeWords("ENABLED");
         cursor.takeWords("NO", "CASCADE");
-        Timing timing = timing();
+        Timing timing = heads.timing();
         List<Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
@@ -223,16 +223,5 @@ final class RoutineParser {
                 columnsFirst(),
                 body,
                 span);
-    }
-
-    private Timing timing() {
-        if (cursor.takeWords("BEFORE")) {
-            return Timing.BEFORE;
-        }
-        if (cursor.takeWords("INSTEAD", "OF")) {
-            return Timing.INSTEAD;
-        }
-        cursor.expectWords("AFTER");
-        return Timing.AFTER;
     }
 }
