@@ -22,7 +22,7 @@ final class EmptyTexts {
     private final ExprAdapter adapter;
 
     /** Calls beside which an empty text and NULL come to the same. */
-    private final Set<Expr> harmless = Collections.newSetFromMap(new IdentityHashMap<>());
+    private final Set<Expr> harmless = Collections.newSetFromMap(new IdentityHashMap<>(Scope.FEW));
 
     EmptyTexts(ExprAdapter adapter) {
         this.adapter = adapter;

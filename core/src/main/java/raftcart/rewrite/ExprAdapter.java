@@ -43,7 +43,7 @@ class ExprAdapter extends QueryMapper {
     final Knowledge knowledge;
     final AdaptNotes notes;
     final KindFinder finder;
-    final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
+    final Map<Expr, ValueKind> kinds = new IdentityHashMap<>(Scope.FEW);
     final Instants instants;
     final OrderAdapter orders = new OrderAdapter(this);
     final EmptyTexts empties = new EmptyTexts(this);

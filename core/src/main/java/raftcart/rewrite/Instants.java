@@ -57,7 +57,7 @@ final class Instants {
     private static final TypeName TIMESTAMP = TypeName.of("timestamp");
 
     private final ExprAdapter adapter;
-    private final Map<Expr, Optional<LogicalType>> columnOf = new IdentityHashMap<>();
+    private final Map<Expr, Optional<LogicalType>> columnOf = new IdentityHashMap<>(Scope.FEW);
     private Place place = new Place(Optional.empty(), List.of(), Nature.NEUTRAL);
 
     Instants(ExprAdapter adapter) {

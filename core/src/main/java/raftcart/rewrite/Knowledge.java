@@ -171,12 +171,13 @@ public final class Knowledge {
 
     /** By which a table is looked up: its schema counts where a script has several tables of the name. */
     private String key(QualifiedName name) {
-        List<String> all = keysOf.getOrDefault(lastKey(name), List.of());
-        String full = fullKey(name);
+        String last = lastKey(name);
+        List<String> all = keysOf.getOrDefault(last, List.of());
+        String full = fullKey(name, last);
         if (all.isEmpty() || all.contains(full)) {
             return full;
         }
-        return name.parts().size() == 1 ? all.get(all.size() - 1) : all.contains(lastKey(name)) ? lastKey(name) : full;
+        return name.parts().size() == 1 ? all.get(all.size() - 1) : all.contains(last) ? last : full;
     }
 
     /** Tables without a schema are in this one from now on. */
@@ -184,11 +185,12 @@ public final class Knowledge {
         current = Optional.of(schema.text().toLowerCase(Locale.ROOT));
     }
 
-    private String fullKey(QualifiedName name) {
+    private String fullKey(QualifiedName name, String last) {
         int parts = name.parts().size();
-        Optional<String> schema =
-                parts > 1 ? Optional.of(name.parts().get(parts - 2).text().toLowerCase(Locale.ROOT)) : current;
-        return schema.map(c -> c + "." + lastKey(name)).orElse(lastKey(name));
+        if (parts > 1) {
+            return name.parts().get(parts - 2).text().toLowerCase(Locale.ROOT) + "." + last;
+        }
+        return current.isEmpty() ? last : current.get() + "." + last;
     }
 
     /** The table of this name, in whichever schema. */
@@ -205,8 +207,9 @@ public final class Knowledge {
 
     /** Remembers a table. */
     public void add(QualifiedName name, List<KnownColumn> columns, List<List<Name>> keys) {
-        keysOf.computeIfAbsent(lastKey(name), k -> new ArrayList<>()).remove(fullKey(name));
-        keysOf.get(lastKey(name)).add(fullKey(name));
+        String full = fullKey(name, lastKey(name));
+        keysOf.computeIfAbsent(lastKey(name), k -> new ArrayList<>()).remove(full);
+        keysOf.get(lastKey(name)).add(full);
         tables.put(key(name), KnownTable.of(columns, keys));
         addresses.remove(key(name));
         numbered.remove(key(name));
@@ -278,7 +281,8 @@ public final class Knowledge {
     void renameTable(QualifiedName from, QualifiedName to) {
         String old = key(from);
         int dot = old.indexOf('.');
-        String now = to.parts().size() == 1 && dot >= 0 ? old.substring(0, dot + 1) + lastKey(to) : fullKey(to);
+        String now =
+                to.parts().size() == 1 && dot >= 0 ? old.substring(0, dot + 1) + lastKey(to) : fullKey(to, lastKey(to));
         List<KnownIndex> own = List.copyOf(indexesOf.getOrDefault(old, List.of()));
         own.forEach(this::removeIndex);
         keysOf.getOrDefault(lastKey(from), new ArrayList<>()).remove(old);

@@ -179,7 +179,8 @@ final class LooseGroups extends QueryMapper {
 
     private boolean isGrouped(Expr e) {
         String key = key(e);
-        return grouped.stream().anyMatch(g -> e instanceof Expr.Column ? columns.same(g, key) : g.equals(key));
+        return grouped.contains(key)
+                || e instanceof Expr.Column && grouped.stream().anyMatch(g -> columns.same(g, key));
     }
 
     @Override

@@ -38,16 +38,20 @@ final class MadeTexts {
         if (!adapter.lost(SqlFeature.IGNORES_CASE)) {
             return false;
         }
+        for (Expr e : compared) {
+            boolean ofColumn = !isText(e)
+                    && (adapter.kind(e) != ValueKind.TEXT || ExactTexts.isOfColumn(e, adapter) || isEngines(e));
+            if (ofColumn) {
+                return false;
+            }
+        }
         List<Expr> made = compared.stream().filter(e -> !isText(e)).toList();
         List<String> constants = compared.stream()
                 .filter(MadeTexts::isText)
                 .map(e -> ((Expr.Literal) e).text())
                 .filter(t -> t.chars().anyMatch(Character::isLetter))
                 .toList();
-        boolean ofColumns = made.stream()
-                .anyMatch(e -> adapter.kind(e) != ValueKind.TEXT || ExactTexts.isOfColumn(e, adapter) || isEngines(e));
-        return !ofColumns
-                && (made.size() > 1 || !constants.isEmpty())
+        return (made.size() > 1 || !constants.isEmpty())
                 && !(made.size() == 1 && constants.stream().allMatch(t -> isSpelled(made.get(0), t)));
     }
 

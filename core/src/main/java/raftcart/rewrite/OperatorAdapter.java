@@ -247,7 +247,10 @@ final class OperatorAdapter {
     private List<Expr> ofOneKind(List<Expr> given, Span span) {
         List<Expr> expressions =
                 ClockTimes.among(new TextMoments(adapter).alike(ByteTexts.asLetters(given, adapter)), adapter);
-        List<ValueKind> kinds = expressions.stream().map(adapter::kind).toList();
+        List<ValueKind> kinds = new ArrayList<>(expressions.size());
+        for (Expr e : expressions) {
+            kinds.add(adapter.kind(e));
+        }
         if (!same()) {
             mixedKinds(expressions, kinds, span);
             new TextRules(adapter).compared(given, span);

@@ -101,7 +101,7 @@ final class Output {
     }
 
     private void write(String text) throws IOException {
-        String whole = gap + text;
+        String whole = gap.isEmpty() ? text : gap + text;
         gap = "";
         if (!whole.isEmpty()) {
             out.write(whole);

@@ -16,11 +16,14 @@ import raftcart.type.LogicalType;
 
 /** The tables whose columns can be named at a place of a query, and those of the queries around it. */
 final class Scope {
+    /** Most statements have few expressions of which more is to be known; a table of the usual size costs more than they. */
+    static final int FEW = 8;
+
     private final Optional<Scope> outer;
-    private final List<Relation> relations = new ArrayList<>();
+    private final List<Relation> relations = new ArrayList<>(4);
     private final Map<String, Relation> commonTables = new LinkedHashMap<>();
-    private final Map<Expr, ValueKind> kinds = new IdentityHashMap<>();
-    private final Map<QualifiedName, Optional<ColumnFacts>> found = new IdentityHashMap<>();
+    private final Map<Expr, ValueKind> kinds = new IdentityHashMap<>(FEW);
+    private final Map<QualifiedName, Optional<ColumnFacts>> found = new IdentityHashMap<>(FEW);
 
     Scope(Optional<Scope> outer) {
         this.outer = outer;

@@ -40,9 +40,11 @@ final class StatementAdapter {
 
     List<Statement> adapt(Statement statement) {
         refuseCursors(statement);
-        return adapted(statement).stream()
-                .map(s -> TemporaryNames.of(s, adapter))
-                .toList();
+        List<Statement> statements = new ArrayList<>();
+        for (Statement one : adapted(statement)) {
+            statements.add(TemporaryNames.of(one, adapter));
+        }
+        return statements;
     }
 
     private List<Statement> adapted(Statement statement) {

@@ -240,6 +240,9 @@ public final class StatementRewriter {
 
     /** Statements with separators, but behind one that has brought its own. */
     private static String joined(List<String> texts) {
+        if (texts.size() == 1) {
+            return texts.get(0); // most statements, which are long in dumps
+        }
         StringBuilder all = new StringBuilder();
         for (String text : texts) {
             boolean ended = all.length() > 0 && all.charAt(all.length() - 1) == ';';
@@ -272,8 +275,8 @@ public final class StatementRewriter {
             Outcome rest = findings.stream().map(PlacedFinding::outcome).reduce(Outcome.AS_IS, Outcome::worse);
             return new StatementResult(place[0], place[1], rest, source, source, findings);
         }
-        return new StatementResult(
-                place[0], place[1], outcome.worse(Outcome.ADAPTED), source, comments(inner) + written, findings);
+        String text = inner.isEmpty() ? written : comments(inner) + written;
+        return new StatementResult(place[0], place[1], outcome.worse(Outcome.ADAPTED), source, text, findings);
     }
 
     /** The comments between the statement before and this one; after the last one those that follow, too. */

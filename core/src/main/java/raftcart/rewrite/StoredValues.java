@@ -21,8 +21,11 @@ final class StoredValues {
     }
 
     void note(Expr value, ValueKind kind, LogicalType type) {
-        boolean other = !adapter.from.name().equals(adapter.to.name());
         ValueKind column = KindFinder.kind(type);
+        if (kind == column) {
+            return;
+        }
+        boolean other = !adapter.from.name().equals(adapter.to.name());
         if (other && column == ValueKind.TEXT && kind == ValueKind.BOOLEAN && !Truths.isNumber(value, adapter)) {
             say(value, "engines spell truth values as texts in different ways");
         }

@@ -41,6 +41,10 @@ final class ValueAdapter {
 
     private final ExprAdapter adapter;
     private final OwnSpellings spellings;
+    private final StoredValues stored;
+    private final SecondFractions seconds;
+    private final ListedValues listed;
+    private final DateAdapter dates;
     private final boolean same;
     private final boolean datesAreTexts;
     private boolean truthNoted;
@@ -48,6 +52,10 @@ final class ValueAdapter {
     ValueAdapter(ExprAdapter adapter) {
         this.adapter = adapter;
         this.spellings = new OwnSpellings(adapter);
+        this.stored = new StoredValues(adapter);
+        this.seconds = new SecondFractions(adapter);
+        this.listed = new ListedValues(adapter);
+        this.dates = new DateAdapter(adapter);
         this.same = adapter.from.name().equals(adapter.to.name());
         this.datesAreTexts = adapter.lost(SqlFeature.DATES_ARE_TEXTS);
     }
@@ -92,7 +100,7 @@ final class ValueAdapter {
     /** What a column of this type is computed by. */
     Expr computed(Expr value, Optional<LogicalType> type) {
         if (!same && type.isPresent() && adapter.kind(value) == ValueKind.JSON) {
-            return adapter.expr(new StoredValues(adapter).converted(value, ValueKind.JSON, type.get()));
+            return adapter.expr(stored.converted(value, ValueKind.JSON, type.get()));
         }
         return isTruth(value, type) ? adapter.condition(value) : adapter.expr(value);
     }
@@ -103,7 +111,7 @@ final class ValueAdapter {
         boolean text = datesAreTexts
                 && type.filter(t -> KindFinder.kind(t) == ValueKind.TEXT).isPresent();
         if (text && !(value instanceof Expr.Literal)) {
-            return new DateAdapter(adapter).asText(value);
+            return dates.asText(value);
         }
         if (type.filter(LogicalType.Json.class::isInstance).isPresent() && isTextToParse(value)) {
             return Expr.Call.of("json_of_text", adapter.expr(value)).at(value.span());
@@ -124,22 +132,21 @@ final class ValueAdapter {
         if (isWordForDay(value, type.get())) {
             return wordForDay((Expr.Literal) value, type);
         }
-        new StoredValues(adapter).note(value, adapter.kind(value), type.get());
-        Expr converted = new SecondFractions(adapter)
-                .fitted(new StoredValues(adapter).converted(value, adapter.kind(value), type.get()), type.get());
+        ValueKind kind = adapter.kind(value);
+        stored.note(value, kind, type.get());
+        Expr converted = seconds.fitted(stored.converted(value, kind, type.get()), type.get());
         if (converted != value) {
             return forColumn(converted, column);
         }
         if (value instanceof Expr.Literal literal) {
             return constant(shortened(literal, type.get()), type.get());
         }
-        if (isDay(type.get(), adapter.kind(value))) {
+        if (isDay(type.get(), kind)) {
             adapter.note(FindingCode.SYNTAX_ADAPTED, value.span(), A_DAY);
             return Expr.Call.of("date_of", adapter.expr(value)).at(value.span());
         }
         Truths truths = new Truths(adapter);
-        return truths.wantsCondition(adapter.kind(value), type.get())
-                        && adapter.kind(value).isNumber()
+        return truths.wantsCondition(kind, type.get()) && kind.isNumber()
                 ? truths.value(value)
                 : adapter.instants.into(type, value, () -> adapter.expr(fitted(value, type.get())));
     }
@@ -221,7 +228,7 @@ final class ValueAdapter {
     private QueryBody.Item asRead(QueryBody.Item item, LogicalType type) {
         ValueKind kind = KindFinder.kind(type);
         return kind.isDate() && item.value() instanceof Expr.Literal text && text.kind() == LiteralKind.STRING
-                ? new QueryBody.Item(new DateAdapter(adapter).asRead(text, kind), item.alias())
+                ? new QueryBody.Item(dates.asRead(text, kind), item.alias())
                 : item;
     }
 
@@ -249,10 +256,10 @@ final class ValueAdapter {
     private QueryBody.Item fitted(QueryBody.Item given, Scope.ColumnFacts facts, LogicalType type) {
         QueryBody.Item item = asRead(given, type);
         ValueKind kind = facts.kind();
-        new StoredValues(adapter).note(item.value(), kind, type);
+        stored.note(item.value(), kind, type);
         boolean alike = facts.type().filter(LogicalType.Uuid.class::isInstance).isPresent();
-        Expr stored = alike ? item.value() : new StoredValues(adapter).converted(item.value(), kind, type);
-        Expr converted = new SecondFractions(adapter).fitted(stored, facts, type);
+        Expr fitting = alike ? item.value() : stored.converted(item.value(), kind, type);
+        Expr converted = seconds.fitted(fitting, facts, type);
         if (converted != item.value()) {
             boolean truth = KindFinder.isCondition(converted);
             return new QueryBody.Item(truth ? new Truths(adapter).selected(converted) : converted, item.alias());
@@ -293,10 +300,10 @@ final class ValueAdapter {
     }
 
     private Expr constant(Expr.Literal given, LogicalType type) {
-        Expr.Literal literal = spellings.constant(new ListedValues(adapter).constant(given, type), type);
+        Expr.Literal literal = spellings.constant(listed.constant(given, type), type);
         ValueKind kind = KindFinder.kind(type);
-        if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && new DateAdapter(adapter).losesNumbers()) {
-            literal = new DateAdapter(adapter).ofNumber(literal);
+        if (kind.isDate() && literal.kind() == LiteralKind.NUMBER && dates.losesNumbers()) {
+            literal = dates.ofNumber(literal);
         }
         if (kind == ValueKind.TIME
                 && literal.kind() == LiteralKind.NUMBER
@@ -348,7 +355,7 @@ final class ValueAdapter {
         if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(text.text())) {
             return adapter.instants.constant(text);
         }
-        Expr.Literal read = new StoredValues(adapter).cut(new DateAdapter(adapter).asRead(text, kind), type);
+        Expr.Literal read = stored.cut(dates.asRead(text, kind), type);
         if (kind == ValueKind.TIME) {
             return ClockTimes.constant(read, adapter).orElseGet(() -> adapter.expr(read));
         }

@@ -56,11 +56,15 @@ public class QueryWriter {
     }
 
     private String list(List<Expr> expressions) {
-        StringBuilder text = new StringBuilder(12 * expressions.size());
+        return list(expressions, new StringBuilder(12 * expressions.size())).toString();
+    }
+
+    private StringBuilder list(List<Expr> expressions, StringBuilder text) {
+        int start = text.length();
         for (Expr expression : expressions) {
-            text.append(text.isEmpty() ? "" : ", ").append(text(expression));
+            text.append(text.length() == start ? "" : ", ").append(text(expression));
         }
-        return text.toString();
+        return text;
     }
 
     /** A query. */
@@ -277,11 +281,21 @@ public class QueryWriter {
     final String rows(QueryBody.Values values) {
         List<String> rows = new ArrayList<>(values.rows().size());
         int length = 0;
+        StringBuilder one = new StringBuilder();
         for (List<Expr> row : values.rows()) {
-            rows.add("(" + list(row) + ")");
-            length += rows.get(rows.size() - 1).length() + 2;
+            one.setLength(0);
+            list(row, one.append('(')).append(')');
+            rows.add(one.toString());
+            length += one.length() + 2;
         }
-        return rows.size() == 1 || length <= 80 ? String.join(", ", rows) : "\n    " + String.join(",\n    ", rows);
+        if (rows.size() == 1 || length <= 80) {
+            return String.join(", ", rows);
+        }
+        StringBuilder all = new StringBuilder(length + 5 * rows.size());
+        for (String row : rows) {
+            all.append(all.isEmpty() ? "\n    " : ",\n    ").append(row);
+        }
+        return all.toString();
     }
 
     private List<String> select(Select select, Optional<String> top, Optional<String> into) {

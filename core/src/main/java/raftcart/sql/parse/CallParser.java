@@ -322,8 +322,7 @@ final class CallParser {
 
     /** A number in the order of MySQL's GROUP_CONCAT is the place of an argument. */
     private List<OrderItem> byPlace(List<OrderItem> order, List<Expr> arguments, QualifiedName name) {
-        boolean places =
-                name.last().key().equals("group_concat") && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
+        boolean places = name.last().is("group_concat") && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
         return places
                 ? order.stream()
                         .map(o -> o.value() instanceof Expr.Literal n
@@ -339,7 +338,7 @@ final class CallParser {
     /** MySQL's GROUP_CONCAT(a, b) puts its arguments together before it puts rows together. */
     private List<Expr> joined(List<Expr> arguments, QualifiedName name, Span span) {
         boolean several = arguments.size() > 1
-                && name.last().key().equals("group_concat")
+                && name.last().is("group_concat")
                 && parsing.has(GrammarFeature.GROUP_CONCAT_JOINS_ARGUMENTS);
         return several
                 ? new ArrayList<>(
@@ -366,7 +365,7 @@ final class CallParser {
             arguments.add(new Expr.Literal(LiteralKind.STRING, parsing.string(), span));
         }
         nulls = nulls.isEmpty() ? suffixes.nullTreatment() : nulls;
-        if (name.key().equals("char") && cursor.takeWords("USING")) {
+        if (isNamed(name, "char") && cursor.takeWords("USING")) {
             parsing.name(); // the character set, which is the target's own there
         }
         if (cursor.peek().isAnyWord("ASC", "DESC")) {
@@ -397,14 +396,18 @@ final class CallParser {
         return new ArrayList<>(dates ? dateArguments(name) : parsing.list(this::argument));
     }
 
+    private static boolean isNamed(QualifiedName name, String word) {
+        return name.parts().size() == 1 && name.last().text().equalsIgnoreCase(word);
+    }
+
     private boolean hasDates(QualifiedName name) {
-        return name.key().equals("dateadd") && cursor.hasDirectly("TO")
-                || name.key().equals("datediff") && cursor.hasDirectly("FROM");
+        return isNamed(name, "dateadd") && cursor.hasDirectly("TO")
+                || isNamed(name, "datediff") && cursor.hasDirectly("FROM");
     }
 
     /** Firebird's {@code DATEADD(1 DAY TO d)} and {@code DATEDIFF(DAY FROM a TO b)}: as if with commas. */
     private List<Expr> dateArguments(QualifiedName name) {
-        boolean add = name.key().equals("dateadd");
+        boolean add = isNamed(name, "dateadd");
         Expr amount = expressions.expression();
         if (!add) {
             cursor.expectWords("FROM");

@@ -53,8 +53,8 @@ public final class ExprParser {
 
     /** An expression whose operators bind at least as tightly as this level. */
     Expr expression(int level) {
-        if (isLoneText()) {
-            return operands.string();
+        if (isLone()) {
+            return cursor.peek().isString() ? operands.string() : operands.number();
         }
         return parsing.nested(() -> {
             Expr left = prefix(level);
@@ -72,10 +72,14 @@ public final class ExprParser {
         });
     }
 
-    /** True at a text before a comma or a parenthesis, which is what most rows of a dump consist of. */
-    private boolean isLoneText() {
-        Token after = cursor.peek(1);
-        return cursor.peek().isString() && (after.isSymbol(",") || after.isSymbol(")"));
+    /** True at a constant before a comma or a parenthesis, which is what most rows of a dump consist of. */
+    private boolean isLone() {
+        TokenKind kind = cursor.peek().kind();
+        return (kind == TokenKind.STRING || kind == TokenKind.NUMBER) && endsOperand(cursor.peek(1));
+    }
+
+    private static boolean endsOperand(Token token) {
+        return token.isSymbol(",") || token.isSymbol(")");
     }
 
     private Expr prefix(int level) {
@@ -94,6 +98,9 @@ public final class ExprParser {
 
     private Expr infix(Expr left, int level) {
         Token token = cursor.peek();
+        if (endsOperand(token)) {
+            return null;
+        }
         if (OwnOperators.asksForKey(token, parsing)) {
             return level <= OperatorTable.OTHER ? keyed(left) : null;
         }
@@ -108,7 +115,9 @@ public final class ExprParser {
         } else if (token.isSymbol("*") && cursor.peek(1).isSymbol("=")) {
             throw cursor.byHand("the old outer join *=; write LEFT JOIN");
         }
-        refuse(token, level);
+        if (token.kind() == TokenKind.WORD) {
+            refuse(token, level);
+        }
         if (level <= OperatorTable.AND && isAnd(token)) {
             return junction(left, true);
         }

@@ -47,7 +47,7 @@ final class OperandParser {
     private Expr primary() {
         Token token = cursor.peek();
         return switch (token.kind()) {
-            case NUMBER -> literal(number(token));
+            case NUMBER -> number();
             case STRING -> hexadecimal().orElseGet(this::string);
             case HEX_STRING -> literal(LiteralKind.BYTES);
             case BIT_STRING -> literal(LiteralKind.BITS);
@@ -83,8 +83,10 @@ final class OperandParser {
                 : parameter;
     }
 
-    private LiteralKind number(Token token) {
-        return token.text().startsWith("0x") || token.text().startsWith("0X") ? LiteralKind.BYTES : LiteralKind.NUMBER;
+    /** The number at the cursor. */
+    Expr number() {
+        String text = cursor.peek().text();
+        return literal(text.startsWith("0x") || text.startsWith("0X") ? LiteralKind.BYTES : LiteralKind.NUMBER);
     }
 
     private Expr literal(LiteralKind kind) {

@@ -32,9 +32,8 @@ final class TypedTextParser {
     /** The constant that begins here, if one does. */
     Optional<Expr> constant() {
         Token token = cursor.peek();
-        String word = token.value().toLowerCase(Locale.ROOT);
         if (cursor.peek(1).isString()) {
-            return Optional.ofNullable(usual(word, token));
+            return Optional.ofNullable(usual(token.value().toLowerCase(Locale.ROOT), token));
         }
         boolean zoned = token.isAnyWord("TIME", "TIMESTAMP") && cursor.peek(1).isAnyWord("WITH", "WITHOUT");
         boolean text = (parsing.has(GrammarFeature.TYPED_TEXTS) || zoned)

@@ -9,6 +9,13 @@ import raftcart.sql.LexicalRules;
 /** The characters of a script: takes them one by one, or a whole string or comment, and counts lines and columns. */
 final class ScriptInput {
     private static final int NONE = -1;
+    private static final boolean[] PLAIN = new boolean[128];
+
+    static {
+        for (char c : " \t.0123456789".toCharArray()) {
+            PLAIN[c] = true;
+        }
+    }
 
     private final Reader in;
     private final LexicalRules rules;
@@ -124,7 +131,7 @@ final class ScriptInput {
     }
 
     private static boolean isPlain(char c) {
-        return c == ' ' || c == '\t' || c == '.' || c >= '0' && c <= '9';
+        return c < PLAIN.length && PLAIN[c];
     }
 
     private boolean isNamePart(char c) {

@@ -111,9 +111,9 @@ public sealed interface Expr {
 
         /** True for a function of one of these names, ours or the dialect's. */
         public boolean isAny(String... functions) {
-            String function = function();
+            Name last = name.last();
             for (String one : functions) {
-                if (one.equals(function)) {
+                if (last.is(one)) {
                     return true;
                 }
             }
@@ -122,7 +122,7 @@ public sealed interface Expr {
 
         /** True for this canonical function. */
         public boolean is(String function) {
-            return canonical && function().equals(function);
+            return canonical && name.last().is(function);
         }
 
         @Override

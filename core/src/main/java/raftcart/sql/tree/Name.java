@@ -19,6 +19,11 @@ public record Name(String text, boolean exact) {
         return exact ? text : text.toLowerCase(Locale.ROOT);
     }
 
+    /** True for a name whose key is this word in small letters. */
+    public boolean is(String key) {
+        return exact ? text.equals(key) : text.equalsIgnoreCase(key);
+    }
+
     /** True for the same name; an exact name also matches one in any case that differs in nothing else. */
     public boolean matches(Name other) {
         return exact && other.exact ? text.equals(other.text) : text.equalsIgnoreCase(other.text);

@@ -1,7 +1,9 @@
 package raftcart.sql.tree;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import raftcart.sql.tree.QueryBody.Grouping;
 import raftcart.sql.tree.QueryBody.Item;
 import raftcart.sql.tree.QueryBody.NamedWindow;
@@ -16,9 +18,7 @@ public class QueryMapper implements TreeMapper {
     @Override
     public Query query(Query query) {
         return new Query(
-                query.with().stream()
-                        .map(t -> new Query.CommonTable(t.name(), t.columns(), query(t.query()), t.hint()))
-                        .toList(),
+                each(query.with(), t -> new Query.CommonTable(t.name(), t.columns(), query(t.query()), t.hint())),
                 query.recursive(),
                 body(query.body()),
                 order(query.order()),
@@ -37,7 +37,7 @@ public class QueryMapper implements TreeMapper {
             return new QueryBody.SetOperation(set.kind(), set.all(), body(set.left()), body(set.right()), set.span());
         }
         if (body instanceof QueryBody.Values values) {
-            return new QueryBody.Values(values.rows().stream().map(this::exprs).toList(), values.span());
+            return new QueryBody.Values(each(values.rows(), this::exprs), values.span());
         }
         QueryBody.Nested nested = (QueryBody.Nested) body;
         return new QueryBody.Nested(query(nested.query()), nested.span());
@@ -45,7 +45,7 @@ public class QueryMapper implements TreeMapper {
 
     /** The SELECT that takes the place of this one. */
     protected QueryBody select(QueryBody.Select select) {
-        List<TableRef> from = select.from().stream().map(this::table).toList();
+        List<TableRef> from = each(select.from(), this::table);
         return new QueryBody.Select(
                 select.distinct(),
                 exprs(select.distinctOn()),
@@ -55,25 +55,32 @@ public class QueryMapper implements TreeMapper {
                 select.hierarchy()
                         .map(h -> new QueryBody.Hierarchy(
                                 optional(h.start()), expr(h.connect()), h.noCycle(), order(h.siblings()))),
-                select.groupBy().stream().map(this::grouping).toList(),
+                each(select.groupBy(), this::grouping),
                 optional(select.having()),
-                select.windows().stream()
-                        .map(w -> new NamedWindow(w.name(), w.window().map(this)))
-                        .toList(),
+                each(select.windows(), w -> new NamedWindow(w.name(), w.window().map(this))),
                 optional(select.qualify()),
                 select.span());
     }
 
     /** The items over mapped expressions. */
     protected List<Item> items(List<Item> items) {
-        return items.stream().map(i -> new Item(expr(i.value()), i.alias())).toList();
+        return each(items, i -> new Item(expr(i.value()), i.alias()));
     }
 
     private Grouping grouping(Grouping grouping) {
-        return new Grouping(
-                grouping.kind(),
-                exprs(grouping.items()),
-                grouping.sets().stream().map(this::grouping).toList());
+        return new Grouping(grouping.kind(), exprs(grouping.items()), each(grouping.sets(), this::grouping));
+    }
+
+    /** Every query of every statement passes here, most of whose parts are not there; a stream would cost more than they. */
+    private static <T> List<T> each(List<T> parts, UnaryOperator<T> change) {
+        if (parts.isEmpty()) {
+            return parts;
+        }
+        List<T> changed = new ArrayList<>(parts.size());
+        for (T part : parts) {
+            changed.add(change.apply(part));
+        }
+        return changed;
     }
 
     /** The table that takes the place of this one. */

@@ -28,6 +28,6 @@ public interface TreeMapper {
 
     /** The same order over other expressions. */
     default List<OrderItem> order(List<OrderItem> items) {
-        return items.stream().map(i -> i.map(this)).toList();
+        return items.isEmpty() ? items : items.stream().map(i -> i.map(this)).toList();
     }
 }
