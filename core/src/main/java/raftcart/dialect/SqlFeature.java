@@ -193,6 +193,8 @@ public enum SqlFeature {
     MERGE_CONDITIONS,
     INSERT_IGNORE,
     INSERT_OR,
+    /** INSERT OR REPLACE leaves columns that it does not name as they were. */
+    OR_REPLACE_KEEPS_COLUMNS,
     REPLACE,
     INSERT_DEFAULT_VALUES,
     UPDATE_FROM,

@@ -56,9 +56,8 @@ final class UpsertAdapter {
         if (insert.mode() == Insert.Mode.IGNORE && has(SqlFeature.INSERT_IGNORE) != has(SqlFeature.INSERT_OR)) {
             return insert;
         }
-        if (insert.mode() == Insert.Mode.REPLACE
-                && (has(SqlFeature.REPLACE) || has(SqlFeature.INSERT_OR))
-                && !(several && has(SqlFeature.NULLS_CONFLICT))) {
+        boolean replaces = insert.mode() == Insert.Mode.REPLACE && replaces(insert, table);
+        if (replaces && !(several && has(SqlFeature.NULLS_CONFLICT))) {
             return insert;
         }
         Upsert upsert = insert.upsert().orElseGet(() -> fromMode(insert, table));
@@ -69,6 +68,25 @@ final class UpsertAdapter {
             return forDuplicate(insert, upsert);
         }
         return merge(insert, forConflict(upsert, insert, table));
+    }
+
+    /** True where the target has words of its own for REPLACE, which do the same with the columns that are not named. */
+    private boolean replaces(Insert insert, Optional<KnownTable> table) {
+        boolean words = has(SqlFeature.REPLACE) || has(SqlFeature.INSERT_OR);
+        boolean alike = keeps() == has(SqlFeature.OR_REPLACE_KEEPS_COLUMNS);
+        boolean all = insert.columns().isEmpty()
+                || table.isPresent() && unnamed(insert, table).isEmpty();
+        if (words && !alike && !all && table.isEmpty()) {
+            throw new Untranslatable(
+                    "REPLACE of a table that is not known, whose further columns one engine leaves as they"
+                            + " are; translate its CREATE TABLE in the same run");
+        }
+        return words && (alike || all);
+    }
+
+    /** True where REPLACE on the source leaves the columns that are not named as they were. */
+    private boolean keeps() {
+        return adapter.from.has(SqlFeature.OR_REPLACE_KEEPS_COLUMNS);
     }
 
     private boolean nullsDiffer() {
@@ -121,10 +139,7 @@ final class UpsertAdapter {
             adapter.note(FindingCode.UPSERT_DIFFERS, insert.span(), "IGNORE also passes over other errors");
             return new Upsert(List.of(), Optional.empty(), List.of(), Optional.empty(), true);
         }
-        adapter.note(
-                FindingCode.UPSERT_DIFFERS,
-                insert.span(),
-                "REPLACE deletes the old row first, so columns that are not named get their defaults");
+        sayDeletes(insert);
         List<Name> columns = columns(insert, table);
         List<Name> key = key(insert, table);
         List<Assignment> assignments = new ArrayList<>();
@@ -133,7 +148,36 @@ final class UpsertAdapter {
                 assignments.add(new Assignment(List.of(column(column)), Expr.Call.of("new_value", column(column))));
             }
         }
+        for (Name column : keeps() ? List.<Name>of() : unnamed(insert, table)) {
+            boolean set = key.stream().noneMatch(k -> k.matches(column));
+            if (set && !adapter.knowledge.isComputed(insert.table(), column)) {
+                assignments.add(new Assignment(List.of(column(column)), new Expr.Default(insert.span())));
+            }
+        }
         return new Upsert(List.of(), Optional.empty(), assignments, Optional.empty(), true);
+    }
+
+    /** REPLACE is more than what the upsert does: what hangs on the deletion of a row happens too. */
+    private void sayDeletes(Insert insert) {
+        if (keeps()) {
+            return; // which updates the row
+        }
+        adapter.note(
+                FindingCode.UPSERT_DIFFERS,
+                insert.span(),
+                "REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns"
+                        + " that are not named get their defaults");
+    }
+
+    /** The columns of the table that the INSERT leaves to their defaults. */
+    private static List<Name> unnamed(Insert insert, Optional<KnownTable> table) {
+        return insert.columns().isEmpty()
+                ? List.of()
+                : table.stream()
+                        .flatMap(t -> t.columns().values().stream())
+                        .map(Knowledge.KnownColumn::name)
+                        .filter(c -> insert.columns().stream().noneMatch(c::matches))
+                        .toList();
     }
 
     private static List<Name> columns(Insert insert, Optional<KnownTable> table) {

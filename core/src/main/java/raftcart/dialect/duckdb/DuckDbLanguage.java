@@ -110,6 +110,7 @@ public final class DuckDbLanguage {
                     SqlFeature.UPDATE_RETURNING,
                     SqlFeature.ON_CONFLICT,
                     SqlFeature.INSERT_OR,
+                    SqlFeature.OR_REPLACE_KEEPS_COLUMNS,
                     SqlFeature.UPDATE_FROM,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.VALUES_NAME_COL0,

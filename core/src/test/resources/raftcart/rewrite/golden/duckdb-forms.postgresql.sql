@@ -82,7 +82,6 @@ SELECT DISTINCT ON (name) name, id FROM telescope ORDER BY name, id DESC;
 -- 16:17: RC0602 by hand: No counterpart on the target: ASOF JOIN
 -- 17:17: RC0602 by hand: No counterpart on the target: SEMI JOIN
 -- 18:17: RC0602 by hand: No counterpart on the target: POSITIONAL JOIN
--- 19:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
 -- 21:1: RC0602 by hand: No counterpart on the target: COPY
 -- 22:1: RC0602 by hand: No counterpart on the target: EXPORT
 -- 23:1: RC0602 by hand: No counterpart on the target: SUMMARIZE

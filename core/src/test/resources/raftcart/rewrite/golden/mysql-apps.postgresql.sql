@@ -88,7 +88,9 @@ INSERT INTO star (name, kind)
 VALUES ('Vega', 'A')
 ON CONFLICT (name) DO UPDATE SET kind = EXCLUDED.kind, hits = star.hits + 1;
 INSERT INTO star (id, name) VALUES (1, 'Vega') ON CONFLICT DO NOTHING;
-INSERT INTO star (id, name) VALUES (1, 'Vega') ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name;
+INSERT INTO star (id, name)
+VALUES (1, 'Vega')
+ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, kind = DEFAULT, tags = DEFAULT, last = DEFAULT, mag = DEFAULT, x = DEFAULT, a = DEFAULT, b = DEFAULT, hits = DEFAULT;
 UPDATE star s SET last = o.taken FROM obs o WHERE o.star_id = s.id AND o.good = TRUE;
 DELETE FROM star s
 WHERE s.ctid IN (
@@ -228,7 +230,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 23:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 23:8: RC0609 adapted: Said in other words: values put together as texts
 -- 25:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
--- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 26:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 27:82: RC0614 adapted: Condition made explicit: 1 beside a truth value
 -- 28:1: RC0609 adapted: Said in other words: a change with an outer join by the keys of the rows

@@ -84,7 +84,7 @@ SET IDENTITY_INSERT star ON;
 MERGE INTO star
 USING (SELECT 1 AS id, 'Vega' AS name) new_rows_
 ON star.id = new_rows_.id
-WHEN MATCHED THEN UPDATE SET name = new_rows_.name
+WHEN MATCHED THEN UPDATE SET name = new_rows_.name, kind = DEFAULT, tags = DEFAULT, last = DEFAULT, mag = DEFAULT, x = DEFAULT, a = DEFAULT, b = DEFAULT, hits = DEFAULT
 WHEN NOT MATCHED THEN INSERT (id, name) VALUES (new_rows_.id, new_rows_.name);
 SET IDENTITY_INSERT star OFF;
 UPDATE s SET last = o.taken FROM star s, obs o WHERE o.star_id = s.id AND o.good = 1;
@@ -196,7 +196,7 @@ CREATE TABLE x (
 -- 25:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 25:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 25:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them
--- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 26:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 26:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 26:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them

@@ -94,7 +94,9 @@ INSERT INTO telescope (id, name)
 VALUES (1, 'a')
 ON CONFLICT (id, name) DO UPDATE SET name = EXCLUDED.name, x = telescope.x + 1;
 INSERT INTO telescope (id, name) VALUES (5, 'b');
-INSERT INTO telescope (id, name) VALUES (1, 'c') ON CONFLICT DO NOTHING;
+INSERT INTO telescope (id, name)
+VALUES (1, 'c')
+ON CONFLICT (id, name) DO UPDATE SET x = DEFAULT, kind = DEFAULT, flags = DEFAULT, ap = DEFAULT, ff = DEFAULT, d = DEFAULT, b = DEFAULT, t = DEFAULT, c = DEFAULT, dt = DEFAULT, z = DEFAULT, j = DEFAULT, m = DEFAULT, l = DEFAULT, g = DEFAULT, tt = DEFAULT;
 UPDATE telescope t SET name = o.name, x = 0 FROM o WHERE o.id = t.x AND o.id > 5;
 UPDATE telescope SET name = 'x' WHERE ctid IN (SELECT ctid FROM telescope ORDER BY id LIMIT 5);
 -- RC0602 by hand: No counterpart on the target: UPDATE IGNORE
@@ -280,7 +282,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 41:1: RC0602 by hand: No counterpart on the target: the least or greatest of identifiers, bytes or documents
 -- 42:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 43:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
--- 45:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 45:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 45:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id, name)
 -- 47:51: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses
 -- 48:15: RC0602 by hand: No counterpart on the target: UPDATE IGNORE

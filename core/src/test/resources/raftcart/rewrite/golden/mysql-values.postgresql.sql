@@ -181,7 +181,9 @@ INSERT INTO frame (a, s) VALUES (1, 'z');
 INSERT INTO frame (s) SELECT s FROM x ON CONFLICT DO NOTHING;
 INSERT INTO frame DEFAULT VALUES;
 INSERT INTO frame (s) VALUES ('q'), ('r'), ('w');
-INSERT INTO frame (id, s) VALUES (1, 'x') ON CONFLICT (id) DO UPDATE SET s = EXCLUDED.s;
+INSERT INTO frame (id, s)
+VALUES (1, 'x')
+ON CONFLICT (id) DO UPDATE SET s = EXCLUDED.s, a = DEFAULT, b = DEFAULT, good = DEFAULT, d = DEFAULT, dt = DEFAULT, ts = DEFAULT, e = DEFAULT, j = DEFAULT, p = DEFAULT;
 UPDATE frame SET a = a + 1, b = a + 1 WHERE id = 1;
 UPDATE frame
 SET s = REPLACE(s, 'a', 'b'), dt = CURRENT_TIMESTAMP
@@ -313,7 +315,7 @@ BEGIN;
 -- 50:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 52:27: RC0609 adapted: Said in other words: the next number of the column as its default
 -- 53:1: RC0627 check: Said in other words, with a difference: the rows bring numbers for id with them, which do not move its counter on; set it behind them
--- 53:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 53:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 53:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 54:24: RC0609 adapted: Said in other words: the new value of a column that was assigned before, where it is read
 -- 55:73: RC0609 adapted: Said in other words: the limit of a change as a query for the rows' addresses

@@ -157,7 +157,7 @@ SET IDENTITY_INSERT frame ON;
 MERGE INTO frame
 USING (SELECT 1 AS id, 'x' AS s) new_rows_
 ON frame.id = new_rows_.id
-WHEN MATCHED THEN UPDATE SET s = new_rows_.s
+WHEN MATCHED THEN UPDATE SET s = new_rows_.s, a = DEFAULT, b = DEFAULT, good = DEFAULT, d = DEFAULT, dt = DEFAULT, ts = DEFAULT, e = DEFAULT, j = DEFAULT, p = DEFAULT
 WHEN NOT MATCHED THEN INSERT (id, s) VALUES (new_rows_.id, new_rows_.s);
 SET IDENTITY_INSERT frame OFF;
 UPDATE frame SET a = a + 1, b = a + 1 WHERE id = 1;
@@ -272,7 +272,7 @@ BEGIN TRANSACTION;
 -- 50:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 50:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 52:27: RC0609 adapted: Said in other words: the next number of the column as its default
--- 53:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 53:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 53:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 53:1: RC0609 adapted: Said in other words: an upsert as MERGE
 -- 53:1: RC0609 adapted: Said in other words: rows are allowed to bring numbers with them

@@ -186,7 +186,7 @@ CREATE TEMPORARY TABLE IF NOT EXISTS t5 (
 -- SELECT @row := @row + 1 AS n, star.* FROM star, (SELECT @row := 0) r
 INSERT INTO star (star_id, first_name)
 VALUES (1, 'x')
-ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
+ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name, kind = DEFAULT, feat = DEFAULT, y = DEFAULT, rate = DEFAULT, active = DEFAULT, pic = DEFAULT, loc = DEFAULT, g = DEFAULT, j = DEFAULT, lt = DEFAULT, b8 = DEFAULT, big = DEFAULT, mi = DEFAULT, f = DEFAULT, dp = DEFAULT, t3 = DEFAULT, dt = DEFAULT, cr = DEFAULT, last_update = DEFAULT, c1 = DEFAULT, nat = DEFAULT, bin = DEFAULT, vb = DEFAULT, b = DEFAULT;
 INSERT INTO star (star_id, first_name)
 VALUES (5, 'q')
 ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
@@ -281,7 +281,7 @@ ON CONFLICT (star_id) DO UPDATE SET first_name = EXCLUDED.first_name;
 -- 134:28: RC0602 by hand: No counterpart on the target: SQL_CALC_FOUND_ROWS; count with a query of its own
 -- 135:1: RC0602 by hand: No counterpart on the target: the function found_rows has no counterpart in postgresql
 -- 136:1: RC0602 by hand: No counterpart on the target: the session's variable @row
--- 137:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 137:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 137:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (star_id)
 -- 138:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (star_id)
 -- 139:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT

@@ -36,7 +36,7 @@ EXECUTE FUNCTION t();
 -- SELECT date('now','+1 day'), strftime('%Y-%m-%d', d), julianday(d), ifnull(a, b), printf('%d', 5), substr(a, 2), instr(a, 'b'), group_concat(a, ','), random(), typeof(x), last_insert_rowid(), changes(), json_extract(x, '$.a'), x ->> '$.a', total(ap), iif(a, 1, 2), glob('a*', name), name GLOB 'a*', a IS b, a == b, hex(b), zeroblob(5), unixepoch(d), replace(a, 'b', 'c') FROM telescope
 INSERT INTO telescope (id, name)
 VALUES (1, 'x')
-ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name;
+ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name, ap = DEFAULT, d = DEFAULT, b = DEFAULT, x = DEFAULT;
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT DO NOTHING;
 INSERT INTO telescope (id) VALUES (1) ON CONFLICT (id) DO UPDATE SET name = excluded.name RETURNING id;
 SELECT id, * FROM telescope LIMIT 5 OFFSET 2;
@@ -65,13 +65,13 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 2;
 -- 8:1: RC0602 by hand: No counterpart on the target: virtual
 -- 9:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 10:1: RC0602 by hand: No counterpart on the target: the least or greatest of identifiers, bytes or documents
--- 11:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 11:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 11:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 12:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 14:32: RC0605 adapted: Hint left out: INDEXED BY ix
 -- 15:36: RC0612 check: Comparison may ignore case on one engine: name
 -- 16:1: RC0604 adapted: Client command left out: ATTACH DATABASE 'x.db' AS x
--- 17:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 17:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 18:45: RC0612 check: Comparison may ignore case on one engine: telescope.name
 -- 20:30: RC0627 check: Said in other words, with a difference: the column has no name of its own and is called column_1 here; engines call it in different ways

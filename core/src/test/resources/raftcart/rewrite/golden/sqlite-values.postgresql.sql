@@ -65,9 +65,13 @@ SELECT CASE WHEN s = 'x' THEN 1 END FROM frame;
 SELECT a FROM frame LIMIT 5 OFFSET 2;
 SELECT a FROM frame LIMIT 5 OFFSET 2;
 SELECT id, a FROM frame;
-INSERT INTO frame (id, a) VALUES (1, 2) ON CONFLICT (id) DO UPDATE SET a = EXCLUDED.a;
+INSERT INTO frame (id, a)
+VALUES (1, 2)
+ON CONFLICT (id) DO UPDATE SET a = EXCLUDED.a, b = DEFAULT, s = DEFAULT, d = DEFAULT, dt = DEFAULT, n = DEFAULT, bl = DEFAULT;
 INSERT INTO frame (id, a) VALUES (1, 2) ON CONFLICT DO NOTHING;
-INSERT INTO frame (id, a) VALUES (1, 2) ON CONFLICT (id) DO UPDATE SET a = EXCLUDED.a;
+INSERT INTO frame (id, a)
+VALUES (1, 2)
+ON CONFLICT (id) DO UPDATE SET a = EXCLUDED.a, b = DEFAULT, s = DEFAULT, d = DEFAULT, dt = DEFAULT, n = DEFAULT, bl = DEFAULT;
 INSERT INTO frame (id, a) VALUES (1, 2) ON CONFLICT(id) DO UPDATE SET a = excluded.a;
 UPDATE frame SET a = 1 RETURNING id;
 DELETE FROM frame;
@@ -115,9 +119,9 @@ ALTER TABLE frame ALTER COLUMN id RESTART WITH 2;
 -- 43:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
 -- 44:20: RC0609 adapted: Said in other words: the case of letters counts in LIKE as on the source
 -- 50:20: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
--- 54:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 54:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 55:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
--- 56:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first, so columns that are not named get their defaults
+-- 56:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults
 -- 60:8: RC0622 check: Columns that are not grouped: the least a
 -- 61:27: RC0614 adapted: Condition made explicit: a number as a condition
 -- 62:32: RC0612 check: Comparison may ignore case on one engine: COLLATE NOCASE left out
