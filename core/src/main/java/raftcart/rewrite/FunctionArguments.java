@@ -58,7 +58,7 @@ final class FunctionArguments {
                 adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
             }
             if (call.isAny(SHOWING)) {
-                Expr shown = Truths.shown(argument, adapted, adapter);
+                Expr shown = Truths.shown(argument, document(argument, adapted, call), adapter);
                 adapted = call.function().startsWith("concat_")
                         ? Truths.letter(argument, adapter).orElse(shown)
                         : shown;
@@ -70,6 +70,17 @@ final class FunctionArguments {
             arguments.add(alone ? PlainConstants.typedNull(adapted, adapter) : adapted);
         }
         return arguments;
+    }
+
+    /** An array that is a text of JSON on the target, as a document within the one that is made. */
+    private Expr document(Expr argument, Expr adapted, Expr.Call call) {
+        boolean within = call.function().startsWith("json_")
+                && adapter.kind(argument) == ValueKind.ARRAY
+                && !adapter.to.has(SqlFeature.ARRAYS);
+        if (within && !adapter.writes("json_of_text")) {
+            throw new Untranslatable("an array within a JSON document");
+        }
+        return within ? Expr.Call.of("json_of_text", adapted).at(argument.span()) : adapted;
     }
 
     /** True where all arguments are texts or NULL. */

@@ -13,6 +13,8 @@ import raftcart.type.LogicalType;
 /** Constants whose casts, as catalogs write them, say no more than what they are: {@code '-5'::integer}, {@code '101'::bit}. */
 final class PlainConstants {
     private static final Pattern WITHOUT_SECONDS = Pattern.compile("\\s*\\d{1,2}:\\d\\d\\s*");
+    private static final Pattern DAY = Pattern.compile("\\s*\\d{4}-\\d{1,2}-\\d{1,2}\\s*");
+    private static final Pattern TO_MINUTE = Pattern.compile("\\s*\\d{4}-\\d{1,2}-\\d{1,2}[ T]+\\d{1,2}:\\d\\d\\s*");
     private static final Pattern DATED = Pattern.compile("\\s*\\d{4}-\\d{1,2}-\\d{1,2}[ T]+(\\d{1,2}:.*)");
     private static final Pattern MONEY = Pattern.compile("\\s*([(-]?)\\s*[$]?([\\d,]*\\d(?:\\.\\d+)?)[)]?\\s*");
     private static final Pattern DIGITS = Pattern.compile("\\s*[+]?(-?\\d+)");
@@ -87,8 +89,17 @@ final class PlainConstants {
 
     /** A time of day without a date before it, and with the seconds that some engines do not do without. */
     static Expr.Literal withSeconds(Expr.Literal literal, ExprAdapter adapter) {
-        if (literal.kind() != LiteralKind.TIME || adapter.from.name().equals(adapter.to.name())) {
+        boolean timed = literal.kind() == LiteralKind.TIME || literal.kind() == LiteralKind.TIMESTAMP;
+        if (!timed || adapter.from.name().equals(adapter.to.name())) {
             return literal;
+        }
+        if (literal.kind() == LiteralKind.TIMESTAMP) {
+            String rest = DAY.matcher(literal.text()).matches()
+                    ? " 00:00:00"
+                    : TO_MINUTE.matcher(literal.text()).matches() ? ":00" : "";
+            return rest.isEmpty()
+                    ? literal
+                    : new Expr.Literal(LiteralKind.TIMESTAMP, literal.text().strip() + rest, literal.span());
         }
         Matcher dated = DATED.matcher(literal.text());
         String text = dated.matches() ? dated.group(1) : literal.text();

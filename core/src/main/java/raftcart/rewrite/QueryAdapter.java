@@ -70,7 +70,9 @@ class QueryAdapter extends ExprAdapter {
             Query query = plainer(original);
             boolean recursive = query.recursive();
             List<CommonTable> tables = new ArrayList<>();
-            for (CommonTable table : query.with()) {
+            for (CommonTable given : query.with()) {
+                boolean itself = !same() && mentions(given.query().body(), given);
+                CommonTable table = itself ? RecursiveColumns.ofQueries(given) : given;
                 scope.addCommonTable(
                         table.name(), finder.relation(table.name().text(), table.query(), table.columns(), scope));
                 boolean own = readsItself(table, query.recursive());

@@ -68,6 +68,34 @@ final class RecursiveColumns {
                 : adapted.withBody(with(adapted.body(), given.iterator(), types));
     }
 
+    /** The same with queries for the rows of VALUES, whose columns can have types. */
+    static CommonTable ofQueries(CommonTable table) {
+        // Where none are named, VALUES names them.
+        QueryBody body = table.columns().isEmpty()
+                ? table.query().body()
+                : ofQueries(table.query().body());
+        return body == table.query().body()
+                ? table
+                : new CommonTable(table.name(), table.columns(), table.query().withBody(body), table.hint());
+    }
+
+    private static QueryBody ofQueries(QueryBody body) {
+        if (body instanceof QueryBody.SetOperation set) {
+            QueryBody left = ofQueries(set.left());
+            QueryBody right = ofQueries(set.right());
+            return left == set.left() && right == set.right()
+                    ? set
+                    : new QueryBody.SetOperation(set.kind(), set.all(), left, right, set.span());
+        }
+        return body instanceof QueryBody.Values values
+                ? values.rows().stream()
+                        .<QueryBody>map(r -> Select.of(r.stream().map(Item::of).toList(), List.of(), Optional.empty()))
+                        .reduce((a, b) -> new QueryBody.SetOperation(
+                                QueryBody.SetOperation.Kind.UNION, true, a, b, values.span()))
+                        .orElse(body)
+                : body;
+    }
+
     private static boolean leaves(QueryBody body, List<Select> leaves) {
         if (body instanceof QueryBody.SetOperation set) {
             return leaves(set.left(), leaves) && leaves(set.right(), leaves);
