@@ -187,10 +187,8 @@ public final class Knowledge {
 
     private String fullKey(QualifiedName name, String last) {
         int parts = name.parts().size();
-        if (parts > 1) {
-            return name.parts().get(parts - 2).text().toLowerCase(Locale.ROOT) + "." + last;
-        }
-        return current.isEmpty() ? last : current.get() + "." + last;
+        String schema = parts > 1 ? name.parts().get(parts - 2).text().toLowerCase(Locale.ROOT) : current.orElse("");
+        return schema.isEmpty() ? last : schema + "." + last;
     }
 
     /** The table of this name, in whichever schema. */

@@ -243,14 +243,19 @@ final class OperatorAdapter {
         }
     }
 
-    /** Expressions that are compared with each other, brought to one kind. */
-    private List<Expr> ofOneKind(List<Expr> given, Span span) {
-        List<Expr> expressions =
-                ClockTimes.among(new TextMoments(adapter).alike(ByteTexts.asLetters(given, adapter)), adapter);
+    private List<ValueKind> kinds(List<Expr> expressions) {
         List<ValueKind> kinds = new ArrayList<>(expressions.size());
         for (Expr e : expressions) {
             kinds.add(adapter.kind(e));
         }
+        return kinds;
+    }
+
+    /** Expressions that are compared with each other, brought to one kind. */
+    private List<Expr> ofOneKind(List<Expr> given, Span span) {
+        List<Expr> expressions =
+                ClockTimes.among(new TextMoments(adapter).alike(ByteTexts.asLetters(given, adapter)), adapter);
+        List<ValueKind> kinds = kinds(expressions);
         if (!same()) {
             mixedKinds(expressions, kinds, span);
             new TextRules(adapter).compared(given, span);

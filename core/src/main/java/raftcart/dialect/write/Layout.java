@@ -5,12 +5,29 @@ import java.util.List;
 /** Puts pieces of text on one line where they fit, and below each other where they do not. */
 public final class Layout {
     private static final int WIDTH = 100;
+    private static final int ROWS_WIDTH = 80;
 
     private Layout() {}
 
     /** Clauses on one line, or each on its own. */
     static String clauses(List<String> clauses) {
         return String.join(fit(0, clauses, 1) ? " " : "\n", clauses);
+    }
+
+    /** Rows of values with commas between, on one line or each on its own. */
+    static String rows(List<String> rows) {
+        int length = 2 * rows.size();
+        for (String row : rows) {
+            length += row.length();
+        }
+        if (rows.size() == 1 || length <= ROWS_WIDTH) {
+            return String.join(", ", rows);
+        }
+        StringBuilder all = new StringBuilder(length + 5 * rows.size()); // made at once, as it is long in dumps
+        for (String row : rows) {
+            all.append(all.isEmpty() ? "\n    " : ",\n    ").append(row);
+        }
+        return all.toString();
     }
 
     /** Items after a keyword with commas between, on one line or each on its own. */

@@ -280,22 +280,10 @@ public class QueryWriter {
 
     final String rows(QueryBody.Values values) {
         List<String> rows = new ArrayList<>(values.rows().size());
-        int length = 0;
-        StringBuilder one = new StringBuilder();
         for (List<Expr> row : values.rows()) {
-            one.setLength(0);
-            list(row, one.append('(')).append(')');
-            rows.add(one.toString());
-            length += one.length() + 2;
+            rows.add(list(row, new StringBuilder("(")).append(')').toString());
         }
-        if (rows.size() == 1 || length <= 80) {
-            return String.join(", ", rows);
-        }
-        StringBuilder all = new StringBuilder(length + 5 * rows.size());
-        for (String row : rows) {
-            all.append(all.isEmpty() ? "\n    " : ",\n    ").append(row);
-        }
-        return all.toString();
+        return Layout.rows(rows);
     }
 
     private List<String> select(Select select, Optional<String> top, Optional<String> into) {
