@@ -278,7 +278,8 @@ final class PartitionAdapter {
             return new Partition(Optional.of(QualifiedName.of(own)), bounds, "");
         }
         Name table = around.table().last();
-        Name last = new Name(table.text() + "_" + own, table.exact());
+        boolean alone = name.isPresent() && adapter.from.has(SqlFeature.PARTITIONS_ARE_TABLES);
+        Name last = new Name(alone ? own : table.text() + "_" + own, table.exact());
         return new Partition(Optional.of(around.table().withLast(last)), bounds, "");
     }
 

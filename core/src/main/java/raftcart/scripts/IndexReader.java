@@ -1,5 +1,6 @@
 package raftcart.scripts;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import raftcart.catalog.KeyPart;
 import raftcart.catalog.ObjectKind;
 import raftcart.catalog.ObjectName;
 import raftcart.sql.tree.DdlStatement.CreateIndex;
+import raftcart.sql.tree.OrderItem.Nulls;
 import raftcart.sql.tree.TableParts.IndexPart;
 
 /** Puts the indexes of scripts into their tables. */
@@ -44,9 +46,9 @@ final class IndexReader {
             return Optional.of("an index on " + index.table() + ", which is no table");
         }
         TableDraft table = found.get();
-        List<KeyPart> parts = definitions.parts(
-                table,
-                index.unique() ? index.parts().stream().map(IndexPart::distinct).toList() : index.parts());
+        List<IndexPart> read =
+                index.unique() ? index.parts().stream().map(IndexPart::distinct).toList() : index.parts();
+        List<KeyPart> parts = definitions.parts(table, read);
         if (builder.isPart(index.table())) {
             boolean ofWhole = table.indexes.stream().anyMatch(i -> i.parts().equals(parts));
             return ofWhole ? Optional.empty() : Optional.of("an index on one partition alone");
@@ -69,13 +71,34 @@ final class IndexReader {
                 method(index),
                 index.where().map(definitions::text).orElse(""),
                 index.include().stream().map(table::columnName).toList()));
+        leftOut(index, name, read, parts, table);
+        return Optional.empty();
+    }
+
+    /** What only the source's engine has of the index. */
+    private static void leftOut(
+            CreateIndex index, String name, List<IndexPart> read, List<KeyPart> parts, TableDraft table) {
         if (index.kind().equals("BITMAP")) {
             table.physical.add("index " + name + " BITMAP");
         }
         index.leftOut().stream()
                 .filter(l -> !l.equals("OR REPLACE"))
                 .forEach(l -> table.physical.add("index " + name + " " + l));
-        return Optional.empty();
+        for (int i = 0; i < parts.size() && parts.size() == read.size(); i++) {
+            String part = parts.get(i).isExpression()
+                    ? "part " + (i + 1)
+                    : parts.get(i).column();
+            ordering(read.get(i)).forEach(o -> table.physical.add("index " + name + " " + part + ": " + o));
+        }
+    }
+
+    /** What a part says of the order of its values that is the engine's alone: classes of operators, collations, NULLs. */
+    private static List<String> ordering(IndexPart part) {
+        List<String> said = new ArrayList<>(part.leftOut());
+        if (part.nulls() != Nulls.DEFAULT) {
+            said.add("NULLS " + part.nulls());
+        }
+        return said;
     }
 
     /** The kind of an index that is none in order: a bitmap is one in order on engines without such. */

@@ -30,4 +30,21 @@ class WholeTablesTest {
                 .singleElement()
                 .returns(ObjectKind.STATEMENT, CodeObject::kind);
     }
+
+    @Test
+    void whatAnIndexSaysOfTheOrderOfItsValuesIsKept() throws IOException {
+        Files.writeString(
+                folder.resolve("lamp.sql"),
+                "CREATE TABLE lamp (id int, name text, data jsonb);"
+                        + " CREATE INDEX ix_data ON lamp USING gin (data jsonb_path_ops);"
+                        + " CREATE INDEX ix_name ON lamp (lower(name) text_pattern_ops, id DESC NULLS LAST);");
+
+        Catalog catalog = ScriptSource.of("scripts:postgresql:" + folder).read();
+
+        assertThat(catalog.tables().findFirst().orElseThrow().physical())
+                .containsExactly(
+                        "index ix_data data: jsonb_path_ops",
+                        "index ix_name part 1: text_pattern_ops",
+                        "index ix_name id: NULLS LAST");
+    }
 }
