@@ -222,6 +222,9 @@ final class DateAdapter {
 
     /** MySQL's 20260131 and 20260131221500 as texts. */
     Expr.Literal ofNumber(Expr.Literal number) {
+        if (adapter.lost(SqlFeature.ZERO_DATES) && number.text().matches("0+")) {
+            return new Expr.Literal(LiteralKind.STRING, "0000-00-00", number.span());
+        }
         boolean fromYear1900 = adapter.from.has(SqlFeature.DATES_COUNT_FROM_1900)
                 && number.text().matches("\\d{5,7}");
         String digits =

@@ -55,6 +55,10 @@ final class OperatorAdapter {
     private Expr comparison(Expr.Binary binary) {
         BareFunctions.refuseRow(binary.left(), adapter);
         BareFunctions.refuseRow(binary.right(), adapter);
+        Optional<Expr> zero = new ZeroDates(adapter).compared(binary);
+        if (zero.isPresent()) {
+            return zero.get();
+        }
         adapter.empties.compared(binary);
         new ListedValues(adapter).compared(binary);
         new LostTypes(adapter).compared(binary.operator(), List.of(binary.left(), binary.right()), binary.span());
@@ -224,6 +228,7 @@ final class OperatorAdapter {
     }
 
     List<Expr> comparable(List<Expr> expressions, Span span) {
+        new ZeroDates(adapter).refuse(expressions);
         return adapter.instants.beside(expressions, () -> ofOneKind(alike(expressions), span));
     }
 

@@ -61,6 +61,12 @@ final class ResultKinds {
 
     /** The same call of texts, if it is one that gives one of its arguments. */
     Expr.Call texts(Expr.Call call) {
+        if (call.is("nullif")
+                && adapter.kind(call.arguments().get(0)).isDate()
+                && call.arguments().get(1) instanceof Expr.Literal constant) {
+            Expr date = call.arguments().get(0);
+            return call.with("nullif", List.of(date, besideDate(date, constant)));
+        }
         if (call.is("nullif") && isMixed(call.arguments()) && call.arguments().get(1) instanceof Expr.Literal text) {
             adapter.note(FindingCode.IMPLICIT_CAST, call.span(), "a text is compared with a number");
             return call.with("nullif", List.of(call.arguments().get(0), PlainConstants.leading(text)));
@@ -73,6 +79,11 @@ final class ResultKinds {
             return call;
         }
         List<Expr> values = places.stream().map(call.arguments()::get).toList();
+        boolean ordered =
+                call.function().startsWith("greatest") || call.function().startsWith("least");
+        if (ordered && adapter.lost(SqlFeature.MIXED_RESULTS_ARE_TEXTS) && isOfDatesAndNumbers(values)) {
+            throw new Untranslatable("a date and a number of which one is the greater");
+        }
         boolean byFirst = adapter.from.has(SqlFeature.FIRST_RESULT_DECIDES) && BY_FIRST.contains(call.function());
         List<Expr> alike = byFirst ? asTheFirst(values, call.span()) : alike(values, call.span());
         if (alike.equals(values)) {
@@ -86,6 +97,16 @@ final class ResultKinds {
             arguments.set(places.get(i), alike.get(i));
         }
         return call.with(call.function(), arguments);
+    }
+
+    /** A constant that a date is compared with as the date that it is to the source. */
+    private Expr besideDate(Expr date, Expr.Literal constant) {
+        if (new ZeroDates(adapter).isNull(constant, date)) {
+            return Expr.Literal.ofNull();
+        }
+        boolean text =
+                constant.kind() == LiteralKind.STRING && !adapter.from.name().equals(adapter.to.name());
+        return text ? DateAdapter.typed(DateAdapter.usual(constant), adapter.kind(date)) : constant;
     }
 
     /** Where the arguments stand of which one is the result. */
@@ -170,8 +191,18 @@ final class ResultKinds {
     private boolean isMixed(List<Expr> values) {
         return adapter.lost(SqlFeature.MIXED_RESULTS_ARE_TEXTS)
                 && !adapter.to.grammar().has(GrammarFeature.UNTYPED_COLUMNS) // where a result is of its value's kind
-                && values.stream().anyMatch(v -> adapter.kind(v) == ValueKind.TEXT)
-                && values.stream().anyMatch(this::isOther);
+                && (values.stream().anyMatch(v -> adapter.kind(v) == ValueKind.TEXT)
+                                && values.stream().anyMatch(this::isOther)
+                        || isOfDatesAndNumbers(values));
+    }
+
+    private boolean isOfDatesAndNumbers(List<Expr> values) {
+        return values.stream().anyMatch(v -> adapter.kind(v).isNumber())
+                && values.stream().anyMatch(this::isMoment);
+    }
+
+    private boolean isMoment(Expr value) {
+        return adapter.kind(value).isDate() || adapter.kind(value) == ValueKind.TIME;
     }
 
     private boolean isOther(Expr value) {
