@@ -153,12 +153,7 @@ final class CodeAdapter {
                 (CodeStatement.CreateRoutine) PackageNames.inFull(given, of, adapter.knowledge);
         CodeHeads heads = new CodeHeads(this);
         heads.know(routine);
-        boolean gives = CodeHeads.gives(routine);
-        Optional<KnownColumn> result =
-                routine.returns().map(t -> known(routine.name().last(), t));
-        CodeFrame.Kind kind = routine.returns().isPresent() ? CodeFrame.Kind.FUNCTION : CodeFrame.Kind.PROCEDURE;
-        boolean rows = kind == CodeFrame.Kind.PROCEDURE && !gives;
-        frame = new CodeFrame(rows ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
+        frame = frameOf(routine);
         frame.calledAs(routine.name().last());
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
@@ -189,6 +184,21 @@ final class CodeAdapter {
             adapter.scope = before;
             frame.leave();
         }
+    }
+
+    private CodeFrame frameOf(CodeStatement.CreateRoutine routine) {
+        boolean gives = CodeHeads.gives(routine);
+        Optional<KnownColumn> result =
+                routine.returns().map(t -> known(routine.name().last(), t));
+        boolean procedure = routine.returns().isEmpty();
+        CodeFrame.Kind kind = procedure ? CodeFrame.Kind.PROCEDURE : CodeFrame.Kind.FUNCTION;
+        boolean perhaps = procedure && !gives && routine.rows().isEmpty();
+        CodeFrame made = new CodeFrame(perhaps ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
+        made.give(routine.rows().stream()
+                .map(r -> new CodeStatement.Parameter(
+                        r.mode(), r.name(), written(r.name(), types.type(r.type())), Optional.empty()))
+                .toList());
+        return made;
     }
 
     /** The body as one block, which declares what had to be added. */
@@ -286,6 +296,9 @@ final class CodeAdapter {
         }
         if (statement instanceof CodeStatement.ChangeInto into) {
             return List.of(new CodeRows(this).changed(into, statements));
+        }
+        if (statement instanceof CodeStatement.ReturnRows rows) {
+            return List.of(new CodeStatement.ReturnRows(adapter.query(rows.query()), rows.span()));
         }
         return statement instanceof CodeStatement.Dynamic dynamic
                 ? new DynamicCode(adapter, this::statement, this::variable, new CodeResults(this)::given).made(dynamic)

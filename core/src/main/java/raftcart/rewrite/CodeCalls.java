@@ -23,7 +23,8 @@ final class CodeCalls {
     }
 
     /** The call, with variables of the right kind, and what moves values between them and those that were named. */
-    List<Statement> call(Statement.CallProcedure call, StatementAdapter statements) {
+    List<Statement> call(Statement.CallProcedure given, StatementAdapter statements) {
+        Statement.CallProcedure call = SplitCalls.whole(given, code.adapter(), false);
         KnownSignatures signatures = code.adapter().knowledge.code().signatures();
         if (signatures.givesRows(call.name())) {
             throw CodeAdapter.at(call.span(), "a call of " + call.name() + ", which gives rows to the caller");
@@ -38,20 +39,20 @@ final class CodeCalls {
             Expr argument = arguments.get(i);
             KnownSignatures.Taken taken = KnownSignatures.taken(wanted, i, argument);
             missing.remove(taken);
-            Expr given = argument instanceof Expr.NamedArgument named ? named.value() : argument;
+            Expr passed = argument instanceof Expr.NamedArgument named ? named.value() : argument;
             int place = i;
-            boolean back = given instanceof Expr.Column
+            boolean back = passed instanceof Expr.Column
                     && call.outputs().filter(o -> !o.contains(place)).isEmpty();
-            if (taken.mode() == Mode.IN || back && !isOther(given, taken.type())) {
+            if (taken.mode() == Mode.IN || back && !isOther(passed, taken.type())) {
                 continue;
             }
             KnownColumn known = variable(taken, call);
             Expr variable = Expr.Column.of(known.name().text());
             if (taken.mode() == Mode.INOUT) {
-                before.add(moved(variable, given, Optional.of(known), call));
+                before.add(moved(variable, passed, Optional.of(known), call));
             }
             if (back) {
-                after.add(moved(code.target(given), variable, code.known(given), call));
+                after.add(moved(code.target(passed), variable, code.known(passed), call));
             }
             arguments.set(
                     i,

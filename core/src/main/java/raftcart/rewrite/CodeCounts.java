@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.sql.Span;
@@ -99,6 +100,9 @@ final class CodeCounts {
     }
 
     static void note(CodeAdapter code, Span span) {
+        if (!code.adapter().from.has(SqlFeature.COUNTS_CHANGED_ROWS)) {
+            return;
+        }
         boolean meets = StatementSearch.anyStatement(
                 List.of(code.frame().whole),
                 s -> s instanceof Statement.Insert i && i.upsert().isPresent());

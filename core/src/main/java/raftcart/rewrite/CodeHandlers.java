@@ -53,6 +53,12 @@ final class CodeHandlers {
                     .forEach(h -> take(h, label, rescues));
             rescues.sort(Comparator.comparingInt(r -> breadth(r.conditions())));
             refuseMixed(block, rescues, frame.continuing().size() - goes);
+            block.rescues()
+                    .forEach(r -> rescues.add(new Rescue(
+                            r.conditions().stream()
+                                    .flatMap(c -> caught(frame.resolved(c), block.span()).stream())
+                                    .toList(),
+                            code.statements(r.body()))));
             List<Statement> body = new ArrayList<>(first);
             body.addAll(code.statements(block.body()));
             return rescued(new Block(label, declarations, List.of(), body, rescues, block.span()), block);

@@ -34,7 +34,8 @@ final class CodeHeads {
                 .filter(t -> !t.name().contains("%"))
                 .ifPresent(
                         t -> adapter.knowledge.code().signatures().addResult(routine.name(), adapter.finder.type(t)));
-        if (new ResultSets(adapter.from).areGiven(routine)) {
+        if (new ResultSets(adapter.from).areGiven(routine)
+                || !routine.rows().isEmpty() && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_RESCUES) {
             adapter.knowledge.code().signatures().addRows(routine.name());
         }
         if (!routine.rows().isEmpty() && CodeWay.of(adapter.from, adapter.to) == CodeWay.TO_HANDLERS) {
@@ -85,7 +86,7 @@ final class CodeHeads {
         }
         List<CodeStatement.Parameter> all = new ArrayList<>();
         boolean optional = false;
-        for (CodeStatement.Parameter p : routine.parameters()) {
+        for (CodeStatement.Parameter p : withoutDefaults(routine.parameters())) {
             boolean added = optional && p.initial().isEmpty() && p.mode() != CodeStatement.Mode.OUT;
             if (added) {
                 adapter.note(
@@ -104,6 +105,23 @@ final class CodeHeads {
                                     .forColumn(i, Optional.of(code.known(p.name(), p.type()))))));
         }
         return all;
+    }
+
+    /** Defaults go where something that gives a value stands behind one ("CREATE PROCEDURE", PostgreSQL). */
+    private List<CodeStatement.Parameter> withoutDefaults(List<CodeStatement.Parameter> parameters) {
+        boolean given = false;
+        boolean behind = false;
+        for (CodeStatement.Parameter p : parameters) {
+            behind |= given && p.mode() == CodeStatement.Mode.OUT;
+            given |= p.initial().isPresent();
+        }
+        if (!behind) {
+            return parameters;
+        }
+        parameters.forEach(this::sayDefault);
+        return parameters.stream()
+                .map(p -> new CodeStatement.Parameter(p.mode(), p.name(), p.type(), Optional.empty()))
+                .toList();
     }
 
     /** Says that time stands still for a routine which asks for the present more than once. */

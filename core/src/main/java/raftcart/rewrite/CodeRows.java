@@ -6,6 +6,7 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
@@ -252,6 +253,13 @@ final class CodeRows {
             throw CodeAdapter.at(into.span(), "a change whose values go into variables");
         }
         into.targets().forEach(code::known);
+        if (!(into.change() instanceof Statement.Insert)
+                && adapter.from.grammar().has(GrammarFeature.PSQL_ROUTINES)) {
+            adapter.note(
+                    FindingCode.SYNTAX_CHECK,
+                    into.span(),
+                    "where no row is changed the variables become NULL, on the source they keep their values");
+        }
         List<Expr> targets = into.targets().stream().map(code::target).toList();
         return new CodeStatement.ChangeInto(adapted.get(0), targets, into.strict(), into.span());
     }

@@ -8,7 +8,7 @@ import raftcart.sql.parse.GrammarFeature;
 enum CodeWay {
     /** Not at all. */
     NONE,
-    /** Handlers become what rescues a block, whose changes it undoes. */
+    /** Handlers become what rescues a block, whose changes it undoes; what rescues it already stays so. */
     TO_RESCUES,
     /** What rescues a block becomes handlers. */
     TO_HANDLERS,
@@ -17,7 +17,9 @@ enum CodeWay {
 
     static CodeWay of(Language from, Language to) {
         if (to.has(SqlFeature.BLOCKS_RESCUE)) {
-            return from.has(SqlFeature.HANDLERS_KEEP_CHANGES) ? TO_RESCUES : NONE;
+            boolean read =
+                    from.has(SqlFeature.HANDLERS_KEEP_CHANGES) || from.grammar().has(GrammarFeature.PSQL_ROUTINES);
+            return read ? TO_RESCUES : NONE;
         }
         if (!to.has(SqlFeature.BLOCKS_HANDLE)) {
             return NONE;

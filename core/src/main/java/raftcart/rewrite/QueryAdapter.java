@@ -11,6 +11,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
@@ -380,11 +381,9 @@ class QueryAdapter extends ExprAdapter {
         if (table instanceof TableRef.JsonTable json && !same()) {
             return new JsonTables(this).adapt(json);
         }
-        if (table instanceof TableRef.Table named && lost(SqlFeature.SERIES_TABLES) && isUnknown(named)) {
-            Optional<TableRef.Function> series = ConstantSeries.of(named);
-            if (series.isPresent()) {
-                return table(series.get());
-            }
+        Optional<TableRef> made = table instanceof TableRef.Table named ? function(named) : Optional.empty();
+        if (made.isPresent()) {
+            return table(made.get());
         }
         if (table instanceof TableRef.Table named && !same()) {
             ofTheEngine(named);
@@ -407,6 +406,18 @@ class QueryAdapter extends ExprAdapter {
     }
 
     /** Says where a query reads what an engine tells of itself. */
+    /** What looks like a table and is a function: a series by its name, or a procedure that gives rows. */
+    private Optional<TableRef> function(TableRef.Table table) {
+        if (same() || !isUnknown(table)) {
+            return Optional.empty();
+        }
+        if (knowledge.code().signatures().givesRows(table.name())) {
+            Expr call = new Expr.Call(table.name(), false, List.of(), CallSuffix.NONE, table.span());
+            return Optional.of(new TableRef.Function(call, false, false, table.alias(), table.span()));
+        }
+        return lost(SqlFeature.SERIES_TABLES) ? ConstantSeries.of(table).map(f -> f) : Optional.empty();
+    }
+
     private boolean isUnknown(TableRef.Table table) {
         return knowledge.table(table.name()).isEmpty()
                 && scope.commonTable(table.name()).isEmpty();

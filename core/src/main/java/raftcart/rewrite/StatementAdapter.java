@@ -105,7 +105,8 @@ final class StatementAdapter {
         }
     }
 
-    private Statement called(Statement.CallProcedure call) {
+    private Statement called(Statement.CallProcedure given) {
+        Statement.CallProcedure call = SplitCalls.whole(given, adapter, true);
         KnownSignatures signatures = adapter.knowledge.code().signatures();
         if (!adapter.same() && signatures.givesCursors(call.name())) {
             throw CodeAdapter.at(

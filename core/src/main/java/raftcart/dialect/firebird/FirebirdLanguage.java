@@ -25,6 +25,7 @@ public final class FirebirdLanguage {
             NameCase.UPPER,
             Set.of(
                     GrammarFeature.TRIMS_WHOLE_TEXTS,
+                    GrammarFeature.PSQL_ROUTINES,
                     GrammarFeature.TEMPORARY_ROWS_END_AT_COMMIT,
                     GrammarFeature.FRACTIONS_WITHIN_SECOND),
             OperatorTable.ADDITIVE,
@@ -33,6 +34,7 @@ public final class FirebirdLanguage {
             FeatureSets.with(
                     SqlFeature.TRUTHS_SHOWN_IN_CAPITALS,
                     SqlFeature.PUBLIC_HAS_ROLES,
+                    SqlFeature.FETCH_ENDS_QUIETLY,
                     SqlFeature.WORDS_ARE_DAYS,
                     SqlFeature.INSTANTS_SHOW_OWN_CLOCK,
                     SqlFeature.COMPUTED_TAKE_NO_VALUE,

@@ -30,6 +30,9 @@ final class CallStatementParser {
             cursor.takeWords("PROCEDURE"); // Firebird's call
         }
         if (verb.isWord("EXECUTE") && cursor.atWords("BLOCK")) {
+            if (parsing.has(GrammarFeature.PSQL_ROUTINES)) {
+                return new PsqlRoutineParser(parsing).run(span);
+            }
             StatementParser.skipRest(cursor);
             return new Statement.NotTranslated("block of code", true, span);
         }

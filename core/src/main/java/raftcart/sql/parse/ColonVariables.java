@@ -11,6 +11,7 @@ import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
+import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Parameter;
 import raftcart.sql.tree.Expr;
@@ -22,20 +23,29 @@ import raftcart.sql.tree.StatementMapper;
 
 /**
  * The names of a routine's variables where a colon tells them from columns inside of SQL, and may be left out elsewhere ("SQL
- * Stored Procedures", Teradata): parameters get {@code p_} before them and all others {@code v_}, so that no column can be
- * meant.
+ * Stored Procedures", Teradata; "Procedural SQL Statements", Firebird): parameters get {@code p_} before them and all others
+ * {@code v_}, so that no column can be meant.
  */
 final class ColonVariables {
     /** What each statement sets, without being declared. */
-    private static final Set<String> OF_STATEMENTS = Set.of("sqlstate", "sqlcode", "activity_count");
+    private static final Set<String> OF_STATEMENTS = Set.of("sqlstate", "sqlcode", "gdscode", "activity_count");
 
     private final Map<String, String> names = new HashMap<>();
 
     /** The parameters with the names that they get. */
     List<Parameter> named(List<Parameter> parameters) {
+        return named(parameters, "p_");
+    }
+
+    /** The columns of the rows that a routine gives, as the variables that hold them. */
+    List<Parameter> asVariables(List<Parameter> columns) {
+        return named(columns, "v_");
+    }
+
+    private List<Parameter> named(List<Parameter> parameters, String prefix) {
         List<Parameter> named = new ArrayList<>();
         for (Parameter p : parameters) {
-            String name = "p_" + p.name().text();
+            String name = prefix + p.name().text();
             names.put(p.name().key(), name);
             named.add(new Parameter(p.mode(), Name.of(name), p.type(), p.initial()));
         }
@@ -48,6 +58,9 @@ final class ColonVariables {
         List<Token> tokens = new ArrayList<>();
         while (!cursor.atEnd()) {
             Token token = cursor.take();
+            if (token.isWord("DECLARE") && cursor.peek(1).isName()) {
+                cursor.takeWords("VARIABLE"); // a word that Firebird lets stand there
+            }
             boolean handler = cursor.peek(1).isWord("HANDLER");
             boolean other = cursor.peek(1).isAnyWord("CURSOR", "CONDITION", "SCROLL", "NO", "INSENSITIVE");
             boolean declares = token.isWord("DECLARE") && !handler && !other;
@@ -129,6 +142,9 @@ final class ColonVariables {
                         e.span().line(), e.span().column(), "a variable that each statement sets", true);
             }
             String name = names.get(key);
+            if (name == null && key.equals("row_count")) {
+                return new Expr.Call(column.name(), false, List.of(), CallSuffix.NONE, e.span());
+            }
             return name == null ? e : new Expr.Column(QualifiedName.of(name), false, e.span());
         }
     }

@@ -406,6 +406,9 @@ final class DdlParser {
         if (routine && parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
             return new PlSqlRoutineParser(parsing).create(orReplace, span);
         }
+        if (routine && parsing.has(GrammarFeature.PSQL_ROUTINES)) {
+            return new PsqlRoutineParser(parsing).create(orReplace, span);
+        }
         if (kind.equals("PACKAGE") && parsing.has(GrammarFeature.PLSQL_ROUTINES)) {
             return new PackageParser(parsing).create(orReplace, span);
         }
@@ -433,6 +436,10 @@ final class DdlParser {
         if (cursor.peek(words).isWord("LANGUAGE") && cursor.peek(words + 1).isWord("PLPGSQL")) {
             StatementParser.skipStatement(cursor);
             return new Statement.ClientCommand("CREATE LANGUAGE plpgsql", span); // it is always there
+        }
+        if (word.equals("EXCEPTION") && parsing.has(GrammarFeature.PSQL_ROUTINES)) {
+            StatementParser.skipStatement(cursor);
+            return new Statement.ClientCommand("CREATE EXCEPTION", span); // code raises it by a state of its own
         }
         if (word.equals("ROLE") || word.equals("GROUP") && parsing.has(GrammarFeature.TYPED_TEXTS)) {
             return new RoleParser(parsing).create(span);

@@ -22,6 +22,8 @@ public enum GrammarFeature {
     COLUMNS_HIDE_VARIABLES,
     /** The bodies of routines are PL/SQL. */
     PLSQL_ROUTINES,
+    /** The bodies of routines are Firebird's PSQL. */
+    PSQL_ROUTINES,
     /** The bodies of routines are T-SQL. */
     TSQL_ROUTINES,
     /** SELECT INTO fails where there is no row; elsewhere the variables keep what they have, unless that is handled. */

@@ -6,7 +6,6 @@ import java.util.Optional;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
-import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Event;
@@ -19,7 +18,6 @@ import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.RoutineTraits;
 import raftcart.sql.tree.RoutineTraits.Access;
 import raftcart.sql.tree.Statement;
-import raftcart.sql.tree.StatementMapper;
 import raftcart.sql.tree.TypeName;
 
 /**
@@ -236,7 +234,7 @@ final class PlSqlRoutineParser {
                 follows,
                 false,
                 true,
-                asked(body),
+                FiringEvents.asked(body, cursor),
                 span);
     }
 
@@ -259,34 +257,5 @@ final class PlSqlRoutineParser {
             throw inner.cursor.unexpected("the end of the trigger");
         }
         return body;
-    }
-
-    /** The body with what it asks of the change that fired it. */
-    private Block asked(Block body) {
-        return (Block)
-                new StatementMapper() {
-                    @Override
-                    public Expr expr(Expr e) {
-                        if (e instanceof Expr.Call call && call.function().equals("updating")) {
-                            throw cursor.byHand("UPDATING with the name of a column");
-                        }
-                        if (e instanceof Expr.Column c && c.name().parts().size() == 1) {
-                            String word = c.name().last().text().toUpperCase(Locale.ROOT);
-                            String event = word.matches("INSERTING|UPDATING|DELETING")
-                                    ? word.replace("ING", "")
-                                            .replace("UPDAT", "UPDATE")
-                                            .replace("DELET", "DELETE")
-                                    : "";
-                            return event.isEmpty()
-                                    ? e
-                                    : new Expr.Binary(
-                                            BinaryOperator.EQUAL,
-                                            Expr.Column.of("tg_op"),
-                                            Expr.Literal.string(event),
-                                            c.span());
-                        }
-                        return super.expr(e);
-                    }
-                }.statement(body);
     }
 }

@@ -21,8 +21,17 @@ ALTER TABLE TELESCOPE ALTER COLUMN AP TYPE double precision;
 ALTER TABLE TELESCOPE DROP COLUMN N;
 CREATE INDEX IX ON TELESCOPE (NAME DESC);
 CREATE INDEX IX2 ON TELESCOPE ((UPPER(NAME)));
--- RC0603 by hand: Code is not translated: trigger
--- CREATE TRIGGER T FOR TELESCOPE ACTIVE BEFORE INSERT POSITION 0 AS BEGIN NEW.ID = GEN_ID(GEN_T, 1); END
+CREATE OR REPLACE FUNCTION T() RETURNS trigger
+LANGUAGE plpgsql
+AS $$
+BEGIN
+    new.ID := NEXTVAL('GEN_T');
+    RETURN new;
+END;
+$$;
+CREATE TRIGGER T BEFORE INSERT ON TELESCOPE
+FOR EACH ROW
+EXECUTE FUNCTION T();
 SELECT
     ID,
     NEXTVAL('GEN_T'),
@@ -54,14 +63,20 @@ INSERT INTO TELESCOPE (ID) VALUES (1) RETURNING ID;
 MERGE INTO TELESCOPE T USING O ON T.ID = O.ID WHEN MATCHED THEN UPDATE SET NAME = O.NAME;
 SELECT * FROM TELESCOPE FOR UPDATE;
 CALL P(1);
--- RC0603 by hand: Code is not translated: block of code
--- EXECUTE BLOCK AS BEGIN END
+DO $$
+BEGIN
+END;
+$$;
 CREATE OR REPLACE VIEW V AS
 SELECT 1 AS A;
 GRANT SELECT ON TELESCOPE TO APP WITH GRANT OPTION;
 COMMIT;
--- RC0603 by hand: Code is not translated: block of code
--- EXECUTE BLOCK AS BEGIN UPDATE star SET mag = 1; DELETE FROM star; END
+DO $$
+BEGIN
+    UPDATE star SET mag = 1;
+    DELETE FROM star;
+END;
+$$;
 SELECT 7 AS behind_code;
 
 -- findings
@@ -70,7 +85,7 @@ SELECT 7 AS behind_code;
 -- 4:1: RC0602 by hand: No counterpart on the target: a database; make it and connect to it
 -- 7:280: RC0502 adapted: Storage clauses left out: USING DESCENDING INDEX IPK
 -- 8:1: RC0502 adapted: Storage clauses left out: POSITION 2
--- 12:1: RC0603 by hand: Code is not translated: trigger
+-- 12:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 14:68: RC0609 adapted: Said in other words: the date 'now'
 -- 14:116: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 14:137: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
@@ -80,5 +95,3 @@ SELECT 7 AS behind_code;
 -- 14:376: RC0608 adapted: Function spelled otherwise: BIN_AND means bit_and
 -- 14:391: RC0606 check: Function is not in the dictionary: HASH
 -- 14:405: RC0609 adapted: Said in other words: days added to a date
--- 20:1: RC0603 by hand: Code is not translated: block of code
--- 24:1: RC0603 by hand: Code is not translated: block of code

@@ -60,6 +60,7 @@ class RoutineExecutionTest {
             run(engines, "sqlserver", "sqlserver", NONE, "postgresql", "");
             run(engines, "teradata", "teradata", NONE, "postgresql", "");
             run(engines, "teradata", "teradata", NONE, "mariadb", "");
+            run(engines, "firebird", "firebird", NONE, "postgresql", "");
             for (String target : List.of("postgresql", "hsqldb", "sqlite")) {
                 run(engines, "triggers", "mariadb", "mariadb", target, "");
             }
@@ -149,6 +150,7 @@ class RoutineExecutionTest {
             case "postgresql", "hsqldb", "sqlite", "teradata" -> String.join(";\n", statements) + ";\n";
             case "oracle" -> String.join("\n/\n", statements) + "\n/\n";
             case "sqlserver" -> String.join("\nGO\n", statements) + "\nGO\n";
+            case "firebird" -> "SET TERM ^ ;\n" + String.join("^\n", statements) + "^\nSET TERM ; ^\n";
             default ->
                 (mode.isEmpty() ? "" : "SET sql_mode = '" + mode + "';\n") + "DELIMITER //\n"
                         + String.join("//\n", statements) + "//\nDELIMITER ;\n";
