@@ -44,6 +44,20 @@ final class CodeAdapter {
     /** The routine or trigger in the target's terms; may become several, or part of others. */
     List<Statement> adapt(CodeStatement code) {
         place = code.span();
+        if (!(code instanceof CodeStatement.CreateRoutine routine) || adapter.knowledge.isRoutine(routine.name())) {
+            return adapted(code);
+        }
+        String name = routine.name().last().text();
+        adapter.knowledge.addRoutine(name); // it may call itself
+        try {
+            return adapted(code);
+        } catch (Untranslatable e) {
+            adapter.knowledge.removeRoutine(name);
+            throw e;
+        }
+    }
+
+    private List<Statement> adapted(CodeStatement code) {
         return faults.orAll(
                 () -> whole(BoundCursors.bound(DynamicTexts.followed(Gotos.structured(code), adapter.from))));
     }
@@ -56,9 +70,7 @@ final class CodeAdapter {
         }
         if (code instanceof CodeStatement.CreateRoutine routine) {
             refuse(way == CodeWay.NONE, routine.returns().isPresent() ? "a function" : "a procedure");
-            List<Statement> made = made(routine, way);
-            adapter.knowledge.addRoutine(routine.name().last().text());
-            return made;
+            return made(routine, way);
         }
         if (code instanceof CodeStatement.CreateTrigger trigger) {
             refuse(way == CodeWay.NONE, "a trigger");
@@ -153,7 +165,7 @@ final class CodeAdapter {
                 (CodeStatement.CreateRoutine) PackageNames.inFull(given, of, adapter.knowledge);
         CodeHeads heads = new CodeHeads(this);
         heads.know(routine);
-        frame = frameOf(routine);
+        frame = heads.frame(routine);
         frame.calledAs(routine.name().last());
         Scope before = adapter.scope;
         adapter.scope = new Scope(Optional.of(before));
@@ -184,21 +196,6 @@ final class CodeAdapter {
             adapter.scope = before;
             frame.leave();
         }
-    }
-
-    private CodeFrame frameOf(CodeStatement.CreateRoutine routine) {
-        boolean gives = CodeHeads.gives(routine);
-        Optional<KnownColumn> result =
-                routine.returns().map(t -> known(routine.name().last(), t));
-        boolean procedure = routine.returns().isEmpty();
-        CodeFrame.Kind kind = procedure ? CodeFrame.Kind.PROCEDURE : CodeFrame.Kind.FUNCTION;
-        boolean perhaps = procedure && !gives && routine.rows().isEmpty();
-        CodeFrame made = new CodeFrame(perhaps ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
-        made.give(routine.rows().stream()
-                .map(r -> new CodeStatement.Parameter(
-                        r.mode(), r.name(), written(r.name(), types.type(r.type())), Optional.empty()))
-                .toList());
-        return made;
     }
 
     /** The body as one block, which declares what had to be added. */

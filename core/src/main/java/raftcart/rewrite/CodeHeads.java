@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import raftcart.finding.FindingCode;
+import raftcart.rewrite.Knowledge.KnownColumn;
 import raftcart.rewrite.KnownCode.KnownPackage;
 import raftcart.sql.Span;
 import raftcart.sql.tree.CodeStatement;
@@ -66,6 +67,22 @@ final class CodeHeads {
                 && adapter.knowledge
                         .table(QualifiedName.of(type.name().split("\\.")))
                         .isEmpty();
+    }
+
+    /** What is known while a routine is adapted. */
+    CodeFrame frame(CodeStatement.CreateRoutine routine) {
+        boolean gives = gives(routine);
+        Optional<KnownColumn> result =
+                routine.returns().map(t -> code.known(routine.name().last(), t));
+        boolean procedure = routine.returns().isEmpty();
+        CodeFrame.Kind kind = procedure ? CodeFrame.Kind.PROCEDURE : CodeFrame.Kind.FUNCTION;
+        boolean perhaps = procedure && !gives && routine.rows().isEmpty();
+        CodeFrame frame = new CodeFrame(perhaps ? CodeFrame.Kind.PERHAPS_OF_ROWS : kind, routine.body(), result);
+        frame.give(routine.rows().stream()
+                .map(r -> new CodeStatement.Parameter(
+                        r.mode(), r.name(), code.written(r.name(), code.types().type(r.type())), Optional.empty()))
+                .toList());
+        return frame;
     }
 
     /** The parameters; behind one that may be left out all others may, as the target wants it. */
@@ -144,7 +161,7 @@ final class CodeHeads {
         }
     }
 
-    static boolean gives(CodeStatement.CreateRoutine routine) {
+    private static boolean gives(CodeStatement.CreateRoutine routine) {
         boolean gives = routine.parameters().stream().anyMatch(p -> p.mode() != CodeStatement.Mode.IN);
         if (gives && routine.returns().isPresent()) {
             throw CodeAdapter.at(routine.span(), "a function with output parameters");
