@@ -103,6 +103,11 @@ public final class ObjectRewriter {
         }
     }
 
+    /** True for a routine that is there, and whose rows are read like those of a table. */
+    public boolean givesRows(QualifiedName name) {
+        return knowledge.isRoutine(name) && knowledge.code().signatures().givesRows(name);
+    }
+
     /** Translates a statement. */
     public Result rewrite(Statement statement) {
         AdaptNotes notes = new AdaptNotes();

@@ -131,7 +131,7 @@ final class RoutineTranslator {
             if (renamer.hidesTable()) {
                 return Tried.not("a temporary table that hides one of its name");
             }
-            if (!renamer.missing().isEmpty()) {
+            if (absent(renamer, object).isPresent()) {
                 return WAITING;
             }
             Optional<String> called = called(statement);
@@ -173,7 +173,13 @@ final class RoutineTranslator {
         RoutineRenamer renamer =
                 new RoutineRenamer(Languages.inMode(from, object.mode()), code::relation, code::sequence);
         renamer.statement(code.parse(object));
-        return "it reads " + renamer.missing().iterator().next() + ", which is not on the target";
+        return "it reads " + absent(renamer, object).orElseThrow() + ", which is not on the target";
+    }
+
+    /** What a routine reads that is neither a table nor a routine that gives rows. */
+    private Optional<QualifiedName> absent(RoutineRenamer renamer, CodeObject object) {
+        ObjectRewriter rewriter = code.rewriter(object.mode());
+        return renamer.missing().stream().filter(m -> !rewriter.givesRows(m)).findFirst();
     }
 
     Optional<CodeMapping> translate(CodeObject object) {

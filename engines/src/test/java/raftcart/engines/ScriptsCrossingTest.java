@@ -248,6 +248,26 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void aProcedureThatGivesRowsIsReadLikeATable() throws Exception {
+        Path scripts = folder.resolve("procedures.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id INTEGER PRIMARY KEY, name VARCHAR(9));\nSET TERM ^ ;\n"
+                        + "CREATE PROCEDURE relight AS DECLARE i INTEGER; DECLARE n VARCHAR(9);\nBEGIN\n"
+                        + "  FOR SELECT id, name FROM lamps INTO :i, :n DO\n"
+                        + "    INSERT INTO lamp VALUES (:i, :n || '!');\nEND^\n"
+                        + "CREATE PROCEDURE lamps RETURNS (id INTEGER, name VARCHAR(9)) AS\nBEGIN\n"
+                        + "  id = 1; name = 'red'; SUSPEND;\n  id = 2; SUSPEND;\nEND^\nSET TERM ; ^\n");
+        Databases target = Databases.postgresql();
+        LoadStage.run(cross("scripts:firebird:" + scripts, target, ""), TargetRows.STOP, new MigrationRun.Silent());
+
+        target.run("CALL relight()");
+
+        assertThat(target.ask("SELECT string_agg(id || name, ' ' ORDER BY id) FROM lamp"))
+                .isEqualTo("1red! 2red!");
+    }
+
+    @Test
     void whatIsUniqueByAnExpressionOrUnderAConditionIsSoOnMariaDb() throws Exception {
         Path scripts = folder.resolve("unique.sql");
         Files.writeString(
