@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
-import raftcart.dialect.write.SqlWriter;
 import raftcart.dialect.write.WriterContext;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Knowledge.KnownTable;
@@ -30,7 +29,6 @@ import raftcart.type.LogicalType;
 final class LooseGroups extends QueryMapper {
     private final ExprAdapter adapter;
     private final Select select;
-    private final SqlWriter writer;
     private final Set<String> grouped;
     private final boolean plain;
     private boolean computed;
@@ -41,7 +39,6 @@ final class LooseGroups extends QueryMapper {
         this.adapter = adapter;
         this.select = select;
         this.plain = select.groupBy().stream().allMatch(g -> g.kind() == Grouping.Kind.PLAIN);
-        this.writer = adapter.from.writer().apply(WriterContext.plain(adapter.from));
         this.columns = new JoinedColumns(adapter, select);
         this.grouped = select.groupBy().stream()
                 .flatMap(g -> g.items().stream())
@@ -166,7 +163,11 @@ final class LooseGroups extends QueryMapper {
     private String key(Expr e) {
         return e instanceof Expr.Column column
                 ? columns.key(column)
-                : writer.expression(e).toLowerCase(Locale.ROOT);
+                : adapter.from
+                        .writer()
+                        .apply(WriterContext.plain(adapter.from))
+                        .expression(e)
+                        .toLowerCase(Locale.ROOT);
     }
 
     private boolean isAlias(Expr e) {

@@ -268,7 +268,9 @@ public final class StatementRewriter {
         boolean versions = from.grammar().lexical().has(LexicalFeature.VERSION_COMMENTS)
                 && source.contains("/*")
                 && VERSION.matcher(source).find();
-        boolean same = !versions && isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
+        // Names in the source's own quotes alone make another text, which is seen at once.
+        boolean unquoted = inner.isEmpty() && source.indexOf('`') >= 0 && written.indexOf('`') < 0;
+        boolean same = !unquoted && !versions && isPortable(inner) && Sameness.of(source, parsed.tokens(), written, to);
         if (same) {
             // Nothing was changed, whatever was thought of on the way.
             findings.removeIf(f -> f.outcome() == Outcome.ADAPTED);

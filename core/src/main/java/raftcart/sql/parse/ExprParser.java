@@ -56,7 +56,8 @@ public final class ExprParser {
         if (isLone()) {
             return cursor.peek().isString() ? operands.string() : operands.number();
         }
-        return parsing.nested(() -> {
+        parsing.enter();
+        try {
             Expr left = prefix(level);
             int chain = 0;
             while (true) {
@@ -69,7 +70,9 @@ public final class ExprParser {
                     throw cursor.error("more than " + LONGEST_CHAIN + " operators in a row");
                 }
             }
-        });
+        } finally {
+            parsing.leave();
+        }
     }
 
     /** True at a constant before a comma or a parenthesis, which is what most rows of a dump consist of. */

@@ -242,8 +242,11 @@ final class OperandParser {
     }
 
     private Expr word(Token token) {
-        String word = token.value().toLowerCase(Locale.ROOT);
         Token next = cursor.peek(1);
+        if (next.isSymbol(".") && cursor.peek(2).isName() && !mayBeType(cursor.peek(3))) {
+            return names.name(); // as most columns of queries are written
+        }
+        String word = token.value().toLowerCase(Locale.ROOT);
         if (word.equals("map") && next.isSymbol("{")) {
             throw cursor.byHand("a map");
         }
@@ -269,6 +272,11 @@ final class OperandParser {
             default:
                 return furtherWord(word, token, next);
         }
+    }
+
+    /** True for what stands behind the name of a type before a constant of that type. */
+    private static boolean mayBeType(Token behind) {
+        return behind.isString() || behind.isSymbol("(") || behind.isName() || behind.isSymbol(".");
     }
 
     private Expr furtherWord(String word, Token token, Token next) {

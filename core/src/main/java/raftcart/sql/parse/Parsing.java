@@ -55,14 +55,23 @@ final class Parsing {
 
     /** Reads something that may contain itself. */
     <T> T nested(Supplier<T> reader) {
-        if (++depth > DEEPEST) {
-            throw cursor.error("nested more than " + DEEPEST + " deep");
-        }
+        enter();
         try {
             return reader.get();
         } finally {
-            depth--;
+            leave();
         }
+    }
+
+    /** Begins something that may contain itself, and that ends with {@link #leave()}. */
+    void enter() {
+        if (++depth > DEEPEST) {
+            throw cursor.error("nested more than " + DEEPEST + " deep");
+        }
+    }
+
+    void leave() {
+        depth--;
     }
 
     /** What stands before this word outside of parentheses, to be read apart; the cursor stays at the word. */
