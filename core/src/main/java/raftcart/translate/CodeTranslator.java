@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.CodeObject;
+import raftcart.catalog.Identity;
 import raftcart.catalog.Index;
 import raftcart.catalog.Key;
 import raftcart.catalog.KeyPart;
@@ -125,11 +126,21 @@ final class CodeTranslator {
                 insert.alias(),
                 insert.columns().stream().map(c -> t.column(c).orElse(c)).toList(),
                 insert.source().map(renamer::query),
-                insert.overriding(),
+                overriding(insert),
                 insert.upsert(),
                 List.of(),
                 insert.span()));
         return renamer.missing().isEmpty() ? renamed : Optional.empty();
+    }
+
+    /** Rows that bring numbers for a column which always numbers itself, as exports do, keep them. */
+    private String overriding(Statement.Insert insert) {
+        boolean numbers = table(insert.table()).stream()
+                .flatMap(name -> source.tables().filter(t -> t.name().equals(name)))
+                .flatMap(t -> t.columns().stream())
+                .filter(c -> c.identity().filter(Identity::always).isPresent())
+                .anyMatch(c -> insert.columns().stream().anyMatch(n -> n.text().equalsIgnoreCase(c.name())));
+        return numbers && insert.overriding().isEmpty() ? "SYSTEM" : insert.overriding();
     }
 
     /** The table of the source into which a statement inserts. */

@@ -268,6 +268,19 @@ class ScriptsCrossingTest {
     }
 
     @Test
+    void rowsKeepTheNumbersThatAnExportBrings() throws Exception {
+        Path scripts = folder.resolve("export.sql");
+        Files.writeString(
+                scripts,
+                "CREATE TABLE lamp (id NUMBER(9) GENERATED ALWAYS AS IDENTITY START WITH 5, name VARCHAR2(9));\n"
+                        + "INSERT INTO lamp (id, name) VALUES (3, 'red');\n");
+        Databases target = Databases.postgresql();
+        LoadStage.run(cross("scripts:oracle:" + scripts, target, ""), TargetRows.STOP, new MigrationRun.Silent());
+
+        assertThat(target.ask("SELECT id FROM lamp")).isEqualTo("3");
+    }
+
+    @Test
     void whatIsUniqueByAnExpressionOrUnderAConditionIsSoOnMariaDb() throws Exception {
         Path scripts = folder.resolve("unique.sql");
         Files.writeString(
