@@ -302,7 +302,7 @@ final class PsqlParser {
         }
         boolean own = cursor.peek().isSymbol(";");
         Expr message = own ? Expr.Literal.string(name.text()) : parsing.expressions.expression();
-        List<String> more = own ? List.of("the text that CREATE EXCEPTION gives it") : List.of();
+        List<String> more = own ? List.of("the text of CREATE EXCEPTION") : List.of();
         return new CodeStatement.Signal(Optional.of(state(name)), Optional.of(message), more, span);
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
+import raftcart.sql.TokenKind;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.CodeStatement.Block;
 import raftcart.sql.tree.CodeStatement.Event;
@@ -105,7 +106,7 @@ final class PsqlRoutineParser {
             if (cursor.peek(i).isWord("SUSPEND")) {
                 return true;
             }
-            if (cursor.peek(i).kind() == raftcart.sql.TokenKind.END) {
+            if (cursor.peek(i).kind() == TokenKind.END) {
                 return false;
             }
         }
