@@ -38,14 +38,9 @@ final class ChangeTriggerParser {
 
     /** Reads from TRIGGER on. */
     Statement create(Span span) {
-        try {
-            cursor.take();
-            cursor.takeWords("IF", "NOT", "EXISTS");
-            return trigger(span);
-        } catch (SqlSyntaxException e) {
-            StatementParser.skipRest(cursor); // the text was cut at the end of the trigger
-            return RoutineHeads.left("trigger", e, span);
-        }
+        cursor.take();
+        cursor.takeWords("IF", "NOT", "EXISTS");
+        return RoutineHeads.whole(cursor, "trigger", () -> trigger(span), span);
     }
 
     private Statement trigger(Span span) {

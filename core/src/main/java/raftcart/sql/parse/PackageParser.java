@@ -3,7 +3,6 @@ package raftcart.sql.parse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
@@ -29,24 +28,16 @@ final class PackageParser {
 
     /** Reads from the word PACKAGE on. */
     Statement create(boolean replace, Span span) {
-        int mark = cursor.mark();
-        try {
-            cursor.take();
-            boolean body = cursor.takeWords("BODY");
-            cursor.takeWords("IF", "NOT", "EXISTS");
-            Statement read = read(replace, body, span);
-            cursor.takeSymbol(";");
-            if (!cursor.atEnd()) {
-                throw cursor.unexpected("the end of the package");
-            }
-            return read;
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the package
-            }
-            return RoutineHeads.left("package", e, span);
-        }
+        return RoutineHeads.whole(cursor, "package", () -> read(replace, span), span);
+    }
+
+    private Statement read(boolean replace, Span span) {
+        cursor.take();
+        boolean body = cursor.takeWords("BODY");
+        cursor.takeWords("IF", "NOT", "EXISTS");
+        Statement read = read(replace, body, span);
+        RoutineHeads.end(cursor, "package");
+        return read;
     }
 
     private Statement read(boolean replace, boolean body, Span span) {

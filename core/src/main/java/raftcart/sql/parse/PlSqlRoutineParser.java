@@ -3,7 +3,6 @@ package raftcart.sql.parse;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
@@ -41,46 +40,30 @@ final class PlSqlRoutineParser {
 
     /** Reads from the word for the kind of object on. */
     Statement create(boolean replace, Span span) {
-        int mark = cursor.mark();
         String kind = parsing.word().toLowerCase(Locale.ROOT);
-        try {
-            cursor.take();
-            cursor.takeWords("IF", "NOT", "EXISTS");
-            Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
-            cursor.takeSymbol(";");
-            if (!cursor.atEnd()) {
-                throw cursor.unexpected("the end of the " + kind);
-            }
-            return read;
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the routine
-            }
-            return RoutineHeads.left(kind, e, span);
-        }
+        return RoutineHeads.whole(cursor, kind, () -> read(replace, kind, span), span);
+    }
+
+    private Statement read(boolean replace, String kind, Span span) {
+        cursor.take();
+        cursor.takeWords("IF", "NOT", "EXISTS");
+        Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
+        RoutineHeads.end(cursor, kind);
+        return read;
     }
 
     /** A block that has no name and runs at once, from its first word on. */
     Statement block(Span span) {
-        int mark = cursor.mark();
-        try {
-            PlSqlDeclarations declarations = new PlSqlDeclarations(parsing, "");
-            PlSqlParser code = new PlSqlParser(parsing, declarations);
-            cursor.takeWords("DECLARE");
-            Block body = code.body(Optional.empty(), span);
-            cursor.takeSymbol(";");
-            if (!cursor.atEnd()) {
-                throw cursor.unexpected("the end of the block");
-            }
-            return new CodeStatement.RunBlock(body, span);
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the block
-            }
-            return RoutineHeads.left("block of code", e, span);
-        }
+        return RoutineHeads.whole(cursor, "block of code", () -> run(span), span);
+    }
+
+    private Statement run(Span span) {
+        PlSqlDeclarations declarations = new PlSqlDeclarations(parsing, "");
+        PlSqlParser code = new PlSqlParser(parsing, declarations);
+        cursor.takeWords("DECLARE");
+        Block body = code.body(Optional.empty(), span);
+        RoutineHeads.end(cursor, "block");
+        return new CodeStatement.RunBlock(body, span);
     }
 
     private Statement routine(boolean replace, String kind, Span span) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.TokenKind;
@@ -41,34 +40,26 @@ final class PsqlRoutineParser {
 
     /** Reads from the word for the kind of object on. */
     Statement create(boolean replace, Span span) {
-        int mark = cursor.mark();
         String kind = parsing.word().toLowerCase(Locale.ROOT);
-        try {
-            cursor.take();
-            return kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            StatementParser.skipRest(cursor);
-            return RoutineHeads.left(kind, e, span);
-        }
+        cursor.take();
+        boolean trigger = kind.equals("trigger");
+        return RoutineHeads.whole(
+                cursor, kind, () -> trigger ? trigger(replace, span) : routine(replace, kind, span), span);
     }
 
     /** A block that runs where it stands: {@code EXECUTE BLOCK}. */
     Statement run(Span span) {
-        int mark = cursor.mark();
-        try {
-            cursor.expectWords("BLOCK");
-            if (!cursor.takeWords("AS")) {
-                throw cursor.byHand("a block that takes or gives values");
-            }
-            ColonVariables variables = new ColonVariables();
-            PsqlParser code = new PsqlParser(variables.rest(parsing), List.of(), List.of());
-            return new CodeStatement.RunBlock((Block) variables.named(code.body()), span);
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            StatementParser.skipRest(cursor);
-            return RoutineHeads.left("block of code", e, span);
+        return RoutineHeads.whole(cursor, "block of code", () -> block(span), span);
+    }
+
+    private Statement block(Span span) {
+        cursor.expectWords("BLOCK");
+        if (!cursor.takeWords("AS")) {
+            throw cursor.byHand("a block that takes or gives values");
         }
+        ColonVariables variables = new ColonVariables();
+        PsqlParser code = new PsqlParser(variables.rest(parsing), List.of(), List.of());
+        return new CodeStatement.RunBlock((Block) variables.named(code.body()), span);
     }
 
     private Statement routine(boolean replace, String kind, Span span) {

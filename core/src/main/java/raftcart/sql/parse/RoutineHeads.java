@@ -87,6 +87,27 @@ final class RoutineHeads {
         throw cursor.byHand("a trigger on " + parsing.word());
     }
 
+    /**
+     * What is read to its end or, for the reason and at the place where reading ended, left to a person as a whole. The text
+     * was cut at the end of it.
+     */
+    static Statement whole(TokenCursor cursor, String kind, Supplier<Statement> reading, Span span) {
+        try {
+            return reading.get();
+        } catch (SqlSyntaxException e) {
+            StatementParser.skipRest(cursor);
+            return left(kind, e, span);
+        }
+    }
+
+    /** Refuses what stands behind the end. */
+    static void end(TokenCursor cursor, String kind) {
+        cursor.takeSymbol(";");
+        if (!cursor.atEnd()) {
+            throw cursor.unexpected("the end of the " + kind);
+        }
+    }
+
     /** What is left to a person as a whole, for the reason and at the place where reading ended. */
     static Statement left(String kind, SqlSyntaxException why, Span span) {
         Span place = new Span(span.start(), span.end(), why.line(), why.column());

@@ -3,7 +3,6 @@ package raftcart.sql.parse;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
 import raftcart.sql.Span;
 import raftcart.sql.TokenCursor;
 import raftcart.sql.tree.CodeStatement;
@@ -36,26 +35,17 @@ final class RoutineParser {
 
     /** Reads from the word for the kind of object on. */
     Statement create(boolean replace, Span span) {
-        int mark = cursor.mark();
         String kind = parsing.word().toLowerCase(Locale.ROOT);
-        try {
-            cursor.take();
-            cursor.takeWords("IF", "NOT", "EXISTS");
-            Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
-            if (!cursor.takeSymbol(";")) {
-                cursor.takeSymbol("@"); // as clients have it where semicolons stand inside
-            }
-            if (!cursor.atEnd()) {
-                throw cursor.unexpected("the end of the " + kind);
-            }
-            return read;
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the routine
-            }
-            return RoutineHeads.left(kind, e, span);
-        }
+        return RoutineHeads.whole(cursor, kind, () -> read(replace, kind, span), span);
+    }
+
+    private Statement read(boolean replace, String kind, Span span) {
+        cursor.take();
+        cursor.takeWords("IF", "NOT", "EXISTS");
+        Statement read = kind.equals("trigger") ? trigger(replace, span) : routine(replace, kind, span);
+        cursor.takeSymbol("@"); // as clients have it where semicolons stand inside
+        RoutineHeads.end(cursor, kind);
+        return read;
     }
 
     private boolean columnsFirst() {

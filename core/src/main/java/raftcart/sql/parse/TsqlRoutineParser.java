@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import raftcart.error.SqlSyntaxException;
+import java.util.function.Supplier;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
 import raftcart.sql.TokenCursor;
@@ -48,23 +48,16 @@ final class TsqlRoutineParser {
 
     /** Reads from the word for the kind of object on. */
     Statement create(boolean replace, Span span) {
-        int mark = cursor.mark();
         String word = parsing.word().toLowerCase(Locale.ROOT);
         String kind = word.equals("proc") ? "procedure" : word;
-        try {
-            cursor.take();
-            return switch (kind) {
-                case "trigger" -> trigger(replace, span);
-                case "function" -> function(replace, span);
-                default -> procedure(replace, span);
-            };
-        } catch (SqlSyntaxException e) {
-            cursor.reset(mark);
-            while (!cursor.atEnd()) {
-                cursor.take(); // the text was cut at the end of the routine
-            }
-            return RoutineHeads.left(kind, e, span);
-        }
+        cursor.take();
+        Supplier<Statement> reading =
+                switch (kind) {
+                    case "trigger" -> () -> trigger(replace, span);
+                    case "function" -> () -> function(replace, span);
+                    default -> () -> procedure(replace, span);
+                };
+        return RoutineHeads.whole(cursor, kind, reading, span);
     }
 
     private Statement procedure(boolean replace, Span span) {
