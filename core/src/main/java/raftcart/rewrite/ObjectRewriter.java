@@ -16,6 +16,7 @@ import raftcart.rewrite.ExpressionRewriter.Note;
 import raftcart.rewrite.Scope.Relation;
 import raftcart.sql.Span;
 import raftcart.sql.parse.ExprParser;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.parse.StatementParser;
 import raftcart.sql.tree.CodeStatement;
 import raftcart.sql.tree.DdlStatement;
@@ -103,9 +104,11 @@ public final class ObjectRewriter {
         }
     }
 
-    /** True for a routine that is there, and whose rows are read like those of a table. */
+    /** True for a routine that is there, and whose rows the source reads like those of a table (Firebird). */
     public boolean givesRows(QualifiedName name) {
-        return knowledge.isRoutine(name) && knowledge.code().signatures().givesRows(name);
+        return from.grammar().has(GrammarFeature.PSQL_ROUTINES)
+                && knowledge.isRoutine(name)
+                && knowledge.code().signatures().givesRows(name);
     }
 
     /** Translates a statement. */

@@ -11,6 +11,7 @@ import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.Signature;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.parse.GrammarFeature;
 import raftcart.sql.tree.CallSuffix;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -405,13 +406,13 @@ class QueryAdapter extends ExprAdapter {
         return super.table(table);
     }
 
-    /** Says where a query reads what an engine tells of itself. */
     /** What looks like a table and is a function: a series by its name, or a procedure that gives rows. */
     private Optional<TableRef> function(TableRef.Table table) {
         if (same() || !isUnknown(table)) {
             return Optional.empty();
         }
-        if (knowledge.code().signatures().givesRows(table.name())) {
+        if (from.grammar().has(GrammarFeature.PSQL_ROUTINES)
+                && knowledge.code().signatures().givesRows(table.name())) {
             Expr call = new Expr.Call(table.name(), false, List.of(), CallSuffix.NONE, table.span());
             return Optional.of(new TableRef.Function(call, false, false, table.alias(), table.span()));
         }
@@ -423,6 +424,7 @@ class QueryAdapter extends ExprAdapter {
                 && scope.commonTable(table.name()).isEmpty();
     }
 
+    /** Says where a query reads what an engine tells of itself. */
     private void ofTheEngine(TableRef.Table table) {
         String key = table.name().key();
         boolean catalog = LanguageResources.catalogs(from.name()).matcher(key).matches();

@@ -58,8 +58,8 @@ final class ColonVariables {
         List<Token> tokens = new ArrayList<>();
         while (!cursor.atEnd()) {
             Token token = cursor.take();
-            if (token.isWord("DECLARE") && cursor.peek(1).isName()) {
-                cursor.takeWords("VARIABLE"); // a word that Firebird lets stand there
+            if (token.isWord("DECLARE") && parsing.has(GrammarFeature.PSQL_ROUTINES)) {
+                cursor.takeWords("VARIABLE"); // which is no name there
             }
             boolean handler = cursor.peek(1).isWord("HANDLER");
             boolean other = cursor.peek(1).isAnyWord("CURSOR", "CONDITION", "SCROLL", "NO", "INSENSITIVE");

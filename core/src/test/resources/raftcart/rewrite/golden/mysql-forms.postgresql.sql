@@ -213,6 +213,17 @@ select distinct t.* from t where not exists (select * from u where u.id=t.id) an
 -- PREPARE s FROM 'SELECT ?'
 -- RC0602 by hand: No counterpart on the target: a prepared statement
 -- EXECUTE s USING @x
+CREATE TYPE lamps_row AS (column_1 bigint);
+CREATE FUNCTION lamps() RETURNS SETOF lamps_row
+LANGUAGE plpgsql
+SECURITY DEFINER
+AS $$
+BEGIN
+    RETURN QUERY
+        SELECT CAST(1 AS bigint) AS column_1;
+END;
+$$;
+SELECT * FROM lamps;
 
 ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 
@@ -325,4 +336,6 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 92:1: RC0602 by hand: No counterpart on the target: PREPARE
 -- 93:9: RC0602 by hand: No counterpart on the target: a prepared statement
 -- 94:10: RC0604 adapted: Client command left out: SET CHARACTER_SET_CLIENT = @OLD_CHARACTER_SET_CLIENT
--- 95:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought
+-- 95:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 95:26: RC0627 check: Said in other words, with a difference: a function that gives rows: SELECT * FROM it where it was called
+-- 97:1: RC0609 adapted: Said in other words: counters go on behind the numbers that the rows brought
