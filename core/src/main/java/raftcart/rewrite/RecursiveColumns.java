@@ -50,7 +50,8 @@ final class RecursiveColumns {
         boolean plain = leaves(table.query().body(), given)
                 && leaves(adapted.body(), written)
                 && given.size() == written.size()
-                && given.stream().noneMatch(RecursiveColumns::hasStar);
+                && given.stream().noneMatch(RecursiveColumns::hasStar)
+                && given.stream().map(s -> s.items().size()).distinct().count() == 1;
         if (!plain || adapter.to.has(SqlFeature.RECURSION_FITS_ALL_ROWS)) {
             return adapted;
         }

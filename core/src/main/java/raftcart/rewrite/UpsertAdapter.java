@@ -380,6 +380,9 @@ final class UpsertAdapter {
             if (values.rows().stream().flatMap(List::stream).anyMatch(Expr.Default.class::isInstance)) {
                 throw new Untranslatable("an upsert with DEFAULT among its values");
             }
+            if (values.rows().stream().anyMatch(r -> r.size() != columns.size())) {
+                throw new Untranslatable("an upsert with more or fewer values than columns");
+            }
             QueryBody all = null;
             for (List<Expr> row : values.rows()) {
                 List<QueryBody.Item> items = new ArrayList<>();

@@ -78,6 +78,9 @@ public final class TokenCursor {
     /** Takes the token at the cursor. */
     public Token take() {
         Token token = peek();
+        if (position > tokens.length) {
+            throw unexpected("more"); // so that no loop goes on for ever
+        }
         position++;
         return token;
     }

@@ -56,6 +56,12 @@ class RoundTripTest {
                 all.append(Files.readString(file));
             }
         }
+        try (Stream<Path> files = Files.list(FOLDER.resolveSibling("rules"))) {
+            for (Path file : files.sorted().toList()) {
+                RuleCase.of(Files.readString(file))
+                        .forEach(rule -> all.append(rule.source()).append(";\n"));
+            }
+        }
         return all.toString();
     }
 
@@ -106,15 +112,16 @@ class RoundTripTest {
     @MethodSource("dialects")
     void mutatedTextNeverBreaksAnything(String name) throws IOException {
         Language from = Languages.named(name).orElseThrow();
-        Language to = Languages.named(name.equals("postgresql") ? "oracle" : "postgresql")
-                .orElseThrow();
+        List<String> targets = dialects();
         String corpus = corpus();
         SplittableRandom random = new SplittableRandom(name.hashCode());
         String[] scraps = {
             "(", ")", "'", "\"", ";", ",", "--", "/*", "*/", "$$", "SELECT", "FROM", "CASE", "END", "\0", "é", "`", "[",
             "]", "{", "::", "||", "BEGIN", "\n/\n"
         };
-        for (int i = 0; i < 150; i++) {
+        for (int i = 0; i < 600; i++) {
+            Language to =
+                    Languages.named(targets.get(random.nextInt(targets.size()))).orElseThrow();
             int start = random.nextInt(corpus.length() - 400);
             StringBuilder text = new StringBuilder(corpus.substring(start, start + 50 + random.nextInt(350)));
             for (int m = 0; m < 6; m++) {

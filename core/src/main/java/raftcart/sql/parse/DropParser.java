@@ -200,6 +200,9 @@ final class DropParser {
 
     private Statement commentOn(String kind, Span span) {
         QualifiedName name = parsing.qualifiedName();
+        if (kind.equalsIgnoreCase("COLUMN") && name.parts().size() == 1) {
+            throw cursor.error("a column of which the table is not named");
+        }
         if (!cursor.takeWords("IS") && !cursor.takeWords("AS")) {
             cursor.takeSymbol("=");
         }

@@ -51,7 +51,7 @@ final class IntervalParser {
             return new Expr.Interval(negative ? negated(parts) : parts, span);
         }
         Expr amount = expressions.expression(OperatorTable.COMPARISON + 1);
-        if (amount instanceof Expr.Row row) {
+        if (amount instanceof Expr.Row row && !row.items().isEmpty()) {
             return placeAmong(row.items(), span);
         }
         String word = parsing.word();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import raftcart.sql.LexicalFeature;
 import raftcart.sql.Span;
 import raftcart.sql.Token;
@@ -15,6 +16,11 @@ import raftcart.sql.tree.UnaryOperator;
 
 /** Reads what stands between operators: constants, names, choices and anything in parentheses. */
 final class OperandParser {
+    /** Blanks among the digits are the standard's. */
+    private static final Pattern HEX_DIGITS = Pattern.compile("[0-9a-fA-F\\s]*");
+
+    private static final Pattern BITS = Pattern.compile("[01\\s]*");
+
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final ExprParser expressions;
@@ -49,8 +55,8 @@ final class OperandParser {
         return switch (token.kind()) {
             case NUMBER -> number();
             case STRING -> hexadecimal().orElseGet(this::string);
-            case HEX_STRING -> literal(LiteralKind.BYTES);
-            case BIT_STRING -> literal(LiteralKind.BITS);
+            case HEX_STRING -> digits(LiteralKind.BYTES, HEX_DIGITS);
+            case BIT_STRING -> digits(LiteralKind.BITS, BITS);
             case PARAMETER -> money(token).orElseGet(() -> parameter(token));
             case SYMBOL -> symbol(token);
             case WORD -> word(token);
@@ -98,6 +104,14 @@ final class OperandParser {
         }
         String text = token.value();
         return new Expr.Literal(kind, text, token.span());
+    }
+
+    private Expr digits(LiteralKind kind, Pattern digits) {
+        if (!digits.matcher(cursor.peek().value()).matches()) {
+            throw cursor.error("another character than the digits of such a constant");
+        }
+        Token token = cursor.take();
+        return new Expr.Literal(kind, token.value().replaceAll("\\s", ""), token.span());
     }
 
     /** Strings that stand beside each other are one. */

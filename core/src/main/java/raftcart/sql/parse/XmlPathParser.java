@@ -98,9 +98,9 @@ final class XmlPathParser {
         if (!value || !joined) {
             return;
         }
-        while (!cursor.peek().isSymbol(")")) {
+        while (!cursor.atEnd() && !cursor.peek().isSymbol(")")) {
             cursor.take();
         }
-        cursor.take();
+        cursor.expectSymbol(")");
     }
 }
