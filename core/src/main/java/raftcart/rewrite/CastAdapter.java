@@ -233,7 +233,8 @@ final class CastAdapter {
                 .or(() -> bytes(cast, type))
                 .or(() -> ClockTimes.cast(bare(cast.value()), kind, type, adapter))
                 .or(() -> new TruthTexts(adapter).cast(cast, bare(cast.value()), wanted))
-                .or(() -> MomentCasts.ofText(cast, bare(cast.value()), type, adapter));
+                .or(() -> MomentCasts.ofText(cast, bare(cast.value()), type, adapter))
+                .or(() -> new WholeSeconds(adapter).cast(bare(cast.value()), kind, type));
         if (constant.isPresent()) {
             return constant.get();
         }

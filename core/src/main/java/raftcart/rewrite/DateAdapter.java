@@ -91,6 +91,9 @@ final class DateAdapter {
         if (kind == ValueKind.DATE && !days && stays) {
             sum = new Expr.Cast(sum, adapter.castType(new LogicalType.Timestamp(6, false)), false, span);
         }
+        if (!plain) {
+            new WholeSeconds(adapter).dropped(date);
+        }
         for (Expr.IntervalPart part : interval.parts()) {
             Expr amount = adapter.expr(part.amount());
             if (plain) {
@@ -303,12 +306,7 @@ final class DateAdapter {
         }
         Expr.Literal literal = usual(text);
         if (isPlain(literal.text()) || DateTexts.isUsual(literal.text())) {
-            String filled = adapter.to.has(SqlFeature.DATES_ARE_TEXTS)
-                    ? DateTexts.filled(literal.text(), kind)
-                    : literal.text();
-            return filled.equals(literal.text())
-                    ? literal
-                    : new Expr.Literal(LiteralKind.STRING, filled, literal.span());
+            return filled(literal, kind);
         }
         Optional<String> usual = DateTexts.usual(adapter.from, literal.text());
         boolean sure = usual.isPresent() && adapter.from.has(SqlFeature.DATES_BY_DOTS);
@@ -321,6 +319,16 @@ final class DateAdapter {
         }
         return usual.map(u -> new Expr.Literal(LiteralKind.STRING, u, literal.span()))
                 .orElse(literal);
+    }
+
+    private Expr.Literal filled(Expr.Literal usual, ValueKind kind) {
+        String filled = usual.text();
+        if (adapter.to.has(SqlFeature.DATES_ARE_TEXTS)) {
+            filled = DateTexts.filled(filled, kind);
+        } else if (!isPlain(filled) && !adapter.from.name().equals(adapter.to.name())) {
+            filled = DateTexts.twoDigits(filled);
+        }
+        return filled.equals(usual.text()) ? usual : new Expr.Literal(LiteralKind.STRING, filled, usual.span());
     }
 
     /** True for {@code 2026-01-31} and {@code 2026-01-31 22:15:00}, which most dates in dumps are; quicker than a pattern. */

@@ -20,7 +20,7 @@ final class DateTexts {
             Pattern.compile("(?i)([a-z]{3})[a-z]*[. ]\\s*(\\d{1,2}),?\\s+(\\d{4})( .+)?");
     private static final Pattern HALVES = Pattern.compile("(?i)(\\d{1,2}):(\\d\\d)(:\\d\\d)?\\s*([AP])M");
     private static final Pattern CLOCK = Pattern.compile("\\d{1,2}:\\d\\d(:\\d\\d(\\.\\d+)?)?");
-    /** What every engine reads, apart from the T. */
+    /** What every engine reads, apart from the T and from months and days of one digit. */
     private static final Pattern USUAL = Pattern.compile("(\\d{4}-\\d{1,2}-\\d{1,2})?"
             + "([ T]?\\d{1,2}:\\d\\d(:\\d\\d([.:]\\d+)?)?)?( ?([+-]\\d\\d(:?\\d\\d)?|Z|UTC))?");
 
@@ -31,12 +31,19 @@ final class DateTexts {
 
     /** A usual text with two digits for months, days and hours, and with its seconds, as dates are that stay texts. */
     static String filled(String text, ValueKind kind) {
+        String two = twoDigits(text);
+        String seconds = WITHOUT_SECONDS.matcher(two).matches() ? two + ":00" : two;
+        return kind == ValueKind.TIMESTAMP && seconds.length() == "2026-01-31".length()
+                ? seconds + " 00:00:00"
+                : seconds;
+    }
+
+    /** A usual text with two digits for months, days and hours, which not all engines do without. */
+    static String twoDigits(String text) {
         int fraction = text.indexOf('.');
         String whole = fraction < 0 ? text : text.substring(0, fraction);
         String two = SHORT.matcher(whole.strip()).replaceAll("0$0");
-        String seconds = WITHOUT_SECONDS.matcher(two).matches() ? two + ":00" : two;
-        String clock = kind == ValueKind.TIMESTAMP && seconds.length() == "2026-01-31".length() ? " 00:00:00" : "";
-        return fraction < 0 ? seconds + clock : seconds + text.substring(fraction);
+        return fraction < 0 ? two : two + text.substring(fraction);
     }
 
     /** True for a text whose reading does not depend on the engine or on its settings. */

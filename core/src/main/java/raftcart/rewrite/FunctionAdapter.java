@@ -275,6 +275,7 @@ final class FunctionAdapter {
     /** A call of a canonical function, in words that the target has. */
     Expr known(Expr.Call call, Expr.Call original) {
         new LostTypes(adapter).refuseCall(call);
+        new WholeSeconds(adapter).function(call);
         Optional<Expr> clock = ClockTimes.ofMoment(call, adapter);
         if (clock.isPresent()) {
             return clock.get();

@@ -87,7 +87,7 @@ final class PlainConstants {
                 new Expr.Literal(LiteralKind.STRING, sign + money.group(2).replace(",", ""), text.span()));
     }
 
-    /** A time of day without a date before it, and with the seconds that some engines do not do without. */
+    /** A time of day without a date before it, and times and moments with the seconds that some engines do not do without. */
     static Expr.Literal withSeconds(Expr.Literal literal, ExprAdapter adapter) {
         boolean timed = literal.kind() == LiteralKind.TIME || literal.kind() == LiteralKind.TIMESTAMP;
         if (!timed || adapter.from.name().equals(adapter.to.name())) {

@@ -2,6 +2,7 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -61,11 +62,12 @@ final class ResultKinds {
 
     /** The same call of texts, if it is one that gives one of its arguments. */
     Expr.Call texts(Expr.Call call) {
-        if (call.is("nullif")
-                && adapter.kind(call.arguments().get(0)).isDate()
-                && call.arguments().get(1) instanceof Expr.Literal constant) {
+        if (call.is("nullif") && call.arguments().get(1) instanceof Expr.Literal constant) {
             Expr date = call.arguments().get(0);
-            return call.with("nullif", List.of(date, besideDate(date, constant)));
+            Optional<Expr> beside = adapter.kind(date).isDate() ? besideDate(date, constant) : Optional.empty();
+            if (beside.isPresent()) {
+                return call.with("nullif", List.of(date, beside.get()));
+            }
         }
         if (call.is("nullif") && isMixed(call.arguments()) && call.arguments().get(1) instanceof Expr.Literal text) {
             adapter.note(FindingCode.IMPLICIT_CAST, call.span(), "a text is compared with a number");
@@ -100,13 +102,22 @@ final class ResultKinds {
     }
 
     /** A constant that a date is compared with as the date that it is to the source. */
-    private Expr besideDate(Expr date, Expr.Literal constant) {
+    private Optional<Expr> besideDate(Expr date, Expr.Literal constant) {
         if (new ZeroDates(adapter).isNull(constant, date)) {
-            return Expr.Literal.ofNull();
+            return Optional.of(Expr.Literal.ofNull());
         }
-        boolean text =
-                constant.kind() == LiteralKind.STRING && !adapter.from.name().equals(adapter.to.name());
-        return text ? DateAdapter.typed(DateAdapter.usual(constant), adapter.kind(date)) : constant;
+        ValueKind kind = adapter.kind(date);
+        DateAdapter dates = new DateAdapter(adapter);
+        boolean number = constant.kind() == LiteralKind.NUMBER && dates.losesNumbers();
+        Expr.Literal text = number ? dates.ofNumber(constant) : constant;
+        if (text.kind() == LiteralKind.DATE && kind == ValueKind.TIMESTAMP) {
+            return Optional.of(DateAdapter.typed(text, kind));
+        }
+        if (text.kind() != LiteralKind.STRING || adapter.from.name().equals(adapter.to.name())) {
+            return Optional.empty();
+        }
+        Expr.Literal read = dates.asRead(text, kind);
+        return Optional.of(adapter.to.has(SqlFeature.TYPED_DATES) ? DateAdapter.typed(read, kind) : read);
     }
 
     /** Where the arguments stand of which one is the result. */

@@ -12,6 +12,9 @@ import raftcart.type.LogicalType;
 
 /** Moments that go where there is no room for all digits of their second, which one engine cuts off and another rounds. */
 final class SecondFractions {
+    /** What Oracle makes of a fraction in a DATE. */
+    static final String AS_NEWER = "the second without its fraction, as newer versions of the source make it";
+
     private static final int MOST_DIGITS = 6;
 
     private final ExprAdapter adapter;
@@ -24,7 +27,7 @@ final class SecondFractions {
     Expr fitted(Expr value, LogicalType type) {
         int room = digits(type);
         if (value instanceof Expr.Literal moment) {
-            return new StoredValues(adapter).cut(moment, type);
+            return new ConstantSeconds(adapter).fitted(moment, type);
         }
         boolean text = room < MOST_DIGITS && adapter.kind(value) == ValueKind.TEXT;
         if (text && !(type instanceof LogicalType.Timestamp)) {
@@ -53,8 +56,8 @@ final class SecondFractions {
     }
 
     private Expr cut(Expr value, LogicalType type, int room) {
-        boolean date = room == 0 && adapter.from.has(SqlFeature.DATES_HAVE_TIME); // whose older versions round
-        boolean cuts = date || adapter.from.has(SqlFeature.FRACTIONS_ARE_CUT);
+        boolean date = isDate(room, adapter);
+        boolean cuts = cuts(room, adapter);
         if (cuts == adapter.to.has(SqlFeature.FRACTIONS_ARE_CUT) || isFitted(value)) {
             return value;
         }
@@ -63,9 +66,7 @@ final class SecondFractions {
             adapter.note(
                     date ? FindingCode.IMPLICIT_CAST : FindingCode.SYNTAX_ADAPTED,
                     value.span(),
-                    date
-                            ? "the second without its fraction, as newer versions of the source make it"
-                            : "the second without its fraction, as on the source");
+                    date ? AS_NEWER : "the second without its fraction, as on the source");
             return Expr.Call.of("trunc_second", value).at(value.span());
         }
         if (timestamp && !cuts && adapter.writes("add_microseconds")) {
@@ -74,11 +75,32 @@ final class SecondFractions {
             Expr interval = new Expr.Interval(List.of(new Expr.IntervalPart(half, DateUnit.MICROSECOND)), value.span());
             return new Expr.Binary(BinaryOperator.ADD, value, interval, value.span());
         }
+        sayDiffers(value, adapter);
+        return value;
+    }
+
+    static void sayDiffers(Expr value, ExprAdapter adapter) {
         adapter.note(
                 FindingCode.IMPLICIT_CAST,
                 value.span(),
                 "digits of a second for which there is no room are cut off by one engine and rounded by the other");
-        return value;
+    }
+
+    /** True for dates with a time of day that is whole ("DATE Data Type", Oracle), where older versions round. */
+    static boolean isDate(int room, ExprAdapter adapter) {
+        return room == 0 && adapter.from.has(SqlFeature.DATES_HAVE_TIME);
+    }
+
+    /** True where the source cuts the digits off for which there is no room; elsewhere it rounds. */
+    static boolean cuts(int room, ExprAdapter adapter) {
+        return isDate(room, adapter) || adapter.from.has(SqlFeature.FRACTIONS_ARE_CUT);
+    }
+
+    /** True for types that have seconds. */
+    static boolean isMoment(LogicalType type) {
+        return type instanceof LogicalType.Timestamp
+                || type instanceof LogicalType.Time
+                || type instanceof LogicalType.Duration;
     }
 
     /** True for a value that comes from here, so that it is not fitted twice. */
@@ -92,7 +114,7 @@ final class SecondFractions {
     }
 
     /** The digits behind the point that a value of the type has; as many as there are where it has none. */
-    private static int digits(LogicalType type) {
+    static int digits(LogicalType type) {
         return type instanceof LogicalType.Timestamp t
                 ? t.precision()
                 : type instanceof LogicalType.Time t
@@ -103,9 +125,7 @@ final class SecondFractions {
     /** The digits that a column's values have; none where they are no moments, or nothing is known. */
     private static int has(Scope.ColumnFacts facts) {
         return facts.type()
-                .filter(t -> t instanceof LogicalType.Timestamp
-                        || t instanceof LogicalType.Time
-                        || t instanceof LogicalType.Duration)
+                .filter(SecondFractions::isMoment)
                 .map(SecondFractions::digits)
                 .orElse(0);
     }

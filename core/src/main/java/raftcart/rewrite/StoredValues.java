@@ -1,19 +1,16 @@
 package raftcart.rewrite;
 
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Converts values that go into columns of another kind as the source does, and says where the engines differ. */
 final class StoredValues {
-    private static final Pattern FRACTION = Pattern.compile("(?<=:\\d\\d)[.](\\d+)");
-
     private final ExprAdapter adapter;
 
     StoredValues(ExprAdapter adapter) {
@@ -49,29 +46,6 @@ final class StoredValues {
         }
     }
 
-    /** A moment without the digits of its second that the source cuts off where others round. */
-    Expr.Literal cut(Expr.Literal moment, LogicalType type) {
-        boolean day = type instanceof LogicalType.Date
-                && adapter.to.has(SqlFeature.DATES_ARE_TEXTS)
-                && moment.text().matches("\\d{4}-\\d\\d-\\d\\d .*");
-        if (day) {
-            return new Expr.Literal(moment.kind(), moment.text().substring(0, 10), moment.span());
-        }
-        if (!adapter.lost(SqlFeature.FRACTIONS_ARE_CUT)) {
-            return moment;
-        }
-        int kept = type instanceof LogicalType.Timestamp t
-                ? t.precision()
-                : type instanceof LogicalType.Duration d ? d.precision() : Integer.MAX_VALUE;
-        Matcher fraction = FRACTION.matcher(moment.text());
-        if (!fraction.find() || fraction.group(1).length() <= kept) {
-            return moment;
-        }
-        int end = kept == 0 ? fraction.start() : fraction.start() + 1 + kept;
-        String cut = moment.text().substring(0, end) + moment.text().substring(fraction.end());
-        return new Expr.Literal(moment.kind(), cut, moment.span());
-    }
-
     /** A text for a column of another kind, with the cast that some engines want; truth values as numbers. */
     Expr converted(Expr given, ValueKind kind, LogicalType type) {
         Expr value = new TextMoments(adapter).stored(given, kind, type);
@@ -80,7 +54,11 @@ final class StoredValues {
                 && !(value instanceof Expr.Literal);
         ValueKind column = KindFinder.kind(type);
         if (strict && type instanceof LogicalType.Uuid && kind == ValueKind.TEXT && !isUuid(value)) {
-            return new Expr.Cast(value, adapter.sourceType(type), false, value.span());
+            TypeName own = adapter.sourceType(type);
+            if (!(adapter.finder.type(own) instanceof LogicalType.Uuid)) {
+                throw new Untranslatable("a text in a column of a type that the source lacks");
+            }
+            return new Expr.Cast(value, own, false, value.span());
         }
         if (!strict || kind == column || column == ValueKind.UNKNOWN) {
             return value;

@@ -355,7 +355,7 @@ final class ValueAdapter {
         if (type instanceof LogicalType.Timestamp instant && instant.zoned() && Instants.isZoned(text.text())) {
             return adapter.instants.constant(text);
         }
-        Expr.Literal read = stored.cut(dates.asRead(text, kind), type);
+        Expr.Literal read = new ConstantSeconds(adapter).fitted(dates.asRead(text, kind), type);
         if (kind == ValueKind.TIME) {
             return ClockTimes.constant(read, adapter).orElseGet(() -> adapter.expr(read));
         }
