@@ -276,11 +276,9 @@ final class FunctionAdapter {
     Expr known(Expr.Call call, Expr.Call original) {
         new LostTypes(adapter).refuseCall(call);
         new WholeSeconds(adapter).function(call);
-        Optional<Expr> clock = ClockTimes.ofMoment(call, adapter);
-        if (clock.isPresent()) {
-            return clock.get();
-        }
-        return ofDictionary(new UnitFractions(adapter).call(call).orElse(call), original);
+        return ClockTimes.ofMoment(call, adapter)
+                .orElseGet(
+                        () -> ofDictionary(new UnitFractions(adapter).call(call).orElse(call), original));
     }
 
     private Expr ofDictionary(Expr.Call call, Expr.Call original) {

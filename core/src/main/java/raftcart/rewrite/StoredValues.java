@@ -54,11 +54,7 @@ final class StoredValues {
                 && !(value instanceof Expr.Literal);
         ValueKind column = KindFinder.kind(type);
         if (strict && type instanceof LogicalType.Uuid && kind == ValueKind.TEXT && !isUuid(value)) {
-            TypeName own = adapter.sourceType(type);
-            if (!(adapter.finder.type(own) instanceof LogicalType.Uuid)) {
-                throw new Untranslatable("a text in a column of a type that the source lacks");
-            }
-            return new Expr.Cast(value, own, false, value.span());
+            return uuid(value, type);
         }
         if (!strict || kind == column || column == ValueKind.UNKNOWN) {
             return value;
@@ -102,6 +98,14 @@ final class StoredValues {
                 || kind.isNumber() && (column.isDate() || column == ValueKind.TIME)
                 || kind == ValueKind.BOOLEAN && (column.isDate() || column == ValueKind.TIME)
                 || kind.isDate() && (column == ValueKind.BOOLEAN || column == ValueKind.TIME);
+    }
+
+    private Expr uuid(Expr text, LogicalType type) {
+        TypeName own = adapter.sourceType(type);
+        if (!(adapter.finder.type(own) instanceof LogicalType.Uuid)) {
+            throw new Untranslatable("a text in a column of a type that the source lacks");
+        }
+        return new Expr.Cast(text, own, false, text.span());
     }
 
     private boolean isUuid(Expr value) {
