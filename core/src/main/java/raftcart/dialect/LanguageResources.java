@@ -27,7 +27,19 @@ public final class LanguageResources {
 
     /** The functions of a dialect. */
     public static Supplier<FunctionDictionary> functions(String dialect) {
-        return () -> dictionary(dialect);
+        return new Supplier<>() {
+            private volatile FunctionDictionary known;
+
+            @Override
+            public FunctionDictionary get() {
+                FunctionDictionary found = known;
+                if (found == null) {
+                    found = dictionary(dialect);
+                    known = found;
+                }
+                return found;
+            }
+        };
     }
 
     /** The types of a dialect. */

@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import raftcart.dialect.Language;
@@ -30,8 +31,15 @@ import raftcart.type.LogicalType;
 /** Changes expressions so that they mean on the target what they mean on the source. */
 class ExprAdapter extends QueryMapper {
     /** Functions that are written as comparisons, which some engines do not take for values. */
-    private static final Pattern PREDICATES = Pattern.compile(
-            "starts_with|ends_with|contains|contains_ignoring_case|json_exists|json_has_key|json_valid|regexp_like");
+    private static final Set<String> PREDICATES = Set.of(
+            "starts_with",
+            "ends_with",
+            "contains",
+            "contains_ignoring_case",
+            "json_exists",
+            "json_has_key",
+            "json_valid",
+            "regexp_like");
 
     /** More than the longest statement has characters; what is written twice in many levels comes to more. */
     private static final int MOST = 5_000_000;
@@ -131,9 +139,9 @@ class ExprAdapter extends QueryMapper {
         Expr adapted = adapt(e);
         askedForTrue = before;
         boolean number = lost(SqlFeature.NUMBERS_ARE_CONDITIONS) || !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
-        boolean asks = adapted instanceof Expr.Call call
-                && PREDICATES.matcher(call.function()).matches()
-                && !to.has(SqlFeature.CONDITIONS_ARE_VALUES);
+        boolean asks = !to.has(SqlFeature.CONDITIONS_ARE_VALUES)
+                && adapted instanceof Expr.Call call
+                && PREDICATES.contains(call.function());
         if (KindFinder.isCondition(e) && number || asks) {
             note(FindingCode.CONDITION_ADAPTED, e.span(), "a condition as a value");
             adapted = Truths.asNumber(adapted, e.span());

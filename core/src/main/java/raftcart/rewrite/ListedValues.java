@@ -70,19 +70,19 @@ final class ListedValues {
         if (!adapter.lost(SqlFeature.LISTED_VALUES_ARE_NUMBERS)) {
             return values;
         }
-        boolean years = values.stream().anyMatch(v -> type(v).filter(LogicalType.Year.class::isInstance)
-                .isPresent());
-        if (years) {
-            return values.stream()
-                    .map(v -> v instanceof Expr.Literal l ? constant(l, new LogicalType.Year()) : v)
-                    .toList();
+        LogicalType.Enumeration listed = null;
+        for (Expr value : values) {
+            LogicalType type = type(value).orElse(null);
+            if (type instanceof LogicalType.Year) {
+                return values.stream()
+                        .map(v -> v instanceof Expr.Literal l ? constant(l, type) : v)
+                        .toList();
+            }
+            if (listed == null && type instanceof LogicalType.Enumeration first) {
+                listed = first;
+            }
         }
-        Optional<LogicalType.Enumeration> listed = values.stream()
-                .flatMap(v -> type(v).stream())
-                .filter(LogicalType.Enumeration.class::isInstance)
-                .map(LogicalType.Enumeration.class::cast)
-                .findFirst();
-        return listed.map(l -> besideListed(values, l.values())).orElse(values);
+        return listed == null ? values : besideListed(values, listed.values());
     }
 
     /** Constants in the letters of the list; with one that is not in it, the values are texts to be compared with. */
@@ -159,9 +159,7 @@ final class ListedValues {
 
     /** Enumerations as texts where they are compared with texts that are no constants, which a type of its own refuses. */
     List<Expr> besideTexts(List<Expr> compared) {
-        if (!isOther()
-                || !adapter.to.has(SqlFeature.ENUM_TYPES)
-                || compared.stream().noneMatch(this::isListed)) {
+        if (!isOther() || !adapter.to.has(SqlFeature.ENUM_TYPES) || !hasListed(compared)) {
             return compared;
         }
         List<LogicalType> types = compared.stream()
@@ -216,6 +214,15 @@ final class ListedValues {
                 FindingCode.SYNTAX_CHECK,
                 e.span(),
                 "values are compared by their letters, on the source by their places in the list");
+    }
+
+    private boolean hasListed(List<Expr> values) {
+        for (Expr value : values) {
+            if (isListed(value)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isListed(Expr e) {

@@ -52,9 +52,11 @@ final class LostTypes {
 
     /** Refuses an operator or a function on such a column. */
     void refuse(List<Expr> operands) {
-        operands.stream().flatMap(e -> name(e).stream()).findFirst().ifPresent(n -> {
-            throw new Untranslatable("an operation on " + n + ", a type that the target does not have");
-        });
+        for (Expr e : operands) {
+            name(e).ifPresent(n -> {
+                throw new Untranslatable("an operation on " + n + ", a type that the target does not have");
+            });
+        }
     }
 
     void refuseCall(Expr.Call call) {
@@ -129,22 +131,25 @@ final class LostTypes {
                     case EQUAL, NOT_EQUAL, SAME, DIFFERENT -> true;
                     default -> false;
                 };
-        boolean list = sides.stream().anyMatch(e -> type(e).filter(LogicalType.Array.class::isInstance)
-                .isPresent());
-        if (!equality || list) {
-            refuse(sides);
+        for (Expr e : sides) {
+            if (!equality || type(e).filter(LogicalType.Array.class::isInstance).isPresent()) {
+                refuse(sides);
+            }
         }
         note(sides, span, "compared");
     }
 
     /** Says that such a column is not compared, or sorted, as on the source. */
     void note(List<Expr> expressions, Span span, String done) {
-        expressions.stream()
-                .flatMap(e -> name(e).stream())
-                .findFirst()
-                .ifPresent(n ->
-                        adapter.note(FindingCode.IMPLICIT_CAST, span, n + " is " + done + " as a text on the target"));
-        if (expressions.stream().anyMatch(this::isDocument)) {
+        Optional<String> name = Optional.empty();
+        boolean document = false;
+        for (Expr e : expressions) {
+            name = name.isPresent() ? name : name(e);
+            document |= isDocument(e);
+        }
+        name.ifPresent(
+                n -> adapter.note(FindingCode.IMPLICIT_CAST, span, n + " is " + done + " as a text on the target"));
+        if (document) {
             adapter.note(FindingCode.IMPLICIT_CAST, span, "JSON is " + done + " by its letters on one engine");
         }
     }

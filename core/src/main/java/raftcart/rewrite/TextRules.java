@@ -1,5 +1,6 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -232,23 +233,26 @@ final class TextRules {
 
     /** Says where the blanks at the end of a column of fixed length count on the source only. */
     void padded(List<Expr> texts, String function, Span span) {
-        boolean fixed = texts.stream().map(adapter::facts).anyMatch(f -> f.flatMap(ColumnFacts::type)
-                .filter(t -> t instanceof LogicalType.Char c && c.length() > 1)
-                .isPresent());
-        boolean octets = function.matches("octet_length|bit_length")
+        boolean octets = (function.equals("octet_length") || function.equals("bit_length"))
                 && adapter.to.has(SqlFeature.OCTETS_COUNT_PADDING)
                 && !adapter.from.has(SqlFeature.OCTETS_COUNT_PADDING)
-                && fixed;
+                && areFixed(texts);
         if (octets) {
             adapter.note(
                     FindingCode.PADDING, span, "the blanks at the end of a column of fixed length count on the target");
         }
-        if (fixed && adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED)) {
+        if (adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED) && areFixed(texts)) {
             adapter.note(
                     FindingCode.PADDING,
                     span,
                     "the blanks at the end of a column of fixed length count on the source only");
         }
+    }
+
+    private boolean areFixed(List<Expr> texts) {
+        return texts.stream().map(adapter::facts).anyMatch(f -> f.flatMap(ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Char c && c.length() > 1)
+                .isPresent());
     }
 
     /** Functions that compare texts, where only one of the engines ignores case. */
@@ -360,10 +364,16 @@ final class TextRules {
 
     /** Says where the case of letters, or blanks at the end, count on one engine only. */
     void compared(List<Expr> given, Span span) {
-        List<Expr> expressions = given.stream()
-                .flatMap(e -> e instanceof Expr.Row row ? row.items().stream() : Stream.of(e))
-                .toList();
-        if (expressions.stream().noneMatch(ByteTexts::isAsBytes)) { // which are exact on both engines
+        List<Expr> expressions = new ArrayList<>(given.size());
+        boolean bytes = false; // which are exact on both engines
+        for (Expr e : given) {
+            List<Expr> single = e instanceof Expr.Row row ? row.items() : List.of(e);
+            for (Expr item : single) {
+                expressions.add(item);
+                bytes |= ByteTexts.isAsBytes(item);
+            }
+        }
+        if (!bytes) {
             comparedTexts(expressions, span);
         }
     }
@@ -384,44 +394,46 @@ final class TextRules {
     }
 
     private void comparedTexts(List<Expr> expressions, Span span) {
-        boolean letters = expressions.stream()
-                .anyMatch(e -> e instanceof Expr.Literal l
-                        && l.kind() == LiteralKind.STRING
-                        && l.text().chars().anyMatch(Character::isLetter));
+        boolean letters = false;
+        boolean ends = false;
+        for (Expr e : expressions) {
+            Expr bare = e instanceof Expr.Collate c ? c.value() : e;
+            if (bare instanceof Expr.Literal l && l.kind() == LiteralKind.STRING) {
+                letters |= bare == e && l.text().chars().anyMatch(Character::isLetter);
+                ends |= l.text().endsWith(" ");
+            }
+        }
         if (MadeTexts.mayDiffer(expressions, adapter)) {
             adapter.note(FindingCode.CASE_OF_TEXT, span, "texts that are no column's");
         }
-        boolean blanks = adapter.lost(SqlFeature.IGNORES_PADDING)
-                && expressions.stream()
-                        .map(e -> e instanceof Expr.Collate c ? c.value() : e)
-                        .anyMatch(e -> e instanceof Expr.Literal l
-                                && l.kind() == LiteralKind.STRING
-                                && l.text().endsWith(" "));
-        if (blanks) {
+        if (ends && adapter.lost(SqlFeature.IGNORES_PADDING)) {
             adapter.note(FindingCode.PADDING, span, "a constant that ends in a blank");
         }
-        for (Expr e : expressions.stream()
-                .filter(e -> !isFolded(e, expressions) && !isMeasure(e))
-                .flatMap(TextRules::columns)
-                .toList()) {
-            Optional<ColumnFacts> facts = adapter.facts(e);
-            boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
-            boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
-            boolean untyped = facts.map(f -> f.type().isEmpty()).orElse(false);
-            boolean ignores =
-                    (text || untyped) && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
-            boolean untold = perhaps || text && facts.get().type().isEmpty();
-            if (ignores || untold && adapter.lost(SqlFeature.IGNORES_CASE)) {
-                adapter.note(FindingCode.CASE_OF_TEXT, span, named(e));
+        for (Expr whole : expressions) {
+            if (whole instanceof Expr.Column) {
+                comparedText(whole, expressions, letters, span);
+            } else if (!isFolded(whole, expressions) && !isMeasure(whole)) {
+                for (Expr e : columns(whole).toList()) {
+                    comparedText(e, expressions, letters, span);
+                }
             }
-            boolean padded = text
-                    && facts.get()
-                            .type()
-                            .filter(LogicalType.Char.class::isInstance)
-                            .isPresent();
-            if (padded && adapter.lost(SqlFeature.IGNORES_PADDING) && !arePadded(expressions)) {
-                adapter.note(FindingCode.PADDING, span, named(e));
-            }
+        }
+    }
+
+    private void comparedText(Expr e, List<Expr> expressions, boolean letters, Span span) {
+        Optional<ColumnFacts> facts = adapter.facts(e);
+        boolean text = facts.map(f -> f.kind() == ValueKind.TEXT).orElse(false);
+        boolean perhaps = letters && e instanceof Expr.Column && adapter.kind(e) == ValueKind.UNKNOWN;
+        boolean untyped = facts.map(f -> f.type().isEmpty()).orElse(false);
+        boolean ignores = (text || untyped) && facts.get().ignoresCase() && !adapter.to.has(SqlFeature.IGNORES_CASE);
+        boolean untold = perhaps || text && facts.get().type().isEmpty();
+        if (ignores || untold && adapter.lost(SqlFeature.IGNORES_CASE)) {
+            adapter.note(FindingCode.CASE_OF_TEXT, span, named(e));
+        }
+        boolean padded = text
+                && facts.get().type().filter(LogicalType.Char.class::isInstance).isPresent();
+        if (padded && adapter.lost(SqlFeature.IGNORES_PADDING) && !arePadded(expressions)) {
+            adapter.note(FindingCode.PADDING, span, named(e));
         }
     }
 

@@ -1,7 +1,6 @@
 package raftcart.sql;
 
-import java.util.Locale;
-import java.util.Set;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** Keeps the passwords that stand in statements out of what is shown and kept; what else they say stays. */
@@ -28,23 +27,22 @@ public final class Passwords {
     private static final Pattern OF_CLIENT = Pattern.compile("(?i)^(\\s*conn(?:ect)?\\s+[^/\\s]+/)[^@\\s]+");
 
     /** With which the statements of {@link #MAY_HAVE} begin: most have another, which is found out at once. */
-    private static final Set<String> FIRST_WORDS =
-            Set.of("create", "alter", "grant", "set", "change", "conn", "connect", "engine", "connection");
-
-    private static final int LONGEST_FIRST_WORD = 10;
+    private static final List<String> FIRST_WORDS =
+            List.of("create", "alter", "grant", "set", "change", "conn", "engine");
 
     private Passwords() {}
 
-    private static String firstWord(String statement) {
+    private static boolean mayHave(String statement) {
         int start = 0;
         while (start < statement.length() && !isWordPart(statement.charAt(start))) {
             start++;
         }
-        int end = start;
-        while (end < statement.length() && isWordPart(statement.charAt(end)) && end - start <= LONGEST_FIRST_WORD) {
-            end++;
+        for (String word : FIRST_WORDS) {
+            if (statement.regionMatches(true, start, word, 0, word.length())) {
+                return MAY_HAVE.matcher(statement).lookingAt();
+            }
         }
-        return statement.substring(start, end).toLowerCase(Locale.ROOT);
+        return false;
     }
 
     private static boolean isWordPart(char c) {
@@ -53,8 +51,7 @@ public final class Passwords {
 
     /** The statement, or clause of one, with three stars for each password. */
     public static String hidden(String statement) {
-        if (!FIRST_WORDS.contains(firstWord(statement))
-                || !MAY_HAVE.matcher(statement).lookingAt()) {
+        if (!mayHave(statement)) {
             return statement;
         }
         String text = BEHIND_WORDS.matcher(statement).replaceAll("$1'" + HIDDEN + "'");

@@ -16,7 +16,18 @@ public record Name(String text, boolean exact) {
 
     /** The form by which names are looked up: exact names as they are, others in lower case. */
     public String key() {
-        return exact ? text : text.toLowerCase(Locale.ROOT);
+        return exact || isSmall() ? text : text.toLowerCase(Locale.ROOT);
+    }
+
+    /** True for most names, which is seen sooner than their small letters are made. */
+    private boolean isSmall() {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c >= 'A' && c <= 'Z' || c > '~') {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** True for a name whose key is this word in small letters. */
