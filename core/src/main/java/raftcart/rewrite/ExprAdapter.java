@@ -32,14 +32,8 @@ import raftcart.type.LogicalType;
 class ExprAdapter extends QueryMapper {
     /** Functions that are written as comparisons, which some engines do not take for values. */
     private static final Set<String> PREDICATES = Set.of(
-            "starts_with",
-            "ends_with",
-            "contains",
-            "contains_ignoring_case",
-            "json_exists",
-            "json_has_key",
-            "json_valid",
-            "regexp_like");
+            "starts_with ends_with contains contains_ignoring_case json_exists json_has_key json_valid regexp_like"
+                    .split(" "));
 
     /** More than the longest statement has characters; what is written twice in many levels comes to more. */
     private static final int MOST = 5_000_000;
