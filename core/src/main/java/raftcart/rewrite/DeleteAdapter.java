@@ -162,7 +162,8 @@ final class DeleteAdapter {
                 .orElseThrow(() -> new Untranslatable("a DELETE from " + name + ", which is not among its tables"));
     }
 
-    private Statement plainDelete(Statement.Delete delete) {
+    private Statement plainDelete(Statement.Delete given) {
+        Statement.Delete delete = adapter.same() ? given : UnnamedTargets.of(given, adapter);
         changes.enter(delete.table());
         delete.using().forEach(changes::enter);
         TableRef table = adapter.table(delete.table());

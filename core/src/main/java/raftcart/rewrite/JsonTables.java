@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
@@ -15,10 +16,13 @@ import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Name;
+import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
 import raftcart.sql.tree.QueryBody;
 import raftcart.sql.tree.QueryBody.Item;
+import raftcart.sql.tree.QueryBody.Select;
 import raftcart.sql.tree.TableRef;
 import raftcart.sql.tree.TableRef.JsonColumn;
 import raftcart.sql.tree.TypeName;
@@ -48,6 +52,33 @@ final class JsonTables {
                     Scope.ColumnFacts.of(new Knowledge.KnownColumn(column.name(), type, false, false)));
         }
         return new Scope.Relation(json.alias().map(a -> a.name().text()).orElse(""), columns, true);
+    }
+
+    /** Refuses a query that asks for more of the members than their values, such as OPENJSON's keys and types. */
+    static void refuseKeys(Select select) {
+        for (TableRef table :
+                select.from().stream().flatMap(f -> f.leaves().stream()).toList()) {
+            if (table instanceof TableRef.JsonTable json && json.more()) {
+                Name alias = json.alias().map(TableRef.Alias::name).orElse(Name.of(""));
+                Stream.of(
+                                select.items().stream().map(QueryBody.Item::value),
+                                select.where().stream(),
+                                select.having().stream())
+                        .flatMap(s -> s)
+                        .filter(e -> ExprSearch.any(e, c -> c instanceof Expr.Column k && isKey(k.name(), alias)))
+                        .findFirst()
+                        .ifPresent(e -> {
+                            throw new Untranslatable("the keys or types of a document's members");
+                        });
+            }
+        }
+    }
+
+    private static boolean isKey(QualifiedName column, Name table) {
+        boolean said = column.parts().size() == 2 && column.parts().get(0).matches(table);
+        return said
+                ? !column.last().is("value")
+                : column.parts().size() == 1 && column.last().is("key");
     }
 
     TableRef adapt(TableRef.JsonTable json) {

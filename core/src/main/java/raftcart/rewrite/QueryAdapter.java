@@ -270,6 +270,7 @@ class QueryAdapter extends ExprAdapter {
         if (!same()) {
             new TextRules(this).select((Select) given);
             NamedJoins.star((Select) given, this);
+            JsonTables.refuseKeys((Select) given);
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
