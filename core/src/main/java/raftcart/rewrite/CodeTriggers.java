@@ -188,7 +188,9 @@ final class CodeTriggers {
             return Block.of(List.of(body, end), trigger.span());
         }
         List<Statement> all = new ArrayList<>(body.body());
-        all.add(end);
+        if (all.isEmpty() || !(all.get(all.size() - 1) instanceof CodeStatement.Return)) {
+            all.add(end);
+        }
         return body.withBody(all);
     }
 

@@ -19,6 +19,7 @@ import raftcart.sql.tree.CodeStatement.Condition;
 import raftcart.sql.tree.CodeStatement.Declaration;
 import raftcart.sql.tree.CodeStatement.Handler;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
 import raftcart.sql.tree.Query;
@@ -187,6 +188,11 @@ final class PsmCode {
     /** RETURN of what gives no value, which the target has in functions only. */
     private Statement left(CodeStatement.Return returned) {
         leaves = true;
+        if (returned.value()
+                .filter(v -> v instanceof Expr.Literal l && l.kind() == LiteralKind.NULL)
+                .isPresent()) {
+            throw CodeAdapter.at(returned.span(), "a row that a trigger passes over");
+        }
         if (returned.value().isPresent()) {
             adapter.note(FindingCode.SYNTAX_CHECK, returned.span(), "the status that a procedure returns is left out");
         }

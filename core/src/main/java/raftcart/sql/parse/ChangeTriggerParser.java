@@ -29,6 +29,7 @@ final class ChangeTriggerParser {
     private final Parsing parsing;
     private final TokenCursor cursor;
     private final RoutineHeads heads;
+    private Timing timing = Timing.BEFORE;
 
     ChangeTriggerParser(Parsing parsing) {
         this.parsing = parsing;
@@ -46,7 +47,7 @@ final class ChangeTriggerParser {
     private Statement trigger(Span span) {
         QualifiedName name = parsing.qualifiedName();
         boolean said = cursor.peek().isAnyWord("BEFORE", "AFTER", "INSTEAD");
-        Timing timing = said ? heads.timing() : Timing.BEFORE;
+        timing = said ? heads.timing() : Timing.BEFORE;
         List<CodeStatement.Event> events = heads.events(true);
         cursor.expectWords("ON");
         QualifiedName table = parsing.qualifiedName();
@@ -135,19 +136,31 @@ final class ChangeTriggerParser {
     }
 
     private Statement error(Expr raise) {
+        if (passes(raise) && timing == Timing.BEFORE) {
+            return new CodeStatement.Return(Optional.of(Expr.Literal.ofNull()), raise.span());
+        }
         boolean ends = raise instanceof Expr.Call call
                 && call.function().equals("raise")
                 && call.arguments().size() == 2
                 && call.arguments().get(0) instanceof Expr.Column how
                 && ENDING.contains(how.name().last().key());
         if (!ends) {
-            boolean ignores = ExprSearch.any(
-                    raise, e -> e instanceof Expr.Call c && c.function().equals("raise"));
             throw cursor.byHand(
-                    ignores ? "RAISE(IGNORE), which passes over the row" : "a query whose rows nobody gets");
+                    ExprSearch.any(raise, ChangeTriggerParser::passes)
+                            ? "RAISE(IGNORE), which passes over the row"
+                            : "a query whose rows nobody gets");
         }
         Expr message = ((Expr.Call) raise).arguments().get(1);
         return new CodeStatement.Signal(Optional.of("45000"), Optional.of(message), List.of(), raise.span());
+    }
+
+    /** "The RAISE() function": the row stays as it is, without an error. */
+    private static boolean passes(Expr raise) {
+        return raise instanceof Expr.Call call
+                && call.function().equals("raise")
+                && call.arguments().size() == 1
+                && call.arguments().get(0) instanceof Expr.Column how
+                && how.name().last().is("ignore");
     }
 
     private SqlSyntaxException byHand(Span span) {
