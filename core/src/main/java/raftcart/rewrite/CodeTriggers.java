@@ -114,7 +114,7 @@ final class CodeTriggers {
             boolean inside = when.isPresent() && asksForNoRow(trigger);
             Block given = code.whole(session.named(trigger.body()), List.of());
             Block once = isAlone(whole)
-                    ? TriggerGuard.around(given, whole.name().last(), trigger.span())
+                    ? TriggerGuard.around(given, whole.name().last(), given(trigger), trigger.span())
                     : leaving(given, trigger);
             Block body = inside ? guarded(once, when.get()) : once;
             return session.kept(packages.kept(new CodeStatement.CreateTrigger(

@@ -84,20 +84,25 @@ final class TriggerGuard {
         return ((Statement.Merge) change).target().tables().map(TableRef.Table::name);
     }
 
-    /** The body, which is left at once where the trigger is at work already. */
-    static Block around(Block body, Name trigger, Span span) {
+    /** The body, which is left at once, with this row, where the trigger is at work already. */
+    static Block around(Block body, Name trigger, Expr row, Span span) {
         Expr setting = Expr.Literal.string("firing." + trigger.text().toLowerCase(Locale.ROOT));
         Expr working = new Expr.Is(Expr.Call.of("session_text", setting), Truth.NULL, true, span);
         Block inner = (Block)
                 new StatementMapper() {
                     @Override
                     public Statement statement(Statement statement) {
-                        return statement instanceof CodeStatement.Return r
-                                ? new CodeStatement.Jump(false, Optional.of(BODY), Optional.empty(), r.span())
-                                : super.statement(statement);
+                        if (!(statement instanceof CodeStatement.Return r)) {
+                            return super.statement(statement);
+                        }
+                        if (r.value().isPresent()) {
+                            throw CodeAdapter.at(
+                                    r.span(), "a row that a trigger passes over which changes its own table");
+                        }
+                        return new CodeStatement.Jump(false, Optional.of(BODY), Optional.empty(), r.span());
                     }
                 }.statement(body);
-        Statement leaves = new CodeStatement.Return(Optional.of(Expr.Literal.ofNull()), span);
+        Statement leaves = new CodeStatement.Return(Optional.of(row), span);
         return Block.of(
                 List.of(
                         new CodeStatement.If(List.of(new Choice(working, List.of(leaves))), List.of(), span),

@@ -67,6 +67,7 @@ class RoutineExecutionTest {
             for (String target : List.of("postgresql", "mariadb", "hsqldb")) {
                 run(engines, "sqlite", "sqlite", "sqlite", target, "");
             }
+            run(engines, "sqlite-rows", "sqlite", "sqlite", "postgresql", "");
             assertThat(left).as("left to a person").isZero();
             few = true;
             run(engines, "mariadb", "mariadb", "mariadb", "hsqldb", "");
