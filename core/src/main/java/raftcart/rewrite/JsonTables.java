@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.ColumnUse;
 import raftcart.dialect.SqlFeature;
@@ -55,23 +54,22 @@ final class JsonTables {
     }
 
     /** Refuses a query that asks for more of the members than their values, such as OPENJSON's keys and types. */
-    static void refuseKeys(Select select) {
-        for (TableRef table :
-                select.from().stream().flatMap(f -> f.leaves().stream()).toList()) {
-            if (table instanceof TableRef.JsonTable json && json.more()) {
-                Name alias = json.alias().map(TableRef.Alias::name).orElse(Name.of(""));
-                Stream.of(
-                                select.items().stream().map(QueryBody.Item::value),
-                                select.where().stream(),
-                                select.having().stream())
-                        .flatMap(s -> s)
-                        .filter(e -> ExprSearch.any(e, c -> c instanceof Expr.Column k && isKey(k.name(), alias)))
-                        .findFirst()
-                        .ifPresent(e -> {
-                            throw new Untranslatable("the keys or types of a document's members");
-                        });
-            }
-        }
+    static void refuseKeys(Query query) {
+        List<TableRef> tables = query.body() instanceof Select select ? select.from() : List.of();
+        tables.stream()
+                .flatMap(t -> t.leaves().stream())
+                .filter(t -> t instanceof TableRef.JsonTable json && json.more())
+                .map(t -> ((TableRef.JsonTable) t)
+                        .alias()
+                        .map(TableRef.Alias::name)
+                        .orElse(Name.of("")))
+                .filter(alias -> ExprSearch.any(
+                        new Expr.Subquery(query, query.span()),
+                        e -> e instanceof Expr.Column column && isKey(column.name(), alias)))
+                .findFirst()
+                .ifPresent(alias -> {
+                    throw new Untranslatable("the keys or types of a document's members");
+                });
     }
 
     private static boolean isKey(QualifiedName column, Name table) {

@@ -43,6 +43,9 @@ class QueryAdapter extends ExprAdapter {
 
     @Override
     public Query query(Query original) {
+        if (!same()) {
+            JsonTables.refuseKeys(original);
+        }
         return instants.apart(() -> inOwnScope(original));
     }
 
@@ -270,7 +273,6 @@ class QueryAdapter extends ExprAdapter {
         if (!same()) {
             new TextRules(this).select((Select) given);
             NamedJoins.star((Select) given, this);
-            JsonTables.refuseKeys((Select) given);
         }
         List<Item> items = select.items().isEmpty()
                 ? List.of(Item.of(Expr.Literal.ofNull()))
