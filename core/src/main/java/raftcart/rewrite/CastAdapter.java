@@ -166,7 +166,9 @@ final class CastAdapter {
             return numberOfTruth(cast);
         }
         boolean same = adapter.from.name().equals(adapter.to.name());
-        Expr fitted = same ? cast.value() : new SecondFractions(adapter).fitted(cast.value(), wanted(cast));
+        Expr fitted = same || adapter.to.has(SqlFeature.DATES_ARE_TEXTS) // for which WholeSeconds sees to it
+                ? cast.value()
+                : new SecondFractions(adapter).fitted(cast.value(), wanted(cast));
         Expr value = adapter.expr(fitted);
         if (same) {
             return new Expr.Cast(value, cast.type(), cast.safe(), cast.span());

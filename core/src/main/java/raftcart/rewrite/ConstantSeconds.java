@@ -16,6 +16,7 @@ import raftcart.type.LogicalType;
 /** Constant moments that have more digits of their second than there is room for. */
 final class ConstantSeconds {
     private static final BigDecimal MINUTE = new BigDecimal(60);
+    private static final int LAST_YEAR = 9999;
     private static final Pattern DAY_AND_TIME = Pattern.compile("(\\d{4}-\\d\\d-\\d\\d) .*");
     private static final Pattern CLOCK = Pattern.compile("(.*?)(\\d\\d:\\d\\d):(\\d\\d[.]\\d+)(.*)");
 
@@ -64,6 +65,9 @@ final class ConstantSeconds {
         if (!clock.group(1).isBlank()) {
             String day = DateTexts.twoDigits(clock.group(1).replace('T', ' ')).strip();
             LocalDateTime next = LocalDate.parse(day).atTime(time).plusMinutes(1);
+            if (next.getYear() > LAST_YEAR) {
+                throw new DateTimeParseException("behind the end of the calendar", day, 0);
+            }
             return next.toLocalDate() + " " + next.toLocalTime();
         }
         LocalTime next = time.plusMinutes(1);

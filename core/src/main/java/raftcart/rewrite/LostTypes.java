@@ -131,10 +131,12 @@ final class LostTypes {
                     case EQUAL, NOT_EQUAL, SAME, DIFFERENT -> true;
                     default -> false;
                 };
+        boolean list = false;
         for (Expr e : sides) {
-            if (!equality || type(e).filter(LogicalType.Array.class::isInstance).isPresent()) {
-                refuse(sides);
-            }
+            list |= type(e).filter(LogicalType.Array.class::isInstance).isPresent();
+        }
+        if (!equality || list) {
+            refuse(sides);
         }
         note(sides, span, "compared");
     }

@@ -29,6 +29,10 @@ final class SecondFractions {
         if (value instanceof Expr.Literal moment) {
             return new ConstantSeconds(adapter).fitted(moment, type);
         }
+        if (value instanceof Expr.Subquery single) {
+            List<Scope.ColumnFacts> columns = adapter.finder.columns(single.query(), adapter.scope);
+            return columns.size() == 1 && mayHave(columns.get(0)) > room ? cut(value, type, room) : value;
+        }
         boolean text = room < MOST_DIGITS && adapter.kind(value) == ValueKind.TEXT;
         if (text && !(type instanceof LogicalType.Timestamp)) {
             return cut(value, type, room);
@@ -47,18 +51,30 @@ final class SecondFractions {
 
     /** The same for what a query selects. */
     Expr fitted(Expr value, Scope.ColumnFacts facts, LogicalType type) {
-        boolean computed = value instanceof Expr.Binary
-                && facts.type().isEmpty()
+        int digits = value instanceof Expr.Binary ? mayHave(facts) : has(facts);
+        return digits > digits(type) ? cut(value, type, digits(type)) : value;
+    }
+
+    /** The digits that a value has; as many as there are for what is computed, of which no type is known. */
+    private int mayHave(Scope.ColumnFacts facts) {
+        boolean computed = facts.type().isEmpty()
                 && facts.kind() == ValueKind.TIMESTAMP
-                && !adapter.from.has(SqlFeature.DATES_HAVE_TIME) // nearly all moments of such a source are whole
-                && digits(type) < MOST_DIGITS;
-        return computed || has(facts) > digits(type) ? cut(value, type, digits(type)) : value;
+                && !adapter.from.has(SqlFeature.DATES_HAVE_TIME); // nearly all moments of such a source are whole
+        return computed ? MOST_DIGITS : has(facts);
     }
 
     private Expr cut(Expr value, LogicalType type, int room) {
         boolean date = isDate(room, adapter);
         boolean cuts = cuts(room, adapter);
-        if (cuts == adapter.to.has(SqlFeature.FRACTIONS_ARE_CUT) || isFitted(value)) {
+        boolean keeps = digits(TargetTypes.chosen(type, adapter.to)) > room;
+        if (isFitted(value) || !keeps && cuts == adapter.to.has(SqlFeature.FRACTIONS_ARE_CUT)) {
+            return value;
+        }
+        if (keeps && !cuts) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    value.span(),
+                    "the target keeps digits of a second that the source rounds off");
             return value;
         }
         boolean timestamp = type instanceof LogicalType.Timestamp;

@@ -13,7 +13,8 @@ import raftcart.type.LogicalType;
 
 /** Moments on SQLite, whose functions for them give whole seconds ("Date And Time Functions"). */
 final class WholeSeconds {
-    private static final Pattern MOMENT = Pattern.compile("\\d{4}-\\d\\d-\\d\\d[ T](\\d\\d:\\d\\d:\\d\\d(?:[.]\\d+)?)");
+    private static final Pattern MOMENT = Pattern.compile(
+            "\\d{4}-\\d\\d-\\d\\d[ T](\\d\\d:\\d\\d:\\d\\d(?:[.]\\d+)?)(?: ?[+-]\\d\\d(?::?\\d\\d)?|Z)?");
 
     private final ExprAdapter adapter;
 
@@ -49,13 +50,19 @@ final class WholeSeconds {
 
     /** The cast, or the value itself where that is the same; empty where the target's cast does. */
     Optional<Expr> cast(Expr value, ValueKind kind, LogicalType type) {
-        boolean time =
-                type instanceof LogicalType.Time || type instanceof LogicalType.Duration && kind == ValueKind.TIMESTAMP;
-        if (!isText() || !time && !(type instanceof LogicalType.Timestamp t && !t.zoned()) || kind == ValueKind.NULL) {
+        boolean clock = type instanceof LogicalType.Time t && !t.zoned() || type instanceof LogicalType.Duration;
+        boolean moment = clock || type instanceof LogicalType.Timestamp instant && !instant.zoned();
+        if (!isText() || !moment || kind == ValueKind.NULL) {
             return Optional.empty();
         }
         if (value instanceof Expr.Literal constant) {
-            return constant(constant, type);
+            return clock ? clock(constant, type) : constant(constant, type);
+        }
+        boolean perhaps = kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN;
+        if (type instanceof LogicalType.Duration && perhaps) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST, value.span(), "the text stays as it is, with its day if it has one");
+            return Optional.empty();
         }
         boolean fits = adapter.facts(value)
                 .flatMap(Scope.ColumnFacts::type)
@@ -66,26 +73,36 @@ final class WholeSeconds {
         if (fits) {
             return Optional.of(adapter.expr(value));
         }
-        boolean unsaid = kind == ValueKind.TEXT || kind == ValueKind.UNKNOWN;
-        if (unsaid && SecondFractions.digits(type) > 0) {
+        int room = SecondFractions.digits(type);
+        if (perhaps && room > 0) {
             say(value);
-        } else if (!SecondFractions.cuts(SecondFractions.digits(type), adapter)) {
-            dropped(value); // else SecondFractions has said so
+        } else if (room > 0 || !SecondFractions.cuts(room, adapter)) { // else the source cuts it off, too
+            dropped(value);
         }
+        boolean time = type instanceof LogicalType.Time || clock && kind == ValueKind.TIMESTAMP;
         return time ? Optional.of(Expr.Call.of("time_of", adapter.expr(value)).at(value.span())) : Optional.empty();
     }
 
     private Optional<Expr> constant(Expr.Literal constant, LogicalType type) {
         Expr.Literal fitted = new ConstantSeconds(adapter).fitted(constant, type);
-        Matcher moment = MOMENT.matcher(fitted.text());
-        if (type instanceof LogicalType.Time) {
-            return moment.matches()
-                    ? Optional.of(new Expr.Literal(LiteralKind.STRING, moment.group(1), constant.span()))
-                    : Optional.empty();
-        }
-        return constant.kind() == LiteralKind.TIMESTAMP && moment.matches()
+        return constant.kind() == LiteralKind.TIMESTAMP
+                        && MOMENT.matcher(fitted.text()).matches()
                 ? Optional.of(adapter.expr(fitted))
                 : Optional.empty();
+    }
+
+    /** A constant time of day, without the day that may stand before it and the zone behind it. */
+    private Optional<Expr> clock(Expr.Literal constant, LogicalType type) {
+        if (constant.kind() == LiteralKind.NUMBER) {
+            return Optional.of(DateAdapter.timeOfNumber(constant));
+        }
+        Expr.Literal read = constant.kind() == LiteralKind.STRING
+                ? new DateAdapter(adapter).asRead(constant, ValueKind.TIME)
+                : constant;
+        String text = new ConstantSeconds(adapter).fitted(read, type).text();
+        Matcher moment = MOMENT.matcher(text);
+        return Optional.of(
+                new Expr.Literal(LiteralKind.STRING, moment.matches() ? moment.group(1) : text, constant.span()));
     }
 
     private int digits(Expr e) {

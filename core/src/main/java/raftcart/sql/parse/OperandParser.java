@@ -20,6 +20,7 @@ final class OperandParser {
     private static final Pattern HEX_DIGITS = Pattern.compile("[0-9a-fA-F\\s]*");
 
     private static final Pattern BITS = Pattern.compile("[01\\s]*");
+    private static final Pattern BLANKS = Pattern.compile("\\s+");
 
     private final Parsing parsing;
     private final TokenCursor cursor;
@@ -111,7 +112,7 @@ final class OperandParser {
             throw cursor.error("another character than the digits of such a constant");
         }
         Token token = cursor.take();
-        return new Expr.Literal(kind, token.value().replaceAll("\\s", ""), token.span());
+        return new Expr.Literal(kind, BLANKS.matcher(token.value()).replaceAll(""), token.span());
     }
 
     /** Strings that stand beside each other are one. */
