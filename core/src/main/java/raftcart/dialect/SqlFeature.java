@@ -77,6 +77,8 @@ public enum SqlFeature {
     CASTS_UNQUOTE_JSON,
     /** A part of a document that is JSON's null is the text null. */
     JSON_NULL_IS_TEXT,
+    /** Place 0 of a part that is no list is the part itself in a path ($[0] of an object; SQL/JSON's lax mode). */
+    JSON_PATHS_WRAP,
     /** Intervals are added to dates with + and -. */
     INTERVALS,
     /** A date plus an interval is a timestamp. */

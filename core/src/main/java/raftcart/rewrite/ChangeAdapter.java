@@ -35,9 +35,7 @@ final class ChangeAdapter {
     List<Query.CommonTable> with(List<Query.CommonTable> tables) {
         List<Query.CommonTable> adapted = new ArrayList<>();
         for (Query.CommonTable table : tables) {
-            adapter.scope.addCommonTable(
-                    table.name(),
-                    adapter.finder.relation(table.name().text(), table.query(), table.columns(), adapter.scope));
+            adapter.scope.addCommonTable(table, adapter.finder);
             adapted.add(
                     new Query.CommonTable(table.name(), table.columns(), adapter.query(table.query()), table.hint()));
         }

@@ -46,6 +46,9 @@ final class JsonPaths {
         }
         Part part = part(binary)
                 .orElseThrow(() -> new Untranslatable("a part of a JSON document that is not named by a constant"));
+        boolean path =
+                constant(binary.right()) instanceof Expr.Literal l && l.text().startsWith("$");
+        wrapped(part, path && adapter.from.has(SqlFeature.JSON_PATHS_WRAP), binary.span());
         return get(part, text, binary.span());
     }
 
@@ -60,6 +63,7 @@ final class JsonPaths {
         }
         String path = ((Expr.Literal) call.arguments().get(1)).text();
         boolean bare = !path.startsWith("$");
+        wrapped(new Part(call, path), adapter.from.has(SqlFeature.JSON_PATHS_WRAP), call.span());
         boolean nulls =
                 text && adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT) && !adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT);
         return bare || nulls || isWild(path)
@@ -91,6 +95,18 @@ final class JsonPaths {
                         cast.safe(),
                         cast.span())
                 : cast;
+    }
+
+    /** Says that place 0 of an object or single value is itself on one side, and nothing on the other. */
+    private void wrapped(Part part, boolean wraps, Span span) {
+        boolean wrapsThere = adapter.to.has(SqlFeature.JSON_PATHS_WRAP);
+        if (part.path().contains("[0]") && wraps != wrapsThere) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    span,
+                    "place 0 of what is no list is NULL on the " + (wraps ? "target" : "source")
+                            + ", and itself on the " + (wraps ? "source" : "target"));
+        }
     }
 
     private static boolean isWild(String path) {

@@ -364,21 +364,27 @@ final class KindFinder {
 
     private Given given(Query query, Scope outer) {
         Scope with = new Scope(Optional.of(outer));
-        for (Query.CommonTable table : query.with()) {
-            with.addCommonTable(table.name(), relation(table.name().text(), table.query(), table.columns(), with));
-        }
+        query.with().forEach(t -> with.addCommonTable(t, this));
         return given(query.body(), with);
     }
 
     private Given given(QueryBody body, Scope outer) {
         if (body instanceof QueryBody.SetOperation set) {
-            return given(set.left(), outer);
+            Given left = given(set.left(), outer);
+            return new Given(
+                    UnionColumns.of(
+                            set.kind(), left.all(), given(set.right(), outer).all()),
+                    left.named());
         }
         if (body instanceof QueryBody.Nested nested) {
             return given(nested.query(), outer);
         }
         if (body instanceof QueryBody.Values values) {
-            return new Given(ValuesColumns.facts(values.rows().get(0), language, e -> kind(e, outer)), List.of());
+            return new Given(
+                    UnionColumns.ofRows(values.rows().stream()
+                            .map(r -> ValuesColumns.facts(r, language, e -> kind(e, outer)))
+                            .toList()),
+                    List.of());
         }
         Scope scope = new Scope(Optional.of(outer));
         QueryBody.Select select = (QueryBody.Select) body;
@@ -467,18 +473,9 @@ final class KindFinder {
         } else if (table instanceof TableRef.JsonTable json) {
             scope.add(JsonTables.relation(json, this));
         } else {
-            scope.add(new Relation(alias(table), Map.of(), false));
+            String name = table.alias().map(a -> a.name().text()).orElse("");
+            scope.add(new Relation(name, Map.of(), false));
         }
-    }
-
-    private static String alias(TableRef table) {
-        if (table instanceof TableRef.Function f) {
-            return f.alias().map(a -> a.name().text()).orElse("");
-        }
-        if (table instanceof TableRef.Pivot p) {
-            return p.alias().map(a -> a.name().text()).orElse("");
-        }
-        return ((TableRef.Unpivot) table).alias().map(a -> a.name().text()).orElse("");
     }
 
     Relation relation(String name, Query query, List<Name> names, Scope outer) {

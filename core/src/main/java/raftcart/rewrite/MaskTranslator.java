@@ -295,6 +295,9 @@ final class MaskTranslator {
                     call.span(),
                     "names of days and months can differ in language, case and padding");
         }
+        if (field == Field.HALF && isWords(adapter.from.masks()) && !given.matches("[AP]M")) {
+            adapter.note(FindingCode.FORMAT_MASK, call.span(), "AM and PM come in capitals and without points");
+        }
         if (field.in(target).isEmpty()) {
             return without(given, call);
         }

@@ -1,5 +1,8 @@
 package raftcart.rewrite;
 
+import java.util.EnumSet;
+import java.util.Set;
+import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -8,6 +11,9 @@ import raftcart.sql.tree.UnaryOperator;
 
 /** Values that are certainly not NULL. */
 final class NeverNull {
+    private static final Set<BinaryOperator> SUMS =
+            EnumSet.of(BinaryOperator.ADD, BinaryOperator.SUBTRACT, BinaryOperator.MULTIPLY);
+
     private NeverNull() {}
 
     static boolean is(Expr e, Scope scope) {
@@ -27,7 +33,29 @@ final class NeverNull {
             return choice.otherwise().filter(o -> is(o, scope)).isPresent()
                     && choice.branches().stream().allMatch(b -> is(b.result(), scope));
         }
+        if (e instanceof Expr.Binary sum && SUMS.contains(sum.operator())) {
+            return isWhole(sum.left(), scope) && isWhole(sum.right(), scope);
+        }
+        if (e instanceof Expr.Concat concat) {
+            return concat.nullIsEmpty()
+                    ? concat.parts().stream().anyMatch(p -> p instanceof Expr.Literal l && isText(l))
+                    : concat.parts().stream().allMatch(p -> is(p, scope));
+        }
         return isRank(e) || e instanceof Expr.CurrentTime || isTrueOrFalse(e);
+    }
+
+    private static boolean isText(Expr.Literal literal) {
+        return literal.kind() == LiteralKind.STRING && !literal.text().isEmpty();
+    }
+
+    /** True for a whole number that is never NULL; sums of others may leave their range, which gives NULL on some engines. */
+    private static boolean isWhole(Expr e, Scope scope) {
+        boolean whole = e instanceof Expr.Column column
+                ? scope.column(column.name())
+                        .filter(c -> c.kind() == ValueKind.INTEGER)
+                        .isPresent()
+                : e instanceof Expr.Literal literal && literal.kind() == LiteralKind.NUMBER && literal.isDigits(9);
+        return whole && is(e, scope);
     }
 
     /** Counts, row numbers and numbers at random are never NULL. */

@@ -78,8 +78,7 @@ class QueryAdapter extends ExprAdapter {
             for (CommonTable given : query.with()) {
                 boolean itself = !same() && mentions(given.query().body(), given);
                 CommonTable table = itself ? RecursiveColumns.ofQueries(given) : given;
-                scope.addCommonTable(
-                        table.name(), finder.relation(table.name().text(), table.query(), table.columns(), scope));
+                scope.addCommonTable(table, finder);
                 boolean own = readsItself(table, query.recursive());
                 recursive |= own;
                 List<Name> columns = own && table.columns().isEmpty() ? recursiveColumns(table) : table.columns();

@@ -12,6 +12,8 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
+import raftcart.sql.tree.Query;
+import raftcart.sql.tree.QueryBody;
 import raftcart.type.LogicalType;
 
 /** The tables whose columns can be named at a place of a query, and those of the queries around it. */
@@ -115,6 +117,16 @@ final class Scope {
     private void forget() {
         kinds.clear();
         found.clear();
+    }
+
+    /** Adds a common table, whose own query may read it, and then sees what its first part gives. */
+    void addCommonTable(Query.CommonTable table, KindFinder finder) {
+        String name = table.name().text();
+        if (table.query().body() instanceof QueryBody.SetOperation set && set.all()) {
+            Query first = table.query().withBody(set.left());
+            addCommonTable(table.name(), finder.relation(name, first, table.columns(), this));
+        }
+        addCommonTable(table.name(), finder.relation(name, table.query(), table.columns(), this));
     }
 
     void addCommonTable(Name name, Relation relation) {

@@ -42,7 +42,7 @@ final class TextEnds {
             return Optional.empty();
         }
         if (length instanceof Expr.Literal l && l.text().startsWith("-")) {
-            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " with a length below zero");
+            return Optional.of(allBut(call, l, counts));
         }
         if (!(length instanceof Expr.Binary difference) || difference.operator() != BinaryOperator.SUBTRACT) {
             return Optional.empty();
@@ -59,6 +59,25 @@ final class TextEnds {
                 .at(call.span());
         return Optional.of(
                 call.with(call.function(), List.of(adapter.expr(call.arguments().get(0)), some)));
+    }
+
+    /** All but the characters of the other end. */
+    private Expr allBut(Expr.Call call, Expr.Literal length, boolean counts) {
+        if (counts || !length.text().matches("-\\d{1,9}")) {
+            throw new Untranslatable(call.function().toUpperCase(Locale.ROOT) + " with a length below zero");
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "all but the characters of the other end");
+        Expr text = adapter.expr(call.arguments().get(0));
+        Expr all = Expr.Call.of("char_length", text).at(call.span());
+        Expr rest = new Expr.Binary(
+                BinaryOperator.SUBTRACT,
+                all,
+                Expr.Literal.number(Long.parseLong(length.text().substring(1))),
+                call.span());
+        // Whichever of the two the target has: a text that is NULL gives NULL whatever the length.
+        String greatest = adapter.writes("greatest") ? "greatest" : "greatest_skip_nulls";
+        Expr some = Expr.Call.of(greatest, rest, Expr.Literal.number(0)).at(call.span());
+        return call.with(call.function(), List.of(text, some)).at(call.span());
     }
 
     /** A constant start before the first character, which engines take for it, for nothing, or count with. */

@@ -233,13 +233,18 @@ final class TextRules {
 
     /** Says where the blanks at the end of a column of fixed length count on the source only. */
     void padded(List<Expr> texts, String function, Span span) {
-        boolean octets = (function.equals("octet_length") || function.equals("bit_length"))
-                && adapter.to.has(SqlFeature.OCTETS_COUNT_PADDING)
-                && !adapter.from.has(SqlFeature.OCTETS_COUNT_PADDING)
-                && areFixed(texts);
-        if (octets) {
+        boolean octets = function.equals("octet_length") || function.equals("bit_length");
+        boolean there = adapter.to.has(SqlFeature.OCTETS_COUNT_PADDING);
+        boolean lost = adapter.from.has(SqlFeature.OCTETS_COUNT_PADDING)
+                && !there
+                && !adapter.to.has(SqlFeature.CHARACTERS_ARE_PADDED);
+        boolean more = there && !adapter.from.has(SqlFeature.OCTETS_COUNT_PADDING);
+        if (octets && (lost || more) && areFixed(texts)) {
             adapter.note(
-                    FindingCode.PADDING, span, "the blanks at the end of a column of fixed length count on the target");
+                    FindingCode.PADDING,
+                    span,
+                    "the blanks at the end of a column of fixed length count on the "
+                            + (more ? "target" : "source only"));
         }
         if (adapter.lost(SqlFeature.CHARACTERS_ARE_PADDED) && areFixed(texts)) {
             adapter.note(

@@ -38,6 +38,7 @@ public final class Db2Language {
     private static final Set<SqlFeature> FEATURES = FeatureSets.without(
             FeatureSets.with(
                     SqlFeature.HANDLERS_KEEP_CHANGES,
+                    SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.BLOCKS_HANDLE,
                     SqlFeature.LOOPS_OVER_ROWS,
                     SqlFeature.CODE_ENDS_TRANSACTIONS,

@@ -128,6 +128,7 @@ public final class OracleLanguage {
                     SqlFeature.JSON_TABLE,
                     SqlFeature.JSON_COLUMNS_SAY_FORMAT,
                     SqlFeature.JSON_PATHS_TAKE_ONE_FOR_MANY,
+                    SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.SEQUENCES_GIVE_TO_SELECT,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.ROW_NUMBERS,

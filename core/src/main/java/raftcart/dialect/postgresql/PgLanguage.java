@@ -106,6 +106,7 @@ public final class PgLanguage {
                     SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,
+                    SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.ARRAYS_OVER_WINDOWS,

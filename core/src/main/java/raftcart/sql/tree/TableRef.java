@@ -10,6 +10,11 @@ public sealed interface TableRef {
     /** Where it was read. */
     Span span();
 
+    /** The name by which it is called here; empty for a join, which has none. */
+    default Optional<Alias> alias() {
+        return Optional.empty();
+    }
+
     /** What is joined here, from left to right; this alone where it is no join. */
     default List<TableRef> leaves() {
         return this instanceof Join join

@@ -111,7 +111,7 @@ ORDER BY CASE WHEN k IS NULL THEN 1 ELSE 0 END, k, CASE WHEN ts IS NULL THEN 0 E
 -- SELECT id, doc->'a'->>'b', doc #>> '{a,b}', doc @> '{"a":1}', doc ? 'a', tags[1], tags[1:2], 'x' = ANY(tags), ARRAY[1,2] || 3, array_length(tags, 1), unnest(tags), jsonb_array_elements(doc), (p).x FROM telescope
 -- RC0602 by hand: No counterpart on the target: the interval '5 min'
 -- SELECT ts::date, ts AT TIME ZONE 'UTC', date_trunc('month', ts), EXTRACT(epoch FROM ts), age(ts), ts + interval '1 month 2 days', ts - '1 hour'::interval, to_char(ts, 'YYYY-MM-DD"T"HH24:MI:SS'), now() - ts > interval '5 min', date_part('year', ts), make_date(2020,1,1), justify_days(iv), (ts, ts) OVERLAPS (ts, ts), 'infinity'::timestamp FROM telescope
--- RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT name ILIKE '%a%', name ~* 'x', name !~ 'y', name SIMILAR TO '(a|b)%', regexp_replace(name, 'a', 'b', 'gi'), split_part(name, ',', 1), string_agg(name, ',' ORDER BY name) FILTER (WHERE bo), array_agg(DISTINCT id), position('a' in name), substring(name from 2 for 3), overlay(name placing 'x' from 1), trim(both 'x' from name), left(name, -1), format('%s-%s', a, b), initcap(name), translate(name, 'a', 'b'), md5(name), encode(b, 'hex'), quote_ident(name), concat(a, NULL), a || NULL, repeat('a', 3), lpad(name, 5), chr(65), starts_with(name, 'a'), string_to_array(name, ',') FROM telescope
 SELECT
     COALESCE(a, b),
@@ -308,7 +308,7 @@ SELECT 6 AS behind_code;
 -- 47:24: RC0609 adapted: Said in other words: a star for each table
 -- 48:1: RC0602 by hand: No counterpart on the target: a function that gives rows, among the columns
 -- 49:225: RC0602 by hand: No counterpart on the target: the interval '5 min'
--- 50:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- 50:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 51:271: RC0609 adapted: Said in other words: rows among the columns as a table
 -- 51:271: RC0609 adapted: Said in other words: a series as a table of the engine
 -- 51:38: RC0609 adapted: Said in other words: greatest_skip_nulls in other words

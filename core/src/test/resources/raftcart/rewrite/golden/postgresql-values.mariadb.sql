@@ -124,7 +124,7 @@ WITH RECURSIVE r AS (SELECT 1 n UNION ALL SELECT n + 1 FROM r WHERE n < 10) SELE
 -- WITH del AS (DELETE FROM frame WHERE a < 0 RETURNING *) SELECT count(*) FROM del
 SELECT CASE WHEN bo THEN 'y' ELSE 'n' END, CAST(bo AS signed), NOT bo, bo = TRUE, bo IS TRUE
 FROM frame;
--- RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- SELECT split_part(s, '-', 1), position('a' in s), strpos(s, 'a'), substring(s from 2 for 3), substring(s from '[0-9]+'), left(s, -1), right(s, 2), initcap(s), lpad(s, 5), repeat(s, 2), translate(s, 'ab', 'xy'), trim(both 'x' from s), btrim(s), md5(s), length(s), reverse(s), regexp_replace(s, 'a', 'b', 'g'), concat(s, NULL, a), concat_ws('-', s, a), quote_literal(s), chr(65), ascii(s), format('%s-%s', s, a) FROM frame
 SELECT
     ROUND(b, 1),
@@ -221,6 +221,7 @@ CREATE TABLE p (
 -- 11:1: RC0609 adapted: Said in other words: DISTINCT ON as a query around the query
 -- 12:127: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 14:30: RC0611 adapted: NULLs sorted as on the source: NULLs last
+-- 15:26: RC0607 check: Function with a difference: place 0 of what is no list is NULL on the source, and itself on the target
 -- 15:63: RC0608 adapted: Function spelled otherwise: jsonb_array_length means json_array_length
 -- 15:56: RC0607 check: Function with a difference: json_has_key: a text in an array of arrays counts on the target
 -- 16:22: RC0609 adapted: Said in other words: the parts of a document as rows
@@ -238,7 +239,7 @@ CREATE TABLE p (
 -- 25:1: RC0609 adapted: Said in other words: a query for each of the groupings
 -- 26:15: RC0609 adapted: Said in other words: the names of columns inside of the query
 -- 28:14: RC0602 by hand: No counterpart on the target: a WITH that changes rows
--- 30:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- 30:1: RC0602 by hand: No counterpart on the target: the function initcap with 1 argument(s) has no counterpart in mariadb
 -- 31:144: RC0607 check: Function with a difference: width_bucket: the lower bound is taken to be the first
 -- 32:1: RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in mariadb
 -- 33:47: RC0607 check: Function with a difference: a time zone by its name: NULL on a server whose tables of time zones are empty

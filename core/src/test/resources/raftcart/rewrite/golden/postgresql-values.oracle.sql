@@ -126,7 +126,7 @@ SELECT
         WHEN NOT CASE WHEN bo = 1 THEN 1 ELSE 0 END = 1 THEN 0
     END
 FROM frame;
--- RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
 -- SELECT split_part(s, '-', 1), position('a' in s), strpos(s, 'a'), substring(s from 2 for 3), substring(s from '[0-9]+'), left(s, -1), right(s, 2), initcap(s), lpad(s, 5), repeat(s, 2), translate(s, 'ab', 'xy'), trim(both 'x' from s), btrim(s), md5(s), length(s), reverse(s), regexp_replace(s, 'a', 'b', 'g'), concat(s, NULL, a), concat_ws('-', s, a), quote_literal(s), chr(65), ascii(s), format('%s-%s', s, a) FROM frame
 SELECT
     ROUND(b, 1),
@@ -261,7 +261,7 @@ CREATE TABLE p (
 -- 29:72: RC0614 adapted: Condition made explicit: a truth value as a condition
 -- 29:75: RC0609 adapted: Said in other words: IS TRUE as a choice
 -- 29:75: RC0614 adapted: Condition made explicit: a condition as a value
--- 30:1: RC0602 by hand: No counterpart on the target: LEFT with a length below zero
+-- 30:1: RC0602 by hand: No counterpart on the target: the function reverse with 1 argument(s) has no counterpart in oracle
 -- 32:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 32:45: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31 00:00:00
 -- 32:87: RC0608 adapted: Function spelled otherwise: to_timestamp means instant_of_epoch

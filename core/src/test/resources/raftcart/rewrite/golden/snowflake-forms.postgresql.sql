@@ -236,6 +236,7 @@ SELECT 6 AS behind_code;
 -- 25:23: RC0602 by hand: No counterpart on the target: tables that swap their names
 -- 27:1: RC0502 adapted: Storage clauses left out: CLUSTER BY (d)
 -- 28:1: RC0627 check: Said in other words, with a difference: left out, though it changes what statements mean: ALTER SESSION SET TIMEZONE = 'UTC'
+-- 29:28: RC0607 check: Function with a difference: place 0 of what is no list is NULL on the source, and itself on the target
 -- 29:57: RC0606 check: Function is not in the dictionary: GET
 -- 29:90: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 29:113: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object

@@ -221,6 +221,7 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 42:8: RC0627 check: Said in other words, with a difference: NULL for what is no number; one that is too great for the type is refused
 -- 45:8: RC0608 adapted: Function spelled otherwise: TO_VARCHAR means text_of
 -- 48:8: RC0608 adapted: Function spelled otherwise: TO_DOUBLE means float_of
+-- 54:21: RC0607 check: Function with a difference: place 0 of what is no list is NULL on the source, and itself on the target
 -- 57:8: RC0608 adapted: Function spelled otherwise: PARSE_JSON means json_of_text
 -- 58:8: RC0608 adapted: Function spelled otherwise: OBJECT_CONSTRUCT means json_object
 -- 59:8: RC0608 adapted: Function spelled otherwise: ARRAY_CONSTRUCT means json_array
