@@ -430,6 +430,8 @@ public enum SqlFeature {
     RECURSION_NAMES_COLUMNS,
     /** The order of a UNION names its columns by their places. */
     UNION_ORDER_BY_PLACE,
+    /** A column of a set operation has a name only if all parts call it alike. */
+    UNION_NAMES_AGREE,
     /** An alias of a query in FROM may name its columns. */
     DERIVED_COLUMN_NAMES,
     /** A quotient has four digits more than the dividend. */

@@ -140,18 +140,7 @@ final class ConcatAdapter {
         if (same() || kind == ValueKind.TEXT || kind == ValueKind.NULL) {
             return adapted;
         }
-        boolean zeros = kind == ValueKind.DECIMAL
-                && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
-        if (zeros
-                || kind == ValueKind.FLOAT
-                || Digits.isExponential(part)
-                || kind == ValueKind.TIMESTAMP
-                || kind == ValueKind.DATE) {
-            adapter.note(
-                    FindingCode.IMPLICIT_CAST,
-                    part.span(),
-                    "engines spell this kind of value as a text in different ways");
-        }
+        noteSpelling(part, adapter);
         boolean wantsText =
                 adapter.to.has(SqlFeature.PLUS_CONCATENATES) || adapter.to.has(SqlFeature.KEYS_SAY_NOT_NULL);
         if (kind == ValueKind.UNKNOWN
@@ -160,6 +149,24 @@ final class ConcatAdapter {
             return new Expr.Cast(adapted, adapter.castType(new LogicalType.Text(0)), false, part.span());
         }
         return kind == ValueKind.UNKNOWN || !wantsText ? adapted : toText(adapted, kind);
+    }
+
+    /** Says where a value becomes a text that is not the same one on each engine. */
+    static void noteSpelling(Expr part, ExprAdapter adapter) {
+        ValueKind kind = adapter.kind(part);
+        boolean zeros = kind == ValueKind.DECIMAL
+                && adapter.from.has(SqlFeature.NUMBERS_SHOWN_SHORT) != adapter.to.has(SqlFeature.NUMBERS_SHOWN_SHORT);
+        boolean differs = zeros
+                || kind == ValueKind.FLOAT
+                || Digits.isExponential(part)
+                || kind == ValueKind.TIMESTAMP
+                || kind == ValueKind.DATE;
+        if (differs && !adapter.from.name().equals(adapter.to.name())) {
+            adapter.note(
+                    FindingCode.IMPLICIT_CAST,
+                    part.span(),
+                    "engines spell this kind of value as a text in different ways");
+        }
     }
 
     private Expr toText(Expr adapted, ValueKind kind) {

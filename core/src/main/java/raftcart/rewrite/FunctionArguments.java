@@ -58,6 +58,7 @@ final class FunctionArguments {
                 adapted = new DivisionAdapter(adapter).ofMod(argument, adapted, call.span());
             }
             if (call.isAny(SHOWING)) {
+                ConcatAdapter.noteSpelling(argument, adapter);
                 Expr shown = Truths.shown(argument, document(argument, adapted, call), adapter);
                 adapted = call.function().startsWith("concat_")
                         ? Truths.letter(argument, adapter).orElse(shown)

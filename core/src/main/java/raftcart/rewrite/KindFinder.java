@@ -90,9 +90,12 @@ final class KindFinder {
             return new ItemTypes(this, scope).kind(e);
         }
         if (e instanceof Expr.Unary unary) {
-            return unary.operator() == raftcart.sql.tree.UnaryOperator.NOT
-                    ? ValueKind.BOOLEAN
-                    : kind(unary.operand(), scope);
+            ValueKind operand = kind(unary.operand(), scope);
+            return switch (unary.operator()) {
+                case NOT -> ValueKind.BOOLEAN;
+                case MINUS, PLUS -> number(operand);
+                default -> operand;
+            };
         }
         if (isCondition(e)) {
             return ValueKind.BOOLEAN;

@@ -221,7 +221,7 @@ final class Operands {
     Expr signed(Expr.Unary unary) {
         Expr operand = unary.operand();
         if (adapter.kind(operand) != ValueKind.TEXT || !adapter.losesConversions()) {
-            return operand;
+            return new Truths(adapter).number(operand);
         }
         adapter.note(FindingCode.IMPLICIT_CAST, unary.span(), "a text is taken for a number");
         return operand instanceof Expr.Literal l ? PlainConstants.leading(l) : numberOfText(operand);

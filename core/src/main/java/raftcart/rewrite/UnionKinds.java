@@ -61,7 +61,24 @@ final class UnionKinds {
                 }
             }
         }
+        if (adapter.to.has(SqlFeature.UNION_NAMES_AGREE)) {
+            nameAlike(items);
+        }
         return with(body, items.iterator());
+    }
+
+    /** Gives the columns of all parts the names of the first, which the source takes alone. */
+    private static void nameAlike(List<List<Item>> parts) {
+        for (int i = 0; i < parts.get(0).size(); i++) {
+            Optional<Name> wanted = name(parts.get(0).get(i));
+            for (List<Item> part : parts) {
+                Item item = part.get(i);
+                boolean other = wanted.isPresent()
+                        && !(item.value() instanceof Expr.Star)
+                        && name(item).filter(wanted.get()::matches).isEmpty();
+                part.set(i, other ? new Item(item.value(), wanted) : item);
+            }
+        }
     }
 
     /** True where no row is compared with another. */

@@ -62,6 +62,7 @@ public final class DerbyLanguage {
                     SqlFeature.SEQUENCES_TAKE_ALL,
                     SqlFeature.SEQUENCES_ARE_INTEGER,
                     SqlFeature.UNION_ORDER_BY_PLACE,
+                    SqlFeature.UNION_NAMES_AGREE,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.IDENTITY,
                     SqlFeature.KEYS_SAY_NOT_NULL,
