@@ -23,7 +23,6 @@ import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.Name;
 import raftcart.sql.tree.QualifiedName;
-import raftcart.sql.tree.QueryMapper;
 import raftcart.sql.tree.TableParts.ColumnDefinition;
 import raftcart.sql.tree.TableParts.ConstraintKind;
 import raftcart.sql.tree.TableParts.IdentityOptions;
@@ -228,14 +227,7 @@ final class ColumnAdapter {
         Expr own = new Expr.Column(new QualifiedName(List.of(column.name())), false, column.span());
         List<TableConstraint> checks = new ArrayList<>();
         for (Expr check : domain.get().checks()) {
-            Expr ofColumn = new QueryMapper() {
-                @Override
-                public Expr expr(Expr e) {
-                    return e instanceof Expr.Column c && c.name().toString().equalsIgnoreCase("value")
-                            ? own
-                            : super.expr(e);
-                }
-            }.expr(check);
+            Expr ofColumn = DomainValue.replaced(check, e -> own);
             checks.add(TableConstraint.check(ofColumn, column.span()));
         }
         return column.withNotNull(

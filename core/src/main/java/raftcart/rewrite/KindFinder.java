@@ -476,8 +476,7 @@ final class KindFinder {
         } else if (table instanceof TableRef.JsonTable json) {
             scope.add(JsonTables.relation(json, this));
         } else {
-            String name = table.alias().map(a -> a.name().text()).orElse("");
-            scope.add(new Relation(name, Map.of(), false));
+            scope.add(SeriesColumns.relation(table, this, scope));
         }
     }
 

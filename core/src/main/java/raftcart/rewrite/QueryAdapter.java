@@ -172,7 +172,8 @@ class QueryAdapter extends ExprAdapter {
                         p.offset().map(this::expr),
                         p.limit().filter(l -> same() || !isNoLimit(l)).map(this::expr),
                         p.percent(),
-                        p.ties()));
+                        // Without an order no row is like another, and some engines refuse to look.
+                        p.ties() && (same() || !query.order().isEmpty())));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
             query.order().forEach(o -> order.addAll(orders.ofUnion(placed(o, query.body()))));

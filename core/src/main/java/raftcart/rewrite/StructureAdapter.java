@@ -337,7 +337,7 @@ final class StructureAdapter {
                 adapter.castType(type),
                 domain.notNull(),
                 domain.defaultValue().map(adapter::expr),
-                domain.checks().stream().map(adapter::condition).toList(),
+                domain.checks().stream().map(this::ofValue).toList(),
                 domain.span()));
     }
 
@@ -345,7 +345,16 @@ final class StructureAdapter {
         if (!adapter.same() && !has(SqlFeature.DOMAINS)) {
             throw new Untranslatable("a check for the columns of the domain " + check.domain());
         }
-        return new DdlStatement.DomainCheck(check.domain(), adapter.condition(check.check()), check.span());
+        return new DdlStatement.DomainCheck(check.domain(), ofValue(check.check()), check.span());
+    }
+
+    /** The check of a domain, whose value is called by a word that is no name: quoted it would be a column's. */
+    private Expr ofValue(Expr check) {
+        if (adapter.same()) {
+            return check;
+        }
+        return adapter.condition(
+                DomainValue.replaced(check, e -> Expr.Call.of("domain_value").at(e.span())));
     }
 
     private List<Statement> synonym(DdlStatement.CreateSynonym synonym) {

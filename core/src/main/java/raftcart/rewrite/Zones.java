@@ -178,6 +178,11 @@ final class Zones {
                     "instant_in_zone: the instant is the same, but it is shown in the zone of the session");
             return value;
         }
+        if (call.is(INSTANT_OF)
+                && adapter.from.has(SqlFeature.ZONES_STAY_WITH_VALUES)
+                && adapter.to.has(SqlFeature.INSTANTS_LOSE_ZONES)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the instant is kept, and not the zone with it");
+        }
         Optional<String> zone = ZoneNames.read(call.arguments().get(1), adapter.from);
         boolean utc = zone.filter("UTC"::equals).isPresent();
         boolean present = value instanceof Expr.CurrentTime now && now.kind() == CurrentKind.UTC_TIMESTAMP;

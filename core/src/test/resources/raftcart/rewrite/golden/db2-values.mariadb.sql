@@ -156,7 +156,7 @@ LEFT JOIN (SELECT MAX(b) AS m, x.a AS key_1_ FROM frame x GROUP BY x.a) q ON q.k
 SELECT * FROM (SELECT * FROM frame WHERE RAND() * 100 < 10) frame;
 SELECT a FROM frame LIMIT 5 OFFSET 2;
 SELECT s FROM frame WHERE s IN ('a', 'b') AND a BETWEEN 1 AND 5;
-SELECT CAST(CAST(a AS DECIMAL(65, 10)) AS decimal(65,30)) / 3 FROM frame;
+SELECT CAST(CAST(a AS DECIMAL(65, 30)) AS decimal(65,30)) / 3 FROM frame;
 
 -- findings
 -- 2:168: RC0116 check: NaN and infinity are refused: f: double

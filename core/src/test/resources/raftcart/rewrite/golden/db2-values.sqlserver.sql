@@ -240,3 +240,4 @@ SELECT CAST(CAST(a AS DECIMAL(38, 10)) AS decimal(38,20)) / 3 FROM frame;
 -- 123:15: RC0624 check: Sample drawn otherwise
 -- 126:8: RC0608 adapted: Function spelled otherwise: DECFLOAT means number_of
 -- 126:20: RC0615 adapted: Division kept: with more digits than the target gives by itself
+-- 126:8: RC0607 check: Function with a difference: number_of: more than ten digits behind the point are cut off

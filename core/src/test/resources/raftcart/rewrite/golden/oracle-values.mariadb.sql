@@ -41,7 +41,7 @@ SELECT DATE_FORMAT(d, '%j') FROM frame;
 -- RC0602 by hand: No counterpart on the target: the field FF3 of a mask
 -- SELECT TO_CHAR(ts, 'HH24:MI:SS.FF3') FROM frame
 SELECT DATE_FORMAT(d, '%Y-W%v') FROM frame;
-SELECT CAST(s AS DECIMAL(65, 10)) FROM frame;
+SELECT CAST(s AS DECIMAL(65, 30)) FROM frame;
 -- RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in mariadb
 -- SELECT TO_NUMBER(s, '9999.99') FROM frame
 SELECT DATE '2026-01-31' FROM frame;

@@ -393,6 +393,7 @@ SELECT a FROM frame GROUP BY a HAVING COUNT(*) > 1 ORDER BY COUNT(*) DESC;
 -- 23:20: RC0609 adapted: Said in other words: the mask HH24:MI:SS.FF3 is HH:mm:ss.fff
 -- 24:1: RC0602 by hand: No counterpart on the target: the field IW of a mask
 -- 25:8: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
+-- 25:8: RC0607 check: Function with a difference: number_of: more than ten digits behind the point are cut off
 -- 26:1: RC0602 by hand: No counterpart on the target: the function parse_number with 2 argument(s) has no counterpart in sqlserver
 -- 27:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 28:8: RC0609 adapted: Said in other words: the text is read without the mask

@@ -39,7 +39,7 @@ SELECT CAST(s AS signed) FROM frame;
 SELECT CASE WHEN s REGEXP '^ *[-+]?[0-9]+ *$' THEN CAST(s AS signed) END FROM frame;
 SELECT DATE_FORMAT(ts, '%Y-%m-%d') FROM frame;
 SELECT DATE '2026-01-31' FROM frame;
-SELECT CAST(s AS DECIMAL(65, 10)) FROM frame;
+SELECT CAST(s AS DECIMAL(65, 30)) FROM frame;
 SELECT a DIV 2 FROM frame;
 SELECT CAST(b AS decimal(65,30)) / 3 FROM frame;
 SELECT a % 3 FROM frame;
