@@ -229,6 +229,8 @@ public enum SqlFeature {
     LENGTHS_ARE_OF_STORAGE,
     /** Texts compare without regard to case unless told otherwise. */
     IGNORES_CASE,
+    /** REPLACE and TRANSLATE go by the collation, which takes small and capital letters for the same. */
+    REPLACES_WITHOUT_CASE,
     /** Texts that compare without regard to case do so without regard to accents, too. */
     IGNORES_ACCENTS,
     /** Trailing blanks do not count in comparisons of texts. */

@@ -48,7 +48,8 @@ final class DivisionAdapter {
         if (operator != BinaryOperator.DIVIDE) {
             return new Expr.Binary(operator, left, right, binary.span());
         }
-        return new DivisionDigits(adapter).keep(binary, quotient(binary, left, right));
+        return new CutQuotients(adapter)
+                .cut(binary, new DivisionDigits(adapter).keep(binary, quotient(binary, left, right)));
     }
 
     /** True for numbers that may be whole ones, though their type has a fraction. */

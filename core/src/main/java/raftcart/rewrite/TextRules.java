@@ -297,9 +297,18 @@ final class TextRules {
                 && adapter.facts(call.arguments().get(0))
                         .filter(ColumnFacts::ignoresCase)
                         .isPresent();
-        if (compares && differs && text && !exact || own) {
+        boolean replaces = call.isAny("replace", "translate")
+                && adapter.from.has(SqlFeature.REPLACES_WITHOUT_CASE)
+                        != adapter.to.has(SqlFeature.REPLACES_WITHOUT_CASE)
+                && isLettered(call.arguments().get(1));
+        if (compares && differs && text && !exact || own || replaces && !exact) {
             adapter.note(FindingCode.CASE_OF_TEXT, call.span(), call.function());
         }
+    }
+
+    /** True unless it is a constant without letters. */
+    private static boolean isLettered(Expr e) {
+        return !(e instanceof Expr.Literal l) || l.text().chars().anyMatch(Character::isLetter);
     }
 
     /** The arguments that are compared; those of DECODE stand before what they give. */

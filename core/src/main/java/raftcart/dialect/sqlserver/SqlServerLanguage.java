@@ -140,6 +140,7 @@ public final class SqlServerLanguage {
                     SqlFeature.SEQUENCES_TAKE_ALL,
                     SqlFeature.DERIVED_COLUMN_NAMES,
                     SqlFeature.SHORT_QUOTIENTS,
+                    SqlFeature.REPLACES_WITHOUT_CASE,
                     SqlFeature.MONEY_STAYS_MONEY,
                     SqlFeature.LIKE_RANGES,
                     SqlFeature.IDENTITY,

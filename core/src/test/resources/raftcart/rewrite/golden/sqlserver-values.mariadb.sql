@@ -419,6 +419,7 @@ SELECT ((DAYOFYEAR(d) + DAYOFWEEK(MAKEDATE(YEAR(d), 1)) - 2) DIV 7 + 1) DIV 2 FR
 -- 101:17: RC0609 adapted: Said in other words: + puts texts together
 -- 102:8: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
 -- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
+-- 107:8: RC0612 check: Comparison may ignore case on one engine: translate
 -- 107:8: RC0609 adapted: Said in other words: translate in other words
 -- 108:8: RC0613 check: Empty text and NULL: NULL adds nothing to a text, as on the source
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE

@@ -472,6 +472,7 @@ FROM frame;
 -- 101:17: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing
 -- 102:1: RC0602 by hand: No counterpart on the target: the function quote_name with 1 argument(s) has no counterpart in oracle
 -- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
+-- 107:8: RC0612 check: Comparison may ignore case on one engine: translate
 -- 109:8: RC0609 adapted: Said in other words: concat_ws in other words
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
 -- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array

@@ -432,6 +432,7 @@ FROM frame;
 -- 102:8: RC0608 adapted: Function spelled otherwise: QUOTENAME means quote_name
 -- 102:8: RC0607 check: Function with a difference: quote_name: a name that needs no quotes gets none on PostgreSQL
 -- 103:8: RC0606 check: Function is not in the dictionary: PARSENAME
+-- 107:8: RC0612 check: Comparison may ignore case on one engine: translate
 -- 110:8: RC0606 check: Function is not in the dictionary: STRING_ESCAPE
 -- 111:8: RC0608 adapted: Function spelled otherwise: JSON_VALUE means json_scalar_text
 -- 112:8: RC0607 check: Function with a difference: json_get: the source gives NULL for a value that is neither object nor array
