@@ -255,6 +255,7 @@ final class FunctionAdapter {
         if (suffix == CallSuffix.NONE) {
             return suffix;
         }
+        new TextRules(adapter).known(suffix.order().stream().map(OrderItem::value), call.span(), "ORDER BY");
         List<OrderItem> order = new ArrayList<>();
         for (OrderItem item : suffix.order()) {
             order.addAll(

@@ -176,6 +176,9 @@ class QueryAdapter extends ExprAdapter {
                         p.ties() && (same() || !query.order().isEmpty())));
         if (!(query.body() instanceof Select select)) {
             List<OrderItem> order = new ArrayList<>();
+            if (!same()) {
+                new TextRules(this).orderedUnion(query);
+            }
             query.order().forEach(o -> order.addAll(orders.ofUnion(placed(o, query.body()))));
             QueryBody alike = body(new UnionKinds(this).alike(query.body()));
             return new Query(tables, recursive, alike, order, paging, query.locking(), query.span());

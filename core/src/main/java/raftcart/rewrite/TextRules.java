@@ -206,6 +206,28 @@ final class TextRules {
                 "ORDER BY");
     }
 
+    /** The same for the rows of a set operation, whose order names their columns by name or place. */
+    void orderedUnion(Query query) {
+        if (query.order().isEmpty() || adapter.to.has(SqlFeature.IGNORES_CASE)) {
+            return;
+        }
+        List<ColumnFacts> columns = adapter.finder.columns(query, adapter.scope);
+        boolean ignores = IntStream.range(0, columns.size())
+                .filter(i -> columns.get(i).kind() == ValueKind.TEXT
+                        && columns.get(i).ignoresCase())
+                .anyMatch(i -> query.order().stream()
+                        .map(OrderItem::value)
+                        .anyMatch(e -> e instanceof Expr.Column c
+                                ? c.name()
+                                        .last()
+                                        .text()
+                                        .equalsIgnoreCase(columns.get(i).name())
+                                : e instanceof Expr.Literal l && l.text().equals(String.valueOf(i + 1))));
+        if (ignores) {
+            adapter.note(FindingCode.CASE_OF_TEXT, query.span(), "ORDER BY");
+        }
+    }
+
     /** Says where a star among different rows stands for columns that ignore the case of letters. */
     private void distinctStar(Select select) {
         boolean ignores = !adapter.to.has(SqlFeature.IGNORES_CASE)

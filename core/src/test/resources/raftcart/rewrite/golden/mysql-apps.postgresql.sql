@@ -228,6 +228,7 @@ CREATE INDEX k ON x ((SUBSTR(m, 1, 20)));
 -- 20:40: RC0608 adapted: Function spelled otherwise: SUBSTRING_INDEX means substring_before
 -- 21:1: RC0602 by hand: No counterpart on the target: the session's variable @rn
 -- 23:8: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 23:8: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 23:8: RC0609 adapted: Said in other words: values put together as texts
 -- 25:1: RC0623 check: Upsert with a difference: IGNORE also passes over other errors
 -- 26:1: RC0623 check: Upsert with a difference: REPLACE deletes the old row first: rows that refer to it go or keep it, triggers of DELETE run, and columns that are not named get their defaults

@@ -280,6 +280,7 @@ ALTER TABLE telescope ALTER COLUMN id RESTART WITH 6;
 -- 36:63: RC0612 check: Comparison may ignore case on one engine: a regular expression
 -- 37:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
 -- 37:14: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 37:14: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 37:14: RC0609 adapted: Said in other words: values put together as texts
 -- 37:76: RC0612 check: Comparison may ignore case on one engine: DISTINCT
 -- 37:76: RC0609 adapted: Said in other words: count_pairs in other words

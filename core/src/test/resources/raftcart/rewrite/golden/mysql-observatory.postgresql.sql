@@ -86,6 +86,7 @@ ALTER TABLE stars ALTER COLUMN id RESTART WITH 3;
 -- 15:145: RC0611 adapted: NULLs sorted as on the source: NULLs first
 -- 16:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
 -- 16:31: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 16:31: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 16:31: RC0609 adapted: Said in other words: values put together as texts
 -- 17:1: RC0623 check: Upsert with a difference: the source looks at all keys of the table, the target at (id)
 -- 19:1: RC0609 adapted: Said in other words: a DELETE that reads other tables, with EXISTS

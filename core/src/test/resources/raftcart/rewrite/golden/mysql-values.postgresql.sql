@@ -244,6 +244,7 @@ BEGIN;
 -- 8:24: RC0609 adapted: Said in other words: the mask %Y-%m is YYYY-MM
 -- 9:21: RC0605 adapted: Hint left out: USE INDEX ( a )
 -- 11:18: RC0612 check: Comparison may ignore case on one engine: DISTINCT
+-- 11:18: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 11:18: RC0609 adapted: Said in other words: values put together as texts
 -- 12:1: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 12:30: RC0612 check: Comparison may ignore case on one engine: index_of_text

@@ -268,6 +268,7 @@ SELECT 6 AS behind_code;
 -- 32:335: RC0608 adapted: Function spelled otherwise: YEAR means extract_year
 -- 32:344: RC0608 adapted: Function spelled otherwise: DAYOFWEEKISO means extract_iso_day_of_week
 -- 32:361: RC0606 check: Function is not in the dictionary: TIME_SLICE
+-- 33:8: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 33:8: RC0608 adapted: Function spelled otherwise: LISTAGG means string_agg
 -- 33:57: RC0607 check: Function with a difference: array_agg: Snowflake leaves NULLs out
 -- 33:101: RC0608 adapted: Function spelled otherwise: OBJECT_AGG means json_object_agg

@@ -269,6 +269,7 @@ SELECT COUNT(*) FROM public.s HAVING COUNT(*) > 1;
 -- 28:73: RC0609 adapted: Said in other words: cut as on the source
 -- 28:93: RC0609 adapted: Said in other words: cut as on the source
 -- 28:1: RC0609 adapted: Said in other words: the schema dbo as public
+-- 29:8: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 29:60: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
 -- 29:74: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
 -- 29:100: RC0606 check: Function is not in the dictionary: CHECKSUM

@@ -299,6 +299,7 @@ ALTER TABLE public.plate DROP CONSTRAINT pk_plate;
 -- 71:103: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 72:1: RC0602 by hand: No counterpart on the target: a share of the rows, or rows WITH TIES cannot be said in postgresql
 -- 73:1: RC0612 check: Comparison may ignore case on one engine: GROUP BY
+-- 73:53: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 74:8: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 74:34: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
 -- 74:70: RC0607 check: Function with a difference: week_from_january_1: the first day of the source's weeks is taken for Sunday

@@ -460,6 +460,7 @@ FROM frame;
 -- 87:8: RC0609 adapted: Said in other words: power_of_whole in other words
 -- 88:8: RC0607 check: Function with a difference: random: the source gives one number for the whole query
 -- 90:8: RC0608 adapted: Function spelled otherwise: ATN2 means atan2
+-- 92:8: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 93:8: RC0608 adapted: Function spelled otherwise: COUNT_BIG means count_rows
 -- 94:8: RC0608 adapted: Function spelled otherwise: STDEV means stddev_samp
 -- 95:8: RC0608 adapted: Function spelled otherwise: VARP means var_pop

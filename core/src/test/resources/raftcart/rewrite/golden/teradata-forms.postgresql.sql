@@ -235,6 +235,7 @@ SELECT 5 AS behind_code;
 -- 70:191: RC0609 adapted: Said in other words: if_null_else in other words
 -- 70:211: RC0612 check: Comparison may ignore case on one engine: locate
 -- 70:211: RC0608 adapted: Function spelled otherwise: INSTR means locate
+-- 70:257: RC0612 check: Comparison may ignore case on one engine: ORDER BY
 -- 70:285: RC0608 adapted: Function spelled otherwise: TO_NUMBER means number_of
 -- 70:301: RC0609 adapted: Said in other words: the date that the mask reads: 2020-01-01
 -- 71:1: RC0604 adapted: Client command left out: .IF ERRORCODE <> 0 THEN .QUIT 1
