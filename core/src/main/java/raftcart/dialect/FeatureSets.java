@@ -15,6 +15,7 @@ import static raftcart.dialect.SqlFeature.CURRENT_SCHEMA;
 import static raftcart.dialect.SqlFeature.DATES_BESIDE_TIMESTAMPS;
 import static raftcart.dialect.SqlFeature.DEFAULT_FOR_GENERATED;
 import static raftcart.dialect.SqlFeature.DEFAULT_IN_VALUES;
+import static raftcart.dialect.SqlFeature.DERIVED_ROWS_KEEP_ORDER;
 import static raftcart.dialect.SqlFeature.DESCENDING_INDEXES;
 import static raftcart.dialect.SqlFeature.DISTINCT_WITH_SEPARATOR;
 import static raftcart.dialect.SqlFeature.EXCEPT;
@@ -144,6 +145,7 @@ public final class FeatureSets {
             JSON_COLUMNS_PARSE,
             RENAMES_TABLES,
             RENAMES_INDEXES,
+            DERIVED_ROWS_KEEP_ORDER,
             RENAMES_CONSTRAINTS);
 
     private FeatureSets() {}

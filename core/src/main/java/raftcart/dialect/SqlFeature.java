@@ -436,6 +436,8 @@ public enum SqlFeature {
     UNION_NAMES_AGREE,
     /** An alias of a query in FROM may name its columns. */
     DERIVED_COLUMN_NAMES,
+    /** The rows of a query in FROM come in its order, though the standard says nothing of it. */
+    DERIVED_ROWS_KEEP_ORDER,
     /** A quotient has four digits more than the dividend. */
     FOUR_DIGITS_OF_DIVISION,
     /** A quotient, or an average, has six digits more than the dividend, up to twelve. */

@@ -444,6 +444,15 @@ class QueryAdapter extends ExprAdapter {
                 && adapted.query().paging().isEmpty()
                 && to.paging() == PagingStyle.TOP_OR_FETCH;
         Query query = unordered ? adapted.query().withOrder(List.of()) : adapted.query();
+        boolean forgets = !unordered
+                && !query.order().isEmpty()
+                && query.paging().isEmpty()
+                && lost(SqlFeature.DERIVED_ROWS_KEEP_ORDER);
+        if (forgets) {
+            note(FindingCode.SYNTAX_ADAPTED, original.span(), "a limit, so that the query in FROM keeps its order");
+            query = query.withPaging(Optional.of(
+                    new Paging(Optional.empty(), Optional.of(Expr.Literal.number(Long.MAX_VALUE)), false, false)));
+        }
         Optional<TableRef.Alias> alias = adapted.alias();
         if (alias.isEmpty()) {
             // Most engines want a name for a query in FROM.

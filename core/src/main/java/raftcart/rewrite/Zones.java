@@ -154,6 +154,15 @@ final class Zones {
         return literal.kind() == LiteralKind.ZONED_TIMESTAMP;
     }
 
+    /** Says where an instant that is made with its zone is kept without it. */
+    private void sayLostZone(Expr.Call call) {
+        if (call.is(INSTANT_OF)
+                && adapter.from.has(SqlFeature.ZONES_STAY_WITH_VALUES)
+                && adapter.to.has(SqlFeature.INSTANTS_LOSE_ZONES)) {
+            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the instant is kept, and not the zone with it");
+        }
+    }
+
     /** A canonical function of a time and a zone as the target writes it. */
     Expr call(Expr.Call given) {
         Expr.Call call = given.with(given.function().replace(BY_DISTANCE, ""), given.arguments())
@@ -178,11 +187,7 @@ final class Zones {
                     "instant_in_zone: the instant is the same, but it is shown in the zone of the session");
             return value;
         }
-        if (call.is(INSTANT_OF)
-                && adapter.from.has(SqlFeature.ZONES_STAY_WITH_VALUES)
-                && adapter.to.has(SqlFeature.INSTANTS_LOSE_ZONES)) {
-            adapter.note(FindingCode.FUNCTION_DIFFERS, call.span(), "the instant is kept, and not the zone with it");
-        }
+        sayLostZone(call);
         Optional<String> zone = ZoneNames.read(call.arguments().get(1), adapter.from);
         boolean utc = zone.filter("UTC"::equals).isPresent();
         boolean present = value instanceof Expr.CurrentTime now && now.kind() == CurrentKind.UTC_TIMESTAMP;

@@ -219,6 +219,7 @@ public final class MariaDbLanguage {
             SqlFeature.STAR_BESIDE_COLUMNS,
             SqlFeature.GENERATED_NOT_NULL,
             SqlFeature.LIMIT_IN_SUBQUERY,
+            SqlFeature.DERIVED_ROWS_KEEP_ORDER,
             SqlFeature.CHARACTERS_ARE_PADDED);
 
     private MariaDbLanguage() {}
