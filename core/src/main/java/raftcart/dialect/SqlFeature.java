@@ -736,6 +736,8 @@ public enum SqlFeature {
     SHARED_LOCKS,
     /** CURRENT_TIMESTAMP has the session's zone. */
     PRESENT_HAS_ZONE,
+    /** A timestamp of whole seconds is not compared with an instant. */
+    INSTANTS_MEET_NO_SECONDS,
     /** No type has a zone; instants are kept in UTC. */
     INSTANTS_IN_UTC,
     /** A default of the present has as many digits as its column. */

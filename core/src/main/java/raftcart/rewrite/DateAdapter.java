@@ -223,6 +223,18 @@ final class DateAdapter {
                 .filter(t -> t instanceof Expr.Literal l && l.kind() == LiteralKind.TIMESTAMP);
     }
 
+    /** A constant text that a function reads, as the constant date or moment. */
+    static Optional<Expr> constant(Expr.Call call, Language to) {
+        return call.is("timestamp_of")
+                ? moment(call.arguments().get(0))
+                : Optional.of(call)
+                        .filter(c -> c.is("date_of") && to.has(SqlFeature.TYPED_DATES))
+                        .flatMap(c -> c.arguments().get(0) instanceof Expr.Literal l && l.kind() == LiteralKind.STRING
+                                ? Optional.of(typed(l, ValueKind.DATE))
+                                : Optional.empty())
+                        .filter(t -> t instanceof Expr.Literal l && l.kind() == LiteralKind.DATE);
+    }
+
     /** MySQL's 20260131 and 20260131221500 as texts. */
     Expr.Literal ofNumber(Expr.Literal number) {
         if (adapter.lost(SqlFeature.ZERO_DATES) && number.text().matches("0+")) {

@@ -17,7 +17,6 @@ import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.parse.TypeNameParser;
 import raftcart.sql.tree.BinaryOperator;
-import raftcart.sql.tree.CurrentKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
 import raftcart.sql.tree.OrderItem;
@@ -290,7 +289,7 @@ class ExprAdapter extends QueryMapper {
 
     private Expr leaf(Expr e) {
         if (e instanceof Expr.CurrentTime time) {
-            return instants.present(fine(time));
+            return instants.present(Presents.adapted(time, from, to));
         }
         if (e instanceof Expr.Parameter parameter) {
             return new ParameterAdapter(this, functions).adapt(parameter);
@@ -304,17 +303,6 @@ class ExprAdapter extends QueryMapper {
             return new ColumnSequences(this).value(value);
         }
         return e instanceof Expr.Column column ? column(column) : super.expr(e);
-    }
-
-    /** The present with the fractions of its second that it has on the source by itself. */
-    private Expr.CurrentTime fine(Expr.CurrentTime time) {
-        boolean bare = time.precision() < 0
-                && time.kind() != CurrentKind.DATE
-                && (from.has(SqlFeature.PRESENT_HAS_FRACTIONS)
-                        || time.kind() == CurrentKind.TIMESTAMP && from.has(SqlFeature.PRESENT_HAS_ZONE))
-                && (to.has(SqlFeature.PRESENT_AS_LONG_AS_COLUMN)
-                        || time.kind() == CurrentKind.LOCAL_TIMESTAMP && to.has(SqlFeature.DATES_HAVE_TIME));
-        return bare ? new Expr.CurrentTime(time.kind(), 6, time.span()) : time;
     }
 
     /** {@code = ANY (ARRAY[...])}, which is what PostgreSQL makes of a list. */

@@ -353,9 +353,9 @@ final class FunctionAdapter {
                 == Signature.Group.AGGREGATE) {
             return aggregate(call, original);
         }
-        if (call.is("timestamp_of")
-                && DateAdapter.moment(call.arguments().get(0)).isPresent()) {
-            return adapter.expr(DateAdapter.moment(call.arguments().get(0)).get());
+        Optional<Expr> moment = DateAdapter.constant(call, to);
+        if (moment.isPresent()) {
+            return adapter.expr(moment.get());
         }
         new TextRules(adapter).function(given);
         new ListedValues(adapter).extreme(call);

@@ -143,7 +143,7 @@ UPDATE frame SET b = a, a = a + 1;
 DELETE FROM frame WHERE id IN (SELECT * FROM (SELECT id FROM frame LIMIT 3) source_rows_);
 -- RC0602 by hand: No counterpart on the target: a MERGE that does not insert the columns by which rows match
 -- MERGE INTO frame USING (VALUES (1, 'x')) AS v (id, s) ON frame.id = v.id WHEN MATCHED THEN UPDATE SET s = v.s WHEN NOT MATCHED THEN INSERT (a, s) VALUES (v.id, v.s) ELSE IGNORE
-INSERT INTO frame (a, d) VALUES (1, CURRENT_DATE), (2, DATE('2026-01-31') + INTERVAL 1 DAY);
+INSERT INTO frame (a, d) VALUES (1, CURRENT_DATE), (2, DATE '2026-01-31' + INTERVAL 1 DAY);
 SELECT a FROM frame;
 SELECT a FROM frame;
 SELECT a FROM frame FOR UPDATE;

@@ -149,9 +149,7 @@ ON frame.id = v.id
 WHEN MATCHED THEN UPDATE SET s = v.s
 WHEN NOT MATCHED THEN INSERT (a, s) VALUES (v.id, v.s);
 INSERT INTO frame (a, d)
-VALUES 
-    (1, CURRENT_DATE),
-    (2, CAST(CAST('2026-01-31' AS date) + INTERVAL '1 day' AS date));
+VALUES (1, CURRENT_DATE), (2, CAST(DATE '2026-01-31' + INTERVAL '1 day' AS date));
 SELECT a FROM frame;
 SELECT a FROM frame;
 SELECT a FROM frame FOR UPDATE;

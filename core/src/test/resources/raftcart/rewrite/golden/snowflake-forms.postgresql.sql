@@ -76,7 +76,7 @@ SELECT
     CAST(d + 1 * INTERVAL '1 month' AS date),
     DIV(EXTRACT(EPOCH FROM DATE_TRUNC('hour', CAST(CURRENT_TIMESTAMP AS timestamp)) - DATE_TRUNC('hour', CAST(created AS timestamp))), 3600),
     CAST(DATE_TRUNC('month', d) AS date),
-    CAST('2020-01-01' AS date),
+    DATE '2020-01-01',
     TIMESTAMP '2020-01-01 00:00:00',
     TO_CHAR(d, 'YYYY-MM-DD'),
     CAST(DATE_TRUNC('month', d) + INTERVAL '1 month' - INTERVAL '1 day' AS date),
@@ -259,7 +259,6 @@ SELECT 6 AS behind_code;
 -- 32:92: RC0608 adapted: Function spelled otherwise: DATEADD means add_months
 -- 32:114: RC0608 adapted: Function spelled otherwise: DATEDIFF means diff_hours
 -- 32:160: RC0608 adapted: Function spelled otherwise: DATE_TRUNC means trunc_month
--- 32:184: RC0608 adapted: Function spelled otherwise: TO_DATE means date_of
 -- 32:287: RC0607 check: Function with a difference: day_name: three letters
 -- 32:287: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
 -- 32:299: RC0607 check: Function with a difference: month_name: three letters

@@ -49,7 +49,7 @@ SELECT WEEK(d, 3) FROM frame;
 SELECT WEEK(d, 3) FROM frame;
 SELECT DAYNAME(d) FROM frame;
 SELECT MONTHNAME(d) FROM frame;
-SELECT DATE('2026-01-31') FROM frame;
+SELECT DATE '2026-01-31' FROM frame;
 SELECT DATE '2026-01-31' FROM frame;
 SELECT TIMESTAMP '2026-01-31 10:00:00' FROM frame;
 SELECT (TIMESTAMP '1970-01-01 00:00:00' + INTERVAL a SECOND) FROM frame;
@@ -252,7 +252,6 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 33:8: RC0608 adapted: Function spelled otherwise: WEEKOFYEAR means extract_iso_week
 -- 34:8: RC0607 check: Function with a difference: day_name: three letters
 -- 35:8: RC0607 check: Function with a difference: month_name: three letters
--- 36:8: RC0608 adapted: Function spelled otherwise: TO_DATE means date_of
 -- 37:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 39:8: RC0608 adapted: Function spelled otherwise: TO_TIMESTAMP_NTZ means utc_of_epoch
 -- 40:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted

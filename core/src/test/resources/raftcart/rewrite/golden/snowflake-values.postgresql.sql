@@ -48,7 +48,7 @@ SELECT EXTRACT(WEEK FROM d) FROM frame;
 SELECT EXTRACT(WEEK FROM d) FROM frame;
 SELECT TO_CHAR(d, 'FMDay') FROM frame;
 SELECT TO_CHAR(d, 'FMMonth') FROM frame;
-SELECT CAST('2026-01-31' AS date) FROM frame;
+SELECT DATE '2026-01-31' FROM frame;
 SELECT DATE '2026-01-31' FROM frame;
 SELECT TIMESTAMP '2026-01-31 10:00:00' FROM frame;
 SELECT (TO_TIMESTAMP(a) AT TIME ZONE 'UTC') FROM frame;
@@ -213,7 +213,6 @@ CREATE TEMPORARY TABLE x AS SELECT * FROM frame;
 -- 34:8: RC0608 adapted: Function spelled otherwise: DAYNAME means day_name
 -- 35:8: RC0607 check: Function with a difference: month_name: three letters
 -- 35:8: RC0608 adapted: Function spelled otherwise: MONTHNAME means month_name
--- 36:8: RC0608 adapted: Function spelled otherwise: TO_DATE means date_of
 -- 37:8: RC0609 adapted: Said in other words: the date that the mask reads: 2026-01-31
 -- 39:8: RC0608 adapted: Function spelled otherwise: TO_TIMESTAMP_NTZ means utc_of_epoch
 -- 40:1: RC0602 by hand: No counterpart on the target: a cast that gives NULL for what cannot be converted
