@@ -79,6 +79,8 @@ public enum SqlFeature {
     JSON_NULL_IS_TEXT,
     /** Place 0 of a part that is no list is the part itself in a path ($[0] of an object; SQL/JSON's lax mode). */
     JSON_PATHS_WRAP,
+    /** {@code #>} and {@code #>>} follow a list of names and places. */
+    JSON_PATH_OPERATORS,
     /** Intervals are added to dates with + and -. */
     INTERVALS,
     /** A date plus an interval is a timestamp. */

@@ -84,7 +84,8 @@ final class CutQuotients {
             int scale = point < 0 ? 0 : digits.length() - point - 1;
             return Optional.of(new Size(Math.max(1, point < 0 ? digits.length() : digits.length() - 1), scale));
         }
-        Optional<LogicalType> type = e instanceof Expr.Cast cast
+        boolean money = e instanceof Expr.Cast made && made.type().name().endsWith("money");
+        Optional<LogicalType> type = e instanceof Expr.Cast cast && !money
                 ? Optional.of(adapter.finder.type(cast.type()))
                 : adapter.facts(e).flatMap(Scope.ColumnFacts::type);
         return type.flatMap(t -> t instanceof LogicalType.Decimal d && d.precision() > 0

@@ -1,7 +1,9 @@
 package raftcart.rewrite;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
@@ -11,12 +13,15 @@ import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
+import raftcart.type.LogicalType;
 
 /** Parts of JSON documents, which dialects name step by step or by a path from the root. */
 final class JsonPaths {
     private static final Pattern PLAIN = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
     private static final Pattern QUOTED = Pattern.compile("\"[^\"]*\"");
     private static final Pattern PLACE = Pattern.compile("[0-9]{1,6}");
+    private static final Pattern STEP =
+            Pattern.compile("\\.(?:([A-Za-z_][A-Za-z0-9_]*)|\"([^\"]*)\")|\\[([0-9]{1,6})]");
     private static final Pattern DOCUMENT = Pattern.compile("(?s)\\s*(\\{\\s*(\".*)?\\}|\\[.*\\])\\s*");
 
     private final ExprAdapter adapter;
@@ -44,6 +49,10 @@ final class JsonPaths {
                 && binary.operator() != BinaryOperator.JSON_PATH_TEXT) {
             return step(binary, text ? "_text" : "");
         }
+        if (adapter.from.has(SqlFeature.JSON_PATH_OPERATORS) && adapter.to.has(SqlFeature.JSON_PATH_OPERATORS)) {
+            return new Expr.Binary(
+                    binary.operator(), adapter.expr(binary.left()), adapter.expr(binary.right()), binary.span());
+        }
         Part part = part(binary)
                 .orElseThrow(() -> new Untranslatable("a part of a JSON document that is not named by a constant"));
         boolean path =
@@ -66,7 +75,7 @@ final class JsonPaths {
         wrapped(new Part(call, path), adapter.from.has(SqlFeature.JSON_PATHS_WRAP), call.span());
         boolean nulls =
                 text && adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT) && !adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT);
-        return bare || nulls || isWild(path)
+        return bare || nulls || isWild(path) || followsSteps()
                 ? Optional.of(get(new Part(call.arguments().get(0), bare ? "$." + path : path), text, call.span()))
                 : Optional.empty();
     }
@@ -143,8 +152,16 @@ final class JsonPaths {
         }
         Expr document = adapter.expr(part.document());
         Expr path = Expr.Literal.string(part.path());
-        Expr value = Expr.Call.of(text ? "json_get_text" : "json_get", document, path)
-                .at(span);
+        Expr value = followsSteps()
+                ? new Expr.Binary(
+                        text ? BinaryOperator.JSON_PATH_TEXT : BinaryOperator.JSON_PATH,
+                        adapter.kind(part.document()) == ValueKind.JSON
+                                ? document
+                                : new Expr.Cast(document, adapter.castType(new LogicalType.Json(true)), false, span),
+                        Expr.Literal.string(steps(part.path())),
+                        span)
+                : Expr.Call.of(text ? "json_get_text" : "json_get", document, path)
+                        .at(span);
         if (!told || adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT)) {
             return value;
         }
@@ -156,6 +173,27 @@ final class JsonPaths {
                 .at(span);
         Expr some = new Expr.Binary(BinaryOperator.NOT_EQUAL, type, Expr.Literal.string("null"), span);
         return new Expr.Case(Optional.empty(), List.of(new Expr.When(some, value)), Optional.empty(), span);
+    }
+
+    /** True where the target has the operators that follow a list of steps, and no path language. */
+    private boolean followsSteps() {
+        return adapter.to.has(SqlFeature.JSON_PATH_OPERATORS) && !adapter.writes("json_get");
+    }
+
+    /** A path as the list of its steps. */
+    private static String steps(String path) {
+        List<String> steps = new ArrayList<>();
+        Matcher step = STEP.matcher(path);
+        int end = 1;
+        while (step.find() && step.start() == end) {
+            String name = step.group(1) != null ? step.group(1) : step.group(3);
+            steps.add(name != null ? name : '"' + step.group(2) + '"');
+            end = step.end();
+        }
+        if (end != path.length() || !path.startsWith("$")) {
+            throw new Untranslatable("the path " + path + " of JSON");
+        }
+        return "{" + String.join(",", steps) + "}";
     }
 
     /** One step, as targets write it that name parts one by one. */

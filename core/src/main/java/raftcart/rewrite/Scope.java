@@ -122,7 +122,7 @@ final class Scope {
     /** Adds a common table, whose own query may read it, and then sees what its first part gives. */
     void addCommonTable(Query.CommonTable table, KindFinder finder) {
         String name = table.name().text();
-        if (table.query().body() instanceof QueryBody.SetOperation set && set.all()) {
+        if (table.query().body() instanceof QueryBody.SetOperation set) {
             Query first = table.query().withBody(set.left());
             addCommonTable(table.name(), finder.relation(name, first, table.columns(), this));
         }

@@ -80,6 +80,7 @@ public final class CockroachLanguage {
                     SqlFeature.MERGE,
                     SqlFeature.DOCUMENTS_ARE_MERGED,
                     SqlFeature.COLUMNS_TAKE_THEIR_KIND,
+                    SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.OCTETS_COUNT_PADDING,
                     SqlFeature.PATTERNS_MEET_PADDING,
                     SqlFeature.MERGE_CONDITIONS,

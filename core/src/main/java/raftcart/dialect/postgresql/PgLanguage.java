@@ -107,6 +107,7 @@ public final class PgLanguage {
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,
                     SqlFeature.JSON_PATHS_WRAP,
+                    SqlFeature.JSON_PATH_OPERATORS,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.ARRAYS_OVER_WINDOWS,
