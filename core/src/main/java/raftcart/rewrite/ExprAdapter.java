@@ -226,7 +226,8 @@ class ExprAdapter extends QueryMapper {
         if (e instanceof Expr.Literal literal) {
             return literal(literal);
         }
-        return ArrayDocuments.adapted(e, this).orElseGet(() -> adaptedPart(e));
+        Expr meant = new Variants(this).meant(e);
+        return ArrayDocuments.adapted(meant, this).orElseGet(() -> adaptedPart(meant));
     }
 
     private Expr adaptedPart(Expr e) {

@@ -42,8 +42,8 @@ final class FunctionArguments {
                 .parameters();
         List<Expr> arguments = new ArrayList<>();
         for (int i = 0; i < call.arguments().size(); i++) {
-            Expr argument = call.arguments().get(i);
             ValueKind wanted = i < parameters.size() ? parameters.get(i).kind() : ValueKind.UNKNOWN;
+            Expr argument = new Variants(adapter).as(call.arguments().get(i), wanted);
             boolean removes = i == 2 && REPLACING.contains(call.function()) && isText(argument, "");
             if (i == 0 && call.is("set_sequence")) {
                 arguments.add(sequence(argument));
