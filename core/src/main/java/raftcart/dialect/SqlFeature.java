@@ -75,6 +75,8 @@ public enum SqlFeature {
     JSON_ARROWS,
     /** A part of a document that is cast to a text has no quotes around it. */
     CASTS_UNQUOTE_JSON,
+    /** A part of a document is compared and counted with as the text or number that it holds. */
+    DOCUMENTS_COMPARE_AS_VALUES,
     /** A part of a document that is JSON's null is the text null. */
     JSON_NULL_IS_TEXT,
     /** Place 0 of a part that is no list is the part itself in a path ($[0] of an object; SQL/JSON's lax mode). */

@@ -127,6 +127,10 @@ final class ConcatAdapter {
     }
 
     private Expr asText(Expr part, ValueKind kind, boolean passesNulls) {
+        Expr written = new Variants(adapter).asText(part);
+        if (written != part) {
+            return adapter.expr(written);
+        }
         boolean truth = Truths.isNumber(part, adapter);
         Optional<Expr> letter = passesNulls ? Truths.letter(part, adapter) : Optional.empty();
         if (letter.isPresent()) {

@@ -5,12 +5,14 @@ import java.util.Optional;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
+import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 
 /**
- * Parts of documents beside texts, numbers and dates, which the source takes as these ("Semi-structured data types", Snowflake:
- * a VARIANT is converted where another type is wanted), while others compare documents, quotes and all.
+ * Parts of documents beside texts, numbers and dates, which some engines take as these ("Semi-structured data types", Snowflake:
+ * a VARIANT is converted where another type is wanted; "Comparison of JSON values", MySQL and MariaDB), while others compare
+ * documents, quotes and all.
  */
 final class Variants {
     private static final String[] CHOOSING = {"coalesce", "nullif", "ifnull", "nvl"};
@@ -22,7 +24,7 @@ final class Variants {
     }
 
     private boolean apply() {
-        return adapter.lost(SqlFeature.CASTS_UNQUOTE_JSON);
+        return adapter.lost(SqlFeature.CASTS_UNQUOTE_JSON) || adapter.lost(SqlFeature.DOCUMENTS_COMPARE_AS_VALUES);
     }
 
     /** The expression, still the source's, with its documents as what they are taken for. */
@@ -42,49 +44,44 @@ final class Variants {
                     value, between.low(), between.high(), between.symmetric(), between.negated(), between.span());
         }
         if (e instanceof Expr.InList in && !(in.items().get(0) instanceof Expr.Subquery)) {
-            return new Expr.InList(
-                    as(in.value(), adapter.kind(in.items().get(0))), in.items(), in.negated(), in.span());
+            Expr value = as(in.value(), adapter.kind(in.items().get(0)));
+            return new Expr.InList(value, in.items(), in.negated(), in.span());
         }
         if (e instanceof Expr.Like like) {
-            Expr value = as(like.value(), ValueKind.TEXT);
+            Expr value = asText(like.value());
             return new Expr.Like(value, like.pattern(), like.escape(), like.ignoreCase(), like.negated(), like.span());
         }
         if (e instanceof Expr.Concat concat) {
-            List<Expr> parts =
-                    concat.parts().stream().map(p -> as(p, ValueKind.TEXT)).toList();
+            List<Expr> parts = concat.parts().stream().map(this::asText).toList();
             return new Expr.Concat(parts, concat.nullIsEmpty(), concat.span());
         }
-        return choice(e);
-    }
-
-    private Expr choice(Expr e) {
         if (e instanceof Expr.Case choice && choice.subject().isPresent()) {
             ValueKind wanted = adapter.kind(choice.branches().get(0).condition());
-            return new Expr.Case(
-                    Optional.of(as(choice.subject().get(), wanted)),
-                    choice.branches(),
-                    choice.otherwise(),
-                    choice.span());
+            Expr subject = as(choice.subject().get(), wanted);
+            return new Expr.Case(Optional.of(subject), choice.branches(), choice.otherwise(), choice.span());
         }
-        if (e instanceof Expr.Call call
-                && call.isAny("sum", "avg")
-                && call.arguments().size() == 1) {
-            return with(call, List.of(as(call.arguments().get(0), ValueKind.DECIMAL)));
-        }
-        return e instanceof Expr.Call call && call.isAny(CHOOSING) ? chosen(call) : e;
+        return e instanceof Expr.Call call ? meant(call) : e;
     }
 
-    /** The first of several values, which is what the others are. */
-    private Expr chosen(Expr.Call call) {
-        Optional<ValueKind> wanted = call.arguments().stream()
-                .map(adapter::kind)
-                .filter(k -> k != ValueKind.JSON && k != ValueKind.NULL)
-                .findFirst();
-        return wanted.isEmpty()
-                ? call
-                : with(
-                        call,
-                        call.arguments().stream().map(a -> as(a, wanted.get())).toList());
+    private Expr meant(Expr.Call call) {
+        if (call.isAny("sum", "avg") && call.arguments().size() == 1) {
+            return with(call, List.of(as(call.arguments().get(0), ValueKind.DECIMAL)));
+        }
+        Optional<ValueKind> wanted = call.isAny(CHOOSING)
+                ? call.arguments().stream()
+                        .map(adapter::kind)
+                        .filter(k -> k != ValueKind.JSON && k != ValueKind.NULL)
+                        .findFirst()
+                : Optional.empty();
+        if (wanted.isEmpty()) {
+            return call;
+        }
+        boolean text = wanted.get() == ValueKind.TEXT;
+        return with(
+                call,
+                call.arguments().stream()
+                        .map(a -> text ? asText(a) : as(a, wanted.get()))
+                        .toList());
     }
 
     private static Expr with(Expr.Call call, List<Expr> arguments) {
@@ -97,26 +94,53 @@ final class Variants {
 
     /** A document as a value of the kind that stands beside it or is wanted; anything else as it is. */
     Expr as(Expr e, ValueKind wanted) {
-        boolean whole = !(e instanceof Expr.Call part && part.is("json_get"));
-        if (!apply() || adapter.kind(e) != ValueKind.JSON || whole && adapter.to.has(SqlFeature.OPENJSON)) {
+        Optional<Expr> text = apply() && adapter.kind(e) == ValueKind.JSON ? text(e) : Optional.empty();
+        if (text.isEmpty()) {
             return e;
         }
-        Expr text = whole
-                ? Expr.Call.of("json_get_text", e, Expr.Literal.string("$")).at(e.span())
-                : ((Expr.Call) e)
-                        .with("json_get_text", ((Expr.Call) e).arguments())
-                        .at(e.span());
-        Optional<Expr> meant = Optional.empty();
+        Optional<Expr> meant;
         if (wanted == ValueKind.TEXT) {
-            meant = Optional.of(text);
+            meant = text;
         } else if (wanted.isNumber()) {
-            meant = Optional.of(Expr.Call.of("number_of", text).at(e.span()));
+            meant = Optional.of(Expr.Call.of("number_of", text.get()).at(e.span()));
         } else {
-            meant = type(wanted).map(t -> new Expr.Cast(text, adapter.sourceType(t), false, e.span()));
+            meant = type(wanted).map(t -> new Expr.Cast(text.get(), adapter.sourceType(t), false, e.span()));
         }
         meant.ifPresent(m ->
                 adapter.note(FindingCode.SYNTAX_ADAPTED, e.span(), "a part of a document as the value that is wanted"));
         return meant.orElse(e);
+    }
+
+    /** A document where a text is wanted: without its quotes on some engines, as it is written on others. */
+    Expr asText(Expr e) {
+        if (adapter.lost(SqlFeature.CASTS_UNQUOTE_JSON)) {
+            return as(e, ValueKind.TEXT);
+        }
+        return apply() && adapter.kind(e) == ValueKind.JSON
+                ? new Expr.Cast(e, adapter.sourceType(new LogicalType.Text(0)), false, e.span())
+                : e;
+    }
+
+    /** The text of a document or of its part; empty where the target has none for a whole one. */
+    private Optional<Expr> text(Expr e) {
+        if (e instanceof Expr.Call part && part.isAny("json_get", "json_extract")) {
+            boolean path = part.arguments().size() == 2;
+            return path
+                    ? Optional.of(part.with("json_get_text", part.arguments()).at(e.span()))
+                    : Optional.empty();
+        }
+        if (e instanceof Expr.Binary step
+                && (step.operator() == BinaryOperator.JSON_GET || step.operator() == BinaryOperator.JSON_PATH)) {
+            BinaryOperator text = step.operator() == BinaryOperator.JSON_GET
+                    ? BinaryOperator.JSON_GET_TEXT
+                    : BinaryOperator.JSON_PATH_TEXT;
+            return Optional.of(new Expr.Binary(text, step.left(), step.right(), step.span()));
+        }
+        boolean whole = e instanceof Expr.Column && !adapter.to.has(SqlFeature.OPENJSON);
+        return whole
+                ? Optional.of(Expr.Call.of("json_get_text", e, Expr.Literal.string("$"))
+                        .at(e.span()))
+                : Optional.empty();
     }
 
     private static Optional<LogicalType> type(ValueKind wanted) {

@@ -152,6 +152,7 @@ public final class MariaDbLanguage {
                     SqlFeature.CAST_KEEPS_LENGTH,
                     SqlFeature.UNSIGNED_BITS,
                     SqlFeature.JSON_NULL_IS_TEXT,
+                    SqlFeature.DOCUMENTS_COMPARE_AS_VALUES,
                     SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.PLACE_0_IS_NONE,
                     SqlFeature.NEGATIVE_SUBSTRING,

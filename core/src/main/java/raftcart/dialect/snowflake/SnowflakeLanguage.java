@@ -83,6 +83,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.NAMED_ARGUMENTS,
                     SqlFeature.ORDERED_WINDOW_AGGREGATES,
                     SqlFeature.CASTS_UNQUOTE_JSON,
+                    SqlFeature.DOCUMENTS_COMPARE_AS_VALUES,
                     SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.NEGATIVE_SUBSTRING,
                     SqlFeature.IS_TRUE,
