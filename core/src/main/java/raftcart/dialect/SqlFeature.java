@@ -968,6 +968,8 @@ public enum SqlFeature {
     UNIQUE_IDS_ARE_NO_TEXTS,
     /** Columns of a fixed length compare with each other, and with constants, as if padded. */
     FIXED_TEXTS_COMPARE_PADDED,
+    /** Blanks at the end count where one of the two is of varying length (nonpadded comparison semantics). */
+    VARYING_TEXTS_COMPARE_BLANKS,
     /** A number of one digit, or a bit, holds what is true or not, and its type says which. */
     NUMBERS_HOLD_TRUTH,
     /** A change of a column's type may say what becomes of its values. */

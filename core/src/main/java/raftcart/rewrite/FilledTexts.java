@@ -1,9 +1,11 @@
 package raftcart.rewrite;
 
+import java.util.List;
 import raftcart.dialect.Language;
 import raftcart.dialect.SqlFeature;
 import raftcart.finding.FindingCode;
 import raftcart.rewrite.Scope.ColumnFacts;
+import raftcart.sql.Span;
 import raftcart.sql.tree.Expr;
 import raftcart.type.LogicalType;
 
@@ -13,6 +15,24 @@ import raftcart.type.LogicalType;
  */
 final class FilledTexts {
     private FilledTexts() {}
+
+    /** Says where a column of fixed length is beside one of varying length, with its blanks on the source alone. */
+    static void besideOthers(List<Expr> compared, ExprAdapter adapter, Span span) {
+        if (!adapter.lost(SqlFeature.VARYING_TEXTS_COMPARE_BLANKS)) {
+            return;
+        }
+        List<LogicalType> types = compared.stream()
+                .flatMap(e -> adapter.facts(e).flatMap(ColumnFacts::type).stream())
+                .toList();
+        boolean fixed = types.stream().anyMatch(t -> t instanceof LogicalType.Char c && c.length() > 1);
+        boolean varying = types.stream().anyMatch(t -> t instanceof LogicalType.Varchar);
+        if (fixed && varying) {
+            adapter.note(
+                    FindingCode.PADDING,
+                    span,
+                    "the blanks of a column of fixed length count beside one of varying length on the source only");
+        }
+    }
 
     static Expr matched(Expr.Like like, ExprAdapter adapter) {
         boolean open = like.pattern() instanceof Expr.Literal l && l.text().endsWith("%");

@@ -136,6 +136,13 @@ final class FunctionArguments {
         if (wanted == ValueKind.TEXT && adapter.losesConversions()) {
             return asText(argument);
         }
+        boolean bits = call.isAny("bit_and", "bit_or", "bit_xor")
+                && adapter.kind(argument) == ValueKind.DECIMAL
+                && adapter.losesConversions();
+        if (bits) {
+            TypeName whole = adapter.castType(new LogicalType.Int(64, false));
+            return new Expr.Cast(adapter.expr(argument), whole, false, argument.span());
+        }
         if (wanted == ValueKind.BYTES) {
             return bytes(argument);
         }

@@ -388,6 +388,7 @@ final class OperatorAdapter {
     }
 
     private void mixedKinds(List<Expr> expressions, List<ValueKind> kinds, Span span) {
+        FilledTexts.besideOthers(expressions, adapter, span);
         boolean text = kinds.contains(ValueKind.TEXT);
         boolean number = kinds.stream().anyMatch(ValueKind::isNumber);
         if (text && number) {

@@ -58,6 +58,7 @@ public final class OracleLanguage {
                     SqlFeature.JOINED_COLUMNS_HAVE_NO_TABLE,
                     SqlFeature.DROPS_PRIMARY_KEY,
                     SqlFeature.FIXED_TEXTS_COMPARE_PADDED,
+                    SqlFeature.VARYING_TEXTS_COMPARE_BLANKS,
                     SqlFeature.PARTITIONS,
                     SqlFeature.LOCKS_WITHOUT_LIMITS,
                     SqlFeature.MONTHS_MUST_HAVE_THE_DAY,
