@@ -566,6 +566,8 @@ public enum SqlFeature {
     PLUS_JOINS_TEXTS,
     /** LEFT and RIGHT of a length below zero give all but so many characters of the other end. */
     LENGTHS_BELOW_ZERO,
+    /** SUBSTRING with a length below zero gives nothing; elsewhere it is an error, or counts backwards. */
+    LENGTHS_BELOW_ZERO_ARE_NOTHING,
     /** The remainder of a division is that of whole numbers, or has no more digits than they would have. */
     REMAINDERS_ARE_WHOLE,
     /** What is added to a moment leaves it without a fraction of its second. */

@@ -3,12 +3,14 @@ package raftcart.rewrite;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import raftcart.dialect.SqlFeature;
 import raftcart.dialect.Untranslatable;
 import raftcart.finding.FindingCode;
 import raftcart.sql.Span;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.ExprSearch;
 import raftcart.sql.tree.Truth;
 
 /** Parts of texts that are counted from the end, which engines do in different ways. */
@@ -31,7 +33,45 @@ final class TextEnds {
         if (function.equals("locate")) {
             return backwards(call);
         }
-        return function.equals("substring") ? beforeStart(call).or(() -> fromEnd(call)) : Optional.empty();
+        return function.equals("substring")
+                ? beforeStart(call).or(() -> fromEnd(call)).or(() -> perhapsNothing(call))
+                : Optional.empty();
+    }
+
+    /** A part whose length is a difference, which may be below zero: nothing on some engines, an error on others. */
+    private Optional<Expr> perhapsNothing(Expr.Call call) {
+        boolean difference = call.arguments().size() == 3
+                && call.arguments().get(2) instanceof Expr.Binary length
+                && length.operator() == BinaryOperator.SUBTRACT;
+        if (!difference || !adapter.lost(SqlFeature.LENGTHS_BELOW_ZERO_ARE_NOTHING)) {
+            return Optional.empty();
+        }
+        adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a length below zero gives nothing, as on the source");
+        Expr text = call.arguments().get(0);
+        Expr length = call.arguments().get(2);
+        // Where all that it is made of stands in the text too, the result is NULL whenever it is.
+        boolean alone = ExprSearch.any(
+                length,
+                e -> e instanceof Expr.Parameter
+                        || e instanceof Expr.Subquery
+                        || e instanceof Expr.Column && !ExprSearch.any(text, e::equals));
+        Expr some = alone
+                ? adapter.expr(
+                        Expr.Call.of("greatest", length, Expr.Literal.number(0)).at(call.span()))
+                : notBelowZero(adapter.expr(length), call);
+        return Optional.of(substring(
+                call, adapter.expr(text), adapter.expr(call.arguments().get(1)), some));
+    }
+
+    /** The greater of a length and zero, in whichever words the target has: a text that is NULL gives NULL all the same. */
+    private Expr notBelowZero(Expr length, Expr.Call call) {
+        Expr zero = Expr.Literal.number(0);
+        return Stream.of("greatest", "greatest_skip_nulls")
+                .filter(adapter::writes)
+                .findFirst()
+                .<Expr>map(f -> Expr.Call.of(f, length, zero).at(call.span()))
+                .orElseGet(() -> Expr.Case.of(
+                        new Expr.Binary(BinaryOperator.GREATER_OR_EQUAL, length, zero, call.span()), length, zero));
     }
 
     /** A length below zero gives nothing, or all but so many characters of the other end. */
@@ -74,10 +114,8 @@ final class TextEnds {
                 all,
                 Expr.Literal.number(Long.parseLong(length.text().substring(1))),
                 call.span());
-        // Whichever of the two the target has: a text that is NULL gives NULL whatever the length.
-        String greatest = adapter.writes("greatest") ? "greatest" : "greatest_skip_nulls";
-        Expr some = Expr.Call.of(greatest, rest, Expr.Literal.number(0)).at(call.span());
-        return call.with(call.function(), List.of(text, some)).at(call.span());
+        return call.with(call.function(), List.of(text, notBelowZero(rest, call)))
+                .at(call.span());
     }
 
     /** A constant start before the first character, which engines take for it, for nothing, or count with. */
@@ -92,25 +130,24 @@ final class TextEnds {
         Expr text = call.arguments().get(0);
         Expr first = Expr.Literal.number(1);
         if (start == 0 && adapter.from.has(SqlFeature.PLACE_0_IS_NONE)) {
-            return Optional.of(substring(call, text, first, Expr.Literal.number(0)));
+            return Optional.of(substring(call, adapter.expr(text), first, Expr.Literal.number(0)));
         }
         if (call.arguments().size() < 3) {
             return Optional.of(adapter.expr(text));
         }
         Expr length = call.arguments().get(2);
         if (start == 0 && adapter.from.has(SqlFeature.PLACE_0_IS_FIRST)) {
-            return Optional.of(substring(call, text, first, length));
+            return Optional.of(substring(call, adapter.expr(text), first, adapter.expr(length)));
         }
         if (!(length instanceof Expr.Literal l) || !l.isDigits(9)) {
             throw new Untranslatable("a part of a text that begins before its first character");
         }
         long rest = Math.max(0, Long.parseLong(l.text()) + start - 1);
-        return Optional.of(substring(call, text, first, Expr.Literal.number(rest)));
+        return Optional.of(substring(call, adapter.expr(text), first, Expr.Literal.number(rest)));
     }
 
     private Expr substring(Expr.Call call, Expr text, Expr start, Expr length) {
-        return call.with("substring", List.of(adapter.expr(text), start, adapter.expr(length)))
-                .at(call.span());
+        return call.with("substring", List.of(text, start, length)).at(call.span());
     }
 
     /** A search from the end, as one from the start of the text turned round. */

@@ -156,6 +156,7 @@ public final class MariaDbLanguage {
                     SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.PLACE_0_IS_NONE,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.LENGTHS_BELOW_ZERO_ARE_NOTHING,
                     SqlFeature.NUMBERS_ARE_CONDITIONS,
                     SqlFeature.IS_TRUE,
                     SqlFeature.RECURSIVE_WORD,

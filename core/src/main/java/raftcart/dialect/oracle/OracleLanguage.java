@@ -132,6 +132,7 @@ public final class OracleLanguage {
                     SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.SEQUENCES_GIVE_TO_SELECT,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.LENGTHS_BELOW_ZERO_ARE_NOTHING,
                     SqlFeature.ROW_NUMBERS,
                     SqlFeature.OR_REPLACE_VIEW,
                     SqlFeature.MATERIALIZED_VIEWS,

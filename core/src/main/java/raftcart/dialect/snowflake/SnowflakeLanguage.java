@@ -86,6 +86,7 @@ public final class SnowflakeLanguage {
                     SqlFeature.DOCUMENTS_COMPARE_AS_VALUES,
                     SqlFeature.PLACE_0_IS_FIRST,
                     SqlFeature.NEGATIVE_SUBSTRING,
+                    SqlFeature.LENGTHS_BELOW_ZERO_ARE_NOTHING,
                     SqlFeature.IS_TRUE,
                     SqlFeature.IS_DISTINCT_FROM,
                     SqlFeature.NULLS_ORDER,
