@@ -26,6 +26,8 @@ import raftcart.sql.tree.Expr;
 class FunctionExecutionTest {
     /** Functions that give something else each time, or whose arguments no example fits. */
     private static final Set<String> NOT_COMPARED = Set.of(
+            // The word of a domain's check, which stands for nothing elsewhere.
+            "domain_value",
             "random",
             "random_between",
             "uuid_bytes",
