@@ -442,6 +442,10 @@ public enum SqlFeature {
     DERIVED_COLUMN_NAMES,
     /** The rows of a query in FROM come in its order, though the standard says nothing of it. */
     DERIVED_ROWS_KEEP_ORDER,
+    /** A quotient of exact numbers is a floating-point number. */
+    QUOTIENTS_ARE_FLOATS,
+    /** A quotient of large whole numbers has few digits behind the point, or none. */
+    LARGE_QUOTIENTS_LOSE_DIGITS,
     /** A quotient has four digits more than the dividend. */
     FOUR_DIGITS_OF_DIVISION,
     /** A quotient, or an average, has six digits more than the dividend, up to twelve. */

@@ -58,7 +58,7 @@ final class AverageAdapter {
                     adapted.arguments().get(0), adapter.castType(DivisionDigits.wide(adapter.to)), false, call.span());
             full = new Expr.Call(adapted.name(), true, List.of(wide), adapted.suffix(), call.span());
         }
-        return sourceCuts ? rounded(full, call, kind, four) : full;
+        return sourceCuts ? rounded(full, call, kind, four) : new CutQuotients(adapter).average(full, call);
     }
 
     /** Says where the source may give fewer digits, which depends on types that are not known here. */

@@ -3,6 +3,7 @@ package raftcart.rewrite;
 import java.math.BigDecimal;
 import java.util.Optional;
 import raftcart.finding.FindingCode;
+import raftcart.sql.Span;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.Expr;
 import raftcart.sql.tree.LiteralKind;
@@ -43,17 +44,33 @@ final class CutQuotients {
         if (money || digits.filter(d -> d >= GIVEN || ends(source, d)).isPresent()) {
             return quotient;
         }
+        return cut(quotient, digits, source.span());
+    }
+
+    /** The average of exact numbers, which has as many digits as they have, or six. */
+    Expr average(Expr.Call average, Expr.Call call) {
+        Expr of = call.arguments().get(0);
+        boolean exact = average.is("avg")
+                && adapter.kind(of) == ValueKind.DECIMAL
+                && DivisionDigits.isShort(adapter.to, adapter.from)
+                && !DivisionDigits.isMoney(adapter, of);
+        if (!exact) {
+            return average;
+        }
+        return cut(average, size(of).map(s -> Math.max(FEWEST, s.scale())), call.span());
+    }
+
+    private Expr cut(Expr value, Optional<Integer> digits, Span span) {
         if (digits.isEmpty() || !adapter.writes("truncate_to")) {
             adapter.note(
                     FindingCode.FUNCTION_DIFFERS,
-                    source.span(),
-                    "the source keeps six digits or more behind the point of a quotient, and cuts the others off");
-            return quotient;
+                    span,
+                    "the source keeps six digits or more behind the point of a quotient or average, and cuts the others off");
+            return value;
         }
-        adapter.note(FindingCode.DIVISION, source.span(), "cut after so many digits as on the source");
-        return Expr.Call.of(
-                        "truncate_to", adapter.ofKind(quotient, ValueKind.DECIMAL), Expr.Literal.number(digits.get()))
-                .at(source.span());
+        adapter.note(FindingCode.DIVISION, span, "cut after so many digits as on the source");
+        return Expr.Call.of("truncate_to", adapter.ofKind(value, ValueKind.DECIMAL), Expr.Literal.number(digits.get()))
+                .at(span);
     }
 
     /** True where the quotient ends by itself within so many digits, as by 2, 8 or 1000. */

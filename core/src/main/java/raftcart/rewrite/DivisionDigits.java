@@ -8,6 +8,7 @@ import raftcart.finding.FindingCode;
 import raftcart.sql.function.ValueKind;
 import raftcart.sql.tree.BinaryOperator;
 import raftcart.sql.tree.Expr;
+import raftcart.sql.tree.TypeName;
 import raftcart.type.LogicalType;
 
 /** Keeps the digits of quotients: some engines give four more than the dividend has, others as many as make sense. */
@@ -58,7 +59,30 @@ final class DivisionDigits {
             Expr wide = new Expr.Cast(binary.left(), adapter.castType(wide(adapter.to)), false, source.span());
             full = new Expr.Binary(binary.operator(), wide, binary.right(), source.span());
         }
-        return few ? rounded(source, full, left, four) : full;
+        return few ? rounded(source, large(source, full), left, four) : full;
+    }
+
+    /** The quotient of a number of 64 bits with room for the digits to which it is rounded. */
+    private Expr large(Expr.Binary source, Expr quotient) {
+        boolean large = adapter.facts(source.left())
+                .flatMap(Scope.ColumnFacts::type)
+                .filter(t -> t instanceof LogicalType.Int i && i.bits() == 64)
+                .isPresent();
+        if (large && adapter.to.has(SqlFeature.QUOTIENTS_ARE_FLOATS)) {
+            adapter.note(
+                    FindingCode.FUNCTION_DIFFERS,
+                    source.span(),
+                    "a quotient has 15 digits here, which a number of 64 bits may go beyond");
+        }
+        if (!large
+                || !adapter.to.has(SqlFeature.LARGE_QUOTIENTS_LOSE_DIGITS)
+                || more(adapter.from) != FOUR
+                || !(quotient instanceof Expr.Binary binary)) {
+            return quotient;
+        }
+        TypeName room = adapter.castType(new LogicalType.Decimal(30, FOUR, false));
+        Expr wide = new Expr.Cast(binary.left(), room, false, source.span());
+        return new Expr.Binary(BinaryOperator.DIVIDE, wide, binary.right(), source.span());
     }
 
     /** Says where a quotient or product may be money, which has four digits, or two. */

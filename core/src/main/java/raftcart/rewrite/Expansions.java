@@ -279,19 +279,16 @@ final class Expansions {
 
     /** A value within JSON by a path of names and numbers, as PostgreSQL has it. */
     private Expr atPlace(List<Expr> a, Expr.Call call) {
-        boolean plain = to.functions().writes(call.function() + "_at")
-                && a.get(1) instanceof Expr.Literal path
-                && path.text().matches("\\$([.]\\w+|\\[\\d+\\])+");
-        if (!plain) {
+        Optional<String> steps = to.functions().writes(call.function() + "_at")
+                        && a.get(1) instanceof Expr.Literal path
+                        && path.text().length() > 1
+                ? JsonPaths.steps(path.text())
+                : Optional.empty();
+        if (steps.isEmpty()) {
             return null;
         }
-        String path = ((Expr.Literal) a.get(1))
-                .text()
-                .substring(1)
-                .replaceAll("[.\\[]", ",")
-                .replace("]", "");
         List<Expr> arguments = new ArrayList<>(a);
-        arguments.set(1, Expr.Literal.string("{" + path.substring(1) + "}"));
+        arguments.set(1, Expr.Literal.string(steps.get()));
         return new Expr.Call(
                 raftcart.sql.tree.QualifiedName.of(call.function() + "_at"),
                 true,

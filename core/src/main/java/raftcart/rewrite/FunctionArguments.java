@@ -43,9 +43,7 @@ final class FunctionArguments {
         List<Expr> arguments = new ArrayList<>();
         for (int i = 0; i < call.arguments().size(); i++) {
             ValueKind wanted = i < parameters.size() ? parameters.get(i).kind() : ValueKind.UNKNOWN;
-            Expr argument = wanted == ValueKind.TEXT
-                    ? new Variants(adapter).asText(call.arguments().get(i))
-                    : new Variants(adapter).as(call.arguments().get(i), wanted);
+            Expr argument = new Variants(adapter).argument(call.arguments().get(i), wanted);
             boolean removes = i == 2 && REPLACING.contains(call.function()) && isText(argument, "");
             if (i == 0 && call.is("set_sequence")) {
                 arguments.add(sequence(argument));

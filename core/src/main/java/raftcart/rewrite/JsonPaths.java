@@ -57,7 +57,7 @@ final class JsonPaths {
                 .orElseThrow(() -> new Untranslatable("a part of a JSON document that is not named by a constant"));
         boolean path =
                 constant(binary.right()) instanceof Expr.Literal l && l.text().startsWith("$");
-        wrapped(part, path && adapter.from.has(SqlFeature.JSON_PATHS_WRAP), binary.span());
+        wrapped(part.path(), path && adapter.from.has(SqlFeature.JSON_PATHS_WRAP), binary.span());
         return get(part, text, binary.span());
     }
 
@@ -72,7 +72,7 @@ final class JsonPaths {
         }
         String path = ((Expr.Literal) call.arguments().get(1)).text();
         boolean bare = !path.startsWith("$");
-        wrapped(new Part(call, path), adapter.from.has(SqlFeature.JSON_PATHS_WRAP), call.span());
+        wrapped(path, adapter.from.has(SqlFeature.JSON_PATHS_WRAP), call.span());
         boolean nulls =
                 text && adapter.to.has(SqlFeature.JSON_NULL_IS_TEXT) && !adapter.from.has(SqlFeature.JSON_NULL_IS_TEXT);
         return bare || nulls || isWild(path) || followsSteps()
@@ -107,9 +107,9 @@ final class JsonPaths {
     }
 
     /** Says that place 0 of an object or single value is itself on one side, and nothing on the other. */
-    private void wrapped(Part part, boolean wraps, Span span) {
+    private void wrapped(String path, boolean wraps, Span span) {
         boolean wrapsThere = adapter.to.has(SqlFeature.JSON_PATHS_WRAP);
-        if (part.path().contains("[0]") && wraps != wrapsThere) {
+        if (path.contains("[0]") && wraps != wrapsThere) {
             adapter.note(
                     FindingCode.FUNCTION_DIFFERS,
                     span,
@@ -158,7 +158,8 @@ final class JsonPaths {
                         adapter.kind(part.document()) == ValueKind.JSON
                                 ? document
                                 : new Expr.Cast(document, adapter.castType(new LogicalType.Json(true)), false, span),
-                        Expr.Literal.string(steps(part.path())),
+                        Expr.Literal.string(steps(part.path())
+                                .orElseThrow(() -> new Untranslatable("the path " + part.path() + " of JSON"))),
                         span)
                 : Expr.Call.of(text ? "json_get_text" : "json_get", document, path)
                         .at(span);
@@ -180,20 +181,21 @@ final class JsonPaths {
         return adapter.to.has(SqlFeature.JSON_PATH_OPERATORS) && !adapter.writes("json_get");
     }
 
-    /** A path as the list of its steps. */
-    private static String steps(String path) {
+    /** A path as the list of its steps ({@code {a,"b c",0}}); empty for one with wildcards and the like. */
+    static Optional<String> steps(String path) {
         List<String> steps = new ArrayList<>();
         Matcher step = STEP.matcher(path);
         int end = 1;
         while (step.find() && step.start() == end) {
-            String name = step.group(1) != null ? step.group(1) : step.group(3);
-            steps.add(name != null ? name : '"' + step.group(2) + '"');
+            String plain = step.group(1) != null ? step.group(1) : step.group(3);
+            // Without quotes the word would be no text, but NULL.
+            boolean quotes = plain == null || plain.equalsIgnoreCase("null");
+            steps.add(quotes ? '"' + (plain == null ? step.group(2) : plain) + '"' : plain);
             end = step.end();
         }
-        if (end != path.length() || !path.startsWith("$")) {
-            throw new Untranslatable("the path " + path + " of JSON");
-        }
-        return "{" + String.join(",", steps) + "}";
+        return path.startsWith("$") && end == path.length()
+                ? Optional.of("{" + String.join(",", steps) + "}")
+                : Optional.empty();
     }
 
     /** One step, as targets write it that name parts one by one. */

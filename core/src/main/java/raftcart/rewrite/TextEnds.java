@@ -48,23 +48,27 @@ final class TextEnds {
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a length below zero gives nothing, as on the source");
         Expr text = call.arguments().get(0);
-        Expr length = call.arguments().get(2);
-        // Where all that it is made of stands in the text too, the result is NULL whenever it is.
-        boolean alone = ExprSearch.any(
-                length,
-                e -> e instanceof Expr.Parameter
-                        || e instanceof Expr.Subquery
-                        || e instanceof Expr.Column && !ExprSearch.any(text, e::equals));
-        Expr some = alone
-                ? adapter.expr(
-                        Expr.Call.of("greatest", length, Expr.Literal.number(0)).at(call.span()))
-                : notBelowZero(adapter.expr(length), call);
+        Expr some = notBelowZero(call.arguments().get(2), text, call);
         return Optional.of(substring(
                 call, adapter.expr(text), adapter.expr(call.arguments().get(1)), some));
     }
 
-    /** The greater of a length and zero, in whichever words the target has: a text that is NULL gives NULL all the same. */
-    private Expr notBelowZero(Expr length, Expr.Call call) {
+    /** The source's length, or zero where it is below; NULL where it is and the text is not. */
+    private Expr notBelowZero(Expr length, Expr text, Expr.Call call) {
+        // Where all that it is made of stands in the text too, the result is NULL whenever it is.
+        boolean apart = ExprSearch.any(
+                length,
+                e -> e instanceof Expr.Parameter
+                        || e instanceof Expr.Subquery
+                        || e instanceof Expr.Column && !ExprSearch.any(text, e::equals));
+        return apart
+                ? adapter.expr(
+                        Expr.Call.of("greatest", length, Expr.Literal.number(0)).at(call.span()))
+                : orZero(adapter.expr(length), call);
+    }
+
+    /** The greater of a length and zero, in whichever words the target has. */
+    private Expr orZero(Expr length, Expr.Call call) {
         Expr zero = Expr.Literal.number(0);
         return Stream.of("greatest", "greatest_skip_nulls")
                 .filter(adapter::writes)
@@ -95,10 +99,8 @@ final class TextEnds {
             return Optional.empty();
         }
         adapter.note(FindingCode.SYNTAX_ADAPTED, call.span(), "a length below zero gives nothing, as on the source");
-        Expr some = Expr.Call.of("greatest_skip_nulls", adapter.expr(length), Expr.Literal.number(0))
-                .at(call.span());
-        return Optional.of(
-                call.with(call.function(), List.of(adapter.expr(call.arguments().get(0)), some)));
+        Expr text = call.arguments().get(0);
+        return Optional.of(call.with(call.function(), List.of(adapter.expr(text), notBelowZero(length, text, call))));
     }
 
     /** All but the characters of the other end. */
@@ -114,8 +116,7 @@ final class TextEnds {
                 all,
                 Expr.Literal.number(Long.parseLong(length.text().substring(1))),
                 call.span());
-        return call.with(call.function(), List.of(text, notBelowZero(rest, call)))
-                .at(call.span());
+        return call.with(call.function(), List.of(text, orZero(rest, call))).at(call.span());
     }
 
     /** A constant start before the first character, which engines take for it, for nothing, or count with. */

@@ -157,19 +157,19 @@ final class TextRules {
 
     /** The same for rows that a set operation compares. */
     void set(QueryBody.SetOperation set) {
-        boolean ignores = !adapter.to.has(SqlFeature.IGNORES_CASE)
-                && Stream.of(set.left(), set.right())
-                        .flatMap(side -> adapter.finder.columns(Query.of(side), adapter.scope).stream())
-                        .anyMatch(c -> c.kind() == ValueKind.TEXT && c.ignoresCase());
-        boolean large = Stream.of(set.left(), set.right())
-                .flatMap(side -> adapter.finder.columns(Query.of(side), adapter.scope).stream())
-                .anyMatch(c -> new LongTexts(adapter).isLarge(c.type()));
-        if (large) {
+        List<ColumnFacts> left = adapter.finder.columns(Query.of(set.left()), adapter.scope);
+        List<ColumnFacts> right = adapter.finder.columns(Query.of(set.right()), adapter.scope);
+        List<ColumnFacts> all = Stream.of(left, right).flatMap(List::stream).toList();
+        if (all.stream().anyMatch(c -> new LongTexts(adapter).isLarge(c.type()))) {
             throw new Untranslatable(set.kind() + " of a long text");
         }
+        boolean ignores = !adapter.to.has(SqlFeature.IGNORES_CASE)
+                && all.stream().anyMatch(c -> c.kind() == ValueKind.TEXT && c.ignoresCase());
+        boolean perhaps = left.size() * right.size() == 0 // a star hides them
+                || all.stream().anyMatch(c -> c.kind() == ValueKind.TEXT || c.kind() == ValueKind.UNKNOWN);
         if (ignores) {
             adapter.note(FindingCode.CASE_OF_TEXT, set.span(), set.kind().name());
-        } else {
+        } else if (perhaps) {
             oneToTheSource(values(set), set.span(), set.kind().name());
         }
     }

@@ -75,6 +75,7 @@ public final class DuckDbLanguage {
                     SqlFeature.CASTS_ROUND,
                     SqlFeature.WINDOW_PERCENTILES,
                     SqlFeature.PRESENT_HAS_ZONE,
+                    SqlFeature.QUOTIENTS_ARE_FLOATS,
                     SqlFeature.INSTANTS_MEET_NO_SECONDS,
                     SqlFeature.REFERENCES_NAME_COLUMNS,
                     SqlFeature.CHECKS_READ_CLOCK,

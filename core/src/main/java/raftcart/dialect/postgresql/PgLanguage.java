@@ -106,6 +106,7 @@ public final class PgLanguage {
                     SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,
+                    SqlFeature.LARGE_QUOTIENTS_LOSE_DIGITS,
                     SqlFeature.JSON_PATHS_WRAP,
                     SqlFeature.JSON_PATH_OPERATORS,
                     SqlFeature.FRAME_GROUPS,

@@ -61,7 +61,7 @@ public final class SqliteLanguage {
                     SqlFeature.WINDOW_DOCUMENTS,
                     SqlFeature.FRACTIONS_OF_DAYS,
                     SqlFeature.JSON_ARROWS,
-                    SqlFeature.DOCUMENTS_COMPARE_AS_VALUES,
+                    SqlFeature.QUOTIENTS_ARE_FLOATS,
                     SqlFeature.FRAME_GROUPS,
                     SqlFeature.FRAME_EXCLUSION,
                     SqlFeature.VIRTUAL_COLUMNS,

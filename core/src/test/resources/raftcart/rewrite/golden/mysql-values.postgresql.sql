@@ -307,7 +307,6 @@ BEGIN;
 -- 34:54: RC0611 adapted: NULLs sorted as on the source: NULLs last
 -- 35:1: RC0602 by hand: No counterpart on the target: DISTINCT in the order of b, which its rows do not have
 -- 39:78: RC0611 adapted: NULLs sorted as on the source: NULLs last
--- 39:44: RC0612 check: Comparison may ignore case on one engine: UNION
 -- 40:8: RC0614 adapted: Condition made explicit: a condition as a value
 -- 41:34: RC0612 check: Comparison may ignore case on one engine: s
 -- 45:11: RC0622 check: Columns that are not grouped: the least b

@@ -130,7 +130,7 @@ BEGIN
             o.TelescopeId,
             CAST(CAST(o.Started AS date) AS date) AS Night,
             CAST(COUNT(*) AS bigint) AS Observations,
-            CAST(AVG(o.Seeing) AS numeric) AS Seeing
+            CAST(TRUNC(AVG(o.Seeing), 6) AS numeric) AS Seeing
         FROM public.Observation o
         WHERE o.Started >= p_From AND o.Started < CAST(p_To + 1 * INTERVAL '1 day' AS date)
         GROUP BY o.TelescopeId, CAST(o.Started AS date);
@@ -232,7 +232,7 @@ DECLARE
     v_Avg numeric(5,2);
     v_Msg character varying(200);
     cur CURSOR FOR
-        SELECT TelescopeId, AVG(Seeing) FROM public.Observation GROUP BY TelescopeId;
+        SELECT TelescopeId, TRUNC(AVG(Seeing), 6) FROM public.Observation GROUP BY TelescopeId;
     fetch_status_ integer;
 BEGIN
     OPEN cur;
@@ -368,6 +368,7 @@ $$;
 -- 67:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 82:1: RC0609 adapted: Said in other words: code in the target's own language
 -- 82:71: RC0627 check: Said in other words, with a difference: a function that gives rows: SELECT * FROM it where it was called
+-- 83:87: RC0615 adapted: Division kept: cut after so many digits as on the source
 -- 85:46: RC0608 adapted: Function spelled otherwise: DATEADD means add_days
 -- 82:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 88:1: RC0609 adapted: Said in other words: code in the target's own language
@@ -375,6 +376,7 @@ $$;
 -- 88:1: RC0609 adapted: Said in other words: the schema dbo as public
 -- 113:9: RC0602 by hand: No counterpart on the target: COMMIT in a routine
 -- 117:1: RC0609 adapted: Said in other words: code in the target's own language
+-- 122:29: RC0615 adapted: Division kept: cut after so many digits as on the source
 -- 132:86: RC0627 check: Said in other words, with a difference: ERROR_MESSAGE gives the text of an error, which is another on the target
 -- 132:84: RC0609 adapted: Said in other words: + puts texts together
 -- 117:1: RC0609 adapted: Said in other words: the schema dbo as public

@@ -562,7 +562,6 @@ FROM frame;
 -- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
 -- 186:1: RC0627 check: Said in other words, with a difference: the numbers of the table go on
 -- 187:56: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 187:21: RC0612 check: Comparison may ignore case on one engine: UNION
 -- 189:36: RC0609 adapted: Said in other words: + puts texts together
 -- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
 -- 189:36: RC0613 check: Empty text and NULL: a NULL makes the whole NULL on the source, on the target it adds nothing

@@ -514,7 +514,6 @@ FROM frame;
 -- 182:1: RC0609 adapted: Said in other words: SELECT INTO as CREATE TABLE AS
 -- 185:1: RC0604 adapted: Client command left out: SET IDENTITY_INSERT frame ON
 -- 187:56: RC0611 adapted: NULLs sorted as on the source: NULLs first
--- 187:21: RC0612 check: Comparison may ignore case on one engine: UNION
 -- 189:36: RC0609 adapted: Said in other words: + puts texts together
 -- 189:38: RC0625 check: Types compared as on the source: engines spell dates and times in different ways
 -- 190:8: RC0625 check: Types compared as on the source: if this is money, the source shows two digits behind the point, not four

@@ -227,7 +227,6 @@ SELECT 0; COMMIT;
 -- 100:11: RC0605 adapted: Hint left out: LOCKING ROW FOR ACCESS
 -- 101:11: RC0602 by hand: No counterpart on the target: LOCK TABLE
 -- 102:39: RC0602 by hand: No counterpart on the target: the clause WITH after a statement
--- 103:21: RC0612 check: Comparison may ignore case on one engine: EXCEPT
 -- 106:38: RC0602 by hand: No counterpart on the target: the attribute NOT of a value
 -- 108:35: RC0609 adapted: Said in other words: cut as on the source
 -- 109:60: RC0609 adapted: Said in other words: cut as on the source
