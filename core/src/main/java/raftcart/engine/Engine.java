@@ -1,5 +1,6 @@
 package raftcart.engine;
 
+import java.sql.SQLException;
 import raftcart.dialect.Dialect;
 import raftcart.plan.Endpoint;
 
@@ -23,4 +24,12 @@ public interface Engine {
      * @throws raftcart.error.ConnectException if the server cannot be reached or refuses us
      */
     EngineSession open(Endpoint endpoint);
+
+    /**
+     * Opens sessions that all see the database as it is now.
+     *
+     * @param readers how many there should be, at least 1
+     * @throws raftcart.error.ConnectException if the server cannot be reached or refuses us
+     */
+    SharedSnapshot openSnapshot(Endpoint endpoint, int readers) throws SQLException;
 }

@@ -38,15 +38,15 @@ public interface EngineSession extends AutoCloseable {
     /** What the account lacks to create and fill tables in this schema, as statements to run; empty if nothing. */
     List<String> missingToWrite(String schema);
 
-    /** From here on, and until the session is closed, reads see the database as it is now. */
-    void beginSnapshot() throws SQLException;
-
     /**
      * Reads rows, the transfer columns in this order.
      *
      * @param rows what stands after FROM
      */
     RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException;
+
+    /** Sets what makes this session load faster and loses nothing that {@link raftcart.move.ProgressTable} counts. */
+    void prepareLoad() throws SQLException;
 
     /** Writes rows into a table, the transfer columns in this order; commits are the caller's. */
     RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;
@@ -67,6 +67,16 @@ public interface EngineSession extends AutoCloseable {
 
     /** What an error says, without what the driver puts around it. */
     String messageOf(SQLException error);
+
+    /**
+     * Takes a lock of a name on the whole database until the session ends, in whatever way it ends.
+     *
+     * @return false if another session holds it
+     */
+    boolean lock(String name) throws SQLException;
+
+    /** True where the error may be gone when the same is tried again on a new connection: the connection broke, or others were in the way. */
+    boolean isTransient(SQLException error);
 
     /** True where the error says that a row does not fit, and false where something else is wrong. */
     boolean isRowFault(SQLException error);

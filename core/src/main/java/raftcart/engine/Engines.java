@@ -1,5 +1,6 @@
 package raftcart.engine;
 
+import java.sql.SQLException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.ServiceLoader;
@@ -32,10 +33,20 @@ public final class Engines {
 
     /** Connects to an endpoint, looking up the secrets that it refers to in the environment. */
     public static EngineSession open(Endpoint endpoint) {
-        Endpoint resolved = new Endpoint(
+        Endpoint resolved = resolved(endpoint);
+        return forUrl(resolved.url()).open(resolved);
+    }
+
+    /** Opens sessions that see the same moment of a database, see {@link Engine#openSnapshot}. */
+    public static SharedSnapshot openSnapshot(Endpoint endpoint, int readers) throws SQLException {
+        Endpoint resolved = resolved(endpoint);
+        return forUrl(resolved.url()).openSnapshot(resolved, readers);
+    }
+
+    private static Endpoint resolved(Endpoint endpoint) {
+        return new Endpoint(
                 Secrets.resolve(endpoint.url(), System::getenv),
                 endpoint.user().map(u -> Secrets.resolve(u, System::getenv)),
                 endpoint.password().map(p -> Secrets.resolve(p, System::getenv)));
-        return forUrl(resolved.url()).open(resolved);
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
@@ -49,20 +50,22 @@ public final class LoadStage {
         if (migration.hasScripts()) {
             return ofScripts(migration, targetRows, listener, start);
         }
-        try (EngineSession source = migration.openSource();
-                EngineSession target = migration.openTarget()) {
+        try (EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
-            Catalog now = source.readCatalog();
+            Catalog now = sourceNow(migration);
             refuseChangedSource(translation, migration.catalog(), now);
             Loader loader = new Loader(
-                    source,
+                    migration::openSnapshot,
                     target,
+                    migration::openTarget,
                     migration.plan().load(),
                     targetRows,
                     migration.workspace().path("journal/refused"),
-                    listener);
+                    new JournalingListener(listener, journal));
             List<TableResult> tables = loader.load(
-                    translation.tables().stream().filter(TableMapping::isLoaded).toList());
+                    translation.tables().stream().filter(TableMapping::isLoaded).toList(),
+                    now.tables().collect(Collectors.toMap(Table::name, t -> t)),
+                    JournalingListener.earlierState(journal));
             List<String> failures = finish(migration, target, listener);
             RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             failures.addAll(setCounters(target, translation, now, sequences(now)));
@@ -124,6 +127,12 @@ public final class LoadStage {
             } catch (BuildException e) {
                 return; // it is tried again, and told, when the rows are there
             }
+        }
+    }
+
+    private static Catalog sourceNow(Migration migration) {
+        try (EngineSession source = migration.openSource()) {
+            return source.readCatalog();
         }
     }
 

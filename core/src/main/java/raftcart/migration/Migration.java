@@ -1,5 +1,6 @@
 package raftcart.migration;
 
+import java.sql.SQLException;
 import java.util.List;
 import raftcart.catalog.Catalog;
 import raftcart.dialect.Dialect;
@@ -8,6 +9,7 @@ import raftcart.dialect.Language;
 import raftcart.dialect.Languages;
 import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
+import raftcart.engine.SharedSnapshot;
 import raftcart.error.ConnectException;
 import raftcart.error.PlanException;
 import raftcart.plan.Plan;
@@ -52,6 +54,10 @@ public final class Migration {
                     "The load says how many rows the scripts brought; name a database as the source to compare rows.");
         }
         return Engines.open(plan.source());
+    }
+
+    SharedSnapshot openSnapshot(int readers) throws SQLException {
+        return Engines.openSnapshot(plan.source(), readers);
     }
 
     EngineSession openTarget() {

@@ -125,7 +125,7 @@ final class ScriptLoad {
                     seconds,
                     count.file.map(f -> "journal/refused/" + f.getFileName()).orElse(""));
             listener.tableStarted(result.table(), result.read());
-            listener.rowsCommitted(result.loaded(), 0);
+            listener.rowsWritten(result.table(), result.loaded(), 0);
             listener.tableFinished(result);
             results.add(result);
         }
@@ -182,9 +182,9 @@ final class ScriptLoad {
     }
 
     private void begin() throws SQLException {
-        progress.begin(STATEMENTS, false);
+        progress.begin(STATEMENTS);
         for (TableMapping table : tables) {
-            progress.begin(table.source().name().toString(), false);
+            progress.begin(table.source().name().toString());
             keepNoted(table.source().name(), counts.get(table.source().name()));
         }
         target.connection().commit();

@@ -1,35 +1,29 @@
 package raftcart.move;
 
+import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.Savepoint;
 import raftcart.engine.EngineSession;
 import raftcart.error.LoadException;
 import raftcart.plan.LoadSettings;
-import raftcart.translate.TableMapping;
 
 /**
- * Writes batches, each in a transaction of its own together with its entry in the progress table. A batch that the
- * target refuses is halved until the rows at fault stand alone; those are set aside and the rest is written.
+ * Writes batches within the transaction of a part. A batch that the target refuses is taken back to the savepoint before
+ * it and halved until the rows at fault stand alone; those are set aside and the rest is written.
  */
 final class BatchWriter {
     private final EngineSession target;
     private final RowWriter writer;
-    private final ProgressTable progress;
     private final RefusedRows refused;
-    private final TableMapping mapping;
+    private final TableProgress table;
     private final LoadSettings settings;
 
     BatchWriter(
-            EngineSession target,
-            RowWriter writer,
-            ProgressTable progress,
-            RefusedRows refused,
-            TableMapping mapping,
-            LoadSettings settings) {
+            EngineSession target, RowWriter writer, RefusedRows refused, TableProgress table, LoadSettings settings) {
         this.target = target;
         this.writer = writer;
-        this.progress = progress;
         this.refused = refused;
-        this.mapping = mapping;
+        this.table = table;
         this.settings = settings;
     }
 
@@ -38,47 +32,47 @@ final class BatchWriter {
     }
 
     private void write(RowBuffer rows, int from, int to) throws SQLException {
-        String table = mapping.source().name().toString();
+        Connection connection = target.connection();
+        Savepoint before = connection.setSavepoint();
         try {
             writer.write(rows, from, to);
-            progress.add(table, to - (long) from, 0);
-            target.connection().commit();
+            connection.releaseSavepoint(before);
+            return;
         } catch (SQLException e) {
-            rollback(e);
             if (!target.isRowFault(e)) {
                 throw e;
             }
-            if (to - from > 1) {
-                int middle = (from + to) >>> 1;
-                write(rows, from, middle);
-                write(rows, middle, to);
-            } else {
+            takeBack(connection, before, e);
+            if (to - from == 1) {
                 refuse(rows, from, e);
+                return;
             }
         }
+        int middle = (from + to) >>> 1;
+        write(rows, from, middle);
+        write(rows, middle, to);
     }
 
-    private void refuse(RowBuffer rows, int row, SQLException reason) throws SQLException {
-        refused.add(rows, row, reason.getMessage().strip());
-        progress.add(mapping.source().name().toString(), 0, 1);
-        target.connection().commit();
-        if (refused.count() > settings.stopAfterRefused()) {
-            throw new LoadException(
-                    "the target has refused more than " + settings.stopAfterRefused() + " rows of "
-                            + mapping.source().name() + "; the last reason was: "
-                            + reason.getMessage().strip(),
-                    "Look at the refused rows in journal/refused/, mend the cause or raise `load.stop-after-refused`"
-                            + " in the plan, and run `raftcart load` again.",
-                    reason);
-        }
-    }
-
-    private void rollback(SQLException cause) throws SQLException {
+    private static void takeBack(Connection connection, Savepoint before, SQLException cause) throws SQLException {
         try {
-            target.connection().rollback();
+            connection.rollback(before);
+            connection.releaseSavepoint(before);
         } catch (SQLException e) {
             cause.addSuppressed(e);
             throw cause;
+        }
+    }
+
+    private void refuse(RowBuffer rows, int row, SQLException reason) {
+        String words = target.messageOf(reason).strip();
+        refused.add(rows, row, words);
+        if (table.refusedOne() > settings.stopAfterRefused()) {
+            throw new LoadException(
+                    "the target has refused more than " + settings.stopAfterRefused() + " rows of " + table.name()
+                            + "; the last reason was: " + words,
+                    "Look at the refused rows in journal/refused/, mend the cause or raise `load.stop-after-refused`"
+                            + " in the plan, and run `raftcart load` again.",
+                    reason);
         }
     }
 }

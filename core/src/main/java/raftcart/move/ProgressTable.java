@@ -5,12 +5,14 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import raftcart.catalog.ObjectName;
 import raftcart.dialect.Identifiers;
 
 /**
- * A small table on the target that says how far each table has come. It is written in the same transaction as the rows
+ * A small table on the target that says how far each part of each table has come. It is written in the same transaction as the rows
  * that it counts, so it is right after any crash; it is dropped when the load is complete.
  */
 public final class ProgressTable {
@@ -27,9 +29,9 @@ public final class ProgressTable {
 
     /** Makes the table unless it is there, and commits. */
     public void create() throws SQLException {
-        execute("CREATE TABLE IF NOT EXISTS " + name + " (table_name varchar(255) NOT NULL PRIMARY KEY,"
-                + " rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL, finished smallint NOT NULL,"
-                + " appended smallint NOT NULL)");
+        execute("CREATE TABLE IF NOT EXISTS " + name + " (table_name varchar(255) NOT NULL, part integer NOT NULL,"
+                + " part_rows text NOT NULL, rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL,"
+                + " finished smallint NOT NULL, appended smallint NOT NULL, PRIMARY KEY (table_name, part))");
         connection.commit();
     }
 
@@ -39,46 +41,88 @@ public final class ProgressTable {
         connection.commit();
     }
 
-    /** What is known about a table; the caller commits. */
+    /** What is known about a table, all its parts together; the caller commits. */
     public Optional<Progress> find(String table) throws SQLException {
+        List<Part> parts = parts(table);
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Progress(
+                        parts.stream().mapToLong(Part::loaded).sum(),
+                        parts.stream().mapToLong(Part::refused).sum(),
+                        parts.stream().allMatch(Part::finished),
+                        parts.get(0).appended()));
+    }
+
+    /** The parts of a table in their order, none where it was not begun; the caller commits. */
+    public List<Part> parts(String table) throws SQLException {
+        List<Part> parts = new ArrayList<>();
         try (PreparedStatement select = connection.prepareStatement(
-                "SELECT rows_loaded, rows_refused, finished, appended FROM " + name + " WHERE table_name = ?")) {
+                "SELECT part, part_rows, rows_loaded, rows_refused, finished, appended FROM " + name
+                        + " WHERE table_name = ? ORDER BY part")) {
             select.setString(1, table);
             try (ResultSet rows = select.executeQuery()) {
-                return rows.next()
-                        ? Optional.of(new Progress(
-                                rows.getLong(1), rows.getLong(2), rows.getInt(3) != 0, rows.getInt(4) != 0))
-                        : Optional.empty();
+                while (rows.next()) {
+                    parts.add(new Part(
+                            rows.getInt(1),
+                            rows.getString(2),
+                            rows.getLong(3),
+                            rows.getLong(4),
+                            rows.getInt(5) != 0,
+                            rows.getInt(6) != 0));
+                }
             }
         }
+        return parts;
     }
 
-    /** Notes that a table is begun from its first row, and whether it held rows of its own; the caller commits. */
-    public void begin(String table, boolean appended) throws SQLException {
-        update("DELETE FROM " + name + " WHERE table_name = ?", table);
-        update("INSERT INTO " + name + " VALUES (?, 0, 0, 0, " + (appended ? 1 : 0) + ")", table);
+    /** Notes that a table is begun from its first row, as a whole; the caller commits. */
+    public void begin(String table) throws SQLException {
+        begin(table, List.of(""), false);
     }
 
-    /** Adds rows; the caller commits. */
-    public void add(String table, long loaded, long refused) throws SQLException {
-        try (PreparedStatement update = connection.prepareStatement("UPDATE " + name
-                + " SET rows_loaded = rows_loaded + ?, rows_refused = rows_refused + ? WHERE table_name = ?")) {
-            update.setLong(1, loaded);
-            update.setLong(2, refused);
-            update.setString(3, table);
-            update.executeUpdate();
+    /**
+     * Notes that a table is begun from its first row; the caller commits.
+     *
+     * @param conditions of its parts; one that is empty for the whole table
+     * @param appended true where it holds rows of its own
+     */
+    public void begin(String table, List<String> conditions, boolean appended) throws SQLException {
+        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + name + " WHERE table_name = ?")) {
+            delete.setString(1, table);
+            delete.executeUpdate();
+        }
+        try (PreparedStatement insert = connection.prepareStatement(
+                "INSERT INTO " + name + " VALUES (?, ?, ?, 0, 0, 0, " + (appended ? 1 : 0) + ")")) {
+            for (int part = 0; part < conditions.size(); part++) {
+                insert.setString(1, table);
+                insert.setInt(2, part);
+                insert.setString(3, conditions.get(part));
+                insert.addBatch();
+            }
+            insert.executeBatch();
         }
     }
 
-    /** Notes that all rows of a table were read; the caller commits. */
-    public void finish(String table) throws SQLException {
-        update("UPDATE " + name + " SET finished = 1 WHERE table_name = ?", table);
+    /** Adds rows to a table that goes as a whole; the caller commits. */
+    public void add(String table, long loaded, long refused) throws SQLException {
+        add(table, 0, loaded, refused, false);
     }
 
-    private void update(String sql, String table) throws SQLException {
-        try (PreparedStatement statement = connection.prepareStatement(sql)) {
-            statement.setString(1, table);
-            statement.executeUpdate();
+    /**
+     * Adds rows to a part; the caller commits.
+     *
+     * @param finished true where all rows of the part were read
+     */
+    public void add(String table, int part, long loaded, long refused, boolean finished) throws SQLException {
+        try (PreparedStatement update = connection.prepareStatement("UPDATE " + name
+                + " SET rows_loaded = rows_loaded + ?, rows_refused = rows_refused + ?, finished = ?"
+                + " WHERE table_name = ? AND part = ?")) {
+            update.setLong(1, loaded);
+            update.setLong(2, refused);
+            update.setInt(3, finished ? 1 : 0);
+            update.setString(4, table);
+            update.setInt(5, part);
+            update.executeUpdate();
         }
     }
 
@@ -94,4 +138,11 @@ public final class ProgressTable {
      * @param appended true where the table held rows that are not of this load
      */
     public record Progress(long loaded, long refused, boolean finished, boolean appended) {}
+
+    /**
+     * How far a part of a table has come.
+     *
+     * @param condition which rows it has, in the source's SQL; empty for the whole table
+     */
+    public record Part(int number, String condition, long loaded, long refused, boolean finished, boolean appended) {}
 }

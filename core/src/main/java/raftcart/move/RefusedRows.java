@@ -9,11 +9,10 @@ import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import raftcart.engine.TransferColumn;
-import raftcart.error.WorkspaceException;
 import raftcart.type.ValueForm;
 
 /**
- * Keeps the rows of one table that the target refused: one JSON object a line with the values and the server's reason.
+ * Keeps the rows of a part of a table that the target refused: one JSON object a line with the values and the server's reason.
  * Bytes are written in Base64. The file is made with the first refused row.
  */
 final class RefusedRows implements AutoCloseable {
@@ -30,7 +29,7 @@ final class RefusedRows implements AutoCloseable {
         try {
             Files.deleteIfExists(file);
         } catch (IOException e) {
-            throw failed(e);
+            throw RefusedFiles.failed(file, e);
         }
     }
 
@@ -63,16 +62,9 @@ final class RefusedRows implements AutoCloseable {
             writer.newLine();
             writer.flush();
         } catch (IOException e) {
-            throw failed(e);
+            throw RefusedFiles.failed(file, e);
         }
         count++;
-    }
-
-    private WorkspaceException failed(IOException e) {
-        return new WorkspaceException(
-                file + " cannot be written",
-                "Check that the folder is yours to write and the disk is not full; then run `raftcart load` again.",
-                e);
     }
 
     @Override
@@ -81,7 +73,7 @@ final class RefusedRows implements AutoCloseable {
             try {
                 writer.close();
             } catch (IOException e) {
-                throw failed(e);
+                throw RefusedFiles.failed(file, e);
             }
         }
     }

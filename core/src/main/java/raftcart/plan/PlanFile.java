@@ -162,11 +162,20 @@ public final class PlanFile {
     }
 
     private static LoadSettings load(PlanChecker checker, JsonNode node) {
-        checker.keys(node, "load", List.of("rows-per-batch", "stop-after-refused"));
+        checker.keys(
+                node, "load", List.of("rows-per-batch", "rows-per-part", "parallel", "restart", "stop-after-refused"));
         LoadSettings defaults = LoadSettings.defaults();
         return new LoadSettings(
                 checker.number(
                         node.path("rows-per-batch"), "load.rows-per-batch", defaults.rowsPerBatch(), 1, 1_000_000),
+                checker.number(
+                        node.path("rows-per-part"),
+                        "load.rows-per-part",
+                        defaults.rowsPerPart(),
+                        1000,
+                        Integer.MAX_VALUE),
+                checker.number(node.path("parallel"), "load.parallel", defaults.parallel(), 0, 64),
+                checker.choice(node.path("restart"), "load.restart", defaults.restart()),
                 checker.number(
                         node.path("stop-after-refused"),
                         "load.stop-after-refused",
@@ -237,6 +246,9 @@ public final class PlanFile {
         root.put("grants", PlanChecker.word(plan.grants()));
         ObjectNode load = root.putObject("load");
         load.put("rows-per-batch", plan.load().rowsPerBatch());
+        load.put("rows-per-part", plan.load().rowsPerPart());
+        load.put("parallel", plan.load().parallel());
+        load.put("restart", PlanChecker.word(plan.load().restart()));
         load.put("stop-after-refused", plan.load().stopAfterRefused());
         ObjectNode effort = root.putObject("effort");
         effort.put("minutes-per-line", plan.effort().minutesPerLine());

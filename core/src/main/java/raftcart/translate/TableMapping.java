@@ -1,5 +1,6 @@
 package raftcart.translate;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -36,11 +37,26 @@ public record TableMapping(
 
     /** What stands after FROM to read, on the source, the rows that go, with the values that the plan wants. */
     public String sourceRows(Dialect dialect) {
+        return sourceRows(dialect, "");
+    }
+
+    /**
+     * The same for a part of the rows.
+     *
+     * @param part a condition in the source's SQL on the table's own columns; empty for all rows
+     */
+    public String sourceRows(Dialect dialect, String part) {
         String all = dialect.values().rowsOf(source);
+        List<String> conditions = new ArrayList<>();
+        rows.ifPresent(r -> conditions.add("(" + r + ")"));
+        if (!part.isEmpty()) {
+            conditions.add(part);
+        }
+        String from = all + (conditions.isEmpty() ? "" : " WHERE " + String.join(" AND ", conditions));
         boolean plain =
                 rows.isEmpty() && columns.stream().allMatch(c -> c.value().isEmpty());
         if (plain) {
-            return all;
+            return from;
         }
         String select = columns.stream()
                 .map(c -> {
@@ -48,8 +64,7 @@ public record TableMapping(
                     return c.value().map(v -> "(" + v + ") AS " + name).orElse(name);
                 })
                 .collect(Collectors.joining(", "));
-        return "(SELECT " + select + " FROM " + all
-                + rows.map(r -> " WHERE (" + r + ")").orElse("") + ") "
+        return "(SELECT " + select + " FROM " + from + ") "
                 + dialect.identifiers().quote("planned");
     }
 }

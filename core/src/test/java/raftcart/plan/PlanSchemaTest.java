@@ -116,7 +116,8 @@ class PlanSchemaTest {
                 ArrayNode array = mapper.createArrayNode();
                 return array.add(sample(schema.get("items"), root, variant));
             case "integer", "number":
-                return mapper.getNodeFactory().numberNode(variant + 1);
+                return mapper.getNodeFactory()
+                        .numberNode(Math.max(variant + 1, schema.path("minimum").asInt()));
             case "boolean":
                 return mapper.getNodeFactory().booleanNode(variant % 2 == 0);
             default:

@@ -14,8 +14,6 @@ import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
-import raftcart.move.LoadListener;
-import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 
 /** A load that ends at any point goes on when it is run again, and no row is lost or doubled. */
@@ -28,7 +26,7 @@ class InterruptedLoadTest {
     }
 
     /** Breaks the load off after so many batches, as a crash would. */
-    private static final class Breaker implements LoadStage.Listener, LoadListener {
+    private static final class Breaker extends MigrationRun.Silent {
         private int batchesLeft;
 
         Breaker(int batches) {
@@ -36,20 +34,11 @@ class InterruptedLoadTest {
         }
 
         @Override
-        public void tableStarted(String table, long estimatedRows) {}
-
-        @Override
-        public void rowsCommitted(long rows, long bytes) {
+        public void rowsWritten(String table, long rows, long bytes) {
             if (--batchesLeft == 0) {
                 throw new Interruption();
             }
         }
-
-        @Override
-        public void tableFinished(TableResult result) {}
-
-        @Override
-        public void finishing(int scripts) {}
     }
 
     private Migration built(Databases source, Databases target) throws Exception {
@@ -58,12 +47,12 @@ class InterruptedLoadTest {
                 "INSERT INTO frames SELECT seq, 'f' FROM seq_1_to_5000",
                 "CREATE TABLE lenses (id INT AUTO_INCREMENT PRIMARY KEY, note VARCHAR(20))",
                 "INSERT INTO lenses SELECT seq, 'l' FROM seq_1_to_3000");
-        return prepared(source, target);
+        return prepared(source, target, 3);
     }
 
-    private Migration prepared(Databases source, Databases target) {
-        Migration migration =
-                MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "load:\n  rows-per-batch: 500\n");
+    private Migration prepared(Databases source, Databases target, int parallel) {
+        String load = "load: {rows-per-batch: 500, rows-per-part: 1000, parallel: " + parallel + "}\n";
+        Migration migration = MigrationRun.migration(folder, source.endpoint(), target.endpoint(), load);
         SurveyStage.run(migration);
         TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
@@ -75,7 +64,7 @@ class InterruptedLoadTest {
         Databases source = Databases.mariadb();
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
-        for (int batches : new int[] {1, 4, 9, 12}) {
+        for (int batches : new int[] {1, 4, 6, 5}) {
             assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
                     .isInstanceOf(Interruption.class);
         }
@@ -95,7 +84,7 @@ class InterruptedLoadTest {
                 "INSERT INTO frames SELECT i, 'f' FROM generate_series(1, 5000) i",
                 "CREATE TABLE lenses (id serial PRIMARY KEY, note text)",
                 "INSERT INTO lenses SELECT i, 'l' FROM generate_series(1, 3000) i");
-        Migration migration = prepared(source, target);
+        Migration migration = prepared(source, target, 2);
         for (int batches : new int[] {2, 11}) {
             assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
                     .isInstanceOf(Interruption.class);
@@ -123,9 +112,12 @@ class InterruptedLoadTest {
     void neverRemovesRowsThatWereThereBefore() throws Exception {
         Databases source = Databases.mariadb();
         Databases target = Databases.postgresql();
-        Migration migration = built(source, target);
+        source.run(
+                "CREATE TABLE frames (id INT, note VARCHAR(20))",
+                "INSERT INTO frames SELECT seq, 'f' FROM seq_1_to_5000");
+        Migration migration = prepared(source, target, 1);
         target.run("INSERT INTO frames VALUES (0, 'older')");
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.APPEND, new Breaker(2)))
+        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.APPEND, new Breaker(3)))
                 .isInstanceOf(Interruption.class);
         assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
                 .isInstanceOf(LoadException.class)

@@ -1,6 +1,8 @@
 package raftcart.engines;
 
 import java.nio.file.Path;
+import java.time.Duration;
+import raftcart.engine.SnapshotPlace;
 import raftcart.migration.BuildStage;
 import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
@@ -52,12 +54,24 @@ final class MigrationRun {
     }
 
     /** Listens and says nothing. */
-    static final class Silent implements LoadStage.Listener {
+    static class Silent implements LoadStage.Listener {
+        @Override
+        public void snapshotTaken(SnapshotPlace place, int readers) {}
+
+        @Override
+        public void remark(String text) {}
+
         @Override
         public void tableStarted(String table, long estimatedRows) {}
 
         @Override
-        public void rowsCommitted(long rows, long bytes) {}
+        public void rowsWritten(String table, long rows, long bytes) {}
+
+        @Override
+        public void rowsTakenBack(String table, long rows) {}
+
+        @Override
+        public void retrying(String table, String cause, Duration after) {}
 
         @Override
         public void tableFinished(TableResult result) {}

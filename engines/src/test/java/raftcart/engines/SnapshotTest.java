@@ -22,7 +22,7 @@ class SnapshotTest {
     Path folder;
 
     /** Writes into the source as soon as the first table is loaded. */
-    private static final class Writer implements LoadStage.Listener {
+    private static final class Writer extends MigrationRun.Silent {
         private final Databases source;
         private boolean written;
 
@@ -31,10 +31,7 @@ class SnapshotTest {
         }
 
         @Override
-        public void tableStarted(String table, long estimatedRows) {}
-
-        @Override
-        public void rowsCommitted(long rows, long bytes) {
+        public void rowsWritten(String table, long rows, long bytes) {
             if (written) {
                 return;
             }
@@ -48,12 +45,6 @@ class SnapshotTest {
                 throw new IllegalStateException(e);
             }
         }
-
-        @Override
-        public void tableFinished(TableResult result) {}
-
-        @Override
-        public void finishing(int scripts) {}
     }
 
     private void check(Databases source, Databases target, String fill) throws Exception {

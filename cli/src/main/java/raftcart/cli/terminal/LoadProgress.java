@@ -1,7 +1,9 @@
 package raftcart.cli.terminal;
 
+import java.time.Duration;
 import java.util.Locale;
 import me.tongfei.progressbar.ProgressBar;
+import raftcart.engine.SnapshotPlace;
 import raftcart.migration.LoadStage;
 import raftcart.move.TableResult;
 
@@ -16,6 +18,20 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
     }
 
     @Override
+    public void snapshotTaken(SnapshotPlace place, int readers) {
+        if (bar == null) {
+            console.message("load       the source as it is now"
+                    + (place.position().isEmpty() ? "" : " (" + place.position() + ")") + ", "
+                    + (readers == 1 ? "one reader" : readers + " readers"));
+        }
+    }
+
+    @Override
+    public void remark(String text) {
+        console.message("load       " + text);
+    }
+
+    @Override
     public void tableStarted(String table, long estimatedRows) {
         if (bar != null) {
             bar.setExtraMessage(" " + table);
@@ -23,10 +39,22 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
     }
 
     @Override
-    public void rowsCommitted(long rows, long bytes) {
+    public void rowsWritten(String table, long rows, long bytes) {
         if (bar != null) {
             bar.stepBy(rows);
         }
+    }
+
+    @Override
+    public void rowsTakenBack(String table, long rows) {
+        if (bar != null) {
+            bar.stepBy(-rows);
+        }
+    }
+
+    @Override
+    public void retrying(String table, String cause, Duration after) {
+        console.message("load       " + table + " is tried again in " + after.toSeconds() + " s: " + cause);
     }
 
     @Override

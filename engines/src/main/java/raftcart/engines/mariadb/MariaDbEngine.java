@@ -1,10 +1,12 @@
 package raftcart.engines.mariadb;
 
+import java.sql.SQLException;
 import java.util.Properties;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.mariadb.MariaDbDialect;
 import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
+import raftcart.engine.SharedSnapshot;
 import raftcart.engines.jdbc.Connecting;
 import raftcart.plan.Endpoint;
 
@@ -39,5 +41,10 @@ public final class MariaDbEngine implements Engine {
         properties.setProperty("connectTimeout", "15000");
         properties.setProperty("tcpKeepAlive", "true");
         return MariaDbSession.start(this, Connecting.open(endpoint, properties), endpoint);
+    }
+
+    @Override
+    public SharedSnapshot openSnapshot(Endpoint endpoint, int readers) throws SQLException {
+        return MariaDbSnapshot.open(this, endpoint, readers);
     }
 }

@@ -35,6 +35,9 @@ final class MariaDbSession extends JdbcSession {
             1052, 1054, 1055, 1056, 1064, 1066, 1111, 1136, 1140, 1146, 1193, 1222, 1241, 1267, 1271, 1303, 1305, 1318,
             1327, 1336, 1370, 1414, 1415, 1422, 1424, 1442, 1582, 1583, 1584, 1630);
 
+    /** "Error Codes": too many connections, shutdown, lock wait timeout, deadlock, a connection that was killed or lost. */
+    private static final Set<Integer> TRANSIENT = Set.of(1040, 1053, 1205, 1213, 1317, 1927, 2006, 2013);
+
     private MariaDbSession(MariaDbEngine engine, Connection connection, String version, String schema) {
         super(engine, connection, version, schema);
     }
@@ -153,17 +156,13 @@ final class MariaDbSession extends JdbcSession {
     }
 
     @Override
-    public void beginSnapshot() throws SQLException {
-        connection().commit();
-        Query.execute(
-                connection(),
-                "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ",
-                "START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY");
+    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
+        return new MariaDbRowReader(connection(), engine().dialect(), rows, columns);
     }
 
     @Override
-    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
-        return new MariaDbRowReader(connection(), engine().dialect(), rows, columns);
+    public void prepareLoad() {
+        // What MariaDB offers a session (checks switched off) makes InnoDB sort rows that come sorted, and costs more.
     }
 
     @Override
@@ -190,6 +189,21 @@ final class MariaDbSession extends JdbcSession {
     @Override
     public String messageOf(SQLException error) {
         return String.valueOf(error.getMessage()).replaceFirst("^\\(conn=\\d+\\) ", "");
+    }
+
+    @Override
+    public boolean lock(String name) throws SQLException {
+        // Names of locks have 64 characters and belong to the whole server ("GET_LOCK").
+        boolean got = Query.text(connection(), "SELECT GET_LOCK(MD5(CONCAT(?, '/', DATABASE())), 0)", name)
+                .equals("1");
+        connection().commit();
+        return got;
+    }
+
+    @Override
+    public boolean isTransient(SQLException error) {
+        String state = error.getSQLState() == null ? "" : error.getSQLState();
+        return state.startsWith("08") || TRANSIENT.contains(error.getErrorCode());
     }
 
     @Override

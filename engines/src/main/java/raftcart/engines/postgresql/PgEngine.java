@@ -1,11 +1,13 @@
 package raftcart.engines.postgresql;
 
 import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.Properties;
 import raftcart.dialect.Dialect;
 import raftcart.dialect.postgresql.PgDialect;
 import raftcart.engine.Engine;
 import raftcart.engine.EngineSession;
+import raftcart.engine.SharedSnapshot;
 import raftcart.engines.jdbc.Connecting;
 import raftcart.plan.Endpoint;
 
@@ -43,5 +45,10 @@ public final class PgEngine implements Engine {
         properties.setProperty("logServerErrorDetail", "false");
         Connection connection = Connecting.open(endpoint, properties);
         return PgSession.start(this, connection, endpoint);
+    }
+
+    @Override
+    public SharedSnapshot openSnapshot(Endpoint endpoint, int readers) throws SQLException {
+        return PgSnapshot.open(this, endpoint, readers);
     }
 }

@@ -3,6 +3,7 @@ package raftcart.engines.postgresql;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Set;
 import org.postgresql.util.PSQLException;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
@@ -94,15 +95,17 @@ final class PgSession extends JdbcSession {
     }
 
     @Override
-    public void beginSnapshot() throws SQLException {
-        connection().commit();
-        Query.execute(connection(), "SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY");
-        Query.text(connection(), "SELECT count(*) FROM (SELECT 1) AS first"); // the first query takes the snapshot
+    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
+        return new PgRowReader(connection(), engine().dialect(), rows, columns);
     }
 
     @Override
-    public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
-        return new PgRowReader(connection(), engine().dialect(), rows, columns);
+    public void prepareLoad() throws SQLException {
+        // "Asynchronous Commit": after a crash the last commits may be missing, but none out of their order; the
+        // indexes
+        // and keys that follow are committed durably, and all rows before them.
+        Query.execute(connection(), "SET synchronous_commit = off");
+        connection().commit();
     }
 
     @Override
@@ -132,6 +135,26 @@ final class PgSession extends JdbcSession {
         return error instanceof PSQLException own && own.getServerErrorMessage() != null
                 ? String.valueOf(own.getServerErrorMessage().getMessage())
                 : String.valueOf(error.getMessage());
+    }
+
+    @Override
+    public boolean lock(String name) throws SQLException {
+        // The number of a lock has 64 bits ("Advisory Locks"); it belongs to the session and is gone with it.
+        boolean got = Query.text(
+                        connection(), "SELECT pg_try_advisory_lock(('x' || left(md5(?), 16))::bit(64)::bigint)", name)
+                .equals("t");
+        connection().commit();
+        return got;
+    }
+
+    @Override
+    public boolean isTransient(SQLException error) {
+        String state = stateOf(error);
+        // "PostgreSQL Error Codes": connection exception, serialization failure and deadlock, lock not available,
+        // too many connections, operator intervention such as a shutdown.
+        return state.startsWith("08")
+                || state.startsWith("57P")
+                || Set.of("40001", "40P01", "55P03", "53300", "57014").contains(state);
     }
 
     @Override

@@ -9,6 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import raftcart.engine.EngineSession;
 import raftcart.engine.TransferColumn;
 import raftcart.error.LoadException;
@@ -17,37 +18,51 @@ import raftcart.translate.ColumnMapping;
 import raftcart.translate.TableMapping;
 
 /**
- * Moves the rows of one table. A reader fills buffers in a thread of its own while the caller's thread writes those
- * that are full; there are never more than {@value #BUFFERS} buffers, so memory does not depend on the table's size.
+ * Moves the rows of a part in one transaction of the target, together with the part's entry in the progress table; of a
+ * table that could not be cut, a transaction takes as many rows as a part has. A reader fills buffers in a thread of its
+ * own while the caller's thread writes those that are full; there are never more than {@value #BUFFERS} buffers, so
+ * memory does not depend on the number of rows.
  */
-final class TableLoader {
+final class PartLoader {
     private static final int BUFFERS = 3;
     /** Follows the last buffer. */
     private static final RowBuffer END = new RowBuffer(0, 0);
 
     private final EngineSession source;
     private final EngineSession target;
-    private final TableMapping mapping;
+    private final LoadPart part;
     private final LoadSettings settings;
     private final LoadListener listener;
+    private final BooleanSupplier stopped;
+    private final TableMapping mapping;
     private final BlockingQueue<RowBuffer> empty = new ArrayBlockingQueue<>(BUFFERS);
     private final BlockingQueue<RowBuffer> full = new ArrayBlockingQueue<>(BUFFERS + 1);
+    private long read;
+    private long readBefore;
+    private long refusedBefore;
 
-    TableLoader(
+    PartLoader(
             EngineSession source,
             EngineSession target,
-            TableMapping mapping,
+            LoadPart part,
             LoadSettings settings,
-            LoadListener listener) {
+            LoadListener listener,
+            BooleanSupplier stopped) {
         this.source = source;
         this.target = target;
-        this.mapping = mapping;
+        this.part = part;
         this.settings = settings;
         this.listener = listener;
+        this.stopped = stopped;
+        this.mapping = part.table().mapping();
     }
 
-    /** Reads all rows and writes them; returns the number of rows read. */
-    long run(ProgressTable progress, RefusedRows refused) throws SQLException {
+    /**
+     * Reads all rows and writes them.
+     *
+     * @throws PartFailure if the source or the target failed; what is not committed is taken back
+     */
+    Moved run(ProgressTable progress, RefusedRows refused) throws PartFailure {
         List<ColumnMapping> loaded =
                 mapping.columns().stream().filter(ColumnMapping::loaded).toList();
         List<TransferColumn> from = loaded.stream()
@@ -59,19 +74,22 @@ final class TableLoader {
         for (int i = 0; i < BUFFERS; i++) {
             empty.add(new RowBuffer(loaded.size(), settings.rowsPerBatch()));
         }
-        RowWriter writer = target.openWriter(mapping.target(), to);
-        BatchWriter batches = new BatchWriter(target, writer, progress, refused, mapping, settings);
         ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
-            Thread t = new Thread(r, "reader of " + mapping.source().name());
+            Thread t = new Thread(r, "reader of " + part.table().name());
             t.setDaemon(true);
             return t;
         });
+        Future<Void> reading = thread.submit(() -> read(from));
         try {
-            Future<Void> reading = thread.submit(() -> read(from));
-            long rows = write(reading, batches);
-            progress.finish(mapping.source().name().toString());
-            target.connection().commit();
-            return rows;
+            write(
+                    new BatchWriter(target, target.openWriter(mapping.target(), to), refused, part.table(), settings),
+                    progress,
+                    refused);
+            checkReader(reading);
+            note(progress, refused, true);
+            return new Moved(read - refused.count(), refused.count());
+        } catch (SQLException e) {
+            throw new PartFailure(false, e, read - readBefore);
         } finally {
             thread.shutdownNow();
             await(thread);
@@ -80,7 +98,7 @@ final class TableLoader {
 
     private Void read(List<TransferColumn> columns) throws SQLException, InterruptedException {
         try (RowReader reader =
-                source.openReader(mapping.sourceRows(source.engine().dialect()), columns)) {
+                source.openReader(mapping.sourceRows(source.engine().dialect(), part.condition()), columns)) {
             boolean more = true;
             while (more) {
                 RowBuffer buffer = empty.take();
@@ -94,18 +112,30 @@ final class TableLoader {
         return null;
     }
 
-    private long write(Future<Void> reading, BatchWriter batches) throws SQLException {
-        long rows = 0;
+    private void write(BatchWriter batches, ProgressTable progress, RefusedRows refused) throws SQLException {
         for (RowBuffer buffer = take(); buffer != END; buffer = take()) {
+            if (stopped.getAsBoolean()) {
+                throw interrupted(null);
+            }
             if (buffer.rows() > 0) {
                 batches.write(buffer);
-                rows += buffer.rows();
-                listener.rowsCommitted(buffer.rows(), buffer.size());
+                read += buffer.rows();
+                listener.rowsWritten(part.table().name(), buffer.rows(), buffer.size());
             }
             empty.add(buffer);
+            if (part.isWholeTable() && read - readBefore >= settings.rowsPerPart()) {
+                note(progress, refused, false);
+            }
         }
-        checkReader(reading);
-        return rows;
+    }
+
+    /** Commits the rows together with what is known of them. */
+    private void note(ProgressTable progress, RefusedRows refused, boolean finished) throws SQLException {
+        long newlyRefused = refused.count() - refusedBefore;
+        progress.add(part.table().name(), part.number(), read - readBefore - newlyRefused, newlyRefused, finished);
+        target.connection().commit();
+        readBefore = read;
+        refusedBefore = refused.count();
     }
 
     private RowBuffer take() {
@@ -113,22 +143,23 @@ final class TableLoader {
             return full.take();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", e);
+            throw interrupted(e);
         }
     }
 
-    private void checkReader(Future<Void> reading) throws SQLException {
+    private static LoadException interrupted(InterruptedException cause) {
+        return new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", cause);
+    }
+
+    private void checkReader(Future<Void> reading) throws PartFailure {
         try {
             reading.get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", e);
+            throw interrupted(e);
         } catch (ExecutionException e) {
             if (e.getCause() instanceof SQLException sql) {
-                throw new LoadException(
-                        "reading " + mapping.source().name() + " from the source failed: " + sql.getMessage(),
-                        "When the cause is mended, run `raftcart load` again; it goes on.",
-                        sql);
+                throw new PartFailure(true, sql, read - readBefore);
             }
             throw new IllegalStateException("the reader failed", e.getCause());
         }
@@ -141,4 +172,7 @@ final class TableLoader {
             Thread.currentThread().interrupt();
         }
     }
+
+    /** What became of the rows of a part. */
+    record Moved(long loaded, long refused) {}
 }

@@ -1,0 +1,70 @@
+package raftcart.migration;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Duration;
+import raftcart.engine.SnapshotPlace;
+import raftcart.move.LoadListener;
+import raftcart.move.TableResult;
+import raftcart.workspace.Journal;
+import raftcart.workspace.Json;
+import raftcart.workspace.Mark;
+import raftcart.workspace.Stage;
+
+/** Keeps in the journal what a later run has to know of this one, and passes everything on. */
+final class JournalingListener implements LoadListener {
+    private static final String SNAPSHOT = "snapshot";
+
+    private final LoadListener listener;
+    private final Journal journal;
+
+    JournalingListener(LoadListener listener, Journal journal) {
+        this.listener = listener;
+        this.journal = journal;
+    }
+
+    /** The state of the source that the newest load saw; empty if it is not known. */
+    static String earlierState(Journal journal) {
+        return journal.last(Stage.LOAD, Mark.PART)
+                .map(e -> e.path(SNAPSHOT).path("state").asText())
+                .orElse("");
+    }
+
+    @Override
+    public void snapshotTaken(SnapshotPlace place, int readers) {
+        ObjectNode details = Json.MAPPER.createObjectNode();
+        details.set(SNAPSHOT, Json.MAPPER.valueToTree(place));
+        details.put("readers", readers);
+        journal.add(Stage.LOAD, Mark.PART, details);
+        listener.snapshotTaken(place, readers);
+    }
+
+    @Override
+    public void remark(String text) {
+        listener.remark(text);
+    }
+
+    @Override
+    public void tableStarted(String table, long estimatedRows) {
+        listener.tableStarted(table, estimatedRows);
+    }
+
+    @Override
+    public void rowsWritten(String table, long rows, long bytes) {
+        listener.rowsWritten(table, rows, bytes);
+    }
+
+    @Override
+    public void rowsTakenBack(String table, long rows) {
+        listener.rowsTakenBack(table, rows);
+    }
+
+    @Override
+    public void retrying(String table, String cause, Duration after) {
+        listener.retrying(table, cause, after);
+    }
+
+    @Override
+    public void tableFinished(TableResult result) {
+        listener.tableFinished(result);
+    }
+}
