@@ -3,6 +3,7 @@ package raftcart.engine;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
 import raftcart.move.RowReader;
@@ -44,6 +45,9 @@ public interface EngineSession extends AutoCloseable {
      * @param rows what stands after FROM
      */
     RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException;
+
+    /** The triggers and foreign keys that act on the tables of some schemas, or lead to or from them. */
+    List<ActingObject> actingObjects(Set<String> schemas) throws SQLException;
 
     /** Sets what makes this session load faster and loses nothing that {@link raftcart.move.ProgressTable} counts. */
     void prepareLoad() throws SQLException;

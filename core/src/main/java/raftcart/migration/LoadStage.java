@@ -1,6 +1,5 @@
 package raftcart.migration;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.math.BigInteger;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -18,9 +17,13 @@ import raftcart.error.LoadException;
 import raftcart.error.PlanException;
 import raftcart.move.Counters;
 import raftcart.move.LoadListener;
+import raftcart.move.LoadOptions;
 import raftcart.move.Loader;
+import raftcart.move.RefusedRetry;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
+import raftcart.move.WorkPlan;
+import raftcart.plan.Selection;
 import raftcart.translate.TableMapping;
 import raftcart.translate.Translation;
 import raftcart.translate.Translator;
@@ -40,40 +43,39 @@ public final class LoadStage {
     }
 
     /** Runs the stage, going on where an earlier run stopped. */
-    public static Result run(Migration migration, TargetRows targetRows, Listener listener) {
+    public static Result run(Migration migration, LoadOptions options, Listener listener) {
         long start = System.nanoTime();
         Journal journal = migration.workspace().journal();
-        if (!journal.isDone(Stage.BUILD)) {
-            throw new PlanException("the target is not built yet", "Run `raftcart build` (or `raftcart run`) first.");
-        }
+        refuseUnbuilt(journal);
+        boolean once = journal.wasDone(Stage.LOAD);
         journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
         if (migration.hasScripts()) {
-            return ofScripts(migration, targetRows, listener, start);
+            return ofScripts(migration, options, listener, start);
         }
         try (EngineSession target = migration.openTarget()) {
             Translation translation = migration.translation(target.defaultSchema());
             Catalog now = sourceNow(migration);
             refuseChangedSource(translation, migration.catalog(), now);
-            Loader loader = new Loader(
-                    migration::openSnapshot,
-                    target,
-                    migration::openTarget,
-                    migration.plan().load(),
-                    targetRows,
-                    migration.workspace().path("journal/refused"),
-                    new JournalingListener(listener, journal));
-            List<TableResult> tables = loader.load(
-                    translation.tables().stream().filter(TableMapping::isLoaded).toList(),
-                    now.tables().collect(Collectors.toMap(Table::name, t -> t)),
-                    JournalingListener.earlierState(journal));
+            Loader loader = loader(migration, target, options, new JournalingListener(listener, journal));
+            List<TableMapping> loaded = loaded(translation, options);
+            List<TableResult> tables = loader.load(loaded, byName(now), JournalingListener.earlierState(journal));
+            List<TableMapping> open = once || options.targetRows() == TargetRows.SKIP
+                    ? List.of()
+                    : loader.open(loaded(translation, LoadOptions.of(options.targetRows())));
+            if (!open.isEmpty()) {
+                List<String> names =
+                        open.stream().map(t -> t.source().name().toString()).toList();
+                return new Result(tables, List.of(), RoutineCheck.Result.NONE, seconds(start), names);
+            }
             List<String> failures = finish(migration, target, listener);
+            failures.addAll(loader.restoreSetAside(translation.tables()));
             RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             failures.addAll(setCounters(target, translation, now, sequences(now)));
             if (failures.isEmpty()) {
                 loader.forgetProgress(); // otherwise another run tries what failed, and passes over the rows
             }
-            Result result = new Result(tables, failures, routines, (System.nanoTime() - start) / 1e9);
-            record(migration, result);
+            Result result = new Result(tables, failures, routines, seconds(start), List.of());
+            LoadRecord.done(migration, result);
             return result;
         } catch (SQLException e) {
             throw new LoadException(
@@ -83,8 +85,106 @@ public final class LoadStage {
         }
     }
 
+    /** What {@link #run} would move, in which order and in which parts; nothing is changed. */
+    public static WorkPlan plan(Migration migration, LoadOptions options, Listener listener) {
+        refuseUnbuilt(migration.workspace().journal());
+        if (migration.hasScripts()) {
+            throw new PlanException(
+                    "the source is a folder of script files, which are loaded statement by statement", null);
+        }
+        try (EngineSession target = migration.openTarget()) {
+            Translation translation = migration.translation(target.defaultSchema());
+            Catalog now = sourceNow(migration);
+            refuseChangedSource(translation, migration.catalog(), now);
+            return loader(migration, target, options, listener).plan(loaded(translation, options), byName(now));
+        } catch (SQLException e) {
+            throw new LoadException("the work could not be planned: " + e.getMessage(), null, e);
+        }
+    }
+
+    /**
+     * Loads the rows again that were refused before, see {@link RefusedRetry}.
+     *
+     * @param options of which the tables count
+     */
+    public static Result retryRefused(Migration migration, LoadOptions options, Listener listener) {
+        long start = System.nanoTime();
+        if (migration.hasScripts()) {
+            throw new PlanException(
+                    "rows of scripts are loaded as statements, which are not tried one by one",
+                    "Mend the scripts or the target, and run `raftcart load --if-not-empty replace`.");
+        }
+        if (!migration.workspace().journal().isDone(Stage.LOAD)) {
+            throw new PlanException(
+                    "the load is not finished, and reads refused rows again itself", "Run `raftcart load`.");
+        }
+        try (EngineSession target = migration.openTarget()) {
+            Translation translation = migration.translation(target.defaultSchema());
+            RefusedRetry retry = new RefusedRetry(
+                    target, migration.plan().load(), migration.workspace().path("journal"), listener);
+            List<TableResult> tables = retry.run(loaded(translation, options));
+            // Counters stand behind the numbers of refused rows already, as they go by what the source gives next.
+            List<String> failures = retry.restoreSetAside(translation.tables());
+            Result result = new Result(tables, failures, RoutineCheck.Result.NONE, seconds(start), List.of());
+            LoadRecord.retried(migration, result);
+            return result;
+        } catch (SQLException e) {
+            throw new LoadException(
+                    "the refused rows could not be loaded: " + e.getMessage(),
+                    "Those of tables that are not named as loaded are still in journal/refused/.",
+                    e);
+        }
+    }
+
+    private static void refuseUnbuilt(Journal journal) {
+        if (!journal.isDone(Stage.BUILD)) {
+            throw new PlanException("the target is not built yet", "Run `raftcart build` (or `raftcart run`) first.");
+        }
+    }
+
+    private static Loader loader(
+            Migration migration, EngineSession target, LoadOptions options, LoadListener listener) {
+        return new Loader(
+                migration::openSnapshot,
+                target,
+                migration::openTarget,
+                options.settings(migration.plan().load()),
+                options.targetRows(),
+                migration.workspace().path("journal"),
+                listener);
+    }
+
+    /** The tables whose rows go in this run. */
+    private static List<TableMapping> loaded(Translation translation, LoadOptions options) {
+        List<TableMapping> all =
+                translation.tables().stream().filter(TableMapping::isLoaded).toList();
+        for (String pattern : options.tables()) {
+            if (all.stream()
+                    .noneMatch(t -> Selection.matches(pattern, t.source().name()))) {
+                throw new PlanException(
+                        "no table that is loaded matches '" + pattern + "'",
+                        "Patterns are `name` or `schema.name` on the source, * for any characters; `raftcart load"
+                                + " --plan-only` lists the tables.");
+            }
+        }
+        return all.stream().filter(t -> options.takes(t.source().name())).toList();
+    }
+
+    private static Map<ObjectName, Table> byName(Catalog catalog) {
+        return catalog.tables().collect(Collectors.toMap(Table::name, t -> t));
+    }
+
+    private static double seconds(long start) {
+        return (System.nanoTime() - start) / 1e9;
+    }
+
     /** The rows that the scripts insert; the counters go on behind them. */
-    private static Result ofScripts(Migration migration, TargetRows targetRows, Listener listener, long start) {
+    private static Result ofScripts(Migration migration, LoadOptions options, Listener listener, long start) {
+        if (!options.tables().isEmpty() || options.targetRows() == TargetRows.SKIP) {
+            throw new PlanException(
+                    "the rows of scripts come in the order of their statements, all tables together",
+                    "Leave --tables and --if-not-empty skip out.");
+        }
         try (EngineSession target = migration.openTarget()) {
             Translator.Planned planned = migration.planned(target.defaultSchema());
             Translation translation = planned.translation();
@@ -93,11 +193,11 @@ public final class LoadStage {
                     translation,
                     planned.rows(),
                     migration.workspace().path("journal/refused"),
-                    migration.plan().load().stopAfterRefused());
+                    options.settings(migration.plan().load()).stopAfterRefused());
             if (migration.scripts().asksForKeys()) {
                 makeUniqueKeys(migration, target);
             }
-            List<TableResult> tables = load.run(migration.scripts(), targetRows, listener);
+            List<TableResult> tables = load.run(migration.scripts(), options.targetRows(), listener);
             List<String> failures = finish(migration, target, listener);
             RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             Map<ObjectName, BigInteger> next = new HashMap<>(sequences(migration.catalog()));
@@ -107,8 +207,8 @@ public final class LoadStage {
             if (failures.isEmpty()) {
                 load.forgetProgress();
             }
-            Result result = new Result(tables, failures, routines, (System.nanoTime() - start) / 1e9);
-            record(migration, result);
+            Result result = new Result(tables, failures, routines, seconds(start), List.of());
+            LoadRecord.done(migration, result);
             return result;
         } catch (SQLException e) {
             throw new LoadException(
@@ -134,13 +234,6 @@ public final class LoadStage {
         try (EngineSession source = migration.openSource()) {
             return source.readCatalog();
         }
-    }
-
-    private static void record(Migration migration, Result result) {
-        migration.workspace().keepReport("load.json", Json.MAPPER.valueToTree(result));
-        ObjectNode details = Json.MAPPER.createObjectNode();
-        details.set("result", Json.MAPPER.valueToTree(result));
-        migration.workspace().journal().add(Stage.LOAD, Mark.DONE, details);
     }
 
     private static void refuseChangedSource(Translation translation, Catalog surveyed, Catalog now) {
@@ -215,9 +308,14 @@ public final class LoadStage {
      *
      * @param failures indexes, keys and counters that the target refused, with the server's words
      * @param routines what came of calling each routine once
+     * @param open tables that are still to be loaded before indexes, keys and counters follow
      */
     public record Result(
-            List<TableResult> tables, List<String> failures, RoutineCheck.Result routines, double seconds) {
+            List<TableResult> tables,
+            List<String> failures,
+            RoutineCheck.Result routines,
+            double seconds,
+            List<String> open) {
         /** The number of rows that the target refused. */
         public long refused() {
             return tables.stream().mapToLong(TableResult::refused).sum();

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import raftcart.move.SetAside;
 import raftcart.workspace.Journal;
 import raftcart.workspace.Mark;
 import raftcart.workspace.Stage;
@@ -16,6 +17,7 @@ public final class StatusReader {
     /** The state of all stages in their order. */
     public static Status read(Workspace workspace) {
         Journal journal = workspace.journal();
+        List<String> setAside = new SetAside(workspace.path("journal/set-aside.json")).missing();
         List<StageStatus> stages = new ArrayList<>();
         for (Stage stage : Stage.values()) {
             stages.add(stage(journal, stage));
@@ -26,7 +28,8 @@ public final class StatusReader {
                 workspace.plan().target().shownUrl(),
                 stages,
                 byHand(journal),
-                needsPerson(journal));
+                setAside,
+                needsPerson(journal) || !setAside.isEmpty());
     }
 
     private static int byHand(Journal journal) {
@@ -100,10 +103,17 @@ public final class StatusReader {
      * How far a migration has come.
      *
      * @param byHand the number of parts left to a person
-     * @param needsPerson true where parts are by hand, rows or keys were refused, or tables differ
+     * @param setAside triggers and foreign keys of the target that a load set aside and has not restored yet
+     * @param needsPerson true where parts are by hand, rows or keys were refused, something is set aside, or tables differ
      */
     public record Status(
-            String folder, String source, String target, List<StageStatus> stages, int byHand, boolean needsPerson) {}
+            String folder,
+            String source,
+            String target,
+            List<StageStatus> stages,
+            int byHand,
+            List<String> setAside,
+            boolean needsPerson) {}
 
     /**
      * How far a stage has come.

@@ -17,6 +17,8 @@ final class BatchWriter {
     private final RefusedRows refused;
     private final TableProgress table;
     private final LoadSettings settings;
+    /** Known from the first refused row on. */
+    private Misfits misfits;
 
     BatchWriter(
             EngineSession target, RowWriter writer, RefusedRows refused, TableProgress table, LoadSettings settings) {
@@ -63,9 +65,12 @@ final class BatchWriter {
         }
     }
 
-    private void refuse(RowBuffer rows, int row, SQLException reason) {
+    private void refuse(RowBuffer rows, int row, SQLException reason) throws SQLException {
         String words = target.messageOf(reason).strip();
-        refused.add(rows, row, words);
+        if (misfits == null) {
+            misfits = Misfits.of(target, table.mapping());
+        }
+        refused.add(rows, row, words, misfits.in(rows, row));
         if (table.refusedOne() > settings.stopAfterRefused()) {
             throw new LoadException(
                     "the target has refused more than " + settings.stopAfterRefused() + " rows of " + table.name()

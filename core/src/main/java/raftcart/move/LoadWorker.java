@@ -8,11 +8,9 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import raftcart.engine.EngineSession;
 import raftcart.engine.SharedSnapshot;
-import raftcart.engine.TransferColumn;
 import raftcart.error.ConnectException;
 import raftcart.error.LoadException;
 import raftcart.plan.LoadSettings;
-import raftcart.translate.ColumnMapping;
 import raftcart.translate.TableMapping;
 
 /**
@@ -96,11 +94,7 @@ final class LoadWorker {
     /** Null where it is to be tried again. */
     private PartLoader.Moved attempt(LoadPart part, int attempt) throws InterruptedException {
         TableMapping mapping = part.table().mapping();
-        List<TransferColumn> columns = mapping.columns().stream()
-                .filter(ColumnMapping::loaded)
-                .map(c -> new TransferColumn(c.source(), c.form(), false))
-                .toList();
-        try (RefusedRows refused = new RefusedRows(refusedFiles.of(mapping, part.number()), columns)) {
+        try (RefusedRows refused = new RefusedRows(refusedFiles.of(mapping, part.number()), mapping)) {
             try {
                 ProgressTable progress = open();
                 Optional<PartLoader.Moved> already = attempt == 0 ? Optional.empty() : again(progress, part);

@@ -4,9 +4,11 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -14,9 +16,10 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
-import raftcart.catalog.ForeignKey;
+import java.util.stream.Collectors;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
+import raftcart.engine.ActingObject;
 import raftcart.engine.EngineSession;
 import raftcart.engine.SharedSnapshot;
 import raftcart.engine.TableLookup;
@@ -27,7 +30,7 @@ import raftcart.translate.TableMapping;
 
 /** Loads tables, several parts at a time, from one consistent view of the source. */
 public final class Loader {
-    private static final int LOCK_SECONDS = 10;
+    private static final int MOST_NAMED = 6;
 
     private final SnapshotOpener source;
     private final EngineSession target;
@@ -35,6 +38,7 @@ public final class Loader {
     private final LoadSettings settings;
     private final TargetRows targetRows;
     private final RefusedFiles refusedFiles;
+    private final SetAside setAside;
     private final LoadListener listener;
     private final ProgressTable progress;
     private final AtomicBoolean stopped = new AtomicBoolean();
@@ -49,6 +53,7 @@ public final class Loader {
     /**
      * @param target the connection for what is done once; it holds the lock that keeps a second load away
      * @param targets opens further connections
+     * @param journal the folder for what must not be lost: refused rows, and what is set aside
      */
     public Loader(
             SnapshotOpener source,
@@ -56,14 +61,15 @@ public final class Loader {
             Supplier<EngineSession> targets,
             LoadSettings settings,
             TargetRows targetRows,
-            Path refusedFolder,
+            Path journal,
             LoadListener listener) {
         this.source = source;
         this.target = target;
         this.targets = targets;
         this.settings = settings;
         this.targetRows = targetRows;
-        this.refusedFiles = new RefusedFiles(refusedFolder);
+        this.refusedFiles = new RefusedFiles(journal.resolve("refused"));
+        this.setAside = new SetAside(journal.resolve("set-aside.json"));
         this.listener = new SerialListener(listener);
         this.progress =
                 new ProgressTable(target.connection(), target.engine().dialect().identifiers(), target.defaultSchema());
@@ -81,9 +87,11 @@ public final class Loader {
     public List<TableResult> load(List<TableMapping> tables, Map<ObjectName, Table> now, String earlierState) {
         Map<TableMapping, TableResult> results = new HashMap<>();
         try {
-            lock();
+            LoadLock.take(target);
             progress.create();
-            refuseFilledTables(tables);
+            List<TableMapping> wanted = withoutSkipped(tables);
+            refuseFilledTables(wanted);
+            Map<ObjectName, List<ObjectName>> parents = setAside(unfinished(wanted));
             int workers = settings.workers(Runtime.getRuntime().availableProcessors());
             try (SharedSnapshot snapshot = source.open(workers)) {
                 listener.snapshotTaken(snapshot.place(), snapshot.readers().size());
@@ -91,7 +99,7 @@ public final class Loader {
                     listener.remark(snapshot.place().weakness());
                 }
                 boolean unchanged = snapshot.place().sameDataAs(earlierState);
-                WorkPlan plan = new WorkPlanner(snapshot, settings, now).plan(unfinished(tables), keysOf(target));
+                WorkPlan plan = new WorkPlanner(snapshot, settings, now).plan(unfinished(wanted), parents);
                 PartQueue queue = new PartQueue();
                 Restart restart =
                         new Restart(target, progress, refusedFiles, settings, targetRows, unchanged, listener);
@@ -101,7 +109,7 @@ public final class Loader {
                 target.connection().commit();
                 run(snapshot, queue, results);
             }
-            for (TableMapping table : tables) {
+            for (TableMapping table : wanted) {
                 if (!results.containsKey(table)) {
                     results.put(table, earlier(table));
                 }
@@ -113,24 +121,7 @@ public final class Loader {
                     "When the cause is mended, run `raftcart load` again; it goes on where it stopped.",
                     e);
         }
-        return tables.stream().map(results::get).toList();
-    }
-
-    /** Waits a little, as a server may need some time to see that the client of a load before this one is gone. */
-    private void lock() throws SQLException {
-        for (int second = 0; !target.lock("raftcart load"); second++) {
-            if (second == LOCK_SECONDS) {
-                throw new PlanException(
-                        "another load into this database is running; nothing was changed",
-                        "Wait until it ends, or stop it. The lock is gone with its connection.");
-            }
-            try {
-                Thread.sleep(1000);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new LoadException("the load was interrupted", "Run `raftcart load` again.", e);
-            }
-        }
+        return tables.stream().filter(results::containsKey).map(results::get).toList();
     }
 
     private List<TableMapping> unfinished(List<TableMapping> tables) throws SQLException {
@@ -143,16 +134,64 @@ public final class Loader {
         return unfinished;
     }
 
-    /** The tables to which each table of the target refers by keys that are there already. */
-    private static Map<ObjectName, List<ObjectName>> keysOf(EngineSession target) throws SQLException {
+    /** Tables that hold rows that are not of this load stay out of it where the user wants so. */
+    private List<TableMapping> withoutSkipped(List<TableMapping> tables) throws SQLException {
+        if (targetRows != TargetRows.SKIP) {
+            return tables;
+        }
+        List<TableMapping> wanted = new ArrayList<>();
+        for (TableMapping table : tables) {
+            ObjectName name = table.target().name();
+            if (progress.find(key(table)).isEmpty()
+                    && TableLookup.exists(target, name)
+                    && TableRows.exist(target, name)) {
+                listener.remark(key(table) + " is skipped, as " + name + " holds rows already");
+            } else {
+                wanted.add(table);
+            }
+        }
+        target.connection().commit();
+        return wanted;
+    }
+
+    /**
+     * Sets aside what must not act while rows come: triggers; foreign keys of tables that are emptied first, which would
+     * keep them from it, and those that close a circle, which no order of rows could fulfil.
+     *
+     * @return the tables to which each table refers by keys that stay
+     */
+    private Map<ObjectName, List<ObjectName>> setAside(List<TableMapping> tables) throws SQLException {
+        Set<ObjectName> names =
+                tables.stream().map(t -> t.target().name()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> schemas = names.stream().map(ObjectName::schema).collect(Collectors.toSet());
+        LoadLevels levels = new LoadLevels(parents(schemas));
+        boolean empties = targetRows == TargetRows.REPLACE || progress.holdsAny();
+        List<String> aside =
+                setAside.take(target, names, key -> empties || levels.of(key.parent()) >= levels.of(key.table()));
+        if (!aside.isEmpty()) {
+            listener.remark("set aside until the rows are there: "
+                    + (aside.size() > MOST_NAMED
+                            ? aside.size() + " triggers and foreign keys"
+                            : String.join(", ", aside)));
+        }
+        return parents(schemas);
+    }
+
+    private Map<ObjectName, List<ObjectName>> parents(Set<String> schemas) throws SQLException {
         Map<ObjectName, List<ObjectName>> parents = new HashMap<>();
-        target.readCatalog()
-                .tables()
-                .forEach(t -> parents.put(
-                        t.name(),
-                        t.foreignKeys().stream().map(ForeignKey::target).toList()));
+        for (ActingObject object : target.actingObjects(schemas)) {
+            if (object.foreignKey()) {
+                parents.computeIfAbsent(object.table(), t -> new ArrayList<>()).add(object.parent());
+            }
+        }
         target.connection().commit();
         return parents;
+    }
+
+    /** Brings back what was set aside; returns what the target refused. */
+    public List<String> restoreSetAside(List<TableMapping> tables) throws SQLException {
+        return setAside.restore(
+                target, tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet()));
     }
 
     /** What an earlier run made of a table that it finished. */
@@ -272,6 +311,30 @@ public final class Loader {
                     (filled.size() == 1 ? "table " : "tables ") + String.join(", ", filled)
                             + " of the target hold rows already; nothing was loaded",
                     "Use --if-not-empty replace to remove these rows first, or --if-not-empty append to keep them.");
+        }
+    }
+
+    /** The tables of which not all rows have arrived yet. */
+    public List<TableMapping> open(List<TableMapping> tables) throws SQLException {
+        List<TableMapping> open = unfinished(tables);
+        target.connection().commit();
+        return open;
+    }
+
+    /**
+     * What {@link #load} would do, without doing anything.
+     *
+     * @param now the source's tables as they are today
+     */
+    public WorkPlan plan(List<TableMapping> tables, Map<ObjectName, Table> now) throws SQLException {
+        Set<String> schemas =
+                tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet());
+        int workers = settings.workers(Runtime.getRuntime().availableProcessors());
+        try (SharedSnapshot snapshot = source.open(workers)) {
+            if (!snapshot.place().weakness().isEmpty()) {
+                listener.remark(snapshot.place().weakness());
+            }
+            return new WorkPlanner(snapshot, settings, now).plan(tables, parents(schemas));
         }
     }
 

@@ -53,6 +53,15 @@ public final class ProgressTable {
                         parts.get(0).appended()));
     }
 
+    /** True where any table was begun; the caller commits. */
+    public boolean holdsAny() throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT COUNT(*) FROM " + name)) {
+            rows.next();
+            return rows.getLong(1) > 0;
+        }
+    }
+
     /** The parts of a table in their order, none where it was not begun; the caller commits. */
     public List<Part> parts(String table) throws SQLException {
         List<Part> parts = new ArrayList<>();
@@ -100,6 +109,14 @@ public final class ProgressTable {
                 insert.addBatch();
             }
             insert.executeBatch();
+        }
+    }
+
+    /** Takes a table out; the caller commits. */
+    public void forget(String table) throws SQLException {
+        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + name + " WHERE table_name = ?")) {
+            delete.setString(1, table);
+            delete.executeUpdate();
         }
     }
 

@@ -6,26 +6,28 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Base64;
 import java.util.List;
-import raftcart.engine.TransferColumn;
-import raftcart.type.ValueForm;
+import raftcart.catalog.Key;
+import raftcart.translate.ColumnMapping;
+import raftcart.translate.TableMapping;
 
 /**
- * Keeps the rows of a part of a table that the target refused: one JSON object a line with the values and the server's reason.
- * Bytes are written in Base64. The file is made with the first refused row.
+ * Keeps rows of a table that the target refused: one JSON object a line with the row's key, the server's reason in its
+ * words and, where it can be seen, in ours, and all values. The file is made with the first refused row.
  */
 final class RefusedRows implements AutoCloseable {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Path file;
-    private final List<TransferColumn> columns;
+    private final List<ColumnMapping> columns;
+    private final List<String> key;
     private BufferedWriter writer;
     private long count;
 
-    RefusedRows(Path file, List<TransferColumn> columns) {
+    RefusedRows(Path file, TableMapping table) {
         this.file = file;
-        this.columns = columns;
+        this.columns = table.columns().stream().filter(ColumnMapping::loaded).toList();
+        this.key = table.source().primaryKey().map(Key::columns).orElse(List.of());
         try {
             Files.deleteIfExists(file);
         } catch (IOException e) {
@@ -37,22 +39,27 @@ final class RefusedRows implements AutoCloseable {
         return count;
     }
 
-    /** Keeps a row; it is on disk before the caller goes on. */
-    void add(RowBuffer rows, int row, String reason) {
+    /**
+     * Keeps a row; it is on disk before the caller goes on.
+     *
+     * @param reason the server's words
+     * @param misfits ours, none where nothing is to be seen
+     */
+    void add(RowBuffer rows, int row, String reason, List<String> misfits) {
         ObjectNode line = JSON.createObjectNode();
-        line.put("reason", reason);
-        ObjectNode values = line.putObject("values");
+        ObjectNode values = JSON.createObjectNode();
         for (int i = 0; i < columns.size(); i++) {
-            String name = columns.get(i).column().name();
-            if (rows.isNull(row, i)) {
-                values.putNull(name);
-            } else if (columns.get(i).form() == ValueForm.BYTES) {
-                byte[] bytes = java.util.Arrays.copyOfRange(rows.data(), rows.start(row, i), rows.end(row, i));
-                values.put(name, Base64.getEncoder().encodeToString(bytes));
-            } else {
-                values.put(name, rows.text(row, i));
-            }
+            RefusedValue.put(values, columns.get(i), rows, row, i);
         }
+        if (!key.isEmpty()) {
+            ObjectNode keyValues = line.putObject("key");
+            key.stream().filter(values::has).forEach(name -> keyValues.set(name, values.get(name)));
+        }
+        line.put("reason", reason);
+        if (!misfits.isEmpty()) {
+            line.put("explanation", String.join("; ", misfits));
+        }
+        line.set("values", values);
         try {
             if (writer == null) {
                 Files.createDirectories(file.getParent());

@@ -7,5 +7,7 @@ public enum TargetRows {
     /** Keep the rows and add those of the source. */
     APPEND,
     /** Remove the rows first. */
-    REPLACE
+    REPLACE,
+    /** Leave the table as it is. */
+    SKIP
 }

@@ -26,6 +26,11 @@ public record LoadSettings(int rowsPerBatch, int rowsPerPart, int parallel, Rest
         return new LoadSettings(20_000, 250_000, 0, Restart.TABLE, 100);
     }
 
+    /** The same without a limit of refused rows. */
+    public LoadSettings withoutLimit() {
+        return new LoadSettings(rowsPerBatch, rowsPerPart, parallel, restart, Integer.MAX_VALUE);
+    }
+
     /** How many parts are moved at the same time on a machine of so many processors. */
     public int workers(int processors) {
         return parallel > 0 ? parallel : Math.max(1, Math.min(MOST_BY_ITSELF, processors));

@@ -101,6 +101,17 @@ public final class Journal {
         return Optional.empty();
     }
 
+    /** True where the stage was finished once, and no stage before it has been finished anew since. */
+    public boolean wasDone(Stage stage) {
+        boolean done = false;
+        for (JsonNode entry : entries()) {
+            int order = Stage.of(entry.path("stage").asText()).compareTo(stage);
+            boolean finished = entry.path("mark").asText().equals(Mark.DONE.word());
+            done = finished && order <= 0 ? order == 0 : done;
+        }
+        return done;
+    }
+
     /**
      * True where the stage was finished, has not been begun anew since, and no stage before it has been finished anew
      * since.

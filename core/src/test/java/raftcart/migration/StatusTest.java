@@ -121,7 +121,8 @@ class StatusTest {
                         () -> BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("there are no scripts yet");
-        assertThatThrownBy(() -> LoadStage.run(migration, raftcart.move.TargetRows.STOP, null))
+        assertThatThrownBy(() ->
+                        LoadStage.run(migration, raftcart.move.LoadOptions.of(raftcart.move.TargetRows.STOP), null))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("the target is not built yet");
     }

@@ -13,6 +13,7 @@ import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 
 /** A look at the rows decides on types that the catalog leaves open, and nothing of the rows is kept. */
@@ -25,7 +26,7 @@ class DataLookTest {
         SurveyStage.run(migration, true);
         TranslateStage.Result translated = TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-        assertThat(LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent())
+        assertThat(LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent())
                         .refused())
                 .isZero();
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();

@@ -15,6 +15,7 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 
 /** What a person writes into the files of a migration is kept, run, and only replaced when they ask for it. */
@@ -64,7 +65,7 @@ class EditedFilesTest {
         assertThat(target.ask("SELECT character_maximum_length FROM information_schema.columns"
                         + " WHERE table_name = 'star' AND column_name = 'name'"))
                 .isEqualTo("30");
-        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(loaded.failures())
                 .singleElement()
                 .asString()

@@ -14,6 +14,7 @@ import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 
 /** A load that ends at any point goes on when it is run again, and no row is lost or doubled. */
@@ -65,10 +66,10 @@ class InterruptedLoadTest {
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
         for (int batches : new int[] {1, 4, 6, 5}) {
-            assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
+            assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new Breaker(batches)))
                     .isInstanceOf(Interruption.class);
         }
-        LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.Result result = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(result.loaded()).isEqualTo(8000);
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
         assertThat(target.ask("SELECT count(*) FROM pg_class WHERE relname = 'raftcart_progress'"))
@@ -86,10 +87,10 @@ class InterruptedLoadTest {
                 "INSERT INTO lenses SELECT i, 'l' FROM generate_series(1, 3000) i");
         Migration migration = prepared(source, target, 2);
         for (int batches : new int[] {2, 11}) {
-            assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new Breaker(batches)))
+            assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new Breaker(batches)))
                     .isInstanceOf(Interruption.class);
         }
-        LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.Result result = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(result.loaded()).isEqualTo(8000);
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
     }
@@ -100,7 +101,7 @@ class InterruptedLoadTest {
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
         target.run("INSERT INTO frames VALUES (0, 'older')");
-        LoadStage.run(migration, TargetRows.APPEND, new MigrationRun.Silent());
+        LoadStage.run(migration, LoadOptions.of(TargetRows.APPEND), new MigrationRun.Silent());
         assertThat(target.ask("SELECT count(*) FROM frames")).isEqualTo("5001");
         assertThat(VerifyStage.run(migration, v -> {}).tables())
                 .filteredOn(t -> !t.same())
@@ -117,9 +118,9 @@ class InterruptedLoadTest {
                 "INSERT INTO frames SELECT seq, 'f' FROM seq_1_to_5000");
         Migration migration = prepared(source, target, 1);
         target.run("INSERT INTO frames VALUES (0, 'older')");
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.APPEND, new Breaker(3)))
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.APPEND), new Breaker(3)))
                 .isInstanceOf(Interruption.class);
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent()))
                 .isInstanceOf(LoadException.class)
                 .hasMessageContaining("appended to public.frames, which held rows before; 1000 rows were added");
         assertThat(target.ask("SELECT count(*) FROM frames WHERE note = 'older'"))
@@ -134,13 +135,13 @@ class InterruptedLoadTest {
         source.run("INSERT INTO codes VALUES ('a'), ('b')");
         Migration migration = built(source, target);
         target.run("CREATE TABLE by_code (x int)"); // takes the name of the key's index
-        assertThat(LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent())
+        assertThat(LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent())
                         .failures())
                 .singleElement()
                 .asString()
                 .contains("by_code");
         target.run("DROP TABLE by_code");
-        LoadStage.Result again = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.Result again = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(again.failures()).isEmpty();
         assertThat(again.loaded()).isEqualTo(8002);
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
@@ -151,11 +152,11 @@ class InterruptedLoadTest {
         Databases source = Databases.mariadb();
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
-        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+        LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent()))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("public.frames, public.lenses of the target hold rows already");
-        LoadStage.run(migration, TargetRows.REPLACE, new MigrationRun.Silent());
+        LoadStage.run(migration, LoadOptions.of(TargetRows.REPLACE), new MigrationRun.Silent());
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
     }
 
@@ -165,13 +166,13 @@ class InterruptedLoadTest {
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
         target.run("DROP TABLE frames", "DROP TABLE lenses");
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent()))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("table public.frames is not on the target");
         assertThat(BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, true)
                         .scripts())
                 .isEqualTo(2);
-        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(VerifyStage.run(migration, v -> {}).same()).isTrue();
     }
 
@@ -181,7 +182,7 @@ class InterruptedLoadTest {
         Databases target = Databases.postgresql();
         Migration migration = built(source, target);
         source.run("ALTER TABLE lenses ADD COLUMN coating VARCHAR(5)");
-        assertThatThrownBy(() -> LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent()))
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent()))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("changed since the survey")
                 .hasMessageContaining("lenses");

@@ -9,6 +9,7 @@ import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
@@ -26,7 +27,7 @@ final class MigrationRun {
         SurveyStage.run(migration);
         translated = TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, existing, false);
-        loaded = LoadStage.run(migration, TargetRows.STOP, new Silent());
+        loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new Silent());
         verified = VerifyStage.run(migration, verdict -> {});
     }
 

@@ -16,6 +16,7 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
 
@@ -63,7 +64,7 @@ class OwnScriptsTest {
         assertThat(TranslateStage.run(migration).outcomes().getOrDefault(Outcome.BY_HAND, 0))
                 .isEqualTo(from.equals("h2") ? 1 : 0);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-        LoadStage.Result loaded = LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
 
         assertThat(loaded.failures()).isEmpty();
         assertThat(loaded.refused()).isZero();

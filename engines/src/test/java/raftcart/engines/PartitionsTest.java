@@ -18,6 +18,7 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
 import raftcart.verify.TableVerdict;
@@ -163,7 +164,7 @@ class PartitionsTest {
         SurveyStage.run(migration);
         TranslateStage.Result translated = TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(table(target, "frame").partitioning().orElseThrow().partitions())
                 .extracting(Partitioning.Partition::name)
                 .containsExactly("frame_2024", "frame_2025");

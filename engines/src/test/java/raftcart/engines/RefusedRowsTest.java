@@ -5,11 +5,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import raftcart.error.LoadException;
+import raftcart.migration.LoadStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TableResult;
+import raftcart.move.TargetRows;
 import raftcart.verify.TableVerdict;
 
 /** Rows that do not fit are set aside one by one, with the reason; all others arrive, and the sums add up. */
@@ -71,7 +77,7 @@ class RefusedRowsTest {
                 .isEqualTo("1,2,8,9");
         assertThat(Files.readAllLines(folder.resolve("run").resolve(result.refusedFile())))
                 .hasSize(5)
-                .allMatch(l -> l.startsWith("{\"reason\":\""));
+                .allMatch(l -> l.startsWith("{\"key\":{\"id\":\""));
     }
 
     @Test
@@ -101,5 +107,68 @@ class RefusedRowsTest {
                 .isInstanceOf(LoadException.class)
                 .hasMessageContaining("refused more than 10 rows")
                 .hasMessageContaining("boolean");
+    }
+
+    /** The reason in our words, and the way back once the target or the line is mended. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void refusedRowsAreLoadedAgain(boolean toMariaDb) throws Exception {
+        Databases source = toMariaDb ? Databases.postgresql() : Databases.mariadb();
+        Databases target = toMariaDb ? Databases.mariadb() : Databases.postgresql();
+        String bytes = toMariaDb ? "bytea" : "varbinary(9)";
+        source.run(
+                "CREATE TABLE lens (id int PRIMARY KEY, name varchar(30), n int, amount numeric(8, 2), raw " + bytes
+                        + ")",
+                "INSERT INTO lens VALUES (1, 'good', 1, 1.5, NULL), (2, 'long name   ', 2, 2, NULL),"
+                        + " (3, NULL, 70000, 3, NULL), (4, 'x', 4, 123456.78, '\\x4142'), (5, 'y', 5, 5, NULL)");
+        if (!toMariaDb) {
+            source.run("UPDATE lens SET raw = x'00ff' WHERE id = 4");
+        }
+        target.run(
+                "CREATE TABLE lens (id int PRIMARY KEY, name varchar(6) NOT NULL, n smallint, amount numeric(6, 2), raw "
+                        + (toMariaDb ? "varbinary(9)" : "bytea") + ")");
+        Path home = folder.resolve("again");
+        MigrationRun run = MigrationRun.intoExisting(home, source.endpoint(), target.endpoint());
+        TableResult first = run.loaded.tables().get(0);
+        assertThat(first).returns(2L, TableResult::loaded).returns(3L, TableResult::refused);
+        Path file = home.resolve(first.refusedFile());
+        List<String> lines = new ArrayList<>(Files.readAllLines(file));
+        assertThat(lines.get(0))
+                .startsWith("{\"key\":{\"id\":\"2\"},\"reason\":")
+                .contains("\"explanation\":\"name: value of 12 characters into ")
+                .contains("3 of them trailing blanks");
+        assertThat(lines.get(1)).contains("name: NULL into a column that is not null; n: 70000 into ");
+        assertThat(lines.get(2)).contains("amount: number with 6 digits before the point into ");
+
+        target.run(
+                toMariaDb
+                        ? "ALTER TABLE lens MODIFY amount numeric(8, 2)"
+                        : "ALTER TABLE lens ALTER amount TYPE numeric(8, 2)");
+        lines.set(0, lines.get(0).replace("\"long name   \"", "\"long\""));
+        Files.write(file, lines);
+        LoadStage.Result again = retry(run);
+        assertThat(again.tables().get(0))
+                .returns(3L, TableResult::read)
+                .returns(2L, TableResult::loaded)
+                .returns(1L, TableResult::refused);
+        assertThat(Files.readAllLines(file)).singleElement().asString().contains("\"id\":\"3\"");
+        assertThat(target.ask("SELECT name FROM lens WHERE id = 2")).isEqualTo("long");
+        assertThat(target.ask("SELECT amount FROM lens WHERE id = 4")).isEqualTo("123456.78");
+
+        Files.writeString(file, "{\"values\":{\"id\":\"3\"}}\n");
+        assertThatThrownBy(() -> retry(run))
+                .isInstanceOf(LoadException.class)
+                .hasMessageContaining(":1: is no row of ")
+                .hasMessageContaining("no value for name");
+        lines.set(1, lines.get(1).replace("\"name\":null", "\"name\":\"z\"").replace("70000", "7"));
+        Files.writeString(file, lines.get(1) + "\n");
+        assertThat(retry(run).refused()).isZero();
+        assertThat(file).doesNotExist();
+        assertThat(target.ask("SELECT count(*) FROM lens")).isEqualTo("5");
+        assertThat(target.ask("SELECT n FROM lens WHERE id = 3")).isEqualTo("7");
+    }
+
+    private static LoadStage.Result retry(MigrationRun run) {
+        return LoadStage.retryRefused(run.migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
     }
 }

@@ -19,6 +19,7 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
 
@@ -54,7 +55,7 @@ class ScriptLoadResumeTest {
     }
 
     private static LoadStage.Result load(Migration migration) {
-        return LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        return LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
     }
 
     private static Databases database(String engine) throws SQLException {
@@ -106,7 +107,8 @@ class ScriptLoadResumeTest {
                 .isInstanceOf(LoadException.class)
                 .hasMessageContaining("other statements before the place where the load stopped");
         target.run("ALTER TABLE star ALTER title TYPE varchar(40)");
-        LoadStage.Result result = LoadStage.run(migration, TargetRows.REPLACE, new MigrationRun.Silent());
+        LoadStage.Result result =
+                LoadStage.run(migration, LoadOptions.of(TargetRows.REPLACE), new MigrationRun.Silent());
         assertThat(target.ask("SELECT COUNT(*) FROM star")).isEqualTo(String.valueOf(ROWS - 1));
         assertThat(result.refused()).isEqualTo(1);
     }

@@ -12,6 +12,7 @@ import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.verify.TableVerdict;
@@ -57,7 +58,7 @@ class SnapshotTest {
         SurveyStage.run(migration);
         TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-        LoadStage.Result result = LoadStage.run(migration, TargetRows.STOP, new Writer(source));
+        LoadStage.Result result = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new Writer(source));
         assertThat(result.tables()).extracting(TableResult::read).containsExactly(1000L, 2L);
         assertThat(target.ask("SELECT SUM(frames) FROM nights")).isEqualTo("1000");
         assertThat(source.ask("SELECT SUM(frames) FROM nights")).isEqualTo("501");

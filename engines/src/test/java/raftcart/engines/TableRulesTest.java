@@ -16,6 +16,7 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
 import raftcart.verify.TableVerdict;
@@ -161,7 +162,7 @@ class TableRulesTest {
         SurveyStage.run(migration);
         TranslateStage.run(migration);
         BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-        LoadStage.run(migration, TargetRows.STOP, new MigrationRun.Silent());
+        LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
         assertThat(target.ask("SELECT COUNT(*) FROM night")).isEqualTo("1");
         assertThat(target.ask("SELECT COUNT(*) FROM draft")).isEqualTo("0");
         for (String rule : List.of("rows: 'id > 3'", "without: [site]", "key: uuid")) {

@@ -1,14 +1,19 @@
 package raftcart.cli.command;
 
+import java.util.List;
+import java.util.OptionalInt;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import raftcart.catalog.Table;
 import raftcart.cli.ExitCode;
 import raftcart.cli.terminal.Console;
 import raftcart.cli.terminal.LoadProgress;
+import raftcart.error.PlanException;
 import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
+import raftcart.move.WorkPlan;
 import raftcart.workspace.Json;
 
 /** Moves the rows. */
@@ -16,17 +21,55 @@ import raftcart.workspace.Json;
         name = "load",
         description = "Move the rows, then add indexes and foreign keys and set the counters. Run it again to go on.")
 final class LoadCommand extends FolderCommand {
+    private static final int MOST_PARALLEL = 64;
+
     @Option(
             names = "--if-not-empty",
-            paramLabel = "stop|append|replace",
+            paramLabel = "stop|append|replace|skip",
             defaultValue = "stop",
-            description = "A table of the target that holds rows already: stop, append to it, or replace its rows.")
+            description =
+                    "A table of the target that holds rows already: stop, append to it, replace its rows, or skip it.")
     private TargetRows targetRows;
+
+    @Option(
+            names = "--tables",
+            paramLabel = "PATTERN",
+            split = ",",
+            description = "Only these tables of the source: name or schema.name, * for any characters; several with"
+                    + " commas. Indexes and keys follow when all tables are loaded.")
+    private List<String> tables = List.of();
+
+    @Option(
+            names = "--parallel",
+            paramLabel = "N",
+            description = "Parts that are read and written at the same time, in the place of the plan's number.")
+    private Integer parallel;
+
+    @Option(
+            names = "--stop-after",
+            paramLabel = "N",
+            description = "Stop after so many refused rows of a table, in the place of the plan's number.")
+    private Integer stopAfter;
+
+    @Option(
+            names = "--retry-refused",
+            description = "Load only the rows in journal/refused/ again, after the target or the lines were mended.")
+    private boolean retryRefused;
+
+    @Option(
+            names = "--plan-only",
+            description = "Show what would be moved, in which order and in which parts; change nothing.")
+    private boolean planOnly;
 
     @Override
     public Integer call() {
         Console console = console();
-        LoadStage.Result result = load(console, migration(), targetRows);
+        LoadOptions options = options();
+        if (planOnly) {
+            return plan(console, options);
+        }
+        LoadStage.Result result =
+                retryRefused ? retry(console, migration(), options) : load(console, migration(), options);
         StageViews views = new StageViews(console);
         views.load(result);
         views.loaded(result);
@@ -37,9 +80,38 @@ final class LoadCommand extends FolderCommand {
         return ExitCode.of(needsPerson(result));
     }
 
-    static LoadStage.Result load(Console console, Migration migration, TargetRows targetRows) {
+    private static LoadStage.Result retry(Console console, Migration migration, LoadOptions options) {
+        try (LoadProgress progress = new LoadProgress(console, 0)) {
+            return LoadStage.retryRefused(migration, options, progress);
+        }
+    }
+
+    private LoadOptions options() {
+        if (parallel != null && (parallel < 1 || parallel > MOST_PARALLEL)) {
+            throw new PlanException("--parallel is " + parallel + " but must be from 1 to " + MOST_PARALLEL, null);
+        }
+        if (stopAfter != null && stopAfter < 0) {
+            throw new PlanException("--stop-after is " + stopAfter + " but must not be below 0", null);
+        }
+        return new LoadOptions(targetRows, tables, number(stopAfter), number(parallel));
+    }
+
+    private static OptionalInt number(Integer given) {
+        return given == null ? OptionalInt.empty() : OptionalInt.of(given);
+    }
+
+    private Integer plan(Console console, LoadOptions options) {
+        Migration migration = migration();
+        try (LoadProgress progress = new LoadProgress(console, 0)) {
+            WorkPlan plan = LoadStage.plan(migration, options, progress);
+            new WorkPlanView(console).show(plan);
+        }
+        return ExitCode.of(false);
+    }
+
+    static LoadStage.Result load(Console console, Migration migration, LoadOptions options) {
         try (LoadProgress progress = new LoadProgress(console, expectedRows(migration))) {
-            return LoadStage.run(migration, targetRows, progress);
+            return LoadStage.run(migration, options, progress);
         }
     }
 

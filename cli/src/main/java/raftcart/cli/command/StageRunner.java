@@ -12,6 +12,7 @@ import raftcart.migration.StatusReader;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
+import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.workspace.Json;
 import raftcart.workspace.Stage;
@@ -58,7 +59,7 @@ final class StageRunner {
                 keep(stage, result);
             }
             case LOAD -> {
-                loaded = LoadCommand.load(console, migration, TargetRows.STOP);
+                loaded = LoadCommand.load(console, migration, LoadOptions.of(TargetRows.STOP));
                 views.load(loaded);
                 if (!NextStage.of(migration.workspace()).equals(Optional.of(Stage.VERIFY))) {
                     views.loadProblems(loaded);

@@ -130,6 +130,10 @@ final class StageViews {
     }
 
     void loadProblems(LoadStage.Result result) {
+        if (!result.open().isEmpty()) {
+            console.line(StageViews.count(result.open().size(), "table") + " still to be loaded; indexes, keys and"
+                    + " counters follow with the last: " + String.join(", ", result.open()));
+        }
         for (TableResult table : result.tables()) {
             if (table.refused() > 0) {
                 console.line(

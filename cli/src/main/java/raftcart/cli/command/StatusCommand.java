@@ -31,6 +31,12 @@ final class StatusCommand extends FolderCommand {
             console.line(console.paint(Style.WARN, StageViews.count(status.byHand(), "part") + " left to a person")
                     + ", in by-hand/.");
         }
+        if (!status.setAside().isEmpty()) {
+            console.line("");
+            console.line(console.paint(Style.WARN, "Set aside on the target") + " and not back yet: "
+                    + String.join(", ", status.setAside()) + ".");
+            console.line("`raftcart load` goes on, and restores them when the rows are there.");
+        }
         if (console.isJson()) {
             console.print(Json.pretty(status));
         }

@@ -109,7 +109,8 @@ class StageViewsTest {
                 List.of(new TableResult("k.lamps", "public.lamps", 1001, 998, 3, 0.2, "journal/refused/k.lamps.jsonl")),
                 List.of("target/60-foreign-keys/0001-x.sql:2: the target refused a statement: why"),
                 new RoutineCheck.Result(3, List.of("public.dim(m numeric): why not"), List.of("public.keep()")),
-                2.0);
+                2.0,
+                List.of());
         assertThat(shown(v -> v.load(result)))
                 .isEqualTo("load       998 rows loaded, 3 refused; 3 routines called once, 1 cannot work  2.0 s\n");
         assertThat(shown(v -> v.loaded(result))).contains(" lamps        1,001     998        3      0.2\n");

@@ -45,6 +45,12 @@ final class MariaDbKeys {
         readForeignKeys();
     }
 
+    /** The foreign keys of all tables, and nothing else. */
+    Map<String, List<ForeignKey>> onlyForeignKeys() throws SQLException {
+        readForeignKeys();
+        return foreignKeys;
+    }
+
     private Void indexPart(ResultSet row) throws SQLException {
         if (row.getInt("SEQ_IN_INDEX") == 1) {
             clauses(row);

@@ -10,6 +10,7 @@ import java.util.Set;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Schema;
 import raftcart.catalog.Table;
+import raftcart.engine.ActingObject;
 import raftcart.engine.EngineSession;
 import raftcart.engine.ResultRows;
 import raftcart.engine.RoutineCall;
@@ -158,6 +159,15 @@ final class MariaDbSession extends JdbcSession {
     @Override
     public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
         return new MariaDbRowReader(connection(), engine().dialect(), rows, columns);
+    }
+
+    @Override
+    public List<ActingObject> actingObjects(Set<String> schemas) throws SQLException {
+        List<ActingObject> found = new ArrayList<>();
+        for (String schema : schemas) {
+            found.addAll(MariaDbActing.of(connection(), engine().dialect(), schema));
+        }
+        return found;
     }
 
     @Override

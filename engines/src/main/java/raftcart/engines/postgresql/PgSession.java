@@ -7,6 +7,7 @@ import java.util.Set;
 import org.postgresql.util.PSQLException;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.Table;
+import raftcart.engine.ActingObject;
 import raftcart.engine.EngineSession;
 import raftcart.engine.ResultRows;
 import raftcart.engine.RoutineCall;
@@ -97,6 +98,11 @@ final class PgSession extends JdbcSession {
     @Override
     public RowReader openReader(String rows, List<TransferColumn> columns) throws SQLException {
         return new PgRowReader(connection(), engine().dialect(), rows, columns);
+    }
+
+    @Override
+    public List<ActingObject> actingObjects(Set<String> schemas) throws SQLException {
+        return PgActing.of(connection());
     }
 
     @Override
