@@ -63,7 +63,7 @@ final class MariaDbSnapshot implements SharedSnapshot {
             }
             return placeOf(readers.get(0), ""); // the lock goes with its session
         } catch (SQLException e) {
-            refusal = e.getMessage();
+            refusal = readers.get(0).messageOf(e);
         }
         for (int i = 0; i < ATTEMPTS; i++) {
             Set<String> states = new HashSet<>();
@@ -81,9 +81,9 @@ final class MariaDbSnapshot implements SharedSnapshot {
         begin(readers.get(0));
         return placeOf(
                 readers.get(0),
-                "one reader reads all tables, as others could not see the same moment: the global read lock was refused ("
-                        + refusal
-                        + ") and the binary log does not show a common place; the privilege RELOAD would help");
+                "one reader reads all tables, one after the other: the global read lock was refused (" + refusal
+                        + "), and the binary log shows no place that is common to several readers;"
+                        + " GRANT RELOAD ON *.* would help");
     }
 
     private static void begin(EngineSession session) throws SQLException {
