@@ -16,10 +16,12 @@ final class JournalingListener implements LoadListener {
 
     private final LoadListener listener;
     private final Journal journal;
+    private final LoadWatch watch;
 
-    JournalingListener(LoadListener listener, Journal journal) {
+    JournalingListener(LoadListener listener, Journal journal, LoadWatch watch) {
         this.listener = listener;
         this.journal = journal;
+        this.watch = watch;
     }
 
     /** The state of the source that the newest load saw; empty if it is not known. */
@@ -50,11 +52,13 @@ final class JournalingListener implements LoadListener {
 
     @Override
     public void rowsWritten(String table, long rows, long bytes) {
+        watch.rows(rows);
         listener.rowsWritten(table, rows, bytes);
     }
 
     @Override
     public void rowsTakenBack(String table, long rows) {
+        watch.rows(-rows);
         listener.rowsTakenBack(table, rows);
     }
 

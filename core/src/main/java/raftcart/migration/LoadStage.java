@@ -5,8 +5,10 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import raftcart.catalog.Catalog;
 import raftcart.catalog.ObjectName;
@@ -34,6 +36,9 @@ import raftcart.workspace.Stage;
 
 /** Moves the rows, then adds indexes and foreign keys and sets the counters. */
 public final class LoadStage {
+    /** The stages whose scripts do not build on each other. */
+    private static final Set<String> PARALLEL_STAGES = Set.of("target/50-indexes", "target/60-foreign-keys");
+
     private LoadStage() {}
 
     /** Is told how the stage goes on. */
@@ -56,17 +61,20 @@ public final class LoadStage {
             Translation translation = migration.translation(target.defaultSchema());
             Catalog now = sourceNow(migration);
             refuseChangedSource(translation, migration.catalog(), now);
-            Loader loader = loader(migration, target, options, new JournalingListener(listener, journal));
             List<TableMapping> loaded = loaded(translation, options);
+            LoadWatch watch = new LoadWatch(migration.workspace(), expectedRows(loaded, now));
+            Loader loader = loader(migration, target, options, new JournalingListener(listener, journal, watch));
             List<TableResult> tables = loader.load(loaded, byName(now), JournalingListener.earlierState(journal));
             List<TableMapping> open = once || options.targetRows() == TargetRows.SKIP
                     ? List.of()
                     : loader.open(loaded(translation, LoadOptions.of(options.targetRows())));
             if (!open.isEmpty()) {
+                watch.end();
                 List<String> names =
                         open.stream().map(t -> t.source().name().toString()).toList();
                 return new Result(tables, List.of(), RoutineCheck.Result.NONE, seconds(start), names);
             }
+            watch.finishing();
             List<String> failures = finish(migration, target, listener);
             failures.addAll(loader.restoreSetAside(translation.tables()));
             RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
@@ -76,6 +84,7 @@ public final class LoadStage {
             }
             Result result = new Result(tables, failures, routines, seconds(start), List.of());
             LoadRecord.done(migration, result);
+            watch.end();
             return result;
         } catch (SQLException e) {
             throw new LoadException(
@@ -174,6 +183,13 @@ public final class LoadStage {
         return catalog.tables().collect(Collectors.toMap(Table::name, t -> t));
     }
 
+    private static long expectedRows(List<TableMapping> tables, Catalog now) {
+        return tables.stream()
+                .mapToLong(t ->
+                        now.table(t.source().name()).map(Table::rowEstimate).orElse(0L))
+                .sum();
+    }
+
     private static double seconds(long start) {
         return (System.nanoTime() - start) / 1e9;
     }
@@ -260,20 +276,26 @@ public final class LoadStage {
                 .toList();
     }
 
-    /** A key that the rows do not fulfil must not keep the others from being made; it is reported at the end. */
+    /**
+     * Indexes and keys at the same time as others of their stage, everything else one by one. A key that the rows do not
+     * fulfil must not keep the others from being made; it is reported at the end.
+     */
     private static List<String> finish(Migration migration, EngineSession target, Listener listener) {
         ScriptRunner runner = new ScriptRunner(migration.workspace(), target, Stage.LOAD);
         List<String> scripts =
                 runner.scripts(true).stream().filter(s -> !runner.isApplied(s)).toList();
         listener.finishing(scripts.size());
+        Map<String, List<String>> stages = scripts.stream()
+                .collect(Collectors.groupingBy(
+                        s -> s.substring(0, s.lastIndexOf('/')), LinkedHashMap::new, Collectors.toList()));
+        int workers = migration.plan().load().workers(Runtime.getRuntime().availableProcessors());
         List<String> failures = new ArrayList<>();
-        for (String script : scripts) {
-            try {
-                runner.run(script);
-            } catch (BuildException e) {
-                failures.add(e.getMessage());
-            }
-        }
+        stages.forEach((stage, all) -> failures.addAll(new ParallelScripts(
+                        migration.workspace(),
+                        target,
+                        migration::openTarget,
+                        PARALLEL_STAGES.contains(stage) ? workers : 1)
+                .run(all)));
         return failures;
     }
 

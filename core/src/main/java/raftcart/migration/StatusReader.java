@@ -20,7 +20,7 @@ public final class StatusReader {
         List<String> setAside = new SetAside(workspace.path("journal/set-aside.json")).missing();
         List<StageStatus> stages = new ArrayList<>();
         for (Stage stage : Stage.values()) {
-            stages.add(stage(journal, stage));
+            stages.add(stage(workspace, journal, stage));
         }
         return new Status(
                 workspace.folder().toString(),
@@ -58,7 +58,7 @@ public final class StatusReader {
         return refused;
     }
 
-    private static StageStatus stage(Journal journal, Stage stage) {
+    private static StageStatus stage(Workspace workspace, Journal journal, Stage stage) {
         Optional<JsonNode> last = journal.last(stage, Mark.BEGUN, Mark.PART, Mark.DONE);
         if (last.isEmpty()) {
             return new StageStatus(stage.word(), "open", "", "");
@@ -69,7 +69,16 @@ public final class StatusReader {
                 stage.word(),
                 done ? "done" : "begun",
                 entry.path("at").asText(),
-                done ? summary(stage, entry) : "can be resumed");
+                done ? summary(stage, entry) : underWay(workspace, stage));
+    }
+
+    /** A load that runs, or was killed, left word of how far it has come. */
+    private static String underWay(Workspace workspace, Stage stage) {
+        return Optional.of(workspace)
+                .filter(w -> stage == Stage.LOAD)
+                .flatMap(LoadWatch::read)
+                .map(LoadWatch.Now::line)
+                .orElse("can be resumed");
     }
 
     private static String summary(Stage stage, JsonNode entry) {

@@ -19,6 +19,9 @@ import raftcart.error.WorkspaceException;
  * counts and times; no secrets and no row values.
  */
 public final class Journal {
+    /** Several threads of one process may make indexes at the same time and note them. */
+    private static final Object ONE_WRITER = new Object();
+
     private final Path file;
 
     Journal(Workspace workspace) {
@@ -34,8 +37,10 @@ public final class Journal {
         entry.setAll(details);
         try {
             Files.createDirectories(file.getParent());
-            dropPartialLine();
-            Files.writeString(file, Json.line(entry) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+            synchronized (ONE_WRITER) {
+                dropPartialLine();
+                Files.writeString(file, Json.line(entry) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+            }
         } catch (IOException e) {
             throw new WorkspaceException(
                     file + " cannot be written: " + Workspace.reason(e),

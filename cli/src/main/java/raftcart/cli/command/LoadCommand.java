@@ -7,6 +7,7 @@ import picocli.CommandLine.Option;
 import raftcart.catalog.Table;
 import raftcart.cli.ExitCode;
 import raftcart.cli.terminal.Console;
+import raftcart.cli.terminal.LoadEvents;
 import raftcart.cli.terminal.LoadProgress;
 import raftcart.error.PlanException;
 import raftcart.migration.LoadStage;
@@ -81,7 +82,7 @@ final class LoadCommand extends FolderCommand {
     }
 
     private static LoadStage.Result retry(Console console, Migration migration, LoadOptions options) {
-        try (LoadProgress progress = new LoadProgress(console, 0)) {
+        try (LoadProgress progress = LoadProgress.ofLines(console)) {
             return LoadStage.retryRefused(migration, options, progress);
         }
     }
@@ -102,7 +103,7 @@ final class LoadCommand extends FolderCommand {
 
     private Integer plan(Console console, LoadOptions options) {
         Migration migration = migration();
-        try (LoadProgress progress = new LoadProgress(console, 0)) {
+        try (LoadProgress progress = LoadProgress.ofLines(console)) {
             WorkPlan plan = LoadStage.plan(migration, options, progress);
             new WorkPlanView(console).show(plan);
         }
@@ -110,6 +111,9 @@ final class LoadCommand extends FolderCommand {
     }
 
     static LoadStage.Result load(Console console, Migration migration, LoadOptions options) {
+        if (console.isJson()) {
+            return LoadStage.run(migration, options, new LoadEvents(console));
+        }
         try (LoadProgress progress = new LoadProgress(console, expectedRows(migration))) {
             return LoadStage.run(migration, options, progress);
         }

@@ -13,8 +13,17 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
     private final ProgressBar bar;
 
     public LoadProgress(Console console, long expectedRows) {
+        this(console, console.drawsProgress() ? Bars.bar(console, "load", "rows", expectedRows) : null);
+    }
+
+    private LoadProgress(Console console, ProgressBar bar) {
         this.console = console;
-        this.bar = console.drawsProgress() ? Bars.bar(console, "load", "rows", expectedRows) : null;
+        this.bar = bar;
+    }
+
+    /** Without a bar, for what is done in a moment. */
+    public static LoadProgress ofLines(Console console) {
+        return new LoadProgress(console, null);
     }
 
     @Override
@@ -28,7 +37,13 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
 
     @Override
     public void remark(String text) {
-        console.message("load       " + text);
+        say("load       " + text);
+    }
+
+    /** A line that stays; a bar is drawn again below it. */
+    private void say(String line) {
+        int missing = Math.max(0, Console.width() - line.length());
+        console.message(bar == null ? line : "\r" + line + " ".repeat(missing));
     }
 
     @Override
