@@ -40,6 +40,9 @@ public interface ValueSql {
      */
     List<String> digits(Column column);
 
+    /** A value in its form as a constant that a column of this form is compared with. */
+    String constant(String value, ValueForm form);
+
     /** A UUID that ends in the digits of a whole number, given as an expression. */
     String uuidOfNumber(String number);
 

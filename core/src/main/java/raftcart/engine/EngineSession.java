@@ -56,6 +56,14 @@ public interface EngineSession extends AutoCloseable {
     RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException;
 
     /**
+     * Writes rows into a table that may hold rows of the same keys, which take the values of the new ones; commits are the
+     * caller's.
+     *
+     * @param key the columns of the table's primary key, all of them among the transfer columns
+     */
+    RowWriter openUpdater(Table table, List<TransferColumn> columns, List<String> key) throws SQLException;
+
+    /**
      * Calls a routine within the transaction at hand.
      *
      * @return the rows that it gives, and behind them one row of the values of its output parameters where it has such

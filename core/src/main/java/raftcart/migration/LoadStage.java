@@ -159,6 +159,7 @@ public final class LoadStage {
                 migration::openTarget,
                 options.settings(migration.plan().load()),
                 options.targetRows(),
+                migration.plan().tables(),
                 migration.workspace().path("journal"),
                 listener);
     }

@@ -3,6 +3,7 @@ package raftcart.move;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Savepoint;
+import java.util.List;
 import raftcart.engine.EngineSession;
 import raftcart.error.LoadException;
 import raftcart.plan.LoadSettings;
@@ -12,6 +13,11 @@ import raftcart.plan.LoadSettings;
  * it and halved until the rows at fault stand alone; those are set aside and the rest is written.
  */
 final class BatchWriter {
+    /** The state of the error that a key is there already ("PostgreSQL Error Codes"; the standard has no finer one). */
+    private static final String UNIQUE_VIOLATION = "23505";
+
+    private static final String DUPLICATE = "a row with the same key is there already";
+
     private final EngineSession target;
     private final RowWriter writer;
     private final RefusedRows refused;
@@ -70,13 +76,18 @@ final class BatchWriter {
         if (misfits == null) {
             misfits = Misfits.of(target, table.mapping());
         }
-        refused.add(rows, row, words, misfits.in(rows, row));
+        boolean duplicate = target.stateOf(reason).equals(UNIQUE_VIOLATION);
+        refused.add(rows, row, words, duplicate ? List.of(DUPLICATE) : misfits.in(rows, row));
         if (table.refusedOne() > settings.stopAfterRefused()) {
             throw new LoadException(
-                    "the target has refused more than " + settings.stopAfterRefused() + " rows of " + table.name()
+                    "the target has refused more than " + settings.stopAfterRefused()
+                            + (settings.stopAfterRefused() == 1 ? " row of " : " rows of ") + table.name()
                             + "; the last reason was: " + words,
-                    "Look at the refused rows in journal/refused/, mend the cause or raise `load.stop-after-refused`"
-                            + " in the plan, and run `raftcart load` again.",
+                    duplicate
+                            ? "Rows with these keys are on the target already, perhaps from a load before: --if-not-empty"
+                                    + " update changes them, replace removes them first."
+                            : "Look at the refused rows in journal/refused/, mend the cause or raise"
+                                    + " `load.stop-after-refused` in the plan, and run `raftcart load` again.",
                     reason);
         }
     }

@@ -131,8 +131,10 @@ final class LoadWorker {
             return Optional.of(new PartLoader.Moved(known.loaded(), known.refused()));
         }
         if (known.loaded() > 0) {
-            TableRows.emptyForRestart(
-                    target, part.table().mapping(), part.table().appended(), known.loaded());
+            if (!part.table().updated()) {
+                TableRows.emptyForRestart(
+                        target, part.table().mapping(), part.table().appended(), known.loaded());
+            }
             progress.begin(name, List.of(""), part.table().appended());
         }
         target.connection().commit();

@@ -19,6 +19,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import raftcart.catalog.ObjectName;
 import raftcart.catalog.Table;
+import raftcart.dialect.Dialect;
 import raftcart.engine.ActingObject;
 import raftcart.engine.EngineSession;
 import raftcart.engine.SharedSnapshot;
@@ -26,6 +27,8 @@ import raftcart.engine.TableLookup;
 import raftcart.error.LoadException;
 import raftcart.error.PlanException;
 import raftcart.plan.LoadSettings;
+import raftcart.plan.Selection;
+import raftcart.translate.ColumnMapping;
 import raftcart.translate.TableMapping;
 
 /** Loads tables, several parts at a time, from one consistent view of the source. */
@@ -37,6 +40,7 @@ public final class Loader {
     private final Supplier<EngineSession> targets;
     private final LoadSettings settings;
     private final TargetRows targetRows;
+    private final Selection selection;
     private final RefusedFiles refusedFiles;
     private final SetAside setAside;
     private final LoadListener listener;
@@ -53,6 +57,7 @@ public final class Loader {
     /**
      * @param target the connection for what is done once; it holds the lock that keeps a second load away
      * @param targets opens further connections
+     * @param selection the plan's rules for tables
      * @param journal the folder for what must not be lost: refused rows, and what is set aside
      */
     public Loader(
@@ -61,6 +66,7 @@ public final class Loader {
             Supplier<EngineSession> targets,
             LoadSettings settings,
             TargetRows targetRows,
+            Selection selection,
             Path journal,
             LoadListener listener) {
         this.source = source;
@@ -68,6 +74,7 @@ public final class Loader {
         this.targets = targets;
         this.settings = settings;
         this.targetRows = targetRows;
+        this.selection = selection;
         this.refusedFiles = new RefusedFiles(journal.resolve("refused"));
         this.setAside = new SetAside(journal.resolve("set-aside.json"));
         this.listener = new SerialListener(listener);
@@ -91,6 +98,7 @@ public final class Loader {
             progress.create();
             List<TableMapping> wanted = withoutSkipped(tables);
             refuseFilledTables(wanted);
+            refuseKeyless(wanted);
             Map<ObjectName, List<ObjectName>> parents = setAside(unfinished(wanted));
             int workers = settings.workers(Runtime.getRuntime().availableProcessors());
             try (SharedSnapshot snapshot = source.open(workers)) {
@@ -99,7 +107,8 @@ public final class Loader {
                     listener.remark(snapshot.place().weakness());
                 }
                 boolean unchanged = snapshot.place().sameDataAs(earlierState);
-                WorkPlan plan = new WorkPlanner(snapshot, settings, now).plan(unfinished(wanted), parents);
+                WorkPlan plan =
+                        new WorkPlanner(snapshot, settings, now, newer(snapshot)).plan(unfinished(wanted), parents);
                 PartQueue queue = new PartQueue();
                 Restart restart =
                         new Restart(target, progress, refusedFiles, settings, targetRows, unchanged, listener);
@@ -192,6 +201,34 @@ public final class Loader {
     public List<String> restoreSetAside(List<TableMapping> tables) throws SQLException {
         return setAside.restore(
                 target, tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet()));
+    }
+
+    private NewerRows newer(SharedSnapshot snapshot) {
+        Dialect source = snapshot.readers().get(0).engine().dialect();
+        return new NewerRows(target, source, selection, targetRows);
+    }
+
+    /** Rows can be updated by a primary key only, all columns of which come from the source. */
+    private void refuseKeyless(List<TableMapping> tables) {
+        if (targetRows != TargetRows.UPDATE) {
+            return;
+        }
+        List<String> keyless = tables.stream()
+                .filter(t -> !t.target()
+                        .primaryKey()
+                        .map(k -> t.columns().stream()
+                                .filter(ColumnMapping::loaded)
+                                .map(c -> c.target().name())
+                                .toList()
+                                .containsAll(k.columns()))
+                        .orElse(false))
+                .map(Loader::key)
+                .toList();
+        if (!keyless.isEmpty()) {
+            throw new PlanException(
+                    "no primary key to update by: " + String.join(", ", keyless) + "; nothing was loaded",
+                    "Leave them out with --tables, and load them with --if-not-empty replace.");
+        }
     }
 
     /** What an earlier run made of a table that it finished. */
@@ -334,7 +371,7 @@ public final class Loader {
             if (!snapshot.place().weakness().isEmpty()) {
                 listener.remark(snapshot.place().weakness());
             }
-            return new WorkPlanner(snapshot, settings, now).plan(tables, parents(schemas));
+            return new WorkPlanner(snapshot, settings, now, newer(snapshot)).plan(tables, parents(schemas));
         }
     }
 

@@ -81,10 +81,7 @@ final class PartLoader {
         });
         Future<Void> reading = thread.submit(() -> read(from));
         try {
-            write(
-                    new BatchWriter(target, target.openWriter(mapping.target(), to), refused, part.table(), settings),
-                    progress,
-                    refused);
+            write(new BatchWriter(target, writer(to), refused, part.table(), settings), progress, refused);
             checkReader(reading);
             note(progress, refused, true);
             return new Moved(read - refused.count(), refused.count());
@@ -94,6 +91,15 @@ final class PartLoader {
             thread.shutdownNow();
             await(thread);
         }
+    }
+
+    private RowWriter writer(List<TransferColumn> columns) throws SQLException {
+        return part.table().updated()
+                ? target.openUpdater(
+                        mapping.target(),
+                        columns,
+                        mapping.target().primaryKey().orElseThrow().columns())
+                : target.openWriter(mapping.target(), columns);
     }
 
     private Void read(List<TransferColumn> columns) throws SQLException, InterruptedException {

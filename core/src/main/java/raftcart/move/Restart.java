@@ -46,16 +46,19 @@ final class Restart {
         if (goesOn && earlier.size() > 1 && committed > 0) {
             return goOn(table, earlier);
         }
-        boolean appended = targetRows == TargetRows.APPEND
+        boolean updates = targetRows == TargetRows.UPDATE;
+        boolean appended = (updates || targetRows == TargetRows.APPEND)
                 && earlier.isEmpty()
                 && TableRows.exist(target, table.target().name());
         if (!earlier.isEmpty()) {
             appended = earlier.get(0).appended();
-            TableRows.emptyForRestart(
-                    target,
-                    table,
-                    appended,
-                    earlier.stream().mapToLong(ProgressTable.Part::loaded).sum());
+            if (!updates || !appended) {
+                TableRows.emptyForRestart(
+                        target,
+                        table,
+                        appended,
+                        earlier.stream().mapToLong(ProgressTable.Part::loaded).sum());
+            }
             if (committed > 0) {
                 listener.remark(String.format(
                         Locale.ROOT,
@@ -69,7 +72,8 @@ final class Restart {
         refusedFiles.forget(table);
         progress.begin(step.name(), step.parts(), appended);
         target.connection().commit();
-        TableProgress begun = new TableProgress(table, appended, step.parts().size());
+        TableProgress begun =
+                new TableProgress(table, appended, updates, step.parts().size());
         List<LoadPart> parts = new ArrayList<>();
         for (int i = 0; i < step.parts().size(); i++) {
             parts.add(new LoadPart(begun, i, step.parts().get(i)));
@@ -80,7 +84,8 @@ final class Restart {
     private List<LoadPart> goOn(TableMapping table, List<ProgressTable.Part> earlier) {
         List<ProgressTable.Part> open =
                 earlier.stream().filter(p -> !p.finished()).toList();
-        TableProgress begun = new TableProgress(table, earlier.get(0).appended(), open.size());
+        boolean updates = targetRows == TargetRows.UPDATE;
+        TableProgress begun = new TableProgress(table, earlier.get(0).appended(), updates, open.size());
         earlier.forEach(p -> begun.addEarlier(p.loaded(), p.refused()));
         listener.remark(Loader.key(table) + " goes on: " + (earlier.size() - open.size()) + " of " + earlier.size()
                 + " parts have arrived"

@@ -8,6 +8,7 @@ import raftcart.translate.TableMapping;
 final class TableProgress {
     private final TableMapping mapping;
     private final boolean appended;
+    private final boolean updated;
     private final AtomicInteger partsLeft;
     private final AtomicLong loaded = new AtomicLong();
     private final AtomicLong refused = new AtomicLong();
@@ -15,8 +16,14 @@ final class TableProgress {
     private final AtomicLong began = new AtomicLong();
 
     TableProgress(TableMapping mapping, boolean appended, int partsLeft) {
+        this(mapping, appended, false, partsLeft);
+    }
+
+    /** @param updated true where rows whose key is there are changed, so that they may come twice */
+    TableProgress(TableMapping mapping, boolean appended, boolean updated, int partsLeft) {
         this.mapping = mapping;
         this.appended = appended;
+        this.updated = updated;
         this.partsLeft = new AtomicInteger(partsLeft);
     }
 
@@ -31,6 +38,11 @@ final class TableProgress {
     /** True where the table held rows that are not of this load. */
     boolean appended() {
         return appended;
+    }
+
+    /** True where rows whose key is there are changed. */
+    boolean updated() {
+        return updated;
     }
 
     /** True for the first who begins a part of the table. */

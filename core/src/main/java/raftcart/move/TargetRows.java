@@ -8,6 +8,8 @@ public enum TargetRows {
     APPEND,
     /** Remove the rows first. */
     REPLACE,
+    /** Change the rows whose primary key is there, and add the others. */
+    UPDATE,
     /** Leave the table as it is. */
     SKIP
 }

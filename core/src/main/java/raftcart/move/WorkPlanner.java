@@ -21,12 +21,14 @@ final class WorkPlanner {
     private final SharedSnapshot snapshot;
     private final LoadSettings settings;
     private final Map<ObjectName, Table> now;
+    private final NewerRows newer;
 
     /** @param now the tables of the source with today's estimates */
-    WorkPlanner(SharedSnapshot snapshot, LoadSettings settings, Map<ObjectName, Table> now) {
+    WorkPlanner(SharedSnapshot snapshot, LoadSettings settings, Map<ObjectName, Table> now, NewerRows newer) {
         this.snapshot = snapshot;
         this.settings = settings;
         this.now = now;
+        this.newer = newer;
     }
 
     /** @param existingKeys foreign keys that the target has already */
@@ -36,10 +38,11 @@ final class WorkPlanner {
         List<WorkPlan.Step> steps = new ArrayList<>();
         for (TableMapping table : tables) {
             Table source = now.getOrDefault(table.source().name(), table.source());
+            String since = newer.condition(table);
             steps.add(new WorkPlan.Step(
                     table,
                     levels.of(table.target().name()),
-                    parts(source, workers),
+                    since.isEmpty() ? parts(source, workers) : List.of(since),
                     source.rowEstimate(),
                     source.byteEstimate()));
         }

@@ -25,14 +25,15 @@ final class PlanRules {
                 checker,
                 node,
                 "tables.rules",
-                List.of("table", "rows", "columns", "without", "moves", "key"),
+                List.of("table", "rows", "columns", "without", "moves", "key", "since"),
                 (r, p) -> new TableRule(
                         checker.requiredText(r.path("table"), p, "table"),
                         checker.text(r.path("rows"), p + ".rows"),
                         checker.texts(r.path("columns"), p + ".columns", List.of()),
                         checker.texts(r.path("without"), p + ".without", List.of()),
                         choice(checker, r.path("moves"), p + ".moves", TableRule.Moves.STRUCTURE_AND_ROWS),
-                        choice(checker, r.path("key"), p + ".key", TableRule.KeyStrategy.KEEP)));
+                        choice(checker, r.path("key"), p + ".key", TableRule.KeyStrategy.KEEP),
+                        checker.text(r.path("since"), p + ".since")));
     }
 
     /** The rules of a list, each read from its node and the path to it. */
@@ -87,6 +88,7 @@ final class PlanRules {
         }
         rule.moves().ifPresent(m -> node.put("moves", PlanChecker.word(m)));
         rule.key().ifPresent(k -> node.put("key", PlanChecker.word(k)));
+        rule.since().ifPresent(s -> node.put("since", s));
     }
 
     static void tree(ObjectNode node, ColumnRule rule) {

@@ -39,6 +39,11 @@ public record Selection(List<String> include, List<String> exclude, List<TableRu
         return first(table, TableRule::key).orElse(TableRule.KeyStrategy.KEEP);
     }
 
+    /** The growing column of a table, by which a load that adds rows finds the new ones. */
+    public Optional<String> since(ObjectName table) {
+        return first(table, TableRule::since);
+    }
+
     /** True where a column of a table goes. */
     public boolean takesColumn(ObjectName table, String column) {
         List<String> taken = list(table, TableRule::columns);

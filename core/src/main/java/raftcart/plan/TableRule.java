@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param without the columns that stay, as patterns
  * @param moves what goes of the table
  * @param key what becomes of a primary key of one number
+ * @param since a column that grows: a load that adds to rows of the target reads only what is newer than those
  */
 public record TableRule(
         String table,
@@ -21,7 +22,8 @@ public record TableRule(
         List<String> columns,
         List<String> without,
         Optional<Moves> moves,
-        Optional<KeyStrategy> key) {
+        Optional<KeyStrategy> key,
+        Optional<String> since) {
     public TableRule {
         Objects.requireNonNull(table, "table");
         Objects.requireNonNull(rows, "rows");
@@ -29,6 +31,7 @@ public record TableRule(
         without = List.copyOf(without);
         Objects.requireNonNull(moves, "moves");
         Objects.requireNonNull(key, "key");
+        Objects.requireNonNull(since, "since");
     }
 
     /** What goes of a table. */

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import raftcart.engine.EngineSession;
 import raftcart.engine.Engines;
+import raftcart.error.LoadException;
 import raftcart.error.PlanException;
 import raftcart.migration.BuildStage;
 import raftcart.migration.LoadStage;
@@ -22,6 +23,7 @@ import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
 import raftcart.migration.VerifyStage;
 import raftcart.move.LoadOptions;
+import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.move.WorkPlan;
 
@@ -149,5 +151,97 @@ class LoadModesTest {
         assertThat(plan.parts()).isEqualTo(2);
         assertThat(target.ask("SELECT count(*) FROM pg_class WHERE relname = 'raftcart_progress'"))
                 .isEqualTo("0");
+    }
+
+    @Test
+    void appendingTwiceIsStoppedByTheKeyAndExplained() throws Exception {
+        Migration migration = built(false);
+        load(migration, TargetRows.STOP);
+        assertThatThrownBy(() -> LoadStage.run(
+                        migration,
+                        new LoadOptions(TargetRows.APPEND, List.of("dome"), OptionalInt.of(1), OptionalInt.empty()),
+                        new MigrationRun.Silent()))
+                .isInstanceOfSatisfying(
+                        LoadException.class, e -> assertThat(e.advice().orElseThrow())
+                                .contains("Rows with these keys are on the target already, perhaps from a load before"))
+                .hasMessageContaining("refused more than 1 row of");
+        assertThat(target.ask("SELECT count(*) FROM dome")).isEqualTo("3");
+    }
+
+    /** Rows are changed by their primary key and by nothing else; a second unique key that stands in the way is a refusal. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void updatesByKeyAndAddsTheOthers(boolean toMariaDb) throws Exception {
+        if (toMariaDb) {
+            source = Databases.postgresql();
+            target = Databases.mariadb();
+        }
+        source.run(
+                "CREATE TABLE lamp (a int, b varchar(9), code int UNIQUE, note varchar(20), PRIMARY KEY (a, b))",
+                "INSERT INTO lamp VALUES (1, 'x', 10, 'one'), (1, 'y', 20, NULL), (2, 'x', 30, 'three')");
+        Migration migration = MigrationRun.migration(folder, source.endpoint(), target.endpoint(), "");
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+        load(migration, TargetRows.STOP);
+        target.run("INSERT INTO lamp VALUES (9, 'z', 99, 'of the target')");
+        source.run(
+                "UPDATE lamp SET note = 'uno' WHERE a = 1 AND b = 'x'",
+                "UPDATE lamp SET note = 'dos' WHERE b = 'y'",
+                "INSERT INTO lamp VALUES (3, 'x', 40, 'new'), (4, 'x', 99, 'in the way')");
+        LoadStage.Result result = load(migration, TargetRows.UPDATE);
+        assertThat(result.tables().get(0))
+                .returns(5L, TableResult::read)
+                .returns(4L, TableResult::loaded)
+                .returns(1L, TableResult::refused);
+        assertThat(folder.resolve(result.tables().get(0).refusedFile()))
+                .content()
+                .contains("\"explanation\":\"a row with the same key is there already\"");
+        assertThat(target.ask("SELECT note FROM lamp WHERE code = 99")).isEqualTo("of the target");
+        assertThat(target.ask("SELECT note FROM lamp WHERE code = 10")).isEqualTo("uno");
+        assertThat(target.ask("SELECT note FROM lamp WHERE code = 20")).isEqualTo("dos");
+        assertThat(target.ask("SELECT count(*) FROM lamp")).isEqualTo("5");
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void readsOnlyWhatIsNewer(boolean toMariaDb) throws Exception {
+        if (toMariaDb) {
+            source = Databases.postgresql();
+            target = Databases.mariadb();
+        }
+        source.run(
+                "CREATE TABLE reading (id bigint PRIMARY KEY, at timestamp(6) NOT NULL, v int)",
+                "INSERT INTO reading VALUES (9007199254740993, '2026-01-01 00:00:00.000001', 1), (2, '2026-01-02 00:00:00', 2)",
+                "CREATE TABLE entry (id bigint, v int)",
+                "INSERT INTO entry VALUES (9007199254740992, 1), (9007199254740993, 2)");
+        Migration migration = MigrationRun.migration(
+                folder,
+                source.endpoint(),
+                target.endpoint(),
+                "tables: {rules: [{table: reading, since: at}, {table: entry, since: id}]}\n");
+        SurveyStage.run(migration);
+        TranslateStage.run(migration);
+        BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
+        load(migration, TargetRows.STOP);
+        source.run(
+                "INSERT INTO reading VALUES (3, '2026-01-02 00:00:00.000001', 3)",
+                "UPDATE reading SET v = 20, at = '2026-01-03 00:00:00' WHERE id = 2",
+                "INSERT INTO entry VALUES (9007199254740994, 3)");
+        LoadStage.Result added = load(migration, TargetRows.APPEND, "entry");
+        assertThat(added.tables())
+                .singleElement()
+                .returns(1L, TableResult::read)
+                .returns(1L, TableResult::loaded);
+        LoadStage.Result updated = load(migration, TargetRows.UPDATE, "reading");
+        assertThat(updated.tables())
+                .singleElement()
+                .returns(2L, TableResult::read)
+                .returns(2L, TableResult::loaded);
+        assertThat(same(migration)).isTrue();
+        assertThatThrownBy(() -> load(migration, TargetRows.UPDATE, "entry"))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("no primary key to update by")
+                .hasMessageContaining("entry; nothing was loaded");
     }
 }

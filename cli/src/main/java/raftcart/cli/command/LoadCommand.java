@@ -26,10 +26,11 @@ final class LoadCommand extends FolderCommand {
 
     @Option(
             names = "--if-not-empty",
-            paramLabel = "stop|append|replace|skip",
+            paramLabel = "stop|append|replace|update|skip",
             defaultValue = "stop",
             description =
-                    "A table of the target that holds rows already: stop, append to it, replace its rows, or skip it.")
+                    "A table of the target that holds rows already: stop, append to it, replace its rows, update them by"
+                            + " their primary key and add the others, or skip it.")
     private TargetRows targetRows;
 
     @Option(

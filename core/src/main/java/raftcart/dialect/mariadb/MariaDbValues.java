@@ -33,6 +33,12 @@ final class MariaDbValues implements ValueSql {
     }
 
     @Override
+    public String constant(String value, ValueForm form) {
+        boolean digits = (form == ValueForm.INTEGER || form == ValueForm.DECIMAL) && value.matches("-?[0-9.]+");
+        return digits ? value : "'" + value.replace("\\", "\\\\").replace("'", "''") + "'";
+    }
+
+    @Override
     public String uuidOfNumber(String number) {
         return "INSERT(INSERT(INSERT(INSERT(LPAD(LOWER(HEX(" + number
                 + ")), 32, '0'), 9, 0, '-'), 14, 0, '-'), 19, 0, '-'), 24, 0, '-')";

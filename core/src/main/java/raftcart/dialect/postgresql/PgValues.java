@@ -42,6 +42,12 @@ final class PgValues implements ValueSql {
     }
 
     @Override
+    public String constant(String value, ValueForm form) {
+        boolean digits = (form == ValueForm.INTEGER || form == ValueForm.DECIMAL) && value.matches("-?[0-9.]+");
+        return digits ? value : "'" + value.replace("'", "''") + "'";
+    }
+
+    @Override
     public String uuidOfNumber(String number) {
         return "lpad(to_hex((" + number + ")::bigint), 32, '0')::uuid";
     }

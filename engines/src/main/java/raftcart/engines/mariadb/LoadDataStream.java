@@ -9,11 +9,16 @@ import raftcart.move.RowBuffer;
 final class LoadDataStream extends InputStream {
     private static final byte[] HEX = "0123456789ABCDEF".getBytes(StandardCharsets.US_ASCII);
 
+    /** Rows are encoded until there are so many bytes. */
+    private static final int ENOUGH = 1 << 15;
+
+    private static final int LARGEST = Integer.MAX_VALUE - 16;
+
     private final RowBuffer rows;
     private final int to;
     private final boolean[] bytes;
     private int row;
-    private byte[] line = new byte[1 << 14];
+    private byte[] lines = new byte[ENOUGH * 2];
     private int length;
     private int position;
 
@@ -26,7 +31,7 @@ final class LoadDataStream extends InputStream {
 
     @Override
     public int read() {
-        return fill() ? line[position++] & 0xff : -1;
+        return fill() ? lines[position++] & 0xff : -1;
     }
 
     @Override
@@ -34,14 +39,14 @@ final class LoadDataStream extends InputStream {
         int done = 0;
         while (done < wanted && fill()) {
             int part = Math.min(wanted - done, length - position);
-            System.arraycopy(line, position, target, offset + done, part);
+            System.arraycopy(lines, position, target, offset + done, part);
             position += part;
             done += part;
         }
         return done == 0 && wanted > 0 ? -1 : done;
     }
 
-    /** Encodes the next row where the last one is used up; false at the end. */
+    /** Encodes the next rows where the last ones are used up; false at the end. */
     private boolean fill() {
         if (position < length) {
             return true;
@@ -51,14 +56,16 @@ final class LoadDataStream extends InputStream {
         }
         position = 0;
         length = 0;
-        for (int column = 0; column < bytes.length; column++) {
-            if (column > 0) {
-                put('\t');
+        while (row < to && length < ENOUGH) {
+            for (int column = 0; column < bytes.length; column++) {
+                if (column > 0) {
+                    put('\t');
+                }
+                putField(column);
             }
-            putField(column);
+            put('\n');
+            row++;
         }
-        put('\n');
-        row++;
         return true;
     }
 
@@ -69,35 +76,48 @@ final class LoadDataStream extends InputStream {
             return;
         }
         byte[] data = rows.data();
+        int start = rows.start(row, column);
         int end = rows.end(row, column);
-        for (int i = rows.start(row, column); i < end; i++) {
-            if (bytes[column]) {
-                put(HEX[(data[i] >> 4) & 15]);
-                put(HEX[data[i] & 15]);
-            } else {
-                putEscaped(data[i]);
+        reserve(2L * (end - start));
+        if (bytes[column]) {
+            for (int i = start; i < end; i++) {
+                lines[length++] = HEX[(data[i] >> 4) & 15];
+                lines[length++] = HEX[data[i] & 15];
             }
+        } else {
+            putText(data, start, end);
         }
     }
 
-    private void putEscaped(byte b) {
-        switch (b) {
-            case '\\', '\t', '\n' -> {
-                put('\\');
-                put(b == '\t' ? 't' : b == '\n' ? 'n' : b);
+    /** Most values have nothing to escape, so what lies between escapes is copied as a whole. */
+    private void putText(byte[] data, int start, int end) {
+        int from = start;
+        for (int i = start; i < end; i++) {
+            byte b = data[i];
+            if (b == '\\' || b == '\t' || b == '\n' || b == 0) {
+                System.arraycopy(data, from, lines, length, i - from);
+                length += i - from;
+                lines[length++] = '\\';
+                lines[length++] = (byte) (b == '\t' ? 't' : b == '\n' ? 'n' : b == 0 ? '0' : b);
+                from = i + 1;
             }
-            case 0 -> {
-                put('\\');
-                put('0');
-            }
-            default -> put(b);
         }
+        System.arraycopy(data, from, lines, length, end - from);
+        length += end - from;
     }
 
     private void put(int b) {
-        if (length == line.length) {
-            line = Arrays.copyOf(line, line.length * 2);
+        reserve(1);
+        lines[length++] = (byte) b;
+    }
+
+    private void reserve(long more) {
+        long needed = length + more;
+        if (needed > LARGEST) {
+            throw new IllegalStateException("a row exceeds 2 GiB");
         }
-        line[length++] = (byte) b;
+        if (needed > lines.length) {
+            lines = Arrays.copyOf(lines, (int) Math.min(LARGEST, Math.max(needed, lines.length * 2L)));
+        }
     }
 }

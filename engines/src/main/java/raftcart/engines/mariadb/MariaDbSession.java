@@ -25,8 +25,9 @@ import raftcart.plan.Endpoint;
 
 /** A connection to MariaDB. */
 final class MariaDbSession extends JdbcSession {
-    /** The states of errors to which the engine gives its general one ("Error Codes": more than one row, a value that cannot be read, a lock). */
-    private static final Map<Integer, String> STATES = Map.of(1172, "P0003", 1366, "22P02", 1205, "55P03");
+    /** The states of errors to which the engine gives its general one ("Error Codes": more than one row, a value that cannot be read, a lock, a key that is there). */
+    private static final Map<Integer, String> STATES =
+            Map.of(1172, "P0003", 1366, "22P02", 1205, "55P03", 1062, "23505");
 
     /**
      * What cannot work whatever it is given ("Error Codes"): columns, tables, routines and variables that are not there, what
@@ -178,6 +179,11 @@ final class MariaDbSession extends JdbcSession {
     @Override
     public RowWriter openWriter(Table table, List<TransferColumn> columns) throws SQLException {
         return new MariaDbRowWriter(connection(), engine().dialect().identifiers(), table.name(), columns);
+    }
+
+    @Override
+    public RowWriter openUpdater(Table table, List<TransferColumn> columns, List<String> key) throws SQLException {
+        return new MariaDbRowUpdater(connection(), engine().dialect().identifiers(), table.name(), columns, key);
     }
 
     @Override

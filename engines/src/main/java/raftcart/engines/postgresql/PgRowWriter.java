@@ -87,16 +87,31 @@ final class PgRowWriter implements RowWriter {
         put(copy, '\n');
     }
 
+    /** Most values have nothing to escape, so what lies between escapes is copied as a whole. */
     private void putText(CopyIn copy, byte[] data, int start, int end) throws SQLException {
+        int from = start;
         for (int i = start; i < end; i++) {
             byte b = data[i];
-            switch (b) {
-                case '\\' -> putEscaped(copy, '\\');
-                case '\t' -> putEscaped(copy, 't');
-                case '\n' -> putEscaped(copy, 'n');
-                case '\r' -> putEscaped(copy, 'r');
-                default -> put(copy, b);
+            if (b == '\\' || b == '\t' || b == '\n' || b == '\r') {
+                putPlain(copy, data, from, i);
+                putEscaped(copy, b == '\t' ? 't' : b == '\n' ? 'n' : b == '\r' ? 'r' : b);
+                from = i + 1;
             }
+        }
+        putPlain(copy, data, from, end);
+    }
+
+    private void putPlain(CopyIn copy, byte[] data, int start, int end) throws SQLException {
+        int from = start;
+        while (from < end) {
+            if (used == BLOCK) {
+                copy.writeToCopy(block, 0, used);
+                used = 0;
+            }
+            int part = Math.min(end - from, BLOCK - used);
+            System.arraycopy(data, from, block, used, part);
+            used += part;
+            from += part;
         }
     }
 

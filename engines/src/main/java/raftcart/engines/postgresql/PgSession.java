@@ -120,6 +120,11 @@ final class PgSession extends JdbcSession {
     }
 
     @Override
+    public RowWriter openUpdater(Table table, List<TransferColumn> columns, List<String> key) throws SQLException {
+        return new PgRowUpdater(connection(), engine().dialect().identifiers(), table.name(), columns, key);
+    }
+
+    @Override
     public List<ResultRows> call(RoutineCall call) throws SQLException {
         return PgCalls.call(connection(), engine().dialect().identifiers(), call);
     }
