@@ -70,7 +70,7 @@ final class ParallelScripts {
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", e);
+            throw LoadException.interrupted(e);
         } catch (ExecutionException e) {
             throw e.getCause() instanceof RuntimeException own
                     ? own

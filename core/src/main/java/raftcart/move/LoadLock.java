@@ -24,7 +24,7 @@ final class LoadLock {
                 Thread.sleep(1000);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new LoadException("the load was interrupted", "Run `raftcart load` again.", e);
+                throw LoadException.interrupted(e);
             }
         }
     }

@@ -107,6 +107,8 @@ final class LoadWorker {
                 recover(part, e.reading(), e.sql(), attempt);
             } catch (SQLException e) {
                 recover(part, false, e, attempt);
+            } catch (ConnectException e) {
+                waitForServer(part, e, attempt);
             }
             return null;
         }
@@ -153,12 +155,16 @@ final class LoadWorker {
         if (reading) {
             replaceSource(part);
         }
-        closeTarget();
-        try {
-            open();
-        } catch (ConnectException | SQLException again) {
-            closeTarget(); // the next attempt says it
+        closeTarget(); // the next attempt opens it anew
+    }
+
+    /** A server that was reached before may be starting again. */
+    private void waitForServer(LoadPart part, ConnectException e, int attempt) throws InterruptedException {
+        if (attempt == 0 || attempt >= WAITS.size() || stopped.getAsBoolean()) {
+            throw e;
         }
+        listener.retrying(part.table().name(), "target: " + e.getMessage(), WAITS.get(attempt));
+        Thread.sleep(WAITS.get(attempt).toMillis());
     }
 
     private void replaceSource(LoadPart part) {

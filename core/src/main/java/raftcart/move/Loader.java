@@ -306,7 +306,7 @@ public final class Loader {
                 worker.get();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", e);
+                throw LoadException.interrupted(e);
             } catch (ExecutionException e) {
                 boolean consequence = first.isPresent() && !isInterruption(first.get());
                 first = consequence ? first : Optional.of(e.getCause());
@@ -322,7 +322,7 @@ public final class Loader {
     /** True for workers that ended because another one had failed. */
     private static boolean isInterruption(Throwable failure) {
         return failure instanceof InterruptedException
-                || failure instanceof LoadException && "the load was interrupted".equals(failure.getMessage());
+                || failure instanceof LoadException stop && stop.isInterruption();
     }
 
     /** Looks at all tables before the first row moves, so that nothing is half done when one of them is in the way. */

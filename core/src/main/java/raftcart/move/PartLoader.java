@@ -121,7 +121,7 @@ final class PartLoader {
     private void write(BatchWriter batches, ProgressTable progress, RefusedRows refused) throws SQLException {
         for (RowBuffer buffer = take(); buffer != END; buffer = take()) {
             if (stopped.getAsBoolean()) {
-                throw interrupted(null);
+                throw LoadException.interrupted(null);
             }
             if (buffer.rows() > 0) {
                 batches.write(buffer);
@@ -149,12 +149,8 @@ final class PartLoader {
             return full.take();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw interrupted(e);
+            throw LoadException.interrupted(e);
         }
-    }
-
-    private static LoadException interrupted(InterruptedException cause) {
-        return new LoadException("the load was interrupted", "Run `raftcart load` again; it goes on.", cause);
     }
 
     private void checkReader(Future<Void> reading) throws PartFailure {
@@ -162,7 +158,7 @@ final class PartLoader {
             reading.get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw interrupted(e);
+            throw LoadException.interrupted(e);
         } catch (ExecutionException e) {
             if (e.getCause() instanceof SQLException sql) {
                 throw new PartFailure(true, sql, read - readBefore);
