@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import raftcart.catalog.Table;
 import raftcart.engine.EngineSession;
 import raftcart.engine.SharedSnapshot;
@@ -18,9 +20,10 @@ import raftcart.plan.Endpoint;
  * Transactions that were all started while nothing was written: under a global read lock, which is held only until the
  * last of them has started. Where the account may not take that lock, or somebody is in its way, they are started again
  * and again until all of them stand at the same place of the binary log ("START TRANSACTION", binlog_snapshot_position).
- * Without a binary log, one reader has to do.
+ * Without a binary log that holds all writes, one reader has to do.
  */
 final class MariaDbSnapshot implements SharedSnapshot {
+    private static final Logger LOG = LoggerFactory.getLogger(MariaDbSnapshot.class);
     private static final int ATTEMPTS = 20;
     private static final int LOCK_SECONDS = 10;
 
@@ -65,13 +68,13 @@ final class MariaDbSnapshot implements SharedSnapshot {
         } catch (SQLException e) {
             refusal = readers.get(0).messageOf(e);
         }
-        for (int i = 0; i < ATTEMPTS; i++) {
-            Set<String> states = new HashSet<>();
+        for (int i = 0; i < ATTEMPTS && logsAllWrites(readers.get(0)); i++) {
+            Set<String> places = new HashSet<>();
             for (EngineSession reader : readers) {
                 begin(reader);
-                states.add(state(reader));
+                places.add(position(reader));
             }
-            if (states.size() == 1 && !states.contains("")) {
+            if (places.size() == 1 && !places.contains("")) {
                 return placeOf(readers.get(0), "");
             }
         }
@@ -95,19 +98,50 @@ final class MariaDbSnapshot implements SharedSnapshot {
     }
 
     private static SnapshotPlace placeOf(EngineSession session, String weakness) throws SQLException {
-        String state = state(session);
-        return new SnapshotPlace(state.isEmpty() ? "" : "binary log " + state, state, weakness);
+        String position = position(session);
+        return new SnapshotPlace(
+                position.isEmpty() ? "" : "binary log " + position, logsAllWrites(session) ? position : "", weakness);
     }
 
     /** File and position of the binary log at which the transaction's snapshot lies; empty where the server keeps none. */
-    private static String state(EngineSession session) throws SQLException {
+    private static String position(EngineSession session) throws SQLException {
+        Map<String, String> found = status(session, "'Binlog_snapshot_file', 'Binlog_snapshot_position'");
+        String file = found.getOrDefault("Binlog_snapshot_file", "");
+        return file.isEmpty() ? "" : file + ":" + found.get("Binlog_snapshot_position");
+    }
+
+    private static Map<String, String> status(EngineSession session, String names) throws SQLException {
         Map<String, String> found = new TreeMap<>();
         Query.list(
                 session.connection(),
-                "SHOW STATUS WHERE Variable_name IN ('Binlog_snapshot_file', 'Binlog_snapshot_position')",
+                "SHOW STATUS WHERE Variable_name IN (" + names + ")",
                 row -> found.put(row.getString(1), row.getString(2)));
-        String file = found.getOrDefault("Binlog_snapshot_file", "");
-        return file.isEmpty() ? "" : file + ":" + found.get("Binlog_snapshot_position");
+        return found;
+    }
+
+    /**
+     * True where equal places in the binary log mean equal data: nothing is filtered from the log, and what a replica
+     * takes over is written to its own ("SHOW MASTER STATUS", log_slave_updates). Where the account may not see that, it
+     * is not known.
+     */
+    private static boolean logsAllWrites(EngineSession session) throws SQLException {
+        List<Boolean> filtered;
+        try {
+            filtered = Query.list(
+                    session.connection(),
+                    "SHOW MASTER STATUS",
+                    row -> !Query.orEmpty(row, "Binlog_Do_DB").isEmpty()
+                            || !Query.orEmpty(row, "Binlog_Ignore_DB").isEmpty());
+        } catch (SQLException e) {
+            LOG.debug("whether the binary log holds all writes cannot be seen", e);
+            return false;
+        }
+        boolean replica = !status(session, "'Slaves_running'")
+                .getOrDefault("Slaves_running", "0")
+                .equals("0");
+        boolean passesOn = Query.text(session.connection(), "SELECT @@GLOBAL.log_slave_updates")
+                .equals("1");
+        return !filtered.isEmpty() && !filtered.contains(true) && (!replica || passesOn);
     }
 
     @Override
