@@ -54,6 +54,11 @@ final class MigrationRun {
                 + endpoint.password().map(p -> "  password: '" + p + "'\n").orElse("");
     }
 
+    /** Loads all tables of a migration. */
+    static LoadStage.Result load(Migration migration, TargetRows rows) {
+        return LoadStage.run(migration, LoadOptions.of(rows), new Silent());
+    }
+
     /** Listens and says nothing. */
     static class Silent implements LoadStage.Listener {
         @Override

@@ -32,7 +32,6 @@ import raftcart.migration.LoadStage;
 import raftcart.migration.Migration;
 import raftcart.migration.SurveyStage;
 import raftcart.migration.TranslateStage;
-import raftcart.move.LoadOptions;
 import raftcart.move.TargetRows;
 import raftcart.plan.Endpoint;
 
@@ -100,7 +99,7 @@ class ScriptsCrossingTest {
         Databases target = to.equals("mariadb") ? Databases.mariadb() : Databases.postgresql();
         Migration migration =
                 cross("scripts:" + from + ":" + SCRIPTS.resolve(from).toAbsolutePath(), target, "");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
 
         assertThat(loaded.failures()).isEmpty();
         assertThat(loaded.refused()).isZero();
@@ -136,7 +135,7 @@ class ScriptsCrossingTest {
         Databases target = to.equals("mariadb") ? Databases.mariadb() : Databases.postgresql();
         Migration migration =
                 cross("scripts:" + from + ":" + WHOLE.resolve(from).toAbsolutePath(), target, "");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
 
         assertThat(loaded.failures()).isEmpty();
         assertThat(loaded.refused()).isZero();
@@ -213,7 +212,7 @@ class ScriptsCrossingTest {
                         + "INSERT INTO site VALUES (7, 2, 'two');\n");
         Databases target = Databases.postgresql();
         Migration migration = cross("scripts:mysql:" + scripts, target, "");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
         assertThat(target.ask("SELECT string_agg(id || name || height, ' ' ORDER BY id) FROM site"))
                 .isEqualTo("1one3 2two7");
         String file = loaded.tables().stream()
@@ -236,14 +235,14 @@ class ScriptsCrossingTest {
                         + "INSERT INTO lamp VALUES (1, 10), (2, 0), (3, 30);\nINSERT INTO lamp VALUES (1, 5);\n");
         Databases target = Databases.mariadb();
         Migration migration = cross("scripts:postgresql:" + scripts, target, "");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
         assertThat(loaded.loaded()).isEqualTo(2);
         assertThat(loaded.refused()).isEqualTo(2);
         assertThat(target.ask("SELECT GROUP_CONCAT(id ORDER BY id) FROM lamp")).isEqualTo("1,3");
         assertThat(migration.workspace().path(loaded.tables().get(0).refusedFile()))
                 .content()
                 .contains("rows.sql:2", "rows.sql:3", "watts");
-        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent()))
+        assertThatThrownBy(() -> MigrationRun.load(migration, TargetRows.STOP))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("hold rows already; nothing was loaded");
     }
@@ -260,10 +259,7 @@ class ScriptsCrossingTest {
                         + "CREATE PROCEDURE lamps RETURNS (id INTEGER, name VARCHAR(9)) AS\nBEGIN\n"
                         + "  id = 1; name = 'red'; SUSPEND;\n  id = 2; SUSPEND;\nEND^\nSET TERM ; ^\n");
         Databases target = Databases.postgresql();
-        LoadStage.run(
-                cross("scripts:firebird:" + scripts, target, ""),
-                LoadOptions.of(TargetRows.STOP),
-                new MigrationRun.Silent());
+        MigrationRun.load(cross("scripts:firebird:" + scripts, target, ""), TargetRows.STOP);
 
         target.run("CALL relight()");
 
@@ -279,10 +275,7 @@ class ScriptsCrossingTest {
                 "CREATE TABLE lamp (id NUMBER(9) GENERATED ALWAYS AS IDENTITY START WITH 5, name VARCHAR2(9));\n"
                         + "INSERT INTO lamp (id, name) VALUES (3, 'red');\n");
         Databases target = Databases.postgresql();
-        LoadStage.run(
-                cross("scripts:oracle:" + scripts, target, ""),
-                LoadOptions.of(TargetRows.STOP),
-                new MigrationRun.Silent());
+        MigrationRun.load(cross("scripts:oracle:" + scripts, target, ""), TargetRows.STOP);
 
         assertThat(target.ask("SELECT id FROM lamp")).isEqualTo("3");
     }
@@ -301,7 +294,7 @@ class ScriptsCrossingTest {
                         + " (6, 'blue', NULL, NULL, 'z');\n");
         Databases target = Databases.mariadb();
         Migration migration = cross("scripts:postgresql:" + scripts, target, "");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
         assertThat(loaded.failures()).hasSize(1).first().asString().contains("Duplicate entry 'red-dome'");
         target.run("DELETE FROM lamp WHERE id = 5");
         BuildStage.run(migration, BuildStage.Part.AFTER_DATA, BuildStage.Existing.STOP, false);
@@ -329,8 +322,7 @@ class ScriptsCrossingTest {
             SurveyStage.run(migration);
             TranslateStage.run(migration);
             BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-            LoadStage.Result loaded =
-                    LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+            LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
             assertThat(loaded.failures()).isEmpty();
             assertThat(loaded.refused()).isEqualTo(1);
             String all = target.ask("SELECT CONCAT((SELECT " + joined(target, "id", "n") + " FROM p), ' / ', (SELECT "
@@ -401,8 +393,7 @@ class ScriptsCrossingTest {
             SurveyStage.run(migration);
             TranslateStage.run(migration);
             BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-            LoadStage.Result loaded =
-                    LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+            LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
             assertThat(loaded.failures()).isEmpty();
             assertThat(target.ask("SELECT " + joined(target, "name", "watts") + " FROM lamp"))
                     .isEqualTo("blue:3 red:5");
@@ -421,7 +412,7 @@ class ScriptsCrossingTest {
                         + "CREATE VIEW one AS SELECT 1 AS a FROM dual;\nGRANT SELECT ON lamp TO Reader;\n");
         Databases target = Databases.postgresql();
         Migration migration = cross("scripts:oracle:" + scripts, target, "grants: create\n");
-        LoadStage.Result loaded = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
         assertThat(loaded.loaded()).isEqualTo(8);
         assertThat(target.ask("SELECT string_agg(id || ':' || coalesce(watts, 0), ' ' ORDER BY id) FROM lamp"))
                 .isEqualTo("1:10 2:20 3:30 4:0 11:10 12:20 13:30 14:0");
@@ -446,8 +437,7 @@ class ScriptsCrossingTest {
             TranslateStage.run(migration);
             assertThat(BuildStage.open(migration, BuildStage.Part.ALL)).hasSize(3);
             BuildStage.run(migration, BuildStage.Part.BEFORE_DATA, BuildStage.Existing.STOP, false);
-            LoadStage.Result loaded =
-                    LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+            LoadStage.Result loaded = MigrationRun.load(migration, TargetRows.STOP);
             assertThat(loaded.loaded()).isEqualTo(2);
             assertThat(target.ask("SELECT name FROM lit_lamps")).isEqualTo("Red\tlamp");
             target.run("INSERT INTO lamp (name) VALUES ('new')");
