@@ -2,7 +2,6 @@ package raftcart.rewrite;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import raftcart.dialect.Language;
@@ -33,16 +32,8 @@ final class FunctionAdapter {
     /** Functions of a condition. */
     private static final Set<String> CONDITIONS = Set.of("count_if", "every", "some", "not_matching");
 
-    /** What is not the same where a function is said in other words. */
-    private static final Map<String, String> DIFFERENCES = Map.of(
-            "json_scalar_text",
-            "an object or array gives NULL on the source",
-            "add_months_end_to_end",
-            "the last day of a month stays the last day",
-            "insert_text_within",
-            "a start beyond the end of the text gives NULL on the source");
-
     private final ExprAdapter adapter;
+
     private final Language from;
     private final Language to;
 
@@ -388,11 +379,14 @@ final class FunctionAdapter {
         if (expanded.isEmpty()) {
             return adapted;
         }
-        String difference = DIFFERENCES.get(call.function());
+        ValueKind first = call.arguments().isEmpty()
+                ? ValueKind.UNKNOWN
+                : adapter.kind(call.arguments().get(0));
+        Optional<String> difference = OtherWords.difference(call, first);
         adapter.note(
-                difference == null ? FindingCode.SYNTAX_ADAPTED : FindingCode.FUNCTION_DIFFERS,
+                difference.isPresent() ? FindingCode.FUNCTION_DIFFERS : FindingCode.SYNTAX_ADAPTED,
                 call.span(),
-                difference == null ? call.function() + " in other words" : difference);
+                difference.orElse(call.function() + " in other words"));
         return expanded.get();
     }
 

@@ -440,7 +440,7 @@ FROM frame;
 -- 112:8: RC0608 adapted: Function spelled otherwise: JSON_QUERY means json_get
 -- 113:8: RC0607 check: Function with a difference: json_valid: true and false are 1 and 0 here, and only objects and arrays are taken for JSON
 -- 113:8: RC0608 adapted: Function spelled otherwise: ISJSON means json_valid
--- 114:8: RC0609 adapted: Said in other words: json_set in other words
+-- 114:8: RC0607 check: Function with a difference: the document is written anew: its members in another order, and with other blanks
 -- 115:8: RC0607 check: Function with a difference: is_numeric: signs of currencies, commas, tabs and a sign alone are numbers on the source
 -- 115:8: RC0609 adapted: Said in other words: is_numeric in other words
 -- 116:1: RC0602 by hand: No counterpart on the target: the function is_date with 1 argument(s) has no counterpart in postgresql
