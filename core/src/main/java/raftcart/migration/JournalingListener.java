@@ -24,11 +24,10 @@ final class JournalingListener implements LoadListener {
         this.watch = watch;
     }
 
-    /** The state of the source that the newest load saw; empty if it is not known. */
-    static String earlierState(Journal journal) {
-        return journal.last(Stage.LOAD, Mark.PART)
-                .map(e -> e.path(SNAPSHOT).path("state").asText())
-                .orElse("");
+    @Override
+    public void begun() {
+        journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
+        listener.begun();
     }
 
     @Override

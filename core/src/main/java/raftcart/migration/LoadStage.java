@@ -22,6 +22,7 @@ import raftcart.move.LoadListener;
 import raftcart.move.LoadOptions;
 import raftcart.move.Loader;
 import raftcart.move.RefusedRetry;
+import raftcart.move.SetAside;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.move.WorkPlan;
@@ -53,8 +54,9 @@ public final class LoadStage {
         Journal journal = migration.workspace().journal();
         refuseUnbuilt(journal);
         boolean once = journal.wasDone(Stage.LOAD);
-        journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
         if (migration.hasScripts()) {
+            refuseForScripts(options);
+            journal.add(Stage.LOAD, Mark.BEGUN, Json.MAPPER.createObjectNode());
             return ofScripts(migration, options, listener, start);
         }
         try (EngineSession target = migration.openTarget()) {
@@ -64,10 +66,8 @@ public final class LoadStage {
             List<TableMapping> loaded = loaded(translation, options);
             LoadWatch watch = new LoadWatch(migration.workspace(), expectedRows(loaded, now));
             Loader loader = loader(migration, target, options, new JournalingListener(listener, journal, watch));
-            List<TableResult> tables = loader.load(loaded, byName(now), JournalingListener.earlierState(journal));
-            List<TableMapping> open = once || options.targetRows() == TargetRows.SKIP
-                    ? List.of()
-                    : loader.open(loaded(translation, LoadOptions.of(options.targetRows())));
+            List<TableResult> tables = loader.load(loaded, byName(now));
+            List<TableMapping> open = loader.open(loaded(translation, LoadOptions.of(options.targetRows())), once);
             if (!open.isEmpty()) {
                 watch.end();
                 List<String> names =
@@ -76,7 +76,7 @@ public final class LoadStage {
             }
             watch.finishing();
             List<String> failures = finish(migration, target, listener);
-            failures.addAll(loader.restoreSetAside(translation.tables()));
+            failures.addAll(setAside(migration).restore(target, translation.tables()));
             RoutineCheck.Result routines = RoutineCheck.run(migration, target, translation);
             failures.addAll(setCounters(target, translation, now, sequences(now)));
             if (failures.isEmpty()) {
@@ -133,7 +133,7 @@ public final class LoadStage {
                     target, migration.plan().load(), migration.workspace().path("journal"), listener);
             List<TableResult> tables = retry.run(loaded(translation, options));
             // Counters stand behind the numbers of refused rows already, as they go by what the source gives next.
-            List<String> failures = retry.restoreSetAside(translation.tables());
+            List<String> failures = setAside(migration).restore(target, translation.tables());
             Result result = new Result(tables, failures, RoutineCheck.Result.NONE, seconds(start), List.of());
             LoadRecord.retried(migration, result);
             return result;
@@ -143,6 +143,10 @@ public final class LoadStage {
                     "Those of tables that are not named as loaded are still in journal/refused/.",
                     e);
         }
+    }
+
+    private static SetAside setAside(Migration migration) {
+        return new SetAside(migration.workspace().path("journal"));
     }
 
     private static void refuseUnbuilt(Journal journal) {
@@ -195,13 +199,17 @@ public final class LoadStage {
         return (System.nanoTime() - start) / 1e9;
     }
 
+    private static void refuseForScripts(LoadOptions options) {
+        boolean rowsOnly = Set.of(TargetRows.SKIP, TargetRows.UPDATE).contains(options.targetRows());
+        if (rowsOnly || !options.tables().isEmpty() || options.parallel().isPresent()) {
+            throw new PlanException(
+                    "the rows of scripts come one statement after the other, all tables together",
+                    "Leave --tables, --parallel and --if-not-empty update or skip out.");
+        }
+    }
+
     /** The rows that the scripts insert; the counters go on behind them. */
     private static Result ofScripts(Migration migration, LoadOptions options, Listener listener, long start) {
-        if (!options.tables().isEmpty() || options.targetRows() == TargetRows.SKIP) {
-            throw new PlanException(
-                    "the rows of scripts come in the order of their statements, all tables together",
-                    "Leave --tables and --if-not-empty skip out.");
-        }
         try (EngineSession target = migration.openTarget()) {
             Translator.Planned planned = migration.planned(target.defaultSchema());
             Translation translation = planned.translation();

@@ -1,9 +1,12 @@
 package raftcart.migration;
 
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,8 +19,8 @@ import raftcart.workspace.Stage;
 import raftcart.workspace.Workspace;
 
 /**
- * Runs scripts that do not depend on each other on several connections. What fails is tried once more alone, in the order
- * of the scripts: two that lock the same tables may have been in each other's way.
+ * Runs scripts that do not depend on each other on several connections. Two that lock the same tables may be in each
+ * other's way; such a script is tried once more, alone.
  */
 final class ParallelScripts {
     private final Workspace workspace;
@@ -36,34 +39,34 @@ final class ParallelScripts {
         this.workers = workers;
     }
 
-    /** Runs the scripts; returns what the target refused, with its words. */
+    /** Runs the scripts; returns what the target refused, with its words, in the order of the scripts. */
     List<String> run(List<String> scripts) {
         Queue<String> open = new ConcurrentLinkedQueue<>(scripts);
-        Queue<String> again = new ConcurrentLinkedQueue<>();
+        Queue<String> alone = new ConcurrentLinkedQueue<>();
+        Map<String, String> failures = new ConcurrentSkipListMap<>();
         int threads = Math.min(workers, scripts.size());
         if (threads > 1) {
-            inThreads(threads, open, again);
+            inThreads(threads, open, alone, failures);
         } else {
-            again.addAll(scripts);
+            alone.addAll(scripts);
         }
-        List<String> failures = new ArrayList<>();
-        ScriptRunner alone = new ScriptRunner(workspace, target, Stage.LOAD);
-        for (String script : again.stream().sorted().toList()) {
+        ScriptRunner runner = new ScriptRunner(workspace, target, Stage.LOAD);
+        for (String script : scripts.stream().filter(alone::contains).toList()) {
             try {
-                alone.run(script);
+                runner.run(script);
             } catch (BuildException e) {
-                failures.add(e.getMessage());
+                failures.put(script, e.getMessage());
             }
         }
-        return failures;
+        return List.copyOf(failures.values());
     }
 
-    private void inThreads(int threads, Queue<String> open, Queue<String> again) {
+    private void inThreads(int threads, Queue<String> open, Queue<String> alone, Map<String, String> failures) {
         ExecutorService pool = Executors.newFixedThreadPool(threads);
         try {
             List<Future<?>> running = new ArrayList<>();
             for (int i = 0; i < threads; i++) {
-                running.add(pool.submit(() -> work(open, again)));
+                running.add(pool.submit(() -> work(open, alone, failures)));
             }
             for (Future<?> worker : running) {
                 worker.get();
@@ -80,14 +83,18 @@ final class ParallelScripts {
         }
     }
 
-    private void work(Queue<String> open, Queue<String> again) {
+    private void work(Queue<String> open, Queue<String> alone, Map<String, String> failures) {
         try (EngineSession session = targets.get()) {
             ScriptRunner runner = new ScriptRunner(workspace, session, Stage.LOAD);
             for (String script = open.poll(); script != null; script = open.poll()) {
                 try {
                     runner.run(script);
                 } catch (BuildException e) {
-                    again.add(script);
+                    if (e.getCause() instanceof SQLException sql && session.isTransient(sql)) {
+                        alone.add(script);
+                    } else {
+                        failures.put(script, e.getMessage());
+                    }
                 }
             }
         }

@@ -17,7 +17,7 @@ public final class StatusReader {
     /** The state of all stages in their order. */
     public static Status read(Workspace workspace) {
         Journal journal = workspace.journal();
-        List<String> setAside = new SetAside(workspace.path("journal/set-aside.json")).missing();
+        List<String> setAside = new SetAside(workspace.path("journal")).missing();
         List<StageStatus> stages = new ArrayList<>();
         for (Stage stage : Stage.values()) {
             stages.add(stage(workspace, journal, stage));

@@ -5,6 +5,9 @@ import raftcart.engine.SnapshotPlace;
 
 /** Is told how a load goes on. Calls come one after the other, if from several threads. */
 public interface LoadListener {
+    /** All was checked; from here on the target is changed. */
+    void begun();
+
     /** All readers see the source as it is at this place; there are so many of them. */
     void snapshotTaken(SnapshotPlace place, int readers);
 

@@ -93,24 +93,30 @@ final class LoadWorker {
 
     /** Null where it is to be tried again. */
     private PartLoader.Moved attempt(LoadPart part, int attempt) throws InterruptedException {
+        try {
+            ProgressTable progress = open();
+            Optional<PartLoader.Moved> already = attempt == 0 ? Optional.empty() : again(progress, part);
+            return already.isPresent() ? already.get() : moved(part, progress);
+        } catch (PartFailure e) {
+            recover(part, e.reading(), e.sql(), attempt);
+        } catch (SQLException e) {
+            recover(part, false, e, attempt);
+        } catch (ConnectException e) {
+            waitForServer(part, e, attempt);
+        }
+        return null;
+    }
+
+    private PartLoader.Moved moved(LoadPart part, ProgressTable progress) throws PartFailure {
         TableMapping mapping = part.table().mapping();
         try (RefusedRows refused = new RefusedRows(refusedFiles.of(mapping, part.number()), mapping)) {
             try {
-                ProgressTable progress = open();
-                Optional<PartLoader.Moved> already = attempt == 0 ? Optional.empty() : again(progress, part);
-                return already.isPresent()
-                        ? already.get()
-                        : new PartLoader(source, target, part, settings, listener, stopped).run(progress, refused);
+                return new PartLoader(source, target, part, settings, listener, stopped).run(progress, refused);
             } catch (PartFailure e) {
                 part.table().refusedTakenBack(refused.count());
                 listener.rowsTakenBack(part.table().name(), e.rowsTakenBack());
-                recover(part, e.reading(), e.sql(), attempt);
-            } catch (SQLException e) {
-                recover(part, false, e, attempt);
-            } catch (ConnectException e) {
-                waitForServer(part, e, attempt);
+                throw e;
             }
-            return null;
         }
     }
 
@@ -133,11 +139,15 @@ final class LoadWorker {
             return Optional.of(new PartLoader.Moved(known.loaded(), known.refused()));
         }
         if (known.loaded() > 0) {
-            if (!part.table().updated()) {
-                TableRows.emptyForRestart(
-                        target, part.table().mapping(), part.table().appended(), known.loaded());
+            boolean appended = part.table().appended();
+            if (appended && !part.table().updated()) {
+                TableRows.refuseMixed(part.table().mapping(), known.loaded());
             }
-            progress.begin(name, List.of(""), part.table().appended());
+            progress.begin(name, List.of(""), known.sourceState(), appended);
+            target.connection().commit();
+            if (!appended) {
+                TableRows.remove(target, part.table().mapping().target().name());
+            }
         }
         target.connection().commit();
         return Optional.empty();

@@ -76,7 +76,7 @@ public final class Loader {
         this.targetRows = targetRows;
         this.selection = selection;
         this.refusedFiles = new RefusedFiles(journal.resolve("refused"));
-        this.setAside = new SetAside(journal.resolve("set-aside.json"));
+        this.setAside = new SetAside(journal);
         this.listener = new SerialListener(listener);
         this.progress =
                 new ProgressTable(target.connection(), target.engine().dialect().identifiers(), target.defaultSchema());
@@ -87,11 +87,10 @@ public final class Loader {
      * nothing was written to the source meanwhile, and is emptied and loaded anew otherwise.
      *
      * @param now the source's tables as they are today
-     * @param earlierState the {@link raftcart.engine.SnapshotPlace#state} of the run that stopped; empty if there is none
      * @return what became of each table, in the order given
      * @throws LoadException if it stops part-way
      */
-    public List<TableResult> load(List<TableMapping> tables, Map<ObjectName, Table> now, String earlierState) {
+    public List<TableResult> load(List<TableMapping> tables, Map<ObjectName, Table> now) {
         Map<TableMapping, TableResult> results = new HashMap<>();
         try {
             LoadLock.take(target);
@@ -99,6 +98,8 @@ public final class Loader {
             List<TableMapping> wanted = withoutSkipped(tables);
             refuseFilledTables(wanted);
             refuseKeyless(wanted);
+            refuseWaitingRows(wanted);
+            listener.begun();
             Map<ObjectName, List<ObjectName>> parents = setAside(unfinished(wanted));
             int workers = settings.workers(Runtime.getRuntime().availableProcessors());
             try (SharedSnapshot snapshot = source.open(workers)) {
@@ -106,12 +107,11 @@ public final class Loader {
                 if (!snapshot.place().weakness().isEmpty()) {
                     listener.remark(snapshot.place().weakness());
                 }
-                boolean unchanged = snapshot.place().sameDataAs(earlierState);
                 WorkPlan plan =
                         new WorkPlanner(snapshot, settings, now, newer(snapshot)).plan(unfinished(wanted), parents);
                 PartQueue queue = new PartQueue();
                 Restart restart =
-                        new Restart(target, progress, refusedFiles, settings, targetRows, unchanged, listener);
+                        new Restart(target, progress, refusedFiles, settings, targetRows, snapshot.place(), listener);
                 for (WorkPlan.Step step : plan.steps()) {
                     restart.begin(step).forEach(p -> queue.add(step.level(), p));
                 }
@@ -136,7 +136,11 @@ public final class Loader {
     private List<TableMapping> unfinished(List<TableMapping> tables) throws SQLException {
         List<TableMapping> unfinished = new ArrayList<>();
         for (TableMapping table : tables) {
-            if (!progress.find(key(table)).map(ProgressTable.Progress::finished).orElse(false)) {
+            Optional<ProgressTable.Progress> known = progress.find(key(table));
+            // Rows of others are not replaced where an earlier load only added to them.
+            boolean mixed = targetRows == TargetRows.REPLACE
+                    && known.map(ProgressTable.Progress::appended).orElse(false);
+            if (mixed || !known.map(ProgressTable.Progress::finished).orElse(false)) {
                 unfinished.add(table);
             }
         }
@@ -197,12 +201,6 @@ public final class Loader {
         return parents;
     }
 
-    /** Brings back what was set aside; returns what the target refused. */
-    public List<String> restoreSetAside(List<TableMapping> tables) throws SQLException {
-        return setAside.restore(
-                target, tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet()));
-    }
-
     private NewerRows newer(SharedSnapshot snapshot) {
         Dialect source = snapshot.readers().get(0).engine().dialect();
         return new NewerRows(target, source, selection, targetRows);
@@ -228,6 +226,27 @@ public final class Loader {
             throw new PlanException(
                     "no primary key to update by: " + String.join(", ", keyless) + "; nothing was loaded",
                     "Leave them out with --tables, and load them with --if-not-empty replace.");
+        }
+    }
+
+    /** Rows that were refused before are not read again by a load that reads only newer ones, so they must not be forgotten. */
+    private void refuseWaitingRows(List<TableMapping> tables) throws SQLException {
+        List<String> waiting = new ArrayList<>();
+        for (TableMapping table : tables) {
+            boolean adds = targetRows == TargetRows.APPEND || targetRows == TargetRows.UPDATE;
+            if (adds
+                    && selection.since(table.source().name()).isPresent()
+                    && refusedFiles.wait(table)
+                    && progress.find(key(table)).isEmpty()) {
+                waiting.add(key(table));
+            }
+        }
+        target.connection().commit();
+        if (!waiting.isEmpty()) {
+            throw new PlanException(
+                    "rows of " + String.join(", ", waiting) + " that were refused before wait in journal/refused/, and"
+                            + " would not be read again; nothing was loaded",
+                    "Load them with --retry-refused first, or move the files away.");
         }
     }
 
@@ -351,9 +370,21 @@ public final class Loader {
         }
     }
 
-    /** The tables of which not all rows have arrived yet. */
-    public List<TableMapping> open(List<TableMapping> tables) throws SQLException {
-        List<TableMapping> open = unfinished(tables);
+    /**
+     * The tables of which not all rows have arrived yet.
+     *
+     * @param once true where all tables were loaded before, so that only those count that were begun again
+     */
+    public List<TableMapping> open(List<TableMapping> tables, boolean once) throws SQLException {
+        List<TableMapping> open = new ArrayList<>();
+        for (TableMapping table : tables) {
+            Optional<ProgressTable.Progress> known = progress.find(key(table));
+            boolean skipped = targetRows == TargetRows.SKIP
+                    && TableRows.exist(target, table.target().name());
+            if (known.isPresent() ? !known.get().finished() : !once && !skipped) {
+                open.add(table);
+            }
+        }
         target.connection().commit();
         return open;
     }
@@ -371,7 +402,10 @@ public final class Loader {
             if (!snapshot.place().weakness().isEmpty()) {
                 listener.remark(snapshot.place().weakness());
             }
-            return new WorkPlanner(snapshot, settings, now, newer(snapshot)).plan(tables, parents(schemas));
+            boolean begun = TableLookup.exists(target, new ObjectName(target.defaultSchema(), ProgressTable.NAME));
+            Map<ObjectName, List<ObjectName>> parents = targetRows == TargetRows.REPLACE ? Map.of() : parents(schemas);
+            return new WorkPlanner(snapshot, settings, now, newer(snapshot))
+                    .plan(begun ? unfinished(tables) : tables, parents);
         }
     }
 

@@ -57,9 +57,16 @@ final class Misfits {
             case Types.CHAR, Types.VARCHAR, Types.NCHAR, Types.NVARCHAR -> text(rows.text(row, place), column);
             case Types.LONGVARCHAR, Types.CLOB -> zero(rows.text(row, place));
             case Types.TINYINT, Types.SMALLINT, Types.INTEGER, Types.BIGINT -> whole(rows.text(row, place), column);
+            case Types.BIT, Types.BOOLEAN -> truth(rows.text(row, place), column);
             case Types.DECIMAL, Types.NUMERIC -> decimal(rows.text(row, place), column);
             default -> Optional.empty();
         };
+    }
+
+    /** A one-digit number that drivers take for a truth value holds more than these. */
+    private static Optional<String> truth(String text, TableLookup.Column column) {
+        boolean fits = text.equals("0") || text.equals("1") || !column.type().startsWith("bool");
+        return fits ? Optional.empty() : Optional.of(shown(text) + " is neither 0 nor 1");
     }
 
     private static Optional<String> text(String text, TableLookup.Column column) {

@@ -12,6 +12,7 @@ import raftcart.error.PlanException;
 import raftcart.plan.Selection;
 import raftcart.translate.ColumnMapping;
 import raftcart.translate.TableMapping;
+import raftcart.type.LogicalType;
 import raftcart.type.ValueForm;
 
 /** Which rows of a table are newer than those of the target, by the growing column that the plan names. */
@@ -50,11 +51,28 @@ final class NewerRows {
                             + " is no number, date or moment as it is stored",
                     "Name a column that grows with each new or changed row.");
         }
+        if (digits(column.target().type()) < digits(column.source().type())) {
+            throw new PlanException(
+                    "tables.rules: since: " + name + "." + since.get()
+                            + " has fewer digits on the target, so that what is newer cannot be told",
+                    "Name another column, or give it a type of as many digits.");
+        }
         Optional<String> newest = newest(table, column);
         return newest.map(n -> source.identifiers().quote(column.source().name())
                         + (targetRows == TargetRows.UPDATE ? " >= " : " > ")
                         + source.values().constant(n, column.form()))
                 .orElse("");
+    }
+
+    /** Digits behind the second or the point; large where there is no limit. */
+    private static int digits(LogicalType type) {
+        if (type instanceof LogicalType.Timestamp t) {
+            return t.precision();
+        }
+        if (type instanceof LogicalType.Decimal d) {
+            return d.precision() == 0 ? Integer.MAX_VALUE : d.scale();
+        }
+        return 0;
     }
 
     private Optional<String> newest(TableMapping table, ColumnMapping column) throws SQLException {

@@ -11,7 +11,7 @@ final class PartFailure extends Exception {
 
     /**
      * @param reading true where the source failed, false for the target
-     * @param rowsTakenBack how many rows had been written and not committed
+     * @param rowsTakenBack how many rows had been written; all of them come again
      */
     PartFailure(boolean reading, SQLException cause, long rowsTakenBack) {
         super(cause.getMessage(), cause);

@@ -86,7 +86,7 @@ final class PartLoader {
             note(progress, refused, true);
             return new Moved(read - refused.count(), refused.count());
         } catch (SQLException e) {
-            throw new PartFailure(false, e, read - readBefore);
+            throw new PartFailure(false, e, read);
         } finally {
             thread.shutdownNow();
             await(thread);
@@ -161,7 +161,7 @@ final class PartLoader {
             throw LoadException.interrupted(e);
         } catch (ExecutionException e) {
             if (e.getCause() instanceof SQLException sql) {
-                throw new PartFailure(true, sql, read - readBefore);
+                throw new PartFailure(true, sql, read);
             }
             throw new IllegalStateException("the reader failed", e.getCause());
         }

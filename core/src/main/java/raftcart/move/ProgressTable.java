@@ -30,7 +30,7 @@ public final class ProgressTable {
     /** Makes the table unless it is there, and commits. */
     public void create() throws SQLException {
         execute("CREATE TABLE IF NOT EXISTS " + name + " (table_name varchar(255) NOT NULL, part integer NOT NULL,"
-                + " part_rows text NOT NULL, rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL,"
+                + " part_rows text NOT NULL, source_state text NOT NULL, rows_loaded bigint NOT NULL, rows_refused bigint NOT NULL,"
                 + " finished smallint NOT NULL, appended smallint NOT NULL, PRIMARY KEY (table_name, part))");
         connection.commit();
     }
@@ -66,18 +66,19 @@ public final class ProgressTable {
     public List<Part> parts(String table) throws SQLException {
         List<Part> parts = new ArrayList<>();
         try (PreparedStatement select = connection.prepareStatement(
-                "SELECT part, part_rows, rows_loaded, rows_refused, finished, appended FROM " + name
+                "SELECT part, part_rows, source_state, rows_loaded, rows_refused, finished, appended FROM " + name
                         + " WHERE table_name = ? ORDER BY part")) {
-            select.setString(1, table);
+            select.setString(1, key(table));
             try (ResultSet rows = select.executeQuery()) {
                 while (rows.next()) {
                     parts.add(new Part(
                             rows.getInt(1),
                             rows.getString(2),
-                            rows.getLong(3),
+                            rows.getString(3),
                             rows.getLong(4),
-                            rows.getInt(5) != 0,
-                            rows.getInt(6) != 0));
+                            rows.getLong(5),
+                            rows.getInt(6) != 0,
+                            rows.getInt(7) != 0));
                 }
             }
         }
@@ -86,26 +87,28 @@ public final class ProgressTable {
 
     /** Notes that a table is begun from its first row, as a whole; the caller commits. */
     public void begin(String table) throws SQLException {
-        begin(table, List.of(""), false);
+        begin(table, List.of(""), "", false);
     }
 
     /**
      * Notes that a table is begun from its first row; the caller commits.
      *
      * @param conditions of its parts; one that is empty for the whole table
+     * @param sourceState what tells whether the source was written to since; empty where it is not known
      * @param appended true where it holds rows of its own
      */
-    public void begin(String table, List<String> conditions, boolean appended) throws SQLException {
+    public void begin(String table, List<String> conditions, String sourceState, boolean appended) throws SQLException {
         try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + name + " WHERE table_name = ?")) {
-            delete.setString(1, table);
+            delete.setString(1, key(table));
             delete.executeUpdate();
         }
         try (PreparedStatement insert = connection.prepareStatement(
-                "INSERT INTO " + name + " VALUES (?, ?, ?, 0, 0, 0, " + (appended ? 1 : 0) + ")")) {
+                "INSERT INTO " + name + " VALUES (?, ?, ?, ?, 0, 0, 0, " + (appended ? 1 : 0) + ")")) {
             for (int part = 0; part < conditions.size(); part++) {
-                insert.setString(1, table);
+                insert.setString(1, key(table));
                 insert.setInt(2, part);
                 insert.setString(3, conditions.get(part));
+                insert.setString(4, sourceState);
                 insert.addBatch();
             }
             insert.executeBatch();
@@ -115,7 +118,7 @@ public final class ProgressTable {
     /** Takes a table out; the caller commits. */
     public void forget(String table) throws SQLException {
         try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + name + " WHERE table_name = ?")) {
-            delete.setString(1, table);
+            delete.setString(1, key(table));
             delete.executeUpdate();
         }
     }
@@ -137,10 +140,18 @@ public final class ProgressTable {
             update.setLong(1, loaded);
             update.setLong(2, refused);
             update.setInt(3, finished ? 1 : 0);
-            update.setString(4, table);
+            update.setString(4, key(table));
             update.setInt(5, part);
             update.executeUpdate();
         }
+    }
+
+    /**
+     * What a table is called here: collations that take letters for the same must not make two tables one, so that names
+     * of other letters than small ones have their hash behind them.
+     */
+    private static String key(String table) {
+        return table.matches("[a-z0-9_.]*") ? table : table + String.format(" #%08x", table.hashCode());
     }
 
     private void execute(String sql) throws SQLException {
@@ -160,6 +171,14 @@ public final class ProgressTable {
      * How far a part of a table has come.
      *
      * @param condition which rows it has, in the source's SQL; empty for the whole table
+     * @param sourceState the state of the source from which it is read, see {@link raftcart.engine.SnapshotPlace}
      */
-    public record Part(int number, String condition, long loaded, long refused, boolean finished, boolean appended) {}
+    public record Part(
+            int number,
+            String condition,
+            String sourceState,
+            long loaded,
+            long refused,
+            boolean finished,
+            boolean appended) {}
 }

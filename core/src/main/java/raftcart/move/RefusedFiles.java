@@ -24,6 +24,11 @@ final class RefusedFiles {
         return folder.resolve(table.source().name().toString().replaceAll("[^\\p{L}\\p{N}._-]", "_") + ".jsonl");
     }
 
+    /** True where refused rows of a table wait to be loaded again. */
+    boolean wait(TableMapping table) {
+        return Files.exists(of(table));
+    }
+
     /** The file of a part. */
     Path of(TableMapping table, int part) {
         return of(table).resolveSibling(of(table).getFileName() + "." + part);

@@ -42,7 +42,7 @@ public final class RefusedRetry {
         this.target = target;
         this.settings = settings.withoutLimit();
         this.files = new RefusedFiles(journal.resolve("refused"));
-        this.setAside = new SetAside(journal.resolve("set-aside.json"));
+        this.setAside = new SetAside(journal);
         this.listener = listener;
         this.progress =
                 new ProgressTable(target.connection(), target.engine().dialect().identifiers(), target.defaultSchema());
@@ -57,17 +57,17 @@ public final class RefusedRetry {
         Set<ObjectName> names = refused.stream().map(t -> t.target().name()).collect(Collectors.toSet());
         setAside.take(target, names, key -> false);
         List<TableResult> results = new ArrayList<>();
-        for (TableMapping table : refused) {
-            results.add(retry(table));
+        try {
+            for (TableMapping table : refused) {
+                results.add(retry(table));
+            }
+        } catch (LoadException | SQLException e) {
+            target.connection().rollback();
+            setAside.restore(target, tables).forEach(f -> e.addSuppressed(new IllegalStateException(f)));
+            throw e;
         }
         progress.drop();
         return results;
-    }
-
-    /** Brings the triggers back; returns what the target refused. */
-    public List<String> restoreSetAside(List<TableMapping> tables) throws SQLException {
-        return setAside.restore(
-                target, tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet()));
     }
 
     private Path fresh(TableMapping table) {

@@ -12,6 +12,11 @@ final class SerialListener implements LoadListener {
     }
 
     @Override
+    public synchronized void begun() {
+        listener.begun();
+    }
+
+    @Override
     public synchronized void snapshotTaken(SnapshotPlace place, int readers) {
         listener.snapshotTaken(place, readers);
     }

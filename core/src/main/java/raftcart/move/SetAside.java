@@ -19,6 +19,7 @@ import raftcart.catalog.ObjectName;
 import raftcart.engine.ActingObject;
 import raftcart.engine.EngineSession;
 import raftcart.error.WorkspaceException;
+import raftcart.translate.TableMapping;
 
 /**
  * The triggers and foreign keys of the target that must not act while rows come. How they come back is written to a file
@@ -32,8 +33,9 @@ public final class SetAside {
     /** An object with the statements that restore it. */
     private record Entry(String what, List<String> restore) {}
 
-    public SetAside(Path file) {
-        this.file = file;
+    /** @param journal the folder of what must not be lost */
+    public SetAside(Path journal) {
+        this.file = journal.resolve("set-aside.json");
     }
 
     /** What is not back yet, for the user. */
@@ -69,13 +71,16 @@ public final class SetAside {
     /**
      * Brings everything back.
      *
+     * @param tables all that may have been loaded
      * @return what the target refused, with its words; it is tried again by the next load
      */
-    public List<String> restore(EngineSession target, Set<String> schemas) throws SQLException {
+    public List<String> restore(EngineSession target, List<TableMapping> tables) throws SQLException {
         List<Entry> entries = read();
         if (entries.isEmpty()) {
             return List.of();
         }
+        Set<String> schemas =
+                tables.stream().map(t -> t.target().name().schema()).collect(Collectors.toSet());
         // A crash may have come between the file and the removal.
         Set<String> there =
                 target.actingObjects(schemas).stream().map(ActingObject::what).collect(Collectors.toSet());
@@ -97,11 +102,24 @@ public final class SetAside {
         return failures;
     }
 
+    /** Runs all statements even if one fails, as the last ones put the session back to how it was. */
     private static void execute(EngineSession target, List<String> statements) throws SQLException {
+        SQLException failure = null;
         try (Statement statement = target.connection().createStatement()) {
             for (String sql : statements) {
-                statement.execute(sql);
+                try {
+                    statement.execute(sql);
+                } catch (SQLException e) {
+                    if (failure == null) {
+                        failure = e;
+                    } else {
+                        failure.addSuppressed(e);
+                    }
+                }
             }
+        }
+        if (failure != null) {
+            throw failure;
         }
         target.connection().commit();
     }

@@ -31,22 +31,18 @@ final class TableRows {
     }
 
     /**
-     * Removes what a load that stopped has written.
+     * Stops a load where an earlier one wrote rows into a table that held others: they cannot be told apart, and the
+     * others must not be removed.
      *
-     * @param appended true where the table held rows before; they cannot be told from those of the load, and must not be
-     *     removed with them
      * @param loaded how many rows were written
      */
-    static void emptyForRestart(EngineSession target, TableMapping table, boolean appended, long loaded)
-            throws SQLException {
-        if (!appended) {
-            remove(target, table.target().name());
-        } else if (loaded > 0) {
+    static void refuseMixed(TableMapping table, long loaded) {
+        if (loaded > 0) {
             throw new LoadException(
                     "the load stopped while it appended to " + table.target().name() + ", which held rows before; "
                             + loaded + " rows were added and cannot be told from those",
                     "Restore the table as it was, remove its lines from " + ProgressTable.NAME
-                            + " on the target, and run the load again.");
+                            + " on the target, and run the load again; or replace its rows by --if-not-empty replace.");
         }
     }
 }

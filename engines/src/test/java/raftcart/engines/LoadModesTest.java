@@ -26,6 +26,7 @@ import raftcart.move.LoadOptions;
 import raftcart.move.TableResult;
 import raftcart.move.TargetRows;
 import raftcart.move.WorkPlan;
+import raftcart.workspace.Stage;
 
 /** What a user can ask of a load besides "all tables, once". */
 class LoadModesTest {
@@ -243,5 +244,79 @@ class LoadModesTest {
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("no primary key to update by")
                 .hasMessageContaining("entry; nothing was loaded");
+    }
+
+    /** A command that could not begin leaves the stage as it was. */
+    @Test
+    void aLoadThatIsRefusedChangesNothing() throws Exception {
+        Migration migration = built(false);
+        load(migration, TargetRows.STOP);
+        assertThatThrownBy(() -> load(migration, TargetRows.STOP, "nowhere")).isInstanceOf(PlanException.class);
+        assertThatThrownBy(() -> load(migration, TargetRows.STOP)).isInstanceOf(PlanException.class);
+        assertThat(migration.workspace().journal().isDone(Stage.LOAD)).isTrue();
+    }
+
+    /** Tables that a replacing load left half-way are not forgotten by one of other tables. */
+    @Test
+    void tablesThatWereBegunAgainAreStillToBeLoaded() throws Exception {
+        Migration migration = built(false);
+        load(migration, TargetRows.STOP);
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.REPLACE), new Breaker("dome")))
+                .isInstanceOf(IllegalStateException.class);
+        LoadStage.Result other = load(migration, TargetRows.REPLACE, "site");
+        assertThat(other.open()).singleElement().asString().endsWith("dome");
+        assertThat(StatusReader.read(migration.workspace()).setAside()).isNotEmpty();
+        assertThat(load(migration, TargetRows.REPLACE).failures()).isEmpty();
+        assertThat(StatusReader.read(migration.workspace()).setAside()).isEmpty();
+        assertThat(same(migration)).isTrue();
+    }
+
+    /** Rows that were there before an appending load stopped are gone when the table is replaced. */
+    @Test
+    void replacingAfterAnAppendThatStoppedReplacesAll() throws Exception {
+        Migration migration = built(false);
+        target.run("INSERT INTO site VALUES (77, NULL)");
+        assertThatThrownBy(() -> LoadStage.run(migration, LoadOptions.of(TargetRows.APPEND), new Breaker("dome")))
+                .isInstanceOf(IllegalStateException.class);
+        load(migration, TargetRows.REPLACE);
+        assertThat(same(migration)).isTrue();
+    }
+
+    /** Refused rows that a load of newer ones would not read again are kept until somebody decides. */
+    @Test
+    void refusedRowsAreNotForgottenByALoadOfNewerOnes() throws Exception {
+        source.run(
+                "CREATE TABLE entry (id int PRIMARY KEY, note varchar(30))",
+                "INSERT INTO entry VALUES (1, 'long'), (2, 'x')");
+        target.run("CREATE TABLE entry (id int PRIMARY KEY, note varchar(2))");
+        MigrationRun run = MigrationRun.intoExisting(
+                folder.resolve("run"),
+                source.endpoint(),
+                target.endpoint(),
+                "tables: {rules: [{table: entry, since: id}]}\n");
+        source.run("INSERT INTO entry VALUES (3, 'y')");
+        assertThatThrownBy(() -> load(run.migration, TargetRows.APPEND))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("that were refused before wait in journal/refused/");
+        target.run("ALTER TABLE entry ALTER note TYPE varchar(30)");
+        LoadStage.retryRefused(run.migration, LoadOptions.of(TargetRows.STOP), new MigrationRun.Silent());
+        load(run.migration, TargetRows.APPEND);
+        assertThat(same(run.migration)).isTrue();
+    }
+
+    /** Breaks a load off when a table is begun. */
+    private static final class Breaker extends MigrationRun.Silent {
+        private final String table;
+
+        Breaker(String table) {
+            this.table = table;
+        }
+
+        @Override
+        public void tableStarted(String name, long estimatedRows) {
+            if (name.endsWith(table)) {
+                throw new IllegalStateException("broken off");
+            }
+        }
     }
 }

@@ -90,23 +90,22 @@ class LostConnectionsTest {
 
     @Test
     void writersOfPostgreSqlAreOpenedAgain() throws Exception {
-        Databases source = Databases.mariadb();
         Databases target = Databases.postgresql();
-        Migration migration = built(source, target, FILL_MARIADB);
-        Killer killer = new Killer(target, POSTGRES_COPIES, "SELECT pg_terminate_backend(%s)");
-        LoadStage.Result result = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), killer);
-        assertThat(killer.retries).isNotEmpty().allMatch(r -> r.startsWith("target: "));
-        isComplete(migration, result);
+        goesOnBesideKilledConnections(Databases.mariadb(), target, FILL_MARIADB, target, "target: ");
     }
 
     @Test
     void readersOfPostgreSqlAreReplacedBySuchThatSeeTheSame() throws Exception {
         Databases source = Databases.postgresql();
-        Databases target = Databases.mariadb();
-        Migration migration = built(source, target, FILL_POSTGRES);
-        Killer killer = new Killer(source, POSTGRES_COPIES, "SELECT pg_terminate_backend(%s)");
+        goesOnBesideKilledConnections(source, Databases.mariadb(), FILL_POSTGRES, source, "source: ");
+    }
+
+    private void goesOnBesideKilledConnections(
+            Databases source, Databases target, String fill, Databases killed, String side) throws Exception {
+        Migration migration = built(source, target, fill);
+        Killer killer = new Killer(killed, POSTGRES_COPIES, "SELECT pg_terminate_backend(%s)");
         LoadStage.Result result = LoadStage.run(migration, LoadOptions.of(TargetRows.STOP), killer);
-        assertThat(killer.retries).isNotEmpty().allMatch(r -> r.startsWith("source: "));
+        assertThat(killer.retries).isNotEmpty().allMatch(r -> r.startsWith(side));
         isComplete(migration, result);
     }
 

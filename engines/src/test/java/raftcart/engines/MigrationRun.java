@@ -40,7 +40,11 @@ final class MigrationRun {
     }
 
     static MigrationRun intoExisting(Path folder, Endpoint source, Endpoint target) {
-        return new MigrationRun(migration(folder, source, target, ""), BuildStage.Existing.SKIP);
+        return intoExisting(folder, source, target, "");
+    }
+
+    static MigrationRun intoExisting(Path folder, Endpoint source, Endpoint target, String morePlan) {
+        return new MigrationRun(migration(folder, source, target, morePlan), BuildStage.Existing.SKIP);
     }
 
     static Migration migration(Path folder, Endpoint source, Endpoint target, String morePlan) {
@@ -61,6 +65,9 @@ final class MigrationRun {
 
     /** Listens and says nothing. */
     static class Silent implements LoadStage.Listener {
+        @Override
+        public void begun() {}
+
         @Override
         public void snapshotTaken(SnapshotPlace place, int readers) {}
 

@@ -55,7 +55,19 @@ class PartsTest {
                             + rows,
                     8));
         }
+        keys.addAll(others());
+        return keys;
+    }
+
+    /** Keys of one engine, and tables that cannot be parted. */
+    private static List<Arguments> others() {
+        List<Arguments> keys = new ArrayList<>();
         keys.add(Arguments.of(false, "k integer", "SELECT i FROM generate_series(1, " + ROWS + ") AS g (i)", 8));
+        keys.add(Arguments.of(
+                false,
+                "k char(9) PRIMARY KEY",
+                "SELECT lpad(i::text, 9, '0') FROM generate_series(1, " + ROWS + ") AS g (i)",
+                8));
         keys.add(Arguments.of(true, "k integer", "SELECT 1 FROM seq_1_to_" + ROWS, 0));
         keys.add(Arguments.of(true, "k integer PRIMARY KEY", "SELECT seq FROM seq_1_to_2", 0));
         keys.add(Arguments.of(false, "k integer PRIMARY KEY", "SELECT 1 WHERE false", 0));

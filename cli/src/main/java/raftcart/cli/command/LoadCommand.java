@@ -95,6 +95,14 @@ final class LoadCommand extends FolderCommand {
         if (stopAfter != null && stopAfter < 0) {
             throw new PlanException("--stop-after is " + stopAfter + " but must not be below 0", null);
         }
+        if (planOnly && retryRefused) {
+            throw new PlanException("--plan-only and --retry-refused exclude each other", null);
+        }
+        if (retryRefused && (targetRows != TargetRows.STOP || stopAfter != null || parallel != null)) {
+            throw new PlanException(
+                    "--retry-refused goes with --tables only",
+                    "Rows are loaded one table after the other; those that are refused again stay in their files.");
+        }
         return new LoadOptions(targetRows, tables, number(stopAfter), number(parallel));
     }
 

@@ -35,6 +35,11 @@ public final class LoadEvents implements LoadStage.Listener {
     }
 
     @Override
+    public void begun() {
+        event("begun", node());
+    }
+
+    @Override
     public void snapshotTaken(SnapshotPlace place, int readers) {
         event("snapshot", node().put("position", place.position()).put("readers", readers));
     }

@@ -27,6 +27,9 @@ public final class LoadProgress implements LoadStage.Listener, AutoCloseable {
     }
 
     @Override
+    public void begun() {}
+
+    @Override
     public void snapshotTaken(SnapshotPlace place, int readers) {
         if (bar == null) {
             console.message("load       the source as it is now"

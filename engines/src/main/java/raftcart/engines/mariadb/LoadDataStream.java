@@ -78,8 +78,8 @@ final class LoadDataStream extends InputStream {
         byte[] data = rows.data();
         int start = rows.start(row, column);
         int end = rows.end(row, column);
-        reserve(2L * (end - start));
         if (bytes[column]) {
+            reserve(2L * (end - start));
             for (int i = start; i < end; i++) {
                 lines[length++] = HEX[(data[i] >> 4) & 15];
                 lines[length++] = HEX[data[i] & 15];
@@ -95,15 +95,19 @@ final class LoadDataStream extends InputStream {
         for (int i = start; i < end; i++) {
             byte b = data[i];
             if (b == '\\' || b == '\t' || b == '\n' || b == 0) {
-                System.arraycopy(data, from, lines, length, i - from);
-                length += i - from;
-                lines[length++] = '\\';
-                lines[length++] = (byte) (b == '\t' ? 't' : b == '\n' ? 'n' : b == 0 ? '0' : b);
+                putPlain(data, from, i);
+                put('\\');
+                put(b == '\t' ? 't' : b == '\n' ? 'n' : b == 0 ? '0' : b);
                 from = i + 1;
             }
         }
-        System.arraycopy(data, from, lines, length, end - from);
-        length += end - from;
+        putPlain(data, from, end);
+    }
+
+    private void putPlain(byte[] data, int start, int end) {
+        reserve(end - start);
+        System.arraycopy(data, start, lines, length, end - start);
+        length += end - start;
     }
 
     private void put(int b) {

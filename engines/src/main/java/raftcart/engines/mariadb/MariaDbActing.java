@@ -47,15 +47,18 @@ final class MariaDbActing {
                 database);
         for (int i = 0; i < names.size(); i++) {
             String quoted = dialect.identifiers().quote(names.get(i));
-            // Its text is read in the mode in which it was made ("SHOW CREATE TRIGGER").
+            // Its text is read in the mode and with the collation in which it was made ("SHOW CREATE TRIGGER").
             List<String> restore = Query.list(
                             connection,
                             "SHOW CREATE TRIGGER " + quoted,
                             row -> List.of(
-                                    "SET @raftcart_mode = @@SESSION.sql_mode",
-                                    "SET SESSION sql_mode = '" + row.getString("sql_mode") + "'",
+                                    "SET @raftcart_mode = @@SESSION.sql_mode,"
+                                            + " @raftcart_collation = @@SESSION.collation_connection",
+                                    "SET SESSION sql_mode = '" + row.getString("sql_mode")
+                                            + "', collation_connection = " + row.getString("collation_connection"),
                                     row.getString("SQL Original Statement"),
-                                    "SET SESSION sql_mode = @raftcart_mode"))
+                                    "SET SESSION sql_mode = @raftcart_mode,"
+                                            + " collation_connection = @raftcart_collation"))
                     .get(0);
             found.add(new ActingObject(
                     "trigger " + names.get(i).name() + " of " + tables.get(i),

@@ -38,10 +38,14 @@ final class PgParts {
                 .toList();
         String names =
                 dialect.identifiers().quoteAll(key.stream().map(Column::name).toList());
-        // A bound is the key as constants of the key's types, made by the server.
+        // A bound is the key as constants of the key's types, made by the server; a type that would cut a constant to
+        // the
+        // length of 1 gives way to its twin without a length.
         String bound = key.stream()
-                .map(c -> "quote_literal(" + dialect.identifiers().quote(c.name()) + ") || '::' || pg_typeof("
-                        + dialect.identifiers().quote(c.name()) + ")::text")
+                .map(c -> dialect.identifiers().quote(c.name()))
+                .map(name -> "quote_literal(" + name + ") || '::' || CASE pg_typeof(" + name + ")::text"
+                        + " WHEN 'character' THEN 'bpchar' WHEN 'bit' THEN 'varbit' ELSE pg_typeof(" + name
+                        + ")::text END")
                 .collect(Collectors.joining(" || ', ' || "));
         double percent = percent(session, table, wanted);
         String sample = "SELECT " + bound + " AS bound, row_number() OVER (ORDER BY " + names

@@ -41,7 +41,8 @@ final class PgRowUpdater implements RowWriter {
                 .filter(n -> !key.contains(n))
                 .map(n -> identifiers.quote(n) + " = EXCLUDED." + identifiers.quote(n))
                 .collect(Collectors.joining(", "));
-        this.merge = "INSERT INTO " + identifiers.quote(table) + " (" + all + ") SELECT " + all + " FROM " + staged
+        this.merge = "INSERT INTO " + identifiers.quote(table) + " (" + all + ") OVERRIDING SYSTEM VALUE SELECT " + all
+                + " FROM " + staged
                 + " ON CONFLICT (" + identifiers.quoteAll(key) + ") DO "
                 + (changes.isEmpty() ? "NOTHING" : "UPDATE SET " + changes);
         this.clear = "TRUNCATE TABLE " + staged;
